@@ -1,0 +1,110 @@
+package arborline.core.exchange;
+
+import arborline.core.finding.Finding;
+import arborline.core.property.Dictionary;
+import arborline.core.property.Property;
+import arborline.core.quantity.Entry;
+import arborline.core.quantity.EntryParser;
+import arborline.core.quantity.Unit;
+import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClasses;
+import arborline.core.tool.Value;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.TreeMap;
+
+/** Turns cells into a tool and says which of them it could not understand. */
+public final class Interpreter {
+
+  private static final Set<String> IDENTITY =
+      Set.of(RawTool.CODE, RawTool.NAME, RawTool.CLASS, RawTool.NUMBER);
+
+  private Interpreter() {}
+
+  /**
+   * What was understood.
+   *
+   * @param number the tool number, where the line carries one
+   * @param findings about single cells; rules of the class are not yet asked
+   */
+  public record Interpreted(Tool tool, OptionalInt number, List<Finding> findings) {}
+
+  public static Interpreted interpret(RawTool raw) {
+    List<Finding> findings = new ArrayList<>(raw.findings());
+    TreeMap<String, Value> values = new TreeMap<>();
+    raw.cells()
+        .forEach((symbol, cell) -> {
+          if (!IDENTITY.contains(symbol) && !cell.text().isBlank()) {
+            value(symbol, cell, values, findings);
+          }
+        });
+    String className = raw.text(RawTool.CLASS);
+    String classId =
+        className.isEmpty()
+            ? ""
+            : ToolClasses.named(className).map(each -> each.sheet().id()).orElse(className);
+    OptionalInt number = number(raw.text(RawTool.NUMBER), findings);
+    Tool tool = new Tool(raw.text(RawTool.CODE), raw.text(RawTool.NAME), classId, values);
+    return new Interpreted(tool, number, findings);
+  }
+
+  private static void value(
+      String symbol, Cell cell, Map<String, Value> values, List<Finding> findings) {
+    Property property = Dictionary.standard().find(symbol).orElse(null);
+    if (property == null) {
+      findings.add(
+          Finding.note(
+              "property.unknown",
+              "'%s' is not a property that we know; its value '%s' is not carried"
+                  .formatted(symbol, cell.text()),
+              symbol));
+    } else if (property.numeric()) {
+      measure(property, cell, values, findings);
+    } else {
+      values.put(property.symbol(), new Value.Word(cell.text().strip(), cell.defaulted()));
+    }
+  }
+
+  private static void measure(
+      Property property, Cell cell, Map<String, Value> values, List<Finding> findings) {
+    Unit unit = cell.unit().orElseGet(() -> property.unit().orElseThrow());
+    switch (EntryParser.parse(cell.text(), unit)) {
+      case Entry.Understood understood -> {
+        if (understood.quantity().unit().kind() == property.unit().orElseThrow().kind()) {
+          values.put(property.symbol(), new Value.Measure(understood.quantity(), cell.defaulted()));
+        } else {
+          findings.add(
+              refused(property, cell, unit.code() + " does not measure it", "correct the unit"));
+        }
+      }
+      case Entry.Refused refused ->
+          findings.add(refused(property, cell, refused.reason(), refused.remedy()));
+    }
+  }
+
+  private static Finding refused(Property property, Cell cell, String reason, String remedy) {
+    return Finding.hold(
+        "not-a-number",
+        "%s %s: '%s': %s; %s"
+            .formatted(property.name(), property.symbol(), cell.text().strip(), reason, remedy),
+        property.symbol());
+  }
+
+  private static OptionalInt number(String text, List<Finding> findings) {
+    if (text.isEmpty()) {
+      return OptionalInt.empty();
+    }
+    if (text.matches("\\d{1,8}")) {
+      return OptionalInt.of(Integer.parseInt(text));
+    }
+    findings.add(
+        Finding.hold(
+            "number-not-whole",
+            "tool number '%s' is not a whole number up to eight digits".formatted(text),
+            RawTool.NUMBER));
+    return OptionalInt.empty();
+  }
+}

@@ -1,0 +1,138 @@
+package arborline.core.exchange;
+
+import arborline.core.finding.Finding;
+import arborline.core.quantity.Unit;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.TreeMap;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.core.ObjectReadContext;
+
+/** Reads our JSON tool by tool. */
+final class JsonSource implements RawToolSource {
+
+  private final JsonParser json;
+
+  JsonSource(InputStream file) throws IOException {
+    json = JsonFormat.JSON.createParser(ObjectReadContext.empty(), file);
+    try {
+      toTools();
+    } catch (JacksonException broken) {
+      throw unreadable(broken);
+    }
+  }
+
+  private void toTools() throws IOException {
+    expect(json.nextToken() == JsonToken.START_OBJECT, "the file is not a JSON object");
+    boolean ours = false;
+    while (json.nextToken() == JsonToken.PROPERTY_NAME) {
+      String name = json.currentName();
+      JsonToken value = json.nextToken();
+      switch (name) {
+        case "format" -> ours = JsonFormat.FORMAT.equals(json.getValueAsString());
+        case "tools" -> {
+          expect(ours, "\"format\" must come first and be \"" + JsonFormat.FORMAT + "\"");
+          expect(value == JsonToken.START_ARRAY, "\"tools\" is not a list");
+          return;
+        }
+        default -> json.skipChildren();
+      }
+    }
+    expect(false, "there is no list \"tools\"");
+  }
+
+  @Override
+  public Optional<RawTool> next() throws IOException {
+    try {
+      return json.nextToken() == JsonToken.START_OBJECT ? Optional.of(tool()) : Optional.empty();
+    } catch (JacksonException broken) {
+      throw unreadable(broken);
+    }
+  }
+
+  private RawTool tool() {
+    long line = json.currentTokenLocation().getLineNr();
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    List<Finding> findings = new ArrayList<>(0);
+    while (json.nextToken() == JsonToken.PROPERTY_NAME) {
+      String name = json.currentName();
+      JsonToken token = json.nextToken();
+      if (name.equals("values") && token == JsonToken.START_OBJECT) {
+        values(cells, findings);
+      } else if (token.isScalarValue()) {
+        cells.put(name.toUpperCase(Locale.ROOT), Cell.of(json.getString()));
+      } else {
+        json.skipChildren();
+      }
+    }
+    return new RawTool(line, cells, findings);
+  }
+
+  private void values(TreeMap<String, Cell> cells, List<Finding> findings) {
+    while (json.nextToken() == JsonToken.PROPERTY_NAME) {
+      String symbol = json.currentName();
+      JsonToken token = json.nextToken();
+      if (token == JsonToken.START_OBJECT) {
+        cells.put(symbol, value(symbol, findings));
+      } else if (token.isScalarValue()) {
+        cells.put(symbol, Cell.of(json.getString()));
+      } else {
+        json.skipChildren();
+      }
+    }
+  }
+
+  private Cell value(String symbol, List<Finding> findings) {
+    String text = "";
+    Optional<Unit> unit = Optional.empty();
+    boolean defaulted = false;
+    while (json.nextToken() == JsonToken.PROPERTY_NAME) {
+      String name = json.currentName();
+      JsonToken token = json.nextToken();
+      switch (name) {
+        case "text" -> text = token.isScalarValue() ? json.getString() : "";
+        case "unit" -> {
+          unit = Unit.named(json.getString());
+          if (unit.isEmpty()) {
+            findings.add(
+                Finding.hold(
+                    "unit-unknown",
+                    "%s: '%s' is not a unit".formatted(symbol, json.getString()),
+                    symbol));
+          }
+        }
+        case "defaulted" -> defaulted = token == JsonToken.VALUE_TRUE;
+        default -> json.skipChildren();
+      }
+    }
+    return new Cell(text, unit, defaulted);
+  }
+
+  private void expect(boolean holds, String otherwise) throws IOException {
+    if (!holds) {
+      throw new UnreadableFileException(
+          "line %d: %s; expected is our JSON tool format"
+              .formatted(json.currentLocation().getLineNr(), otherwise));
+    }
+  }
+
+  private static UnreadableFileException unreadable(JacksonException broken) {
+    return new UnreadableFileException(
+        "line %d: not valid JSON: %s"
+            .formatted(
+                broken.getLocation() == null ? 1 : broken.getLocation().getLineNr(),
+                broken.getOriginalMessage()),
+        broken);
+  }
+
+  @Override
+  public void close() {
+    json.close();
+  }
+}

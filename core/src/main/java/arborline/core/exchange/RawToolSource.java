@@ -1,0 +1,18 @@
+package arborline.core.exchange;
+
+import java.io.IOException;
+import java.util.Optional;
+
+/** Raw tools, one after the other, without holding the file in memory. */
+public interface RawToolSource extends AutoCloseable {
+
+  /**
+   * The next one, or nothing at the end.
+   *
+   * @throws UnreadableFileException where the file cannot be read on
+   */
+  Optional<RawTool> next() throws IOException;
+
+  @Override
+  void close() throws IOException;
+}

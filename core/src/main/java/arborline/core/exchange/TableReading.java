@@ -1,0 +1,113 @@
+package arborline.core.exchange;
+
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.nio.charset.Charset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/**
+ * All decisions taken to read a text table, each with its evidence. They are proposed from the head
+ * of the file and can be replaced by a person before the file is read.
+ *
+ * @param delimiter the sign between cells
+ * @param decimal point or comma
+ */
+public record TableReading(
+    Charset charset,
+    String charsetEvidence,
+    char delimiter,
+    String delimiterEvidence,
+    char decimal,
+    String decimalEvidence,
+    List<Column> columns) {
+
+  private static final List<Character> DELIMITERS = List.of(';', '\t', ',', '|');
+  private static final Pattern POINT = Pattern.compile("-?\\d*\\.\\d+");
+  private static final Pattern COMMA = Pattern.compile("-?\\d+,\\d+");
+
+  public TableReading {
+    columns = List.copyOf(columns);
+  }
+
+  /** Proposes how to read a file from its first bytes. */
+  public static TableReading propose(byte[] head) {
+    return propose(head, Optional.empty(), Optional.empty());
+  }
+
+  /** As {@link #propose(byte[])}, with encoding or delimiter already decided by a person. */
+  public static TableReading propose(
+      byte[] head, Optional<Charset> charset, Optional<Character> delimiter) {
+    TextHead sniffed = TextHead.sniff(head);
+    TextHead text =
+        charset
+            .map(each -> new TextHead(each, markLength(sniffed, each), "chosen by hand"))
+            .orElse(sniffed);
+    String sample = text.decode(head);
+    char sign = delimiter.orElseGet(() -> delimiter(sample));
+    List<List<String>> rows = rows(sample, sign);
+    List<String> header = rows.isEmpty() ? List.of() : rows.getFirst();
+    long points = count(rows, POINT);
+    long commas = count(rows, COMMA);
+    return new TableReading(
+        text.charset(),
+        text.evidence(),
+        sign,
+        delimiter.isPresent()
+            ? "chosen by hand"
+            : "splits the header into %d cells".formatted(header.size()),
+        commas > points ? ',' : '.',
+        "%d cells like 1.5, %d like 1,5 in the first lines".formatted(points, commas),
+        header.stream().map(Column::of).toList());
+  }
+
+  private static int markLength(TextHead sniffed, Charset chosen) {
+    return sniffed.charset().equals(chosen) ? sniffed.markLength() : 0;
+  }
+
+  private static char delimiter(String sample) {
+    char best = ',';
+    int most = 1;
+    for (char each : DELIMITERS) {
+      List<List<String>> rows = rows(sample, each);
+      int cells = rows.isEmpty() ? 0 : rows.getFirst().size();
+      if (cells > most) {
+        most = cells;
+        best = each;
+      }
+    }
+    return best;
+  }
+
+  /** The complete lines of the sample; the last one may be cut off and is left out. */
+  private static List<List<String>> rows(String sample, char delimiter) {
+    List<List<String>> rows = new ArrayList<>();
+    try (var csv =
+        CsvReader.builder()
+            .fieldSeparator(delimiter)
+            .allowExtraFields(true)
+            .allowMissingFields(true)
+            .allowExtraCharsAfterClosingQuote(true)
+            .ofCsvRecord(sample)) {
+      for (CsvRecord each : csv) {
+        rows.add(each.getFields());
+      }
+    } catch (CsvParseException cutOff) {
+      return rows;
+    } catch (java.io.IOException impossible) {
+      throw new IllegalStateException(impossible);
+    }
+    return rows.size() > 2 ? rows.subList(0, rows.size() - 1) : rows;
+  }
+
+  private static long count(List<List<String>> rows, Pattern pattern) {
+    return rows.stream()
+        .skip(1)
+        .flatMap(List::stream)
+        .filter(cell -> pattern.matcher(cell.strip()).matches())
+        .count();
+  }
+}

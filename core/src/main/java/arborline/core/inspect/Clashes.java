@@ -1,0 +1,70 @@
+package arborline.core.inspect;
+
+import arborline.core.exchange.RawTool;
+import arborline.core.finding.Finding;
+import arborline.core.finding.Repair;
+import arborline.core.tool.Tool;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Findings about a code that more than one line or tool claims. */
+public final class Clashes {
+
+  private Clashes() {}
+
+  /** Another line of the same delivery came first with this code. */
+  public static Finding insideDelivery(String code, long firstLine, String freeCode) {
+    return Finding.hold(
+            "code-twice",
+            "code %s stands on line %d already".formatted(code, firstLine),
+            RawTool.CODE)
+        .withRepair(nextFree(freeCode));
+  }
+
+  /** The shop has another tool under this code. */
+  public static Finding withShop(Tool arriving, Tool present, String freeCode) {
+    return Finding.hold(
+            "code-taken",
+            "the shop has another tool under code %s: %s"
+                .formatted(arriving.code(), String.join("; ", differences(arriving, present))),
+            RawTool.CODE)
+        .withRepair(nextFree(freeCode));
+  }
+
+  /** The shop has just this tool. */
+  public static Finding alreadyHere(String code) {
+    return Finding.note(
+        "already-here", "the shop has tool %s with the same values".formatted(code), RawTool.CODE);
+  }
+
+  private static Repair nextFree(String freeCode) {
+    return Repair.of(
+        "code-next-free", "take it under the next free code", Map.of(RawTool.CODE, freeCode));
+  }
+
+  /** What differs between two tools, in words: {@code DC 10 mm here, 12 mm in the shop}. */
+  public static List<String> differences(Tool arriving, Tool present) {
+    List<String> said = new ArrayList<>();
+    if (!arriving.toolClass().equals(present.toolClass())) {
+      said.add(
+          "class %s here, %s in the shop".formatted(arriving.toolClass(), present.toolClass()));
+    }
+    if (!arriving.name().equals(present.name())) {
+      said.add("name '%s' here, '%s' in the shop".formatted(arriving.name(), present.name()));
+    }
+    var symbols = new java.util.TreeSet<>(arriving.values().keySet());
+    symbols.addAll(present.values().keySet());
+    for (String symbol : symbols) {
+      var here = arriving.values().get(symbol);
+      var there = present.values().get(symbol);
+      boolean same = here != null && there != null && here.sameAs(there);
+      if (!same) {
+        said.add(
+            "%s %s here, %s in the shop"
+                .formatted(symbol, here == null ? "none" : here, there == null ? "none" : there));
+      }
+    }
+    return said;
+  }
+}

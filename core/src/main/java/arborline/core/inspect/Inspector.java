@@ -1,0 +1,88 @@
+package arborline.core.inspect;
+
+import arborline.core.exchange.Interpreter;
+import arborline.core.exchange.RawTool;
+import arborline.core.finding.Finding;
+import arborline.core.finding.Repair;
+import arborline.core.tool.RuleBook;
+import arborline.core.tool.Tool;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** Inspects single lines; what concerns several lines or the shop is added by {@link Clashes}. */
+public final class Inspector {
+
+  private static final int LONGEST_CODE = 60;
+  private static final int LONGEST_NAME = 200;
+
+  private Inspector() {}
+
+  public static Inspected inspect(RawTool raw) {
+    if (raw.blank() && raw.findings().isEmpty()) {
+      return new Inspected(
+          raw,
+          Tool.of("", "", "", Map.of()),
+          java.util.OptionalInt.empty(),
+          List.of(Finding.note("line-blank", "the line is blank")),
+          Disposition.SKIPPED);
+    }
+    Interpreter.Interpreted read = Interpreter.interpret(raw);
+    List<Finding> findings = new ArrayList<>(read.findings());
+    identity(read.tool(), raw.line(), findings);
+    for (Finding finding : RuleBook.judge(read.tool())) {
+      if (!explained(finding, read.findings())) {
+        findings.add(finding);
+      }
+    }
+    return new Inspected(
+        raw, read.tool(), read.number(), List.copyOf(findings), Disposition.of(findings));
+  }
+
+  /** A value that could not be read is not missing as well. */
+  private static boolean explained(Finding finding, List<Finding> reading) {
+    return finding.code().startsWith("missing.")
+        && reading.stream()
+            .anyMatch(each -> each.properties().contains(finding.properties().getFirst()));
+  }
+
+  private static void identity(Tool tool, long line, List<Finding> findings) {
+    String code = tool.code();
+    if (code.isEmpty()) {
+      findings.add(
+          Finding.hold("code-missing", "the line has no code", RawTool.CODE)
+              .withRepair(
+                  Repair.of(
+                      "code-from-class",
+                      "make a code from class, diameter and line",
+                      Map.of(RawTool.CODE, proposedCode(tool, line)))));
+    } else if (code.chars().anyMatch(Character::isWhitespace)) {
+      findings.add(
+          Finding.hold("code-spaces", "code '%s' has spaces in it".formatted(code), RawTool.CODE)
+              .withRepair(
+                  Repair.of(
+                      "code-spaces",
+                      "put hyphens for the spaces",
+                      Map.of(RawTool.CODE, code.replaceAll("\\s+", "-")))));
+    }
+    tooLong(RawTool.CODE, code, LONGEST_CODE, findings);
+    tooLong(RawTool.NAME, tool.name(), LONGEST_NAME, findings);
+  }
+
+  private static void tooLong(String column, String text, int limit, List<Finding> findings) {
+    if (text.length() > limit) {
+      findings.add(
+          Finding.hold(
+              "text-too-long",
+              "%s has %d characters; %d are possible".formatted(column, text.length(), limit),
+              column));
+    }
+  }
+
+  private static String proposedCode(Tool tool, long line) {
+    String kind = tool.toolClass().isEmpty() ? "tool" : tool.toolClass();
+    String size = tool.has("DC") ? "-" + tool.values().get("DC").text() : "";
+    return (kind + size + "-" + line).toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9.-]+", "-");
+  }
+}

@@ -1,0 +1,31 @@
+package arborline.core.machine;
+
+/**
+ * How a control keeps its tool table.
+ *
+ * @param dialect which {@code ControlDialect} speaks to it
+ * @param identityApart true where a tool keeps its identity when it changes pockets
+ * @param wearApart true where geometry and wear have registers of their own
+ * @param diameterShown true where registers hold diameters, false where they hold radii
+ * @param spindleReported true where it tells which tool is in the spindle
+ * @param decimals decimals of its length registers, in mm
+ * @param nameLength longest name it keeps; 0 where it keeps none
+ * @param nameCharacters characters a name may have, as the inside of a regular expression class
+ */
+public record ControlHabits(
+    String dialect,
+    boolean identityApart,
+    boolean wearApart,
+    boolean diameterShown,
+    boolean spindleReported,
+    int decimals,
+    int nameLength,
+    String nameCharacters) {
+
+  /** A name as this control can keep it: foreign characters become hyphens, the end is cut. */
+  public String fit(String name) {
+    String upper = name.toUpperCase(java.util.Locale.ROOT);
+    String clean = upper.replaceAll("[^" + nameCharacters + "]", "-");
+    return (clean.length() > nameLength ? clean.substring(0, nameLength) : clean).strip();
+  }
+}

@@ -1,0 +1,60 @@
+package arborline.core.table;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * A control's tool table as read.
+ *
+ * @param pockets by pocket; empty pockets may be left out
+ * @param spindle the tool in the spindle, where the control reports it
+ */
+public record ControlTable(Map<String, TableEntry> pockets, Optional<TableEntry> spindle) {
+
+  public ControlTable {
+    pockets = Map.copyOf(pockets);
+  }
+
+  public TableEntry at(String place) {
+    return pockets.getOrDefault(place, TableEntry.EMPTY);
+  }
+
+  /** What became different between two readings, in sentences; empty where nothing did. */
+  public List<String> changesSince(ControlTable before) {
+    List<String> changes = new ArrayList<>();
+    TreeMap<String, TableEntry> places = new TreeMap<>(PlaceOrder.BY_NUMBER);
+    places.putAll(before.pockets);
+    places.putAll(pockets);
+    for (String place : places.keySet()) {
+      changes(place, before.at(place), at(place), changes);
+    }
+    if (!spindle.equals(before.spindle)) {
+      changes.add("the spindle held %s, now %s".formatted(name(before.spindle), name(spindle)));
+    }
+    return changes;
+  }
+
+  private static void changes(
+      String place, TableEntry before, TableEntry after, List<String> changes) {
+    for (TableField field : TableField.values()) {
+      String was = before.get(field);
+      String is = after.get(field);
+      if (was == null ? is != null : !was.equals(is)) {
+        changes.add(
+            "pocket %s: %s was %s, now %s"
+                .formatted(
+                    place,
+                    field.title(),
+                    was == null ? "not set" : was,
+                    is == null ? "not set" : is));
+      }
+    }
+  }
+
+  private static String name(Optional<TableEntry> entry) {
+    return entry.map(each -> each.get(TableField.TOOL)).orElse("nothing");
+  }
+}

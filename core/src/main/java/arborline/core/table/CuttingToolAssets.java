@@ -1,0 +1,117 @@
+package arborline.core.table;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.math.BigDecimal;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import javax.xml.stream.XMLInputFactory;
+import javax.xml.stream.XMLStreamConstants;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamReader;
+
+/**
+ * Reads MTConnect CuttingTool assets (any schema version: names count, not namespaces) as a tool
+ * table. Wear comes in the extension elements {@code LengthWear} and {@code DiameterWear}. Lengths
+ * in inches are turned into millimetres; a length or diameter of zero means not set.
+ */
+public final class CuttingToolAssets {
+
+  private static final XMLInputFactory XML = factory();
+
+  private final Map<String, TableEntry> pockets = new HashMap<>();
+  private Optional<TableEntry> spindle = Optional.empty();
+
+  private CuttingToolAssets() {}
+
+  public static ControlTable read(InputStream xml) throws IOException {
+    CuttingToolAssets assets = new CuttingToolAssets();
+    try {
+      XMLStreamReader reader = XML.createXMLStreamReader(xml);
+      boolean document = false;
+      while (reader.hasNext()) {
+        if (reader.next() == XMLStreamConstants.START_ELEMENT) {
+          document |= reader.getLocalName().equals("MTConnectAssets");
+          if (reader.getLocalName().equals("CuttingTool")) {
+            assets.tool(reader);
+          }
+        }
+      }
+      if (!document) {
+        throw new IOException("the control's answer is not an MTConnect assets document");
+      }
+    } catch (XMLStreamException | NumberFormatException broken) {
+      throw new IOException("the control's answer cannot be read: " + broken.getMessage(), broken);
+    }
+    return new ControlTable(assets.pockets, assets.spindle);
+  }
+
+  private void tool(XMLStreamReader reader) throws XMLStreamException {
+    EnumMap<TableField, String> fields = new EnumMap<>(TableField.class);
+    fields.put(TableField.TOOL, reader.getAttributeValue(null, "toolId"));
+    String locationType = "";
+    String location = "";
+    while (!(reader.next() == XMLStreamConstants.END_ELEMENT
+        && reader.getLocalName().equals("CuttingTool"))) {
+      if (!reader.isStartElement()) {
+        continue;
+      }
+      switch (reader.getLocalName()) {
+        case "Description" -> put(fields, TableField.NAME, text(reader));
+        case "ProgramToolNumber" -> put(fields, TableField.NUMBER, text(reader));
+        case "Location" -> {
+          locationType = Optional.ofNullable(reader.getAttributeValue(null, "type")).orElse("POT");
+          location = text(reader);
+        }
+        case "FunctionalLength" -> length(fields, TableField.LENGTH, reader, true);
+        case "CuttingDiameter", "CuttingDiameterMax" ->
+            length(fields, TableField.DIAMETER, reader, true);
+        case "LengthWear" -> length(fields, TableField.LENGTH_WEAR, reader, false);
+        case "DiameterWear" -> length(fields, TableField.DIAMETER_WEAR, reader, false);
+        default -> {
+          // other elements carry nothing that the table compares
+        }
+      }
+    }
+    if (locationType.equals("SPINDLE")) {
+      spindle = Optional.of(new TableEntry(fields));
+    } else if (!location.isEmpty()) {
+      pockets.put(location, new TableEntry(fields));
+    }
+  }
+
+  private static void length(
+      Map<TableField, String> fields, TableField field, XMLStreamReader reader, boolean zeroIsUnset)
+      throws XMLStreamException {
+    boolean inch = "INCH".equals(reader.getAttributeValue(null, "units"));
+    String text = text(reader);
+    if (text.isEmpty()) {
+      return;
+    }
+    BigDecimal value = new BigDecimal(text);
+    BigDecimal millimetres = inch ? value.multiply(new BigDecimal("25.4")) : value;
+    if (millimetres.signum() != 0 || !zeroIsUnset) {
+      fields.put(field, millimetres.toPlainString());
+    }
+  }
+
+  private static void put(Map<TableField, String> fields, TableField field, String text) {
+    if (!text.isEmpty() && !fields.containsKey(field)) {
+      fields.put(field, text);
+    }
+  }
+
+  private static String text(XMLStreamReader reader) throws XMLStreamException {
+    return reader.getElementText().strip();
+  }
+
+  private static XMLInputFactory factory() {
+    XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
+    factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
+    factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+    factory.setProperty(XMLInputFactory.IS_COALESCING, true);
+    return factory;
+  }
+}

@@ -1,0 +1,12 @@
+package arborline.core.table;
+
+import java.util.Comparator;
+
+/** Orders places as people count them: 2 before 10, names after numbers. */
+public final class PlaceOrder {
+
+  public static final Comparator<String> BY_NUMBER =
+      Comparator.comparingInt(String::length).thenComparing(Comparator.naturalOrder());
+
+  private PlaceOrder() {}
+}

@@ -1,0 +1,101 @@
+package arborline.core.tool;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What a tool class states about itself.
+ *
+ * @param id stable name in files and addresses
+ * @param title what people call it
+ * @param aliases other names under which it may arrive
+ * @param required symbols without which it is not a tool of this class
+ * @param optional symbols that make sense for it
+ * @param defaults trade defaults: symbol to entry text
+ * @param rules what must or should hold
+ */
+public record ClassSheet(
+    String id,
+    String title,
+    Process process,
+    List<String> aliases,
+    Set<String> required,
+    Set<String> optional,
+    Map<String, String> defaults,
+    List<Rule> rules) {
+
+  private static final List<String> ALWAYS_OPTIONAL =
+      List.of("HAND", "FHA", "GRADE", "SUBSTRATE", "COATING", "RPMX", "TCDC", "CCMS", "WT");
+
+  public static Builder named(String id, String title, Process process) {
+    return new Builder(id, title, process);
+  }
+
+  /** All symbols in the order in which a form asks for them. */
+  public List<String> symbols() {
+    Set<String> all = new LinkedHashSet<>(required);
+    all.addAll(optional);
+    return List.copyOf(all);
+  }
+
+  /** Collects the statements of a class. */
+  public static final class Builder {
+    private final String id;
+    private final String title;
+    private final Process process;
+    private List<String> aliases = List.of();
+    private final Set<String> required = new LinkedHashSet<>();
+    private final Set<String> optional = new LinkedHashSet<>();
+    private final Map<String, String> defaults = new LinkedHashMap<>();
+    private final List<Rule> rules = new ArrayList<>();
+
+    private Builder(String id, String title, Process process) {
+      this.id = id;
+      this.title = title;
+      this.process = process;
+    }
+
+    public Builder also(String... names) {
+      aliases = List.of(names);
+      return this;
+    }
+
+    public Builder requires(String... symbols) {
+      required.addAll(List.of(symbols));
+      return this;
+    }
+
+    public Builder allows(String... symbols) {
+      optional.addAll(List.of(symbols));
+      return this;
+    }
+
+    public Builder defaults(String symbol, String text) {
+      defaults.put(symbol, text);
+      return this;
+    }
+
+    public Builder rules(Rule... more) {
+      rules.addAll(List.of(more));
+      return this;
+    }
+
+    public ClassSheet build() {
+      optional.addAll(ALWAYS_OPTIONAL);
+      optional.removeAll(required);
+      return new ClassSheet(
+          id,
+          title,
+          process,
+          aliases,
+          java.util.Collections.unmodifiableSet(required),
+          java.util.Collections.unmodifiableSet(optional),
+          java.util.Collections.unmodifiableMap(defaults),
+          List.copyOf(rules));
+    }
+  }
+}

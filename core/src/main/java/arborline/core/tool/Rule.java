@@ -1,0 +1,14 @@
+package arborline.core.tool;
+
+import arborline.core.finding.Finding;
+import java.util.Optional;
+
+/** Something that must or should hold for a tool. Stateless and safe between threads. */
+public interface Rule {
+
+  /**
+   * Complains, or is content. A rule whose values are missing is content: that they are missing is
+   * said elsewhere.
+   */
+  Optional<Finding> check(Tool tool);
+}

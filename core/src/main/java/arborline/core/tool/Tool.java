@@ -1,0 +1,75 @@
+package arborline.core.tool;
+
+import arborline.core.quantity.Unit;
+import java.math.BigDecimal;
+import java.util.Collections;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+
+/**
+ * One tool: who it is, what class it belongs to and what its properties are.
+ *
+ * @param code shop-wide identity; may be empty until one is given
+ * @param name what people call it
+ * @param toolClass id of its {@link ToolClass}; may be empty while unknown
+ * @param values by property symbol
+ */
+public record Tool(String code, String name, String toolClass, SortedMap<String, Value> values) {
+
+  public Tool {
+    values = Collections.unmodifiableSortedMap(values);
+  }
+
+  public static Tool of(String code, String name, String toolClass, Map<String, Value> values) {
+    return new Tool(code, name, toolClass, new TreeMap<>(values));
+  }
+
+  public boolean has(String symbol) {
+    return values.containsKey(symbol);
+  }
+
+  /**
+   * Size of a numeric property in the property's canonical unit (mm, deg, 1, ...), or null where it
+   * has none.
+   */
+  public BigDecimal size(String symbol) {
+    return values.get(symbol) instanceof Value.Measure measure ? canonical(measure) : null;
+  }
+
+  /** As {@link #size}, for drawing and other computation where rounding does no harm. */
+  public double approx(String symbol, double otherwise) {
+    BigDecimal size = size(symbol);
+    return size == null ? otherwise : size.doubleValue();
+  }
+
+  public Optional<String> word(String symbol) {
+    return values.get(symbol) instanceof Value.Word word
+        ? Optional.of(word.text())
+        : Optional.empty();
+  }
+
+  /** A copy with one value set, or taken away where the value is null. */
+  public Tool with(String symbol, Value value) {
+    TreeMap<String, Value> changed = new TreeMap<>(values);
+    if (value == null) {
+      changed.remove(symbol);
+    } else {
+      changed.put(symbol, value);
+    }
+    return new Tool(code, name, toolClass, changed);
+  }
+
+  public Tool named(String otherCode, String otherName) {
+    return new Tool(otherCode, otherName, toolClass, values);
+  }
+
+  private static BigDecimal canonical(Value.Measure measure) {
+    return switch (measure.quantity().unit()) {
+      case INCH, THOU, MICROMETRE, MICROINCH -> measure.quantity().in(Unit.MILLIMETRE);
+      case POUND, GRAM -> measure.quantity().in(Unit.KILOGRAM);
+      default -> measure.quantity().amount();
+    };
+  }
+}

@@ -1,0 +1,2 @@
+/** The tool classes, one file each. */
+package arborline.core.tool.kind;

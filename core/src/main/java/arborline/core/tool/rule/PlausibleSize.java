@@ -1,0 +1,109 @@
+package arborline.core.tool.rule;
+
+import arborline.core.finding.Finding;
+import arborline.core.finding.Repair;
+import arborline.core.property.Dictionary;
+import arborline.core.property.Property;
+import arborline.core.quantity.Unit;
+import arborline.core.tool.Rule;
+import arborline.core.tool.Tool;
+import arborline.core.tool.Value;
+import java.math.BigDecimal;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Sizes are above zero (or not below, where zero means something), and no metre long. */
+public final class PlausibleSize implements Rule {
+
+  private static final Set<String> ZERO_ALLOWED =
+      Set.of("RE", "REL", "RER", "CHW", "DCN", "PL", "FHA", "PSIR", "BCH", "BS", "LAMS", "RPMX");
+  private static final Set<String> SIGNED =
+      Set.of("GAMF", "GAMP", "GAMO", "LAMS", "PSIR", "TCHAL", "TCHAU", "WF");
+  private static final BigDecimal METRE = new BigDecimal("1000");
+  private static final BigDecimal SLENDER = new BigDecimal("40");
+  private static final BigDecimal SIXTY_FOURTHS = new BigDecimal("64");
+  private static final BigDecimal LARGEST_INCH_LOOKALIKE = new BigDecimal("2");
+
+  @Override
+  public Optional<Finding> check(Tool tool) {
+    for (Map.Entry<String, Value> each : tool.values().entrySet()) {
+      if (each.getValue() instanceof Value.Measure) {
+        Optional<Finding> finding = size(each.getKey(), tool);
+        if (finding.isPresent()) {
+          return finding;
+        }
+      }
+    }
+    return inchInMillimetres(tool);
+  }
+
+  private static Optional<Finding> size(String symbol, Tool tool) {
+    BigDecimal size = tool.size(symbol);
+    Property property = Dictionary.standard().get(symbol);
+    if (property.unit().filter(Unit.ONE::equals).isPresent()
+        && size.stripTrailingZeros().scale() > 0) {
+      return Optional.of(
+          Finding.hold(
+              "count-not-whole",
+              "%s %s is %s; a count is a whole number"
+                  .formatted(property.name(), symbol, tool.values().get(symbol)),
+              symbol));
+    }
+    if (size.signum() > 0 && size.compareTo(METRE) <= 0) {
+      return Optional.empty();
+    }
+    if (size.signum() == 0 && !ZERO_ALLOWED.contains(symbol)
+        || size.signum() < 0 && !SIGNED.contains(symbol)) {
+      return Optional.of(
+          Finding.hold(
+              "size-not-positive",
+              "%s %s is %s; it must be above zero"
+                  .formatted(property.name(), symbol, tool.values().get(symbol)),
+              symbol));
+    }
+    return property.length() && size.compareTo(METRE) > 0
+        ? Optional.of(
+            Finding.hold(
+                "size-absurd",
+                "%s %s is %s; more than a metre is no cutting tool"
+                    .formatted(property.name(), symbol, tool.values().get(symbol)),
+                symbol))
+        : Optional.empty();
+  }
+
+  /**
+   * A diameter authored in mm that is a whole number of 1/64 below 2, on a tool more than forty
+   * diameters long, is most likely inches.
+   */
+  private static Optional<Finding> inchInMillimetres(Tool tool) {
+    if (!(tool.values().get("DC") instanceof Value.Measure measure)
+        || measure.quantity().unit() != Unit.MILLIMETRE) {
+      return Optional.empty();
+    }
+    BigDecimal diameter = measure.quantity().amount();
+    BigDecimal length = tool.size("OAL") == null ? tool.size("LF") : tool.size("OAL");
+    boolean lookalike =
+        diameter.compareTo(LARGEST_INCH_LOOKALIKE) <= 0
+            && diameter.multiply(SIXTY_FOURTHS).stripTrailingZeros().scale() <= 0;
+    if (length == null || !lookalike || length.compareTo(diameter.multiply(SLENDER)) <= 0) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        Finding.query(
+                "unit-mix-up",
+                "DC %s mm on a tool %s mm long looks like inches (%s mm)"
+                    .formatted(
+                        measure.text(),
+                        length.toPlainString(),
+                        diameter
+                            .multiply(new BigDecimal("25.4"))
+                            .stripTrailingZeros()
+                            .toPlainString()),
+                "DC",
+                "OAL")
+            .withRepair(
+                Repair.of(
+                    "unit-mix-up", "read DC as inches", Map.of("DC", measure.text() + " in"))));
+  }
+}

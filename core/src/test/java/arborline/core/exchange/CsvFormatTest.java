@@ -1,0 +1,188 @@
+package arborline.core.exchange;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import arborline.core.quantity.Unit;
+import arborline.core.tool.Tool;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Random;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+
+class CsvFormatTest {
+
+  static List<RawTool> read(byte[] file) throws IOException {
+    byte[] head = Arrays.copyOf(file, Math.min(file.length, 65536));
+    List<RawTool> lines = new ArrayList<>();
+    ToolFormat format = ToolFormats.recognise(head);
+    try (RawToolSource source =
+        format.open(new ByteArrayInputStream(file), head, TableReading.propose(head))) {
+      for (Optional<RawTool> each = source.next(); each.isPresent(); each = source.next()) {
+        lines.add(each.get());
+      }
+    }
+    return lines;
+  }
+
+  static byte[] write(String format, List<LibraryTool> tools, Optional<Unit> unit)
+      throws IOException {
+    TreeSet<String> symbols = new TreeSet<>();
+    tools.forEach(each -> symbols.addAll(each.tool().values().keySet()));
+    ByteArrayOutputStream file = new ByteArrayOutputStream();
+    try (ToolSink sink =
+        ToolFormats.named(format)
+            .orElseThrow()
+            .create(file, new WriteOptions("Shop", List.copyOf(symbols), unit))) {
+      for (LibraryTool each : tools) {
+        sink.write(each);
+      }
+    }
+    return file.toByteArray();
+  }
+
+  static List<LibraryTool> starter() throws IOException {
+    return read(Files.readAllBytes(Path.of("../demo/incoming/marram-starter.csv"))).stream()
+        .map(Interpreter::interpret)
+        .map(each -> new LibraryTool(each.tool(), each.number()))
+        .toList();
+  }
+
+  private static final String TABLE = "CODE,DC [mm],NAME\nA1,12.5,\"Fräser, \"\"lang\"\"\"\n";
+
+  @Test
+  void readsUtf8Utf16AndWindows1252() throws IOException {
+    for (Charset charset :
+        List.of(
+            StandardCharsets.UTF_8,
+            StandardCharsets.UTF_16,
+            StandardCharsets.UTF_16LE,
+            Charset.forName("windows-1252"))) {
+      RawTool line = read(TABLE.getBytes(charset)).getFirst();
+      assertEquals("Fräser, \"lang\"", line.text("NAME"), charset.name());
+      assertEquals("12.5", line.text("DC"));
+    }
+  }
+
+  @Test
+  void readsSemicolonsAndDecimalCommas() throws IOException {
+    RawTool line = read("CODE;DC [mm];OAL [mm]\nA1;12,5;83\nA2;1,250;70,5\n".getBytes()).get(1);
+    assertEquals("1.250", line.text("DC"));
+  }
+
+  @Test
+  void quotedLineBreaksKeepTheLineNumberOfTheirStart() throws IOException {
+    List<RawTool> lines = read("CODE,NAME\nA1,\"two\nlines\"\nA2,x\n".getBytes());
+    assertEquals(List.of(2L, 4L), lines.stream().map(RawTool::line).toList());
+    assertEquals("two\nlines", lines.getFirst().text("NAME"));
+  }
+
+  @Test
+  void emptyFileAndHeaderOnlyHaveNoLines() throws IOException {
+    assertEquals(List.of(), read(new byte[0]));
+    assertEquals(List.of(), read("CODE,DC [mm]\n".getBytes()));
+  }
+
+  @Test
+  void aLineWithTooManyCellsIsHeldAndOthersAreNot() throws IOException {
+    List<RawTool> lines = read("CODE,NAME\nA1,x,y\nA2,x\n".getBytes());
+    assertEquals("cell-count", lines.getFirst().findings().getFirst().code());
+    assertEquals(List.of(), lines.get(1).findings());
+  }
+
+  @Test
+  void unknownSymbolIsSaidAndNotRead() {
+    Column column = Column.of("FOO [mm]");
+    assertEquals("", column.symbol());
+    assertTrue(column.evidence().contains("'FOO'"));
+  }
+
+  @Test
+  void inchColumnGivesInches() {
+    assertEquals(Optional.of(Unit.INCH), Column.of("DC [in]").unit());
+    assertEquals(Optional.of(Unit.MILLIMETRE), Column.of("DC [kg]").unit());
+  }
+
+  @Test
+  void whatIsWrittenComesBackUnchanged() throws IOException {
+    List<LibraryTool> tools = starter();
+    for (String format : List.of("csv", "json")) {
+      List<LibraryTool> back =
+          read(write(format, tools, Optional.empty())).stream()
+              .map(Interpreter::interpret)
+              .map(each -> new LibraryTool(each.tool(), each.number()))
+              .toList();
+      assertEquals(tools, back, format);
+    }
+  }
+
+  @Test
+  void convertedToInchSaysWhatIsRounded() {
+    Tool tool = Interpreter.interpret(new RawTool(1, cells("DC", "10"), List.of())).tool();
+    LossReport report = new LossReport();
+    WriteOptions inch = new WriteOptions("x", List.of("DC"), Optional.of(Unit.INCH));
+    ToolFormats.named("csv")
+        .orElseThrow()
+        .losses(new LibraryTool(tool, OptionalInt.empty()), inch, report);
+    assertEquals(1, report.count());
+    assertEquals("10 mm is rounded to 12 decimals in in", report.losses().getFirst().how());
+  }
+
+  @Test
+  void formulaCellsAreDisarmedAndComeBack() throws IOException {
+    var cells = cells("DC", "10");
+    cells.put("CODE", Cell.of("=1+2"));
+    cells.put("NAME", Cell.of("'quoted"));
+    Tool tool = Interpreter.interpret(new RawTool(1, cells, List.of())).tool();
+    byte[] file =
+        write("csv", List.of(new LibraryTool(tool, OptionalInt.empty())), Optional.empty());
+    assertTrue(new String(file, StandardCharsets.UTF_8).contains("'=1+2"));
+    RawTool back = read(file).getFirst();
+    assertEquals("=1+2", back.text("CODE"));
+    assertEquals("'quoted", back.text("NAME"));
+  }
+
+  @Test
+  void randomBytesAreReadOrRefusedWithPlaceAndReason() {
+    Random random = new Random(3);
+    for (int round = 0; round < 300; round++) {
+      byte[] noise = new byte[random.nextInt(400)];
+      random.nextBytes(noise);
+      byte[] file = (round % 2 == 0 ? "CODE,DC\n" : "{\"format\":\"arbor-line-tools\",").getBytes();
+      byte[] all = Arrays.copyOf(file, file.length + noise.length);
+      System.arraycopy(noise, 0, all, file.length, noise.length);
+      try {
+        read(all).forEach(line -> assertTrue(line.line() > 0));
+      } catch (UnreadableFileException refused) {
+        assertTrue(refused.getMessage().contains("line"));
+      } catch (IOException other) {
+        throw new AssertionError("not refused in words", other);
+      }
+    }
+  }
+
+  @Test
+  void brokenJsonNamesTheLine() {
+    UnreadableFileException refused =
+        assertThrows(
+            UnreadableFileException.class,
+            () -> read("{\"format\":\"arbor-line-tools\",\n\"tools\":[{\"code\":}]}".getBytes()));
+    assertTrue(refused.getMessage().startsWith("line 2"));
+  }
+
+  private static java.util.TreeMap<String, Cell> cells(String symbol, String text) {
+    return new java.util.TreeMap<>(java.util.Map.of(symbol, Cell.of(text)));
+  }
+}

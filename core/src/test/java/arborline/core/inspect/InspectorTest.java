@@ -1,0 +1,107 @@
+package arborline.core.inspect;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.RawTool;
+import arborline.core.finding.Finding;
+import arborline.core.tool.Tool;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+
+class InspectorTest {
+
+  private static RawTool line(String... pairs) {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    for (int i = 0; i < pairs.length; i += 2) {
+      cells.put(pairs[i], Cell.of(pairs[i + 1]));
+    }
+    return new RawTool(5, cells, List.of());
+  }
+
+  private static final RawTool SOUND =
+      line(
+          "CODE",
+          "A1",
+          "CLASS",
+          "flat end mill",
+          "DC",
+          "10",
+          "APMX",
+          "22",
+          "DMM",
+          "10",
+          "OAL",
+          "72",
+          "NOF",
+          "4");
+
+  private static List<String> codes(RawTool raw) {
+    return Inspector.inspect(raw).findings().stream().map(Finding::code).toList();
+  }
+
+  @Test
+  void aSoundLinePasses() {
+    Inspected inspected = Inspector.inspect(SOUND);
+    assertEquals(Disposition.PASS, inspected.disposition());
+    assertEquals("end-mill-flat", inspected.tool().toolClass());
+  }
+
+  @Test
+  void textWhereANumberBelongsIsOneFindingNotTwo() {
+    assertEquals(
+        List.of("not-a-number"),
+        codes(SOUND.with(new TreeMap<>(Map.of("APMX", Cell.of("thirteen"))))));
+  }
+
+  @Test
+  void blankLineIsSkipped() {
+    assertEquals(Disposition.SKIPPED, Inspector.inspect(line("CODE", " ")).disposition());
+  }
+
+  @Test
+  void missingCodeOffersOneMadeFromClassDiameterAndLine() {
+    Finding finding =
+        Inspector.inspect(SOUND.with(new TreeMap<>(Map.of("CODE", Cell.of("")))))
+            .findings()
+            .getFirst();
+    assertEquals("code-missing", finding.code());
+    assertEquals("END-MILL-FLAT-10-5", finding.repair().orElseThrow().changes().get("CODE"));
+  }
+
+  @Test
+  void aCodeHasNoSpaces() {
+    Finding finding =
+        Inspector.inspect(SOUND.with(new TreeMap<>(Map.of("CODE", Cell.of("A 1")))))
+            .findings()
+            .getFirst();
+    assertEquals("A-1", finding.repair().orElseThrow().changes().get("CODE"));
+  }
+
+  @Test
+  void toolNumberIsWhole() {
+    assertEquals(
+        List.of("number-not-whole"),
+        codes(SOUND.with(new TreeMap<>(Map.of("NUMBER", Cell.of("4a"))))));
+  }
+
+  @Test
+  void clashSaysWhatDiffers() {
+    Tool here = Inspector.inspect(SOUND).tool();
+    Tool there = Inspector.inspect(SOUND.with(new TreeMap<>(Map.of("DC", Cell.of("12"))))).tool();
+    Finding finding = Clashes.withShop(here, there, "A1-2");
+    assertTrue(finding.message().contains("DC 10 mm here, 12 mm in the shop"));
+    assertEquals("A1-2", finding.repair().orElseThrow().changes().get("CODE"));
+  }
+
+  @Test
+  void fingerprintFollowsContentNotCode() {
+    Tool tool = Inspector.inspect(SOUND).tool();
+    assertEquals(ContentHash.of(tool), ContentHash.of(tool.named("B2", tool.name())));
+    assertNotEquals(ContentHash.of(tool), ContentHash.of(tool.named("A1", "other")));
+  }
+}

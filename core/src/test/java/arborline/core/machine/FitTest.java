@@ -1,0 +1,75 @@
+package arborline.core.machine;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import arborline.core.finding.Finding;
+import arborline.core.quantity.Quantity;
+import arborline.core.quantity.Unit;
+import arborline.core.tool.Tool;
+import arborline.core.tool.Value;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class FitTest {
+
+  static final Machine HERON =
+      new Machine(
+          "M1",
+          "M1 Heron",
+          "vertical mill",
+          "ST-JD-40:f",
+          new Magazine("chain", 40, true, true),
+          new Limits(
+              new BigDecimal("12000"),
+              new BigDecimal("15"),
+              new BigDecimal("95"),
+              new BigDecimal("80"),
+              new BigDecimal("150"),
+              new BigDecimal("300"),
+              new BigDecimal("8")),
+          new ControlHabits("assets-g10", true, true, true, true, 3, 24, "A-Z0-9 .+/-"));
+
+  private static Tool tool(String symbol, String size, Unit unit) {
+    return Tool.of(
+        "T", "T", "face-mill", Map.of(symbol, new Value.Measure(Quantity.of(size, unit), false)));
+  }
+
+  private static Tool wide(String diameter) {
+    return tool("DCX", diameter, Unit.MILLIMETRE);
+  }
+
+  private static List<String> check(String place, Tool tool, Map<String, Tool> occupied) {
+    return Fit.check(HERON, place, tool, occupied).stream().map(Finding::code).toList();
+  }
+
+  @Test
+  void aWideToolNeedsEmptyNeighbours() {
+    assertEquals(List.of(), check("5", wide("100"), Map.of("7", wide("10"))));
+    assertEquals(List.of("neighbour-occupied"), check("5", wide("100"), Map.of("6", wide("10"))));
+    assertEquals(List.of("neighbour-wide"), check("5", wide("10"), Map.of("4", wide("100"))));
+  }
+
+  @Test
+  void theChainIsClosed() {
+    assertEquals(List.of("neighbour-wide"), check("40", wide("10"), Map.of("1", wide("100"))));
+  }
+
+  @Test
+  void limitsAreReasons() {
+    assertEquals(List.of("diameter-beyond-limit"), check("5", wide("151"), Map.of()));
+    assertEquals(
+        List.of("mass-beyond-limit"), check("5", tool("WT", "8.1", Unit.KILOGRAM), Map.of()));
+    assertEquals(
+        List.of("length-beyond-limit"), check("5", tool("OAL", "301", Unit.MILLIMETRE), Map.of()));
+    assertEquals(List.of("place-unknown"), check("41", wide("10"), Map.of()));
+    assertEquals(List.of("place-unknown"), check("x", wide("10"), Map.of()));
+  }
+
+  @Test
+  void aNameIsFittedToWhatTheControlKeeps() {
+    assertEquals("FR-SER 12", HERON.habits().fit("Fräser 12"));
+    assertEquals(24, HERON.habits().fit("a name that is much longer than that").length());
+  }
+}

@@ -1,0 +1,70 @@
+package arborline.core.tool;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.Interpreter;
+import arborline.core.exchange.RawTool;
+import arborline.core.property.Dictionary;
+import arborline.core.tool.outline.Outline;
+import arborline.core.tool.outline.Part;
+import arborline.core.tool.outline.Point;
+import java.util.List;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class ToolClassesTest {
+
+  static Stream<ToolClass> classes() {
+    return ToolClasses.all().stream();
+  }
+
+  @Test
+  void allClassesOfMillingAndHoleMakingAreFound() {
+    assertEquals(11, ToolClasses.all().size());
+  }
+
+  @ParameterizedTest
+  @MethodSource("classes")
+  void symbolsAreInTheDictionaryAndDefaultsBelongToTheClass(ToolClass each) {
+    ClassSheet sheet = each.sheet();
+    assertTrue(sheet.symbols().stream().allMatch(s -> Dictionary.standard().find(s).isPresent()));
+    assertTrue(sheet.symbols().containsAll(sheet.defaults().keySet()));
+  }
+
+  @ParameterizedTest
+  @MethodSource("classes")
+  void findsClassByIdTitleAndAlias(ToolClass each) {
+    ClassSheet sheet = each.sheet();
+    Stream.concat(Stream.of(sheet.id(), sheet.title().toUpperCase()), sheet.aliases().stream())
+        .forEach(name -> assertEquals(each, ToolClasses.named(name).orElseThrow()));
+  }
+
+  @ParameterizedTest
+  @MethodSource("classes")
+  void outlineStaysFiniteAndOrderedForAnyDimensions(ToolClass each) {
+    Random random = new Random(11);
+    for (int round = 0; round < 200; round++) {
+      TreeMap<String, Cell> cells = new TreeMap<>();
+      for (String symbol : each.sheet().symbols()) {
+        boolean numeric = Dictionary.standard().get(symbol).numeric();
+        if (numeric && random.nextInt(4) > 0) {
+          cells.put(symbol, Cell.of(Integer.toString(random.nextInt(1, 200))));
+        }
+      }
+      Tool tool = Interpreter.interpret(new RawTool(1, cells, List.of())).tool();
+      Outline outline = each.outline(tool);
+      for (Part part : outline.parts()) {
+        for (Point point : part.profile()) {
+          assertTrue(Double.isFinite(point.z()) && point.r() >= 0);
+          assertTrue(point.z() <= outline.length() + 1e-9);
+        }
+      }
+    }
+  }
+}
