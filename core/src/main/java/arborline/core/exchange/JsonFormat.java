@@ -1,14 +1,12 @@
 package arborline.core.exchange;
 
-import arborline.core.quantity.Quantity;
-import arborline.core.quantity.Unit;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import com.google.auto.service.AutoService;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.util.Map;
+import java.util.TreeMap;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.json.JsonFactory;
 
@@ -75,29 +73,22 @@ public final class JsonFormat implements ToolFormat {
       json.writeStringProperty("name", tool.name());
       json.writeStringProperty("class", tool.toolClass());
       each.number().ifPresent(number -> json.writeNumberProperty("number", number));
-      json.writeObjectPropertyStart("values");
-      tool.values().entrySet().forEach(this::value);
-      json.writeEndObject();
+      json.writeName("values");
+      TreeMap<String, Cell> cells = new TreeMap<>();
+      tool.values().forEach((symbol, value) -> cells.put(symbol, stated(value)));
+      CellsJson.write(json, cells);
       json.writeEndObject();
       json.writeRaw("\n");
     }
 
-    private void value(Map.Entry<String, Value> entry) {
-      json.writeObjectPropertyStart(entry.getKey());
-      switch (entry.getValue()) {
-        case Value.Word word -> json.writeStringProperty("text", word.text());
-        case Value.Measure measure -> {
-          Quantity stated = Restated.of(measure.quantity(), options.unit());
-          json.writeStringProperty("text", stated.text());
-          if (stated.unit() != Unit.ONE) {
-            json.writeStringProperty("unit", stated.unit().code());
-          }
-        }
-      }
-      if (entry.getValue().defaulted()) {
-        json.writeBooleanProperty("defaulted", true);
-      }
-      json.writeEndObject();
+    private Cell stated(Value value) {
+      return switch (value) {
+        case Value.Word word -> Cell.of(word);
+        case Value.Measure measure ->
+            Cell.of(
+                new Value.Measure(
+                    Restated.of(measure.quantity(), options.unit()), measure.defaulted()));
+      };
     }
 
     @Override

@@ -1,7 +1,6 @@
 package arborline.core.exchange;
 
 import arborline.core.finding.Finding;
-import arborline.core.quantity.Unit;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
@@ -64,7 +63,7 @@ final class JsonSource implements RawToolSource {
       String name = json.currentName();
       JsonToken token = json.nextToken();
       if (name.equals("values") && token == JsonToken.START_OBJECT) {
-        values(cells, findings);
+        CellsJson.readInto(json, cells, findings);
       } else if (token.isScalarValue()) {
         cells.put(name.toUpperCase(Locale.ROOT), Cell.of(json.getString()));
       } else {
@@ -72,46 +71,6 @@ final class JsonSource implements RawToolSource {
       }
     }
     return new RawTool(line, cells, findings);
-  }
-
-  private void values(TreeMap<String, Cell> cells, List<Finding> findings) {
-    while (json.nextToken() == JsonToken.PROPERTY_NAME) {
-      String symbol = json.currentName();
-      JsonToken token = json.nextToken();
-      if (token == JsonToken.START_OBJECT) {
-        cells.put(symbol, value(symbol, findings));
-      } else if (token.isScalarValue()) {
-        cells.put(symbol, Cell.of(json.getString()));
-      } else {
-        json.skipChildren();
-      }
-    }
-  }
-
-  private Cell value(String symbol, List<Finding> findings) {
-    String text = "";
-    Optional<Unit> unit = Optional.empty();
-    boolean defaulted = false;
-    while (json.nextToken() == JsonToken.PROPERTY_NAME) {
-      String name = json.currentName();
-      JsonToken token = json.nextToken();
-      switch (name) {
-        case "text" -> text = token.isScalarValue() ? json.getString() : "";
-        case "unit" -> {
-          unit = Unit.named(json.getString());
-          if (unit.isEmpty()) {
-            findings.add(
-                Finding.hold(
-                    "unit-unknown",
-                    "%s: '%s' is not a unit".formatted(symbol, json.getString()),
-                    symbol));
-          }
-        }
-        case "defaulted" -> defaulted = token == JsonToken.VALUE_TRUE;
-        default -> json.skipChildren();
-      }
-    }
-    return new Cell(text, unit, defaulted);
   }
 
   private void expect(boolean holds, String otherwise) throws IOException {

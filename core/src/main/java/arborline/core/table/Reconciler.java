@@ -187,27 +187,20 @@ public final class Reconciler {
     String title = field.title();
     boolean planMoved = !policy.same(field, plan, agreed);
     boolean controlMoved = !policy.same(field, control, agreed);
-    Verdict verdict;
-    if (policy.questionable(field, control, nominal.get(field))) {
-      verdict =
-          new Verdict(
-              Decision.LEAVE,
-              "%s %s is far from nominal %s: measure again"
-                  .formatted(title, control, nominal.get(field)));
-    } else if (policy.questionable(field, plan, nominal.get(field))) {
-      verdict =
-          new Verdict(
-              Decision.LEAVE,
-              "planned %s %s is far from nominal %s: measure again"
-                  .formatted(title, plan, nominal.get(field)));
-    } else {
-      verdict =
-          switch (field.owner()) {
-            case LIBRARY -> new Verdict(Decision.SEND, title + " belongs to the library");
-            case CONTROL -> new Verdict(Decision.TAKE, title + " belongs to the control");
-            case MEASUREMENT -> measured(title, plan, agreed, control, planMoved, controlMoved);
-          };
-    }
+    Verdict owned =
+        switch (field.owner()) {
+          case LIBRARY -> new Verdict(Decision.SEND, title + " belongs to the library");
+          case CONTROL -> new Verdict(Decision.TAKE, title + " belongs to the control");
+          case MEASUREMENT -> measured(title, plan, agreed, control, planMoved, controlMoved);
+        };
+    String travelling = owned.decision() == Decision.TAKE ? control : plan;
+    Verdict verdict =
+        policy.questionable(field, travelling, nominal.get(field))
+            ? new Verdict(
+                Decision.LEAVE,
+                "%s %s is far from nominal %s: measure again"
+                    .formatted(title, travelling, nominal.get(field)))
+            : owned;
     return new FieldReport(field, plan, agreed, control, verdict.decision(), verdict.reason());
   }
 

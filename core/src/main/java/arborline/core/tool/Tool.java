@@ -65,6 +65,10 @@ public record Tool(String code, String name, String toolClass, SortedMap<String,
     return new Tool(otherCode, otherName, toolClass, values);
   }
 
+  public Tool ofClass(String otherClass) {
+    return new Tool(code, name, otherClass, values);
+  }
+
   private static BigDecimal canonical(Value.Measure measure) {
     return switch (measure.quantity().unit()) {
       case INCH, THOU, MICROMETRE, MICROINCH -> measure.quantity().in(Unit.MILLIMETRE);

@@ -1,0 +1,11 @@
+package arborline.server.account;
+
+/** What a role may do besides looking. */
+public enum Permission {
+  /** Change libraries and tools. */
+  EDIT,
+  /** Bring deliveries in and take them. */
+  RECEIVE,
+  /** Change load plans and write to controls. */
+  LOAD
+}

@@ -1,0 +1,22 @@
+package arborline.server.account;
+
+import java.util.Set;
+
+/** Account roles with what they may do besides looking. */
+public enum Role {
+  LEAD(Set.of(Permission.EDIT, Permission.RECEIVE, Permission.LOAD)),
+  PROGRAMMER(Set.of(Permission.EDIT, Permission.RECEIVE)),
+  TOOLROOM(Set.of(Permission.LOAD)),
+  OPERATOR(Set.of()),
+  VISITOR(Set.of());
+
+  private final Set<Permission> permissions;
+
+  Role(Set<Permission> permissions) {
+    this.permissions = permissions;
+  }
+
+  public Set<Permission> permissions() {
+    return permissions;
+  }
+}

@@ -1,0 +1,117 @@
+package arborline.server.account;
+
+import arborline.server.support.Refusal;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/v1/session")
+class SessionController {
+
+  private final AccountRepository accounts;
+  private final PasswordEncoder passwords;
+  private final SignInGuard guard;
+  private final SecurityContextRepository contexts;
+  private final String decoyHash;
+
+  SessionController(
+      AccountRepository accounts,
+      PasswordEncoder passwords,
+      SignInGuard guard,
+      SecurityContextRepository contexts) {
+    this.accounts = accounts;
+    this.passwords = passwords;
+    this.guard = guard;
+    this.contexts = contexts;
+    this.decoyHash = passwords.encode("nobody has this password");
+  }
+
+  /**
+   * Who is signed in.
+   *
+   * @param name null while nobody is
+   */
+  record Session(@Nullable String name, @Nullable String role, List<Permission> may) {}
+
+  record SignIn(String name, String password) {}
+
+  @GetMapping
+  Session current(@Nullable Authentication who) {
+    return who == null ? new Session(null, null, List.of()) : session(who);
+  }
+
+  @PostMapping
+  Session signIn(
+      @RequestBody SignIn entry, HttpServletRequest request, HttpServletResponse response) {
+    String key = Account.key(Optional.ofNullable(entry.name()).orElse(""));
+    String shortKey = key.length() > 60 ? key.substring(0, 60) : key;
+    guard.check(shortKey, request.getRemoteAddr());
+    Optional<Account> account = accounts.findByNameKey(key);
+    String hash = account.map(each -> each.passwordHash).orElse(decoyHash);
+    String password = Optional.ofNullable(entry.password()).orElse("");
+    if (!passwords.matches(password, hash) || account.isEmpty()) {
+      guard.failed(shortKey, request.getRemoteAddr());
+      throw Refusal.of(HttpStatus.UNAUTHORIZED, "name and password do not belong together");
+    }
+    guard.succeeded(shortKey);
+    return enter(account.get(), request, response);
+  }
+
+  private Session enter(Account account, HttpServletRequest request, HttpServletResponse response) {
+    HttpSession old = request.getSession(false);
+    if (old != null) {
+      request.changeSessionId();
+    }
+    Authentication who =
+        UsernamePasswordAuthenticationToken.authenticated(
+            account.name, null, Authorities.of(account.role));
+    SecurityContext context = SecurityContextHolder.createEmptyContext();
+    context.setAuthentication(who);
+    SecurityContextHolder.setContext(context);
+    contexts.saveContext(context, request, response);
+    return session(who);
+  }
+
+  @DeleteMapping
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void signOut(HttpServletRequest request) {
+    HttpSession session = request.getSession(false);
+    if (session != null) {
+      session.invalidate();
+    }
+    SecurityContextHolder.clearContext();
+  }
+
+  private static Session session(Authentication who) {
+    Role role =
+        who.getAuthorities().stream()
+            .map(authority -> authority.getAuthority())
+            .filter(authority -> authority.startsWith("ROLE_"))
+            .map(authority -> Role.valueOf(authority.substring("ROLE_".length())))
+            .findFirst()
+            .orElseThrow();
+    return new Session(
+        who.getName(),
+        role.name().toLowerCase(Locale.ROOT),
+        role.permissions().stream().sorted().toList());
+  }
+}

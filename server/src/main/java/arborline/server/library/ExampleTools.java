@@ -1,0 +1,28 @@
+package arborline.server.library;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.Interpreter;
+import arborline.core.exchange.RawTool;
+import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClass;
+import java.util.List;
+import java.util.TreeMap;
+
+/** A tool that shows what a class looks like: trade defaults and a diameter of 10 mm. */
+final class ExampleTools {
+
+  private ExampleTools() {}
+
+  static Tool of(ToolClass each) {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    each.sheet().defaults().forEach((symbol, text) -> cells.put(symbol, Cell.of(text)));
+    boolean face = each.sheet().required().contains("CICT");
+    cells.put("DC", Cell.of(face ? "40" : "10"));
+    cells.put("DCX", Cell.of(face ? "50" : "10"));
+    cells.put("OAL", Cell.of(face ? "40" : "45"));
+    cells.put("CW", Cell.of("3"));
+    cells.put("DMM", Cell.of(each.sheet().required().contains("CW") ? "6" : "10"));
+    cells.put("CLASS", Cell.of(each.sheet().id()));
+    return Interpreter.interpret(new RawTool(0, cells, List.of())).tool();
+  }
+}

@@ -1,0 +1,56 @@
+package arborline.server.library;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.CellsJson;
+import arborline.core.exchange.Interpreter;
+import arborline.core.exchange.RawTool;
+import arborline.core.tool.Tool;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.TreeMap;
+
+/** Tools as stored columns and back. */
+public final class StoredTools {
+
+  private StoredTools() {}
+
+  /** The authored values as JSON. */
+  static String values(Tool tool) {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    tool.values().forEach((symbol, value) -> cells.put(symbol, Cell.of(value)));
+    return CellsJson.toText(cells);
+  }
+
+  /** The sizes in canonical units as JSON, for filters. */
+  static String sizes(Tool tool) {
+    StringBuilder json = new StringBuilder("{");
+    for (String symbol : tool.values().keySet()) {
+      BigDecimal size = tool.size(symbol);
+      if (size != null) {
+        json.append(json.length() > 1 ? "," : "")
+            .append('"')
+            .append(symbol)
+            .append("\":")
+            .append(size.toPlainString());
+      }
+    }
+    return json.append('}').toString();
+  }
+
+  /** A tool from its stored columns. */
+  public static Tool tool(String code, String name, String classId, String values) {
+    return Interpreter.interpret(new RawTool(0, CellsJson.fromText(values), List.of()))
+        .tool()
+        .named(code, name)
+        .ofClass(classId);
+  }
+
+  /** The diameter that lists filter by: DC, else DCX, else zero. */
+  public static BigDecimal diameter(Tool tool) {
+    BigDecimal diameter = tool.size("DC") == null ? tool.size("DCX") : tool.size("DC");
+    boolean storable = diameter != null && diameter.abs().compareTo(LARGEST) < 0;
+    return storable ? diameter : BigDecimal.ZERO;
+  }
+
+  private static final BigDecimal LARGEST = new BigDecimal("10000000");
+}

@@ -1,0 +1,54 @@
+package arborline.server.library;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.RawTool;
+import arborline.core.quantity.Unit;
+import arborline.server.support.Refusal;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A tool as somebody types it.
+ *
+ * @param values by property symbol
+ */
+public record ToolDraft(String code, String name, String classId, Map<String, Typed> values) {
+
+  /**
+   * One typed value.
+   *
+   * @param text may carry its own unit
+   * @param unit unit where the text names none; null for the property's own
+   */
+  public record Typed(String text, @Nullable String unit, @Nullable Boolean defaulted) {}
+
+  RawTool raw() {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    if (values != null) {
+      values.forEach((symbol, typed) -> cells.put(symbol, cell(symbol, typed)));
+    }
+    cells.put(RawTool.CODE, Cell.of(strip(code)));
+    cells.put(RawTool.NAME, Cell.of(strip(name)));
+    cells.put(RawTool.CLASS, Cell.of(strip(classId)));
+    return new RawTool(1, cells, List.of());
+  }
+
+  private static Cell cell(String symbol, Typed typed) {
+    Optional<Unit> unit =
+        Optional.ofNullable(typed.unit())
+            .filter(text -> !text.isBlank())
+            .map(text ->
+                Unit.named(text)
+                    .orElseThrow(() ->
+                        Refusal.badRequest("%s: '%s' is not a unit".formatted(symbol, text))));
+    return new Cell(
+        typed.text() == null ? "" : typed.text(), unit, Boolean.TRUE.equals(typed.defaulted()));
+  }
+
+  private static String strip(@Nullable String text) {
+    return text == null ? "" : text.strip();
+  }
+}

@@ -1,0 +1,81 @@
+package arborline.server.library;
+
+import arborline.core.exchange.RawTool;
+import arborline.core.finding.Finding;
+import arborline.core.inspect.Inspected;
+import arborline.core.inspect.Inspector;
+import arborline.core.property.Dictionary;
+import arborline.core.property.Property;
+import arborline.core.quantity.Unit;
+import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Silhouettes;
+import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClasses;
+import arborline.core.tool.outline.Outline;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** Answers a draft: what was understood, what the rules say, how it looks. */
+final class ToolJudge {
+
+  private ToolJudge() {}
+
+  /**
+   * A field of the form.
+   *
+   * @param unit canonical unit; null for words and counts
+   * @param defaultText trade default; null where there is none
+   */
+  record Field(
+      String symbol,
+      String name,
+      String sentence,
+      @Nullable String unit,
+      boolean numeric,
+      boolean required,
+      @Nullable String defaultText) {}
+
+  /** The answer to a draft. */
+  record Answer(
+      Map<String, ValueView> values,
+      List<Field> fields,
+      List<Finding> findings,
+      @Nullable Outline outline) {}
+
+  static Answer answer(Inspected inspected) {
+    Tool tool = inspected.tool();
+    Map<String, ValueView> values = new LinkedHashMap<>();
+    tool.values().forEach((symbol, value) -> values.put(symbol, ValueView.of(value)));
+    return new Answer(
+        values, fields(tool), inspected.findings(), Silhouettes.of(tool).orElse(null));
+  }
+
+  static Inspected inspect(RawTool raw) {
+    return Inspector.inspect(raw);
+  }
+
+  /** The fields of the tool's class, then whatever else it has. */
+  private static List<Field> fields(Tool tool) {
+    var found = ToolClasses.named(tool.toolClass()).map(each -> each.sheet());
+    Set<String> symbols = new LinkedHashSet<>();
+    found.ifPresent(sheet -> symbols.addAll(sheet.symbols()));
+    symbols.addAll(tool.values().keySet());
+    return symbols.stream().map(symbol -> field(symbol, found.orElse(null))).toList();
+  }
+
+  private static Field field(String symbol, @Nullable ClassSheet sheet) {
+    Property property = Dictionary.standard().get(symbol);
+    return new Field(
+        symbol,
+        property.name(),
+        property.sentence(),
+        property.unit().filter(unit -> unit != Unit.ONE).map(Unit::code).orElse(null),
+        property.numeric(),
+        sheet != null && sheet.required().contains(symbol),
+        sheet == null ? null : sheet.defaults().get(symbol));
+  }
+}

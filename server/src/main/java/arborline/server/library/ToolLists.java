@@ -1,0 +1,147 @@
+package arborline.server.library;
+
+import arborline.core.tool.Silhouettes;
+import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.ToolClasses;
+import arborline.core.tool.outline.Outline;
+import arborline.server.support.Refusal;
+import arborline.server.support.Slice;
+import jakarta.persistence.EntityManager;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Lists the tools of a library and counts what its filters could be changed to. */
+@Service
+@Transactional(readOnly = true)
+class ToolLists {
+
+  private static final List<String> SHOWN =
+      List.of("DC", "DCX", "RE", "APMX", "LU", "OAL", "LF", "DMM", "NOF", "SIG", "TDZ");
+
+  private final EntityManager entities;
+  private final LibraryRepository libraries;
+
+  ToolLists(EntityManager entities, LibraryRepository libraries) {
+    this.entities = entities;
+    this.libraries = libraries;
+  }
+
+  /**
+   * A row of a list.
+   *
+   * @param toolId address of the sheet
+   * @param values those that the list shows, by symbol
+   */
+  public record ToolRow(
+      long entryId,
+      long toolId,
+      String code,
+      String name,
+      String classId,
+      String classTitle,
+      int number,
+      String section,
+      Map<String, ValueView> values,
+      @Nullable Outline outline) {}
+
+  record ClassCount(String id, String title, long count, @Nullable Outline outline) {}
+
+  /** How many tools lie in [from, to) mm. */
+  record DiameterCount(BigDecimal from, BigDecimal to, long count) {}
+
+  record Facets(long total, List<ClassCount> classes, List<DiameterCount> diameters) {}
+
+  Slice<ToolRow> page(
+      ToolQuery.Filter filter, String sort, boolean down, @Nullable String after, int limit) {
+    check(filter.libraryId());
+    List<Object[]> rows =
+        new ToolQuery(filter, ToolQuery.Except.NOTHING).page(entities, sort, down, after, limit);
+    boolean more = rows.size() > limit;
+    List<Object[]> shown = more ? rows.subList(0, limit) : rows;
+    List<ToolRow> items = shown.stream().map(ToolLists::row).toList();
+    String next = more ? ToolQuery.Cursor.write((Entry) shown.getLast()[0], sort) : null;
+    return new Slice<>(items, next);
+  }
+
+  private void check(long libraryId) {
+    if (libraries.findById(libraryId).isEmpty()) {
+      throw Refusal.notFound("there is no library " + libraryId);
+    }
+  }
+
+  private static ToolRow row(Object[] row) {
+    Entry entry = (Entry) row[0];
+    Tool tool = StoredTools.tool(entry.code, entry.name, entry.classId, (String) row[1]);
+    Map<String, ValueView> values = new LinkedHashMap<>();
+    for (String symbol : SHOWN) {
+      if (tool.has(symbol)) {
+        values.put(symbol, ValueView.of(tool.values().get(symbol)));
+      }
+    }
+    return new ToolRow(
+        entry.id,
+        entry.toolId,
+        entry.code,
+        entry.name,
+        entry.classId,
+        title(entry.classId),
+        entry.number,
+        entry.section,
+        values,
+        Silhouettes.of(tool).orElse(null));
+  }
+
+  private static String title(String classId) {
+    return ToolClasses.named(classId).map(each -> each.sheet().title()).orElse(classId);
+  }
+
+  Facets facets(ToolQuery.Filter filter) {
+    check(filter.libraryId());
+    List<ClassCount> classes =
+        new ToolQuery(filter, ToolQuery.Except.CLASS)
+            .groups(entities, "e.classId").stream()
+                .map(group -> classCount((String) group[0], (Long) group[1]))
+                .toList();
+    long total =
+        new ToolQuery(filter, ToolQuery.Except.NOTHING)
+            .groups(entities, "e.libraryId").stream().mapToLong(group -> (Long) group[1]).sum();
+    return new Facets(total, classes, diameters(filter));
+  }
+
+  private static ClassCount classCount(String classId, long count) {
+    return new ClassCount(
+        classId,
+        title(classId),
+        count,
+        ToolClasses.named(classId).map(ToolLists::example).orElse(null));
+  }
+
+  /** The outline of a class from its defaults and a diameter of 10 mm. */
+  private static Outline example(ToolClass each) {
+    return each.outline(ExampleTools.of(each));
+  }
+
+  private List<DiameterCount> diameters(ToolQuery.Filter filter) {
+    List<Object[]> groups =
+        new ToolQuery(filter, ToolQuery.Except.DIAMETER).groups(entities, "floor(e.dc)");
+    Map<Integer, Long> bars = new LinkedHashMap<>();
+    for (Object[] group : groups) {
+      int bar = DiameterBars.of(((Number) group[0]).doubleValue());
+      bars.merge(bar, (Long) group[1], Long::sum);
+    }
+    List<DiameterCount> counts = new ArrayList<>();
+    for (int bar = 0; bar < DiameterBars.count(); bar++) {
+      counts.add(
+          new DiameterCount(
+              DiameterBars.from(bar), DiameterBars.from(bar + 1), bars.getOrDefault(bar, 0L)));
+    }
+    return counts;
+  }
+}

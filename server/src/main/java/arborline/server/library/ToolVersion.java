@@ -1,0 +1,47 @@
+package arborline.server.library;
+
+import arborline.core.inspect.ContentHash;
+import arborline.core.tool.Tool;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import org.hibernate.annotations.Immutable;
+
+/** What a tool was at one time. Never changed, never deleted. */
+@Entity
+@Immutable
+class ToolVersion {
+
+  @Id Long id;
+  long toolId;
+  int versionNo;
+  String name;
+  String classId;
+  String hash;
+  String vals;
+  String sizes;
+  String origin;
+  Instant createdAt;
+  String createdBy;
+
+  protected ToolVersion() {}
+
+  ToolVersion(
+      long id, long toolId, int versionNo, Tool tool, String origin, Instant at, String by) {
+    this.id = id;
+    this.toolId = toolId;
+    this.versionNo = versionNo;
+    this.name = tool.name();
+    this.classId = tool.toolClass();
+    this.hash = ContentHash.of(tool);
+    this.vals = StoredTools.values(tool);
+    this.sizes = StoredTools.sizes(tool);
+    this.origin = origin;
+    this.createdAt = at;
+    this.createdBy = by;
+  }
+
+  Tool tool(String code) {
+    return StoredTools.tool(code, name, classId, vals);
+  }
+}

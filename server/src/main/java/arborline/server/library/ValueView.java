@@ -1,0 +1,38 @@
+package arborline.server.library;
+
+import arborline.core.quantity.Unit;
+import arborline.core.tool.Value;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A value for showing.
+ *
+ * @param text as authored
+ * @param unit as authored; null for words and counts
+ * @param mm a length in millimetres, three decimals; null where it is no length
+ * @param inch the same in inches, four decimals
+ * @param defaulted true until somebody confirms it
+ */
+public record ValueView(
+    String text,
+    @Nullable String unit,
+    @Nullable String mm,
+    @Nullable String inch,
+    boolean defaulted) {
+
+  public static ValueView of(Value value) {
+    return switch (value) {
+      case Value.Word word -> new ValueView(word.text(), null, null, null, word.defaulted());
+      case Value.Measure measure -> {
+        Unit unit = measure.quantity().unit();
+        boolean length = unit == Unit.MILLIMETRE || unit == Unit.INCH || unit == Unit.THOU;
+        yield new ValueView(
+            measure.text(),
+            unit == Unit.ONE ? null : unit.code(),
+            length ? measure.quantity().shown(Unit.MILLIMETRE, 3) : null,
+            length ? measure.quantity().shown(Unit.INCH, 4) : null,
+            measure.defaulted());
+      }
+    };
+  }
+}

@@ -1,0 +1,15 @@
+package arborline.server.library;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.repository.Repository;
+
+interface VersionRepository extends Repository<ToolVersion, Long> {
+
+  Optional<ToolVersion> findById(long id);
+
+  Optional<ToolVersion> findByToolIdAndVersionNo(long toolId, int versionNo);
+
+  List<ToolVersion> findByToolIdOrderByVersionNoDesc(long toolId, Limit limit);
+}

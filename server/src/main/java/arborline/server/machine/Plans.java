@@ -1,0 +1,278 @@
+package arborline.server.machine;
+
+import arborline.core.finding.Finding;
+import arborline.core.finding.Severity;
+import arborline.core.machine.Fit;
+import arborline.core.machine.Machine;
+import arborline.core.quantity.Entry;
+import arborline.core.quantity.EntryParser;
+import arborline.core.quantity.Unit;
+import arborline.core.table.PlaceOrder;
+import arborline.core.table.TableEntry;
+import arborline.core.table.TableField;
+import arborline.core.tool.Tool;
+import arborline.server.library.Tools;
+import arborline.server.live.Live;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.trail.Said;
+import arborline.server.trail.Trail;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Load plans: puts tools into places where they fit, and says why where they do not. */
+@Service
+public class Plans {
+
+  private final Machines machines;
+  private final PlanRepository places;
+  private final Tools tools;
+  private final Trail trail;
+  private final Live live;
+  private final Json json;
+
+  Plans(Machines machines, PlanRepository places, Tools tools, Trail trail, Live live, Json json) {
+    this.machines = machines;
+    this.places = places;
+    this.tools = tools;
+    this.trail = trail;
+    this.live = live;
+    this.json = json;
+  }
+
+  /** What a place should hold. */
+  public record Planned(String place, long toolId, TableEntry entry) {}
+
+  /** A state of some places, for taking back: an empty one has no tool. */
+  record Before(String machineId, List<PlaceBefore> places) {}
+
+  record PlaceBefore(String place, long toolId, @Nullable String fields) {}
+
+  @Transactional(readOnly = true)
+  public Map<String, Planned> plan(String machineId) {
+    Map<String, Planned> plan = new TreeMap<>(PlaceOrder.BY_NUMBER);
+    for (PlanPlace each : places.findByMachineId(machineId)) {
+      plan.put(each.place, new Planned(each.place, each.toolId, entry(each)));
+    }
+    return plan;
+  }
+
+  private TableEntry entry(PlanPlace place) {
+    return json.read(place.fields, TableEntry.class);
+  }
+
+  /** Why the tool cannot go where, for every place that refuses it. */
+  @Transactional(readOnly = true)
+  public Map<String, List<Finding>> refusals(String machineId, long toolId) {
+    Machine machine = machines.get(machineId).machine();
+    Tool tool = tools.get(toolId).tool();
+    Map<String, Tool> occupied = occupied(machineId, toolId);
+    Map<String, List<Finding>> refusals = new HashMap<>();
+    for (String place : machine.places()) {
+      List<Finding> holds = holds(machine, place, tool, occupied);
+      if (!holds.isEmpty()) {
+        refusals.put(place, holds);
+      }
+    }
+    return refusals;
+  }
+
+  private Map<String, Tool> occupied(String machineId, long exceptTool) {
+    List<PlanPlace> all = places.findByMachineId(machineId);
+    Map<Long, Tools.Known> known = tools.load(all.stream().map(each -> each.toolId).toList());
+    Map<String, Tool> occupied = new HashMap<>();
+    for (PlanPlace each : all) {
+      if (each.toolId != exceptTool && known.containsKey(each.toolId)) {
+        occupied.put(each.place, known.get(each.toolId).tool());
+      }
+    }
+    return occupied;
+  }
+
+  private static List<Finding> holds(
+      Machine machine, String place, Tool tool, Map<String, Tool> occupied) {
+    return Fit.check(machine, place, tool, occupied).stream()
+        .filter(finding -> finding.severity() == Severity.HOLD)
+        .toList();
+  }
+
+  /**
+   * Puts a tool into a place, out of where it was; what was in the place leaves the plan.
+   *
+   * @param length measured length from the gauge line as typed; null keeps what is known
+   * @param diameter measured diameter as typed; null keeps what is known
+   */
+  @Transactional
+  public long put(
+      String machineId,
+      String place,
+      long toolId,
+      @Nullable String length,
+      @Nullable String diameter) {
+    Machine machine = machines.lock(machineId).machine();
+    Tools.Known known = tools.get(toolId);
+    refuseMisfit(machine, place, known);
+    Optional<PlanPlace> old = places.findByMachineIdAndToolId(machineId, toolId);
+    Optional<PlanPlace> occupant =
+        places.findByMachineIdAndPlace(machineId, place).filter(each -> each.toolId != toolId);
+    TableEntry entry = old.map(this::entry).orElse(TableEntry.EMPTY);
+    entry = identity(machine, machineId, known, entry, occupant);
+    entry = measured(entry, TableField.LENGTH, length);
+    entry = measured(entry, TableField.DIAMETER, diameter);
+    Before before = before(machineId, place, old, occupant);
+    occupant.ifPresent(places::delete);
+    old.ifPresent(places::delete);
+    places.flush();
+    places.save(new PlanPlace(machineId, place, toolId, json.text(entry)));
+    live.say("machine", machineId, "plan");
+    boolean stays = old.filter(each -> each.place.equals(place)).isPresent();
+    return trail.record(
+        Said.of(
+                "machine",
+                machineId,
+                stays
+                    ? "measured %s in pocket %s: %s"
+                        .formatted(known.tool().code(), place, sizes(entry))
+                    : "planned %s for pocket %s".formatted(known.tool().code(), place))
+            .undoneBy(PlanUndo.KIND, before));
+  }
+
+  private static String sizes(TableEntry entry) {
+    return "length %s, diameter %s"
+        .formatted(
+            Optional.ofNullable(entry.get(TableField.LENGTH)).orElse("not set"),
+            Optional.ofNullable(entry.get(TableField.DIAMETER)).orElse("not set"));
+  }
+
+  private void refuseMisfit(Machine machine, String place, Tools.Known known) {
+    Map<String, Tool> occupied = occupied(machine.id(), known.id());
+    occupied.remove(place);
+    List<Finding> holds = holds(machine, place, known.tool(), occupied);
+    if (!holds.isEmpty()) {
+      throw Refusal.conflict(
+          "%s does not fit into pocket %s: %s"
+              .formatted(known.tool().code(), place, holds.getFirst().message()),
+          holds);
+    }
+  }
+
+  private TableEntry identity(
+      Machine machine,
+      String machineId,
+      Tools.Known known,
+      TableEntry entry,
+      Optional<PlanPlace> leaving) {
+    int number =
+        known
+            .number()
+            .orElseThrow(
+                () -> Refusal.conflict("%s is in no library now".formatted(known.tool().code())));
+    for (PlanPlace other : places.findByMachineId(machineId)) {
+      boolean stays = other.toolId != known.id() && leaving.filter(other::equals).isEmpty();
+      String used = entry(other).get(TableField.NUMBER);
+      if (stays && Integer.toString(number).equals(used)) {
+        throw Refusal.conflict(
+            "number %d is used by %s in pocket %s; renumber one of them"
+                .formatted(number, entry(other).get(TableField.TOOL), other.place));
+      }
+    }
+    return entry
+        .with(TableField.TOOL, known.tool().code())
+        .with(TableField.NUMBER, Integer.toString(number))
+        .with(TableField.NAME, machine.habits().fit(known.tool().name()));
+  }
+
+  private static TableEntry measured(TableEntry entry, TableField field, @Nullable String typed) {
+    if (typed == null) {
+      return entry;
+    }
+    if (typed.isBlank()) {
+      return entry.with(field, null);
+    }
+    return switch (EntryParser.parse(typed, Unit.MILLIMETRE)) {
+      case Entry.Refused refused ->
+          throw Refusal.badRequest(
+              "%s '%s': %s; %s"
+                  .formatted(field.title(), typed, refused.reason(), refused.remedy()));
+      case Entry.Understood understood -> {
+        if (understood.quantity().amount().signum() <= 0) {
+          throw Refusal.badRequest("%s '%s' must be above zero".formatted(field.title(), typed));
+        }
+        yield entry.with(field, understood.quantity().in(Unit.MILLIMETRE).toPlainString());
+      }
+    };
+  }
+
+  private static Before before(
+      String machineId, String place, Optional<PlanPlace> old, Optional<PlanPlace> occupant) {
+    List<PlaceBefore> before = new ArrayList<>();
+    before.add(
+        occupant
+            .map(each -> new PlaceBefore(place, each.toolId, each.fields))
+            .orElse(new PlaceBefore(place, 0, null)));
+    old.ifPresent(each -> {
+      before.removeIf(other -> other.place().equals(each.place));
+      before.add(new PlaceBefore(each.place, each.toolId, each.fields));
+    });
+    return new Before(machineId, before);
+  }
+
+  /** Takes a tool out of the plan. */
+  @Transactional
+  public long clear(String machineId, String place) {
+    machines.lock(machineId);
+    PlanPlace old =
+        places
+            .findByMachineIdAndPlace(machineId, place)
+            .orElseThrow(() -> Refusal.notFound("nothing is planned for pocket " + place));
+    Before before = new Before(machineId, List.of(new PlaceBefore(place, old.toolId, old.fields)));
+    places.delete(old);
+    live.say("machine", machineId, "plan");
+    return trail.record(
+        Said.of(
+                "machine",
+                machineId,
+                "took %s out of the plan for pocket %s"
+                    .formatted(entry(old).get(TableField.TOOL), place))
+            .undoneBy(PlanUndo.KIND, before));
+  }
+
+  /** Writes what was taken from the control into the plan; an empty entry clears its place. */
+  @Transactional
+  public void take(String machineId, Map<String, TableEntry> taken) {
+    for (String place : taken.keySet()) {
+      places.findByMachineIdAndPlace(machineId, place).ifPresent(places::delete);
+    }
+    places.flush();
+    taken.forEach((place, entry) -> {
+      if (!entry.empty()) {
+        takeOne(machineId, place, entry);
+      }
+    });
+    live.say("machine", machineId, "plan");
+  }
+
+  private void takeOne(String machineId, String place, TableEntry entry) {
+    String code = entry.get(TableField.TOOL);
+    long toolId =
+        tools
+            .byCode(code)
+            .orElseThrow(() -> Refusal.conflict("no library of the shop has " + code));
+    places
+        .findByMachineIdAndToolId(machineId, toolId)
+        .ifPresent(other -> {
+          throw Refusal.conflict(
+              "%s is planned for pocket %s as well; decide that pocket too"
+                  .formatted(code, other.place));
+        });
+    TableEntry kept = entry.with(TableField.LENGTH_WEAR, null).with(TableField.DIAMETER_WEAR, null);
+    places.save(new PlanPlace(machineId, place, toolId, json.text(kept)));
+  }
+}

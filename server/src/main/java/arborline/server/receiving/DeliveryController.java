@@ -1,0 +1,215 @@
+package arborline.server.receiving;
+
+import arborline.core.library.Numbering;
+import arborline.server.account.MayReceive;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.support.Slice;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+@RestController
+@RequestMapping("/api/v1/deliveries")
+class DeliveryController {
+
+  private static final int MOST = 500;
+
+  private final Deliveries deliveries;
+  private final Taking taking;
+  private final LineLists lists;
+  private final Counts counts;
+  private final Json json;
+
+  DeliveryController(
+      Deliveries deliveries, Taking taking, LineLists lists, Counts counts, Json json) {
+    this.deliveries = deliveries;
+    this.taking = taking;
+    this.lists = lists;
+    this.counts = counts;
+    this.json = json;
+  }
+
+  record Brought(long id) {}
+
+  /**
+   * A delivery with its counts; read = pass + query + hold + skipped.
+   *
+   * @param state {@code waiting}, {@code reading}, {@code ready}, {@code stopped} or {@code failed}
+   */
+  record DeliveryView(
+      long id,
+      String name,
+      String format,
+      long size,
+      String state,
+      String note,
+      Instant at,
+      String by,
+      long read,
+      long pass,
+      long query,
+      long hold,
+      long skipped,
+      long taken,
+      @Nullable ReadingView reading) {}
+
+  record Corrections(Map<String, String> cells) {}
+
+  record RepairOrder(String finding, String repair) {}
+
+  /** Either lines or a finding. */
+  record LookOrder(@Nullable List<Long> lines, @Nullable String finding) {}
+
+  record Changed(int lines) {}
+
+  /**
+   * What to take.
+   *
+   * @param numbering {@code keep}, {@code next}, {@code range} or {@code position}
+   * @param lines line ids; null for all that pass
+   */
+  record TakeOrder(
+      long library,
+      @Nullable String section,
+      @Nullable String numbering,
+      @Nullable List<Long> lines) {}
+
+  @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  @MayReceive
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  Brought bring(@RequestParam("files") List<MultipartFile> files) throws IOException {
+    if (files.size() != 1) {
+      throw Refusal.badRequest("send one file in the part 'files'; each file is one delivery");
+    }
+    MultipartFile file = files.getFirst();
+    String name = Optional.ofNullable(file.getOriginalFilename()).orElse("unnamed");
+    try (InputStream content = file.getInputStream()) {
+      return new Brought(
+          deliveries.bring(name.replaceAll(".*[/\\\\]", ""), file.getSize(), content));
+    }
+  }
+
+  @GetMapping
+  Slice<DeliveryView> all() {
+    return Slice.all(deliveries.newest().stream().map(each -> view(each, false)).toList());
+  }
+
+  @GetMapping("/{id}")
+  DeliveryView one(@PathVariable long id) {
+    return view(deliveries.get(id), true);
+  }
+
+  private DeliveryView view(Delivery delivery, boolean withReading) {
+    Counts.LineCounts lines = counts.of(delivery.id);
+    boolean table = withReading && delivery.format.equals("csv");
+    return new DeliveryView(
+        delivery.id,
+        delivery.name,
+        delivery.format,
+        delivery.size,
+        delivery.state.name().toLowerCase(Locale.ROOT),
+        delivery.note,
+        delivery.createdAt,
+        delivery.createdBy,
+        lines.read(),
+        lines.pass(),
+        lines.query(),
+        lines.hold(),
+        lines.skipped(),
+        lines.taken(),
+        table ? json.read(delivery.reading, ReadingView.class) : null);
+  }
+
+  @GetMapping("/{id}/lines")
+  Slice<LineLists.LineView> lines(
+      @PathVariable long id,
+      @RequestParam(required = false) @Nullable String severity,
+      @RequestParam(required = false) @Nullable String finding,
+      @RequestParam(required = false) @Nullable String disposition,
+      @RequestParam(required = false) @Nullable Long after,
+      @RequestParam(defaultValue = "100") int limit) {
+    deliveries.get(id);
+    return lists.lines(id, severity, finding, disposition, after, Math.clamp(limit, 1, MOST));
+  }
+
+  @GetMapping("/{id}/findings")
+  Slice<LineLists.FindingGroup> findings(@PathVariable long id) {
+    deliveries.get(id);
+    return Slice.all(lists.groups(id));
+  }
+
+  @PutMapping("/{id}/reading")
+  @MayReceive
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  void readAgain(@PathVariable long id, @RequestBody ReadingChoice choice) {
+    deliveries.readAgain(id, choice, counts.of(id).taken());
+  }
+
+  @PatchMapping("/{id}/lines/{lineId}")
+  @MayReceive
+  LineLists.LineView correct(
+      @PathVariable long id, @PathVariable long lineId, @RequestBody Corrections corrections) {
+    return lists.view(deliveries.correct(id, lineId, corrections.cells()));
+  }
+
+  @PostMapping("/{id}/repair")
+  @MayReceive
+  Changed repair(@PathVariable long id, @RequestBody RepairOrder order) {
+    return new Changed(
+        deliveries.repair(id, order.finding(), order.repair(), lists.idsOf(id, order.finding())));
+  }
+
+  @PostMapping("/{id}/look")
+  @MayReceive
+  Changed look(@PathVariable long id, @RequestBody LookOrder order) {
+    List<Long> lines =
+        order.finding() == null
+            ? Optional.ofNullable(order.lines()).orElse(List.of())
+            : lists.idsOf(id, order.finding());
+    return new Changed(deliveries.look(id, lines));
+  }
+
+  @PostMapping("/{id}/accept")
+  @MayReceive
+  Taking.Taken accept(@PathVariable long id, @RequestBody TakeOrder order) {
+    String text = Optional.ofNullable(order.numbering()).orElse("keep");
+    Numbering numbering =
+        Numbering.named(text)
+            .orElseThrow(() -> Refusal.badRequest("numbering is keep, next, range or position"));
+    return taking.take(id, order.library(), order.section(), numbering, order.lines());
+  }
+
+  @PostMapping("/{id}/stop")
+  @MayReceive
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  void stop(@PathVariable long id) {
+    deliveries.stop(id);
+  }
+
+  @DeleteMapping("/{id}")
+  @MayReceive
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void discard(@PathVariable long id) {
+    deliveries.discard(id);
+  }
+}

@@ -1,0 +1,77 @@
+package arborline.server.receiving;
+
+import arborline.core.exchange.CellsJson;
+import arborline.core.exchange.RawTool;
+import arborline.core.inspect.ContentHash;
+import arborline.core.inspect.Disposition;
+import arborline.core.inspect.Inspected;
+import arborline.core.library.Codes;
+import arborline.server.library.StoredTools;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import java.math.BigDecimal;
+import java.util.List;
+
+@Entity
+class DeliveryLine {
+
+  @Id Long id;
+  long deliveryId;
+  long lineNo;
+  String code;
+  String codeKey;
+  String name;
+  String classId;
+  BigDecimal dc;
+  Integer number;
+
+  @Enumerated(EnumType.STRING)
+  Disposition disposition;
+
+  String hash;
+  String cells;
+  String findings;
+
+  /** What went wrong while reading the line; settled by editing it. */
+  String readingFindings;
+
+  boolean lookedAt;
+  Long takenToolId;
+  Integer takeNo;
+
+  protected DeliveryLine() {}
+
+  DeliveryLine(long id, long deliveryId, Inspected inspected, String findings) {
+    this.id = id;
+    this.deliveryId = deliveryId;
+    this.lineNo = inspected.raw().line();
+    judged(inspected, findings);
+  }
+
+  final void judged(Inspected inspected, String judgement) {
+    code = cut(inspected.tool().code(), 60);
+    codeKey = Codes.key(code);
+    name = cut(inspected.tool().name(), 200);
+    classId = cut(inspected.tool().toolClass(), 40);
+    dc = StoredTools.diameter(inspected.tool());
+    number = inspected.number().isPresent() ? inspected.number().getAsInt() : null;
+    hash = ContentHash.of(inspected.tool());
+    cells = CellsJson.toText(inspected.raw().cells());
+    findings = judgement;
+    disposition =
+        lookedAt && inspected.disposition() == Disposition.QUERY
+            ? Disposition.PASS
+            : inspected.disposition();
+  }
+
+  RawTool raw() {
+    return new RawTool(lineNo, CellsJson.fromText(cells), List.of());
+  }
+
+  /** Columns keep what fits; the cells keep everything. */
+  private static String cut(String text, int length) {
+    return text.length() > length ? text.substring(0, length) : text;
+  }
+}

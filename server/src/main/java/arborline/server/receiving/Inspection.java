@@ -1,0 +1,253 @@
+package arborline.server.receiving;
+
+import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawToolSource;
+import arborline.core.exchange.TableReading;
+import arborline.core.exchange.ToolFormat;
+import arborline.core.exchange.ToolFormats;
+import arborline.core.exchange.UnreadableFileException;
+import arborline.core.finding.Finding;
+import arborline.core.inspect.Inspected;
+import arborline.core.inspect.Inspector;
+import arborline.server.live.Live;
+import arborline.server.support.Bulk;
+import arborline.server.support.Ids;
+import arborline.server.support.Json;
+import arborline.server.support.StopRequests;
+import java.io.BufferedInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Reads a delivery's file and stores its inspected lines, a thousand in a transaction. After a
+ * crash it goes on behind the last thousand that was stored.
+ */
+@Component
+class Inspection {
+
+  private static final Logger LOG = LoggerFactory.getLogger(Inspection.class);
+  private static final int CHUNK = 1000;
+  private static final int HEAD = 64 * 1024;
+
+  private final DeliveryRepository deliveries;
+  private final LineRepository lines;
+  private final StoredFile files;
+  private final LineJudge judge;
+  private final Bulk bulk;
+  private final Ids ids;
+  private final Json json;
+  private final Live live;
+  private final StopRequests stops;
+  private final JdbcClient jdbc;
+  private final TransactionTemplate transaction;
+
+  Inspection(
+      DeliveryRepository deliveries,
+      LineRepository lines,
+      StoredFile files,
+      LineJudge judge,
+      Bulk bulk,
+      Ids ids,
+      Json json,
+      Live live,
+      StopRequests stops,
+      JdbcClient jdbc,
+      TransactionTemplate transaction) {
+    this.deliveries = deliveries;
+    this.lines = lines;
+    this.files = files;
+    this.judge = judge;
+    this.bulk = bulk;
+    this.ids = ids;
+    this.json = json;
+    this.live = live;
+    this.stops = stops;
+    this.jdbc = jdbc;
+    this.transaction = transaction;
+  }
+
+  /** Reads the first bytes of a file that was stored. */
+  byte[] head(long deliveryId) {
+    try (InputStream file = files.open(deliveryId)) {
+      return file.readNBytes(HEAD);
+    } catch (IOException broken) {
+      throw new java.io.UncheckedIOException(broken);
+    }
+  }
+
+  /** Inspects a delivery from where it stands to the end. */
+  void run(long deliveryId) {
+    Optional<Delivery> found = transaction.execute(status -> begin(deliveryId));
+    if (found.isEmpty()) {
+      return;
+    }
+    Delivery delivery = found.get();
+    try {
+      if (read(delivery)) {
+        clashes(deliveryId);
+        end(deliveryId, Delivery.State.READY, summary(deliveryId));
+      } else {
+        stopped(delivery);
+      }
+    } catch (UnreadableFileException unreadable) {
+      end(deliveryId, Delivery.State.FAILED, unreadable.getMessage());
+    } catch (IOException broken) {
+      LOG.error("delivery {} cannot be read", deliveryId, broken);
+      end(deliveryId, Delivery.State.FAILED, "the stored file cannot be read; bring it in again");
+    }
+  }
+
+  private Optional<Delivery> begin(long deliveryId) {
+    Optional<Delivery> found =
+        deliveries
+            .lock(deliveryId)
+            .filter(each ->
+                each.state == Delivery.State.WAITING || each.state == Delivery.State.READING);
+    found.ifPresent(each -> each.state = Delivery.State.READING);
+    live.say("delivery", deliveryId, "reading");
+    return found;
+  }
+
+  private boolean read(Delivery delivery) throws IOException {
+    byte[] head = head(delivery.id);
+    TableReading reading = json.read(delivery.reading, ReadingView.class).reading();
+    ToolFormat format = ToolFormats.named(delivery.format).orElseThrow();
+    try (InputStream file = new BufferedInputStream(files.open(delivery.id), HEAD);
+        RawToolSource source = format.open(file, head, reading)) {
+      for (long skipped = 0; skipped < delivery.linesRead; skipped++) {
+        source.next();
+      }
+      List<RawTool> chunk = chunk(source);
+      while (!chunk.isEmpty()) {
+        if (stops.asked(delivery.work())) {
+          return false;
+        }
+        store(delivery.id, chunk);
+        chunk = chunk(source);
+      }
+      return true;
+    }
+  }
+
+  private static List<RawTool> chunk(RawToolSource source) throws IOException {
+    List<RawTool> chunk = new ArrayList<>(CHUNK);
+    while (chunk.size() < CHUNK) {
+      Optional<RawTool> next = source.next();
+      if (next.isEmpty()) {
+        return chunk;
+      }
+      chunk.add(next.get());
+    }
+    return chunk;
+  }
+
+  private void store(long deliveryId, List<RawTool> chunk) {
+    List<DeliveryLine> rows = new ArrayList<>(chunk.size());
+    Map<Long, List<Finding>> findings = new HashMap<>();
+    for (RawTool raw : chunk) {
+      Inspected inspected = Inspector.inspect(raw);
+      long id = ids.next("delivery_line");
+      boolean clean = inspected.findings().isEmpty();
+      DeliveryLine row =
+          new DeliveryLine(
+              id, deliveryId, inspected, clean ? "[]" : json.text(inspected.findings()));
+      row.readingFindings = raw.findings().isEmpty() ? null : json.text(raw.findings());
+      rows.add(row);
+      if (!clean) {
+        findings.put(id, inspected.findings());
+      }
+    }
+    transaction.executeWithoutResult(status -> {
+      bulk.insert(rows);
+      judge.insert(deliveryId, findings);
+      jdbc.sql("update delivery set lines_read = lines_read + ? where id = ?")
+          .params(rows.size(), deliveryId)
+          .update();
+      live.say("delivery", deliveryId, "reading");
+    });
+  }
+
+  /** Judges anew the lines whose code another line or the shop has as well. */
+  private void clashes(long deliveryId) {
+    long after = 0;
+    List<Long> affected;
+    do {
+      affected =
+          jdbc.sql(
+                  """
+                  select l.id from delivery_line l
+                  where l.delivery_id = :delivery and l.id > :after and l.code_key <> ''
+                    and (exists(select 1 from tool t where t.code_key = l.code_key)
+                      or exists(select 1 from delivery_line o
+                        where o.delivery_id = :delivery and o.code_key = l.code_key
+                          and o.line_no < l.line_no))
+                  order by l.id limit 500\
+                  """)
+              .param("delivery", deliveryId)
+              .param("after", after)
+              .query(Long.class)
+              .list();
+      if (!affected.isEmpty()) {
+        List<Long> batch = affected;
+        transaction.executeWithoutResult(
+            status -> judge.judge(deliveryId, lines.findByDeliveryIdAndIdIn(deliveryId, batch)));
+        after = affected.getLast();
+      }
+    } while (!affected.isEmpty());
+  }
+
+  private String summary(long deliveryId) {
+    long open =
+        jdbc.sql(
+                "select count(*) from delivery_line where delivery_id = ? and disposition <> 'SKIPPED'")
+            .param(deliveryId)
+            .query(Long.class)
+            .single();
+    long all =
+        jdbc.sql("select lines_read from delivery where id = ?")
+            .param(deliveryId)
+            .query(Long.class)
+            .single();
+    if (all == 0) {
+      return "the file has no lines under its header: nothing to take";
+    }
+    return open == 0
+        ? "nothing changed: the shop has all %d tools with the same values".formatted(all)
+        : "";
+  }
+
+  private void stopped(Delivery delivery) {
+    stops.clear(delivery.work());
+    transaction.executeWithoutResult(status -> forgetLines(delivery.id));
+    end(delivery.id, Delivery.State.STOPPED, "reading was stopped; nothing of it was kept");
+  }
+
+  /** Takes all lines of a delivery away; its file stays. */
+  void forgetLines(long deliveryId) {
+    jdbc.sql("delete from line_finding where delivery_id = ?").param(deliveryId).update();
+    jdbc.sql("delete from delivery_line where delivery_id = ?").param(deliveryId).update();
+    jdbc.sql("update delivery set lines_read = 0 where id = ?").param(deliveryId).update();
+  }
+
+  private void end(long deliveryId, Delivery.State state, String note) {
+    transaction.executeWithoutResult(status -> {
+      deliveries
+          .lock(deliveryId)
+          .ifPresent(delivery -> {
+            delivery.state = state;
+            delivery.say(note);
+          });
+      live.say("delivery", deliveryId, state.name());
+    });
+  }
+}

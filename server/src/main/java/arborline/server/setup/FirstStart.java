@@ -1,0 +1,94 @@
+package arborline.server.setup;
+
+import arborline.core.machine.Machine;
+import arborline.server.account.Accounts;
+import arborline.server.account.Role;
+import arborline.server.library.Libraries;
+import arborline.server.machine.Machines;
+import arborline.server.support.Json;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.SecureRandom;
+import java.util.Base64;
+import java.util.Locale;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/**
+ * Fills an empty database: with the demo where a demo folder is given, else with one lead account
+ * whose random password is logged once.
+ */
+@Component
+class FirstStart implements ApplicationRunner {
+
+  private static final Logger LOG = LoggerFactory.getLogger(FirstStart.class);
+  private static final String DEMO_PASSWORD = "tidewrack";
+
+  private final JdbcClient jdbc;
+  private final Accounts accounts;
+  private final Libraries libraries;
+  private final Machines machines;
+  private final Json json;
+  private final String demo;
+  private final String shop;
+
+  FirstStart(
+      JdbcClient jdbc,
+      Accounts accounts,
+      Libraries libraries,
+      Machines machines,
+      Json json,
+      @Value("${arbor.demo}") String demo,
+      @Value("${ARBOR_SHOP_URL:http://127.0.0.1:8090}") String shop) {
+    this.jdbc = jdbc;
+    this.accounts = accounts;
+    this.libraries = libraries;
+    this.machines = machines;
+    this.json = json;
+    this.demo = demo;
+    this.shop = shop;
+  }
+
+  @Override
+  public void run(ApplicationArguments arguments) throws IOException {
+    if (!demo.isBlank()) {
+      link();
+    }
+    if (jdbc.sql("select count(*) from account").query(Long.class).single() > 0) {
+      return;
+    }
+    if (demo.isBlank()) {
+      firstLead();
+    } else {
+      for (Role role : Role.values()) {
+        accounts.open(role.name().toLowerCase(Locale.ROOT), role, DEMO_PASSWORD);
+      }
+      libraries.open("Shop milling");
+    }
+  }
+
+  private void firstLead() {
+    byte[] random = new byte[12];
+    new SecureRandom().nextBytes(random);
+    String password = Base64.getUrlEncoder().withoutPadding().encodeToString(random);
+    accounts.open("lead", Role.LEAD, password);
+    LOG.warn("first account: sign in as lead with password {}", password);
+  }
+
+  /** Machines of the demo, linked to the stand-in controls wherever those listen now. */
+  private void link() throws IOException {
+    try (Stream<Path> files = Files.list(Path.of(demo, "machines"))) {
+      for (Path file : files.filter(each -> each.toString().endsWith(".json")).sorted().toList()) {
+        Machine machine = json.read(Files.readString(file), Machine.class);
+        machines.define(machine, shop + "/" + machine.id().toLowerCase(Locale.ROOT));
+      }
+    }
+  }
+}

@@ -1,0 +1,65 @@
+package arborline.server.support;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+
+/** Turns exceptions into problem documents in the sender's words. */
+@RestControllerAdvice
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class Problems {
+
+  private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+  @ExceptionHandler
+  ProblemDetail refusal(Refusal refusal) {
+    ProblemDetail problem =
+        ProblemDetail.forStatusAndDetail(refusal.status(), refusal.getMessage());
+    if (refusal.details() != null) {
+      problem.setProperty("details", refusal.details());
+    }
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail forbidden(AccessDeniedException denied) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.FORBIDDEN, "your role may not do this; ask the lead");
+  }
+
+  @ExceptionHandler
+  ProblemDetail tooLarge(MaxUploadSizeExceededException large) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.CONTENT_TOO_LARGE, "the file is larger than 300 MB; split it");
+  }
+
+  @ExceptionHandler
+  ProblemDetail unreadable(HttpMessageNotReadableException unreadable) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.BAD_REQUEST, "the request body is not the JSON that is expected here");
+  }
+
+  @ExceptionHandler
+  ProblemDetail taken(DataIntegrityViolationException clash) {
+    LOG.info("write refused by the database: {}", clash.getMostSpecificCause().getMessage());
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.CONFLICT,
+        "somebody else took that code or name meanwhile; load again and retry");
+  }
+
+  @ExceptionHandler
+  ProblemDetail busy(PessimisticLockingFailureException busy) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.CONFLICT, "somebody else is working on this just now; try again in a moment");
+  }
+}

@@ -1,0 +1,43 @@
+package arborline.server.support;
+
+import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.task.Task;
+import java.time.Duration;
+import java.util.List;
+import javax.sql.DataSource;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.event.EventListener;
+
+/**
+ * Background work that survives a restart: kept in the database, picked up by one instance, taken
+ * over by another when its heartbeat stops.
+ */
+@Configuration
+class WorkConfig {
+
+  private static final int THREADS = 2;
+
+  private final org.springframework.beans.factory.ObjectProvider<Scheduler> scheduler;
+
+  WorkConfig(org.springframework.beans.factory.ObjectProvider<Scheduler> scheduler) {
+    this.scheduler = scheduler;
+  }
+
+  @Bean(destroyMethod = "stop")
+  Scheduler scheduler(DataSource dataSource, List<Task<?>> tasks) {
+    return Scheduler.create(dataSource, List.copyOf(tasks))
+        .threads(THREADS)
+        .pollingInterval(Duration.ofSeconds(2))
+        .heartbeatInterval(Duration.ofSeconds(2))
+        .shutdownMaxWait(Duration.ofSeconds(5))
+        .enableImmediateExecution()
+        .build();
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  void start() {
+    scheduler.getObject().start();
+  }
+}

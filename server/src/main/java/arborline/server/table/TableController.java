@@ -1,0 +1,231 @@
+package arborline.server.table;
+
+import arborline.core.table.ControlFile;
+import arborline.core.table.Decision;
+import arborline.core.table.FieldReport;
+import arborline.core.table.PlaceOrder;
+import arborline.core.table.PlaceReport;
+import arborline.core.table.TableEntry;
+import arborline.core.table.TableField;
+import arborline.server.account.MayLoad;
+import arborline.server.machine.Machines;
+import arborline.server.support.Refusal;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/v1/machines/{id}")
+class TableController {
+
+  private final Reconciliations reconciliations;
+  private final Machines machines;
+  private final TableStore store;
+
+  TableController(Reconciliations reconciliations, Machines machines, TableStore store) {
+    this.reconciliations = reconciliations;
+    this.machines = machines;
+    this.store = store;
+  }
+
+  /** One place of a control's table; fields by name, lengths in mm. */
+  record PlaceRow(String place, Map<String, String> fields) {}
+
+  record TableView(
+      String machine, long read, Instant readAt, List<PlaceRow> items, @Nullable String next) {}
+
+  /** One field that differs. */
+  record FieldRow(
+      String field,
+      String title,
+      String owner,
+      @Nullable String plan,
+      @Nullable String agreed,
+      @Nullable String control,
+      String suggested,
+      String reason) {}
+
+  /**
+   * One place of a reconciliation.
+   *
+   * @param state {@code in step}, {@code differs} or {@code unknown tool}
+   */
+  record ReportRow(
+      String place,
+      String state,
+      Map<String, String> plan,
+      Map<String, String> agreed,
+      Map<String, String> control,
+      boolean inSpindle,
+      List<FieldRow> fields,
+      String suggested,
+      String reason,
+      boolean takeable) {}
+
+  record ReconciliationView(
+      String machine,
+      String name,
+      long read,
+      Instant readAt,
+      int inStep,
+      int differ,
+      int unknown,
+      List<ReportRow> items,
+      @Nullable String next) {}
+
+  /**
+   * What to do.
+   *
+   * @param read which reading the decisions were taken on; null for the latest
+   * @param decisions by place: send, take, owner or leave; null for what was suggested
+   */
+  record ApplyOrder(@Nullable Long read, @Nullable Map<String, String> decisions) {}
+
+  record DryRun(List<ControlFile> files) {}
+
+  @GetMapping("/table")
+  TableView table(@PathVariable String id) {
+    TableStore.Reading reading = reconciliations.read(id);
+    TreeMap<String, TableEntry> places = new TreeMap<>(PlaceOrder.BY_NUMBER);
+    places.putAll(reading.table().pockets());
+    reading.table().spindle().ifPresent(entry -> places.put("SPINDLE", entry));
+    List<PlaceRow> items =
+        places.entrySet().stream()
+            .map(each -> new PlaceRow(each.getKey(), fields(each.getValue())))
+            .toList();
+    return new TableView(id, reading.id(), reading.at(), items, null);
+  }
+
+  /**
+   * Compares plan and control.
+   *
+   * @param fresh false to compare with the last reading instead of asking the control
+   * @param all true for places in step as well
+   */
+  @GetMapping("/reconciliation")
+  ReconciliationView reconciliation(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "true") boolean fresh,
+      @RequestParam(defaultValue = "true") boolean all) {
+    Reconciliations.Compared compared =
+        fresh
+            ? reconciliations.compare(id)
+            : reconciliations
+                .lastKnown(id)
+                .orElseThrow(() -> Refusal.notFound("the control was never read"));
+    List<ReportRow> rows =
+        compared.reports().stream()
+            .filter(each -> all || each.state() != PlaceReport.State.IN_STEP)
+            .map(TableController::row)
+            .toList();
+    return new ReconciliationView(
+        id,
+        machines.get(id).machine().name(),
+        compared.reading().id(),
+        compared.reading().at(),
+        count(compared, PlaceReport.State.IN_STEP),
+        count(compared, PlaceReport.State.DIFFERS),
+        count(compared, PlaceReport.State.UNKNOWN_TOOL),
+        rows,
+        null);
+  }
+
+  private static int count(Reconciliations.Compared compared, PlaceReport.State state) {
+    return (int) compared.reports().stream().filter(each -> each.state() == state).count();
+  }
+
+  @PostMapping("/reconciliation/dry-run")
+  DryRun dryRun(@PathVariable String id, @RequestBody ApplyOrder order) {
+    Map<String, Decision> decisions = decisions(order.decisions());
+    return new DryRun(
+        reconciliations.dryRun(id, reading(id, order), decisions == null ? Map.of() : decisions));
+  }
+
+  @PostMapping("/reconciliation/apply")
+  @MayLoad
+  Reconciliations.Applied apply(@PathVariable String id, @RequestBody ApplyOrder order) {
+    return reconciliations.apply(id, reading(id, order), decisions(order.decisions()));
+  }
+
+  private long reading(String id, ApplyOrder order) {
+    return order.read() != null
+        ? order.read()
+        : store
+            .latest(machines.get(id).machine().id())
+            .orElseThrow(() -> Refusal.conflict("the control was never read; read it first"))
+            .id();
+  }
+
+  private static @Nullable Map<String, Decision> decisions(@Nullable Map<String, String> texts) {
+    if (texts == null) {
+      return null;
+    }
+    Map<String, Decision> decisions = new LinkedHashMap<>();
+    texts.forEach((place, text) -> decisions.put(place, decision(place, text)));
+    return decisions;
+  }
+
+  private static Decision decision(String place, String text) {
+    try {
+      return Decision.valueOf(text.toUpperCase(Locale.ROOT));
+    } catch (IllegalArgumentException unknown) {
+      throw Refusal.badRequest(
+          "place %s: '%s' is not send, take, owner or leave".formatted(place, text));
+    }
+  }
+
+  private static ReportRow row(PlaceReport report) {
+    return new ReportRow(
+        report.place(),
+        report.state().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+        fields(report.plan()),
+        fields(report.agreed()),
+        fields(report.control()),
+        report.inSpindle(),
+        report.fields().stream().map(TableController::field).toList(),
+        report.suggested().name().toLowerCase(Locale.ROOT),
+        report.reason(),
+        report.takeable());
+  }
+
+  private static FieldRow field(FieldReport field) {
+    return new FieldRow(
+        name(field.field()),
+        field.field().title(),
+        field.field().owner().name().toLowerCase(Locale.ROOT),
+        field.plan(),
+        field.agreed(),
+        field.control(),
+        field.suggested().name().toLowerCase(Locale.ROOT),
+        field.reason());
+  }
+
+  private static Map<String, String> fields(TableEntry entry) {
+    Map<String, String> fields = new LinkedHashMap<>();
+    entry.fields().forEach((field, text) -> fields.put(name(field), text));
+    return fields;
+  }
+
+  private static String name(TableField field) {
+    return switch (field) {
+      case TOOL -> "tool";
+      case NUMBER -> "number";
+      case NAME -> "name";
+      case LENGTH -> "length";
+      case DIAMETER -> "diameter";
+      case LENGTH_WEAR -> "lengthWear";
+      case DIAMETER_WEAR -> "diameterWear";
+    };
+  }
+}

@@ -1,0 +1,27 @@
+package arborline.server.trail;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something done, for the trail.
+ *
+ * @param subjectKind {@code tool}, {@code library}, {@code delivery} or {@code machine}
+ * @param text a sentence without its subject: "changed DC of EM-10"
+ * @param undoKind the {@link Undo} that takes it back; null where nothing can
+ * @param undoData what that needs to know, kept as JSON
+ */
+public record Said(
+    String subjectKind,
+    String subjectId,
+    String text,
+    @Nullable String undoKind,
+    @Nullable Object undoData) {
+
+  public static Said of(String subjectKind, Object subjectId, String text) {
+    return new Said(subjectKind, subjectId.toString(), text, null, null);
+  }
+
+  public Said undoneBy(String kind, Object data) {
+    return new Said(subjectKind, subjectId, text, kind, data);
+  }
+}

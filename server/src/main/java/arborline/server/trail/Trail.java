@@ -1,0 +1,71 @@
+package arborline.server.trail;
+
+import arborline.server.account.Actor;
+import arborline.server.live.Live;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the trail; each deed is written in the transaction that does it. */
+@Service
+public class Trail {
+
+  private final TrailRepository entries;
+  private final ObjectProvider<Undo> undos;
+  private final Json json;
+  private final Live live;
+  private final Clock clock;
+
+  Trail(TrailRepository entries, ObjectProvider<Undo> undos, Json json, Live live, Clock clock) {
+    this.entries = entries;
+    this.undos = undos;
+    this.json = json;
+    this.live = live;
+    this.clock = clock;
+  }
+
+  /** Writes what was done and returns the id under which it can be taken back. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public long record(Said said) {
+    String data = said.undoData() == null ? null : json.text(said.undoData());
+    TrailEntry entry = entries.save(new TrailEntry(Instant.now(clock), Actor.name(), said, data));
+    live.say("trail", entry.id, "");
+    return entry.id;
+  }
+
+  /** Takes one deed back. */
+  @Transactional
+  public void undo(long id) {
+    TrailEntry entry =
+        entries.findById(id).orElseThrow(() -> Refusal.notFound("no such line on the trail"));
+    if (entry.undoneBy != null) {
+      throw Refusal.conflict("this has been taken back already");
+    }
+    Undo undo = entry.undoKind == null ? null : byKind().get(entry.undoKind);
+    if (undo == null) {
+      throw Refusal.conflict("this cannot be taken back");
+    }
+    undo.undo(entry.undoData);
+    entry.undoneBy =
+        record(Said.of(entry.subjectKind, entry.subjectId, "took back: " + entry.said));
+  }
+
+  @Transactional(readOnly = true)
+  List<TrailEntry> newest(long before, int limit) {
+    return entries.newest(before, Limit.of(limit));
+  }
+
+  private Map<String, Undo> byKind() {
+    return undos.stream().collect(Collectors.toMap(Undo::kind, Function.identity()));
+  }
+}

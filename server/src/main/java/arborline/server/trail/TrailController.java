@@ -1,0 +1,70 @@
+package arborline.server.trail;
+
+import arborline.server.support.Slice;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/v1/trail")
+class TrailController {
+
+  private static final int MOST = 200;
+
+  private final Trail trail;
+
+  TrailController(Trail trail) {
+    this.trail = trail;
+  }
+
+  /**
+   * A line of the trail.
+   *
+   * @param undo {@code possible}, {@code done} or {@code none}
+   */
+  record TrailLine(
+      long id,
+      Instant at,
+      String who,
+      String subjectKind,
+      String subjectId,
+      String said,
+      String undo) {}
+
+  @GetMapping
+  Slice<TrailLine> newest(
+      @RequestParam(defaultValue = "9223372036854775807") long after,
+      @RequestParam(defaultValue = "100") int limit) {
+    int size = Math.clamp(limit, 1, MOST);
+    List<TrailLine> lines =
+        trail.newest(after, size + 1).stream().map(TrailController::line).toList();
+    return Slice.cut(lines, size, line -> Long.toString(line.id()));
+  }
+
+  private static TrailLine line(TrailEntry entry) {
+    String undo = entry.undoKind == null ? "none" : entry.undoneBy == null ? "possible" : "done";
+    return new TrailLine(
+        entry.id,
+        entry.happenedAt,
+        entry.who,
+        entry.subjectKind,
+        entry.subjectId,
+        entry.said,
+        undo);
+  }
+
+  @PostMapping("/{id}/undo")
+  @PreAuthorize("hasAnyAuthority('EDIT', 'LOAD')")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void undo(@PathVariable long id) {
+    trail.undo(id);
+  }
+}

@@ -1,0 +1,15 @@
+package arborline.server.trail;
+
+/** Takes one kind of deed back. A bean of this type is found by its kind. */
+public interface Undo {
+
+  String kind();
+
+  /**
+   * Takes it back.
+   *
+   * @param data what was kept, as JSON
+   * @throws arborline.server.support.Refusal where later changes stand in the way
+   */
+  void undo(String data);
+}

@@ -1,0 +1,83 @@
+# Shared by all scripts in this folder: settings, the JDK, packages, processes.
+set -euo pipefail
+
+RUN="$PWD/.run"
+DB_PORT="${ARBOR_DB_PORT:-3307}"
+SHOP_PORT="${ARBOR_SHOP_PORT:-8090}"
+PORT="${ARBOR_PORT:-8080}"
+mkdir -p "$RUN"
+
+fail() {
+  echo "arbor: $*" >&2
+  exit 1
+}
+
+# Installs Debian packages unless a command of theirs is there already: need COMMAND PACKAGE...
+need() {
+  local command="$1"
+  shift
+  command -v "$command" >/dev/null && return
+  [ "$(id -u)" = 0 ] || fail "'$command' is missing; run: sudo apt-get install -y $*"
+  echo "installing $* ..."
+  [ -n "${APT_FRESH:-}" ] || apt-get update -qq >/dev/null
+  APT_FRESH=yes
+  DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@" >/dev/null
+}
+
+# Puts the newest JDK of this machine first; 25 is the least.
+choose_jdk() {
+  local best=0 home version
+  for home in /usr/lib/jvm/*/; do
+    [ -x "$home/bin/javac" ] && [ -f "$home/release" ] || continue
+    version=$(sed -n 's/^JAVA_VERSION="\([0-9]*\).*/\1/p' "$home/release")
+    if [ "${version:-0}" -gt "$best" ]; then
+      best=$version
+      export JAVA_HOME="${home%/}"
+    fi
+  done
+  [ "$best" -ge 25 ] || fail "a JDK 25 is needed under /usr/lib/jvm; install temurin-25-jdk or openjdk-25-jdk"
+  export PATH="$JAVA_HOME/bin:$PATH"
+}
+
+need_build_tools() {
+  choose_jdk
+  need mvn maven
+  need node nodejs
+  need npm npm
+}
+
+need_database() {
+  need mariadbd mariadb-server-core
+  need mariadb mariadb-client
+}
+
+need_browser() {
+  need chromium chromium fonts-dejavu-core
+}
+
+# True where the process of a pid file is alive: alive NAME
+alive() {
+  [ -f "$RUN/$1.pid" ] && kill -0 "$(cat "$RUN/$1.pid")" 2>/dev/null
+}
+
+port_free() {
+  ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null
+}
+
+# Stops a process by its pid file and waits until it is gone: stop_process NAME
+stop_process() {
+  local pid
+  [ -f "$RUN/$1.pid" ] || return 0
+  pid=$(cat "$RUN/$1.pid")
+  kill "$pid" 2>/dev/null || true
+  for _ in $(seq 150); do
+    kill -0 "$pid" 2>/dev/null || break
+    sleep 0.1
+  done
+  kill -9 "$pid" 2>/dev/null || true
+  rm -f "$RUN/$1.pid"
+}
+
+db_client() {
+  mariadb --no-defaults --socket="$RUN/db.sock" --user=root "$@"
+}

@@ -1,0 +1,53 @@
+# Builds what changed and starts database, stand-ins and server.
+source tools/common.sh
+source tools/database.sh
+source tools/build.sh
+
+demo="$PWD/demo"
+while [ $# -gt 0 ]; do
+  case "$1" in
+    --port) PORT="$2"; shift 2 ;;
+    --no-demo) demo=""; shift ;;
+    *) fail "start takes --port N and --no-demo, not '$1'" ;;
+  esac
+done
+export ARBOR_DEMO="$demo"
+choose_jdk
+need curl curl
+
+if alive server; then
+  echo "Arbor Line is running already; './arbor stop' stops it"
+  exit 0
+fi
+port_free "$PORT" || fail "port $PORT is taken; try ./arbor start --port 8081"
+build
+start_database
+server_environment
+train
+
+if ! alive shop; then
+  port_free "$SHOP_PORT" || fail "port $SHOP_PORT is taken; set ARBOR_SHOP_PORT to a free one"
+  nohup java -Xmx128m -XX:+UseSerialGC -jar shop/target/arbor-shop.jar "$SHOP_PORT" "$RUN/shop" \
+    >"$RUN/shop.log" 2>&1 </dev/null &
+  echo $! >"$RUN/shop.pid"
+fi
+
+aot=()
+[ -f "$RUN/app.aot" ] && aot=(-XX:AOTCache="$RUN/app.aot")
+cd "$RUN/app"
+nohup java "${aot[@]}" -Xmx1g -jar arbor-line.jar >"$RUN/server.log" 2>&1 </dev/null &
+echo $! >"$RUN/server.pid"
+cd - >/dev/null
+
+for _ in $(seq 600); do
+  curl -sf "http://127.0.0.1:$PORT/actuator/health" >/dev/null 2>&1 && break
+  alive server || { tail -n 30 "$RUN/server.log" >&2; fail "the server stopped; see .run/server.log"; }
+  sleep 0.1
+done
+curl -sf "http://127.0.0.1:$PORT/actuator/health" >/dev/null || fail "the server does not answer; see .run/server.log"
+echo "Arbor Line is ready at http://127.0.0.1:$PORT"
+if [ -n "$demo" ]; then
+  echo "sign in as lead, programmer, toolroom, operator or visitor with the password tidewrack"
+else
+  grep -h 'first account' "$RUN/server.log" | sed 's/.*first account: //' || true
+fi
