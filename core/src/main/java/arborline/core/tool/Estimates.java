@@ -1,7 +1,9 @@
 package arborline.core.tool;
 
 import arborline.core.finding.Repair;
+import arborline.core.tool.rule.PointLength;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.Map;
 import java.util.Optional;
 
@@ -32,7 +34,10 @@ final class Estimates {
     if (usable == null) {
       return copyOf(tool, "APMX", "LCF", "flute length", "largest depth of cut");
     }
-    BigDecimal point = tool.has("PL") ? tool.size("PL") : BigDecimal.ZERO;
+    BigDecimal point =
+        tool.has("PL")
+            ? tool.size("PL")
+            : BigDecimal.valueOf(PointLength.of(tool)).setScale(3, RoundingMode.UP);
     return Optional.of(
         Repair.of(
             "estimate.LCF",

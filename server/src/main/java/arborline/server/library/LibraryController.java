@@ -103,20 +103,20 @@ class LibraryController {
   @PostMapping("/{id}/tools")
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
-  Sheets.Done create(@PathVariable long id, @RequestBody ToolDraft draft) {
+  Sheets.ToolDone create(@PathVariable long id, @RequestBody ToolDraft draft) {
     return sheets.create(id, draft);
   }
 
   @PostMapping("/{id}/tools/{toolId}/copy")
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
-  Sheets.Done copy(@PathVariable long id, @PathVariable long toolId) {
+  Sheets.ToolDone copy(@PathVariable long id, @PathVariable long toolId) {
     return sheets.copy(id, toolId);
   }
 
   @DeleteMapping("/{id}/tools/{toolId}")
   @MayEdit
-  Sheets.Done remove(@PathVariable long id, @PathVariable long toolId) {
+  Sheets.ToolDone remove(@PathVariable long id, @PathVariable long toolId) {
     return sheets.remove(id, toolId);
   }
 

@@ -55,7 +55,7 @@ class Sheets {
       String name,
       String classId,
       int version,
-      ToolJudge.Answer answer,
+      ToolJudge.ToolAnswer answer,
       List<UsedIn> usedIn,
       List<VersionHead> history) {}
 
@@ -64,7 +64,7 @@ class Sheets {
    *
    * @param undo line of the trail that takes it back; 0 where nothing changed
    */
-  record Done(long toolId, int version, long undo) {}
+  record ToolDone(long toolId, int version, long undo) {}
 
   @Transactional(readOnly = true)
   public Sheet sheet(long toolId) {
@@ -106,7 +106,7 @@ class Sheets {
   }
 
   @Transactional
-  public Done create(long libraryId, ToolDraft draft) {
+  public ToolDone create(long libraryId, ToolDraft draft) {
     Library library = shelves.library(libraryId);
     Tool tool = sound(draft);
     ShopTool owner = shelves.add(tool, "created here");
@@ -115,11 +115,11 @@ class Sheets {
         trail.record(
             Said.of("tool", owner.id, "created %s in %s".formatted(owner.code, library.name))
                 .undoneBy(EntryUndo.ADDED, EntryUndo.Shelved.of(entry)));
-    return new Done(owner.id, 1, undo);
+    return new ToolDone(owner.id, 1, undo);
   }
 
   @Transactional
-  public Done copy(long libraryId, long toolId) {
+  public ToolDone copy(long libraryId, long toolId) {
     Library library = shelves.library(libraryId);
     ShopTool original = shelves.tool(toolId);
     Tool tool = versions.findById(original.versionId).orElseThrow().tool(original.code);
@@ -135,11 +135,11 @@ class Sheets {
                     owner.id,
                     "copied %s to %s in %s".formatted(original.code, code, library.name))
                 .undoneBy(EntryUndo.ADDED, EntryUndo.Shelved.of(entry)));
-    return new Done(owner.id, 1, undo);
+    return new ToolDone(owner.id, 1, undo);
   }
 
   @Transactional
-  public Done remove(long libraryId, long toolId) {
+  public ToolDone remove(long libraryId, long toolId) {
     Library library = shelves.library(libraryId);
     Entry entry =
         entries
@@ -150,7 +150,7 @@ class Sheets {
             Said.of("tool", toolId, "took %s out of %s".formatted(entry.code, library.name))
                 .undoneBy(EntryUndo.REMOVED, EntryUndo.Shelved.of(entry)));
     entries.delete(entry);
-    return new Done(toolId, 0, undo);
+    return new ToolDone(toolId, 0, undo);
   }
 
   /**
@@ -158,7 +158,7 @@ class Sheets {
    * field, and refused with both sides where the same field was changed.
    */
   @Transactional
-  public Done change(long toolId, int baseVersion, ToolDraft draft) {
+  public ToolDone change(long toolId, int baseVersion, ToolDraft draft) {
     ShopTool owner =
         tools.lock(toolId).orElseThrow(() -> Refusal.notFound("there is no tool " + toolId));
     Tool now = versions.findById(owner.versionId).orElseThrow().tool(owner.code);
@@ -166,7 +166,7 @@ class Sheets {
     Tool wanted = baseVersion == owner.versionNo ? mine : merged(owner, baseVersion, now, mine);
     refuseHolds(ToolJudge.inspect(arborline.core.exchange.RawTool.of(wanted)).findings());
     if (ContentHash.of(wanted).equals(ContentHash.of(now)) && wanted.equals(now)) {
-      return new Done(toolId, owner.versionNo, 0);
+      return new ToolDone(toolId, owner.versionNo, 0);
     }
     int before = owner.versionNo;
     shelves.change(owner, wanted, "changed here");
@@ -175,7 +175,7 @@ class Sheets {
         trail.record(
             Said.of("tool", toolId, "changed %s: %s".formatted(owner.code, what))
                 .undoneBy(VersionUndo.KIND, new VersionUndo.Step(toolId, before, owner.versionNo)));
-    return new Done(toolId, owner.versionNo, undo);
+    return new ToolDone(toolId, owner.versionNo, undo);
   }
 
   private Tool merged(ShopTool owner, int baseVersion, Tool now, Tool mine) {
@@ -195,7 +195,7 @@ class Sheets {
 
   /** Makes an earlier version stand again, as a new version. */
   @Transactional
-  public Done backTo(long toolId, int version) {
+  public ToolDone backTo(long toolId, int version) {
     ShopTool owner =
         tools.lock(toolId).orElseThrow(() -> Refusal.notFound("there is no tool " + toolId));
     Tool earlier =
@@ -209,7 +209,7 @@ class Sheets {
         trail.record(
             Said.of("tool", toolId, "took %s back to version %d".formatted(owner.code, version))
                 .undoneBy(VersionUndo.KIND, new VersionUndo.Step(toolId, before, owner.versionNo)));
-    return new Done(toolId, owner.versionNo, undo);
+    return new ToolDone(toolId, owner.versionNo, undo);
   }
 
   private static Inspected interpreted(ToolDraft draft) {

@@ -54,20 +54,20 @@ class ToolController {
 
   /** Answers a draft without saving anything. */
   @PostMapping(value = "/tools/check", consumes = MediaType.APPLICATION_JSON_VALUE)
-  ToolJudge.Answer check(@RequestBody ToolDraft draft) {
+  ToolJudge.ToolAnswer check(@RequestBody ToolDraft draft) {
     return ToolJudge.answer(ToolJudge.inspect(draft.raw()));
   }
 
   @PutMapping("/tools/{id}")
   @MayEdit
-  Sheets.Done change(
+  Sheets.ToolDone change(
       @PathVariable long id, @RequestParam int version, @RequestBody ToolDraft draft) {
     return sheets.change(id, version, draft);
   }
 
   @PostMapping("/tools/{id}/back")
   @MayEdit
-  Sheets.Done back(@PathVariable long id, @RequestParam int version) {
+  Sheets.ToolDone back(@PathVariable long id, @RequestParam int version) {
     return sheets.backTo(id, version);
   }
 }

@@ -30,7 +30,7 @@ final class ToolJudge {
    * @param unit canonical unit; null for words and counts
    * @param defaultText trade default; null where there is none
    */
-  record Field(
+  record ToolField(
       String symbol,
       String name,
       String sentence,
@@ -40,17 +40,17 @@ final class ToolJudge {
       @Nullable String defaultText) {}
 
   /** The answer to a draft. */
-  record Answer(
+  record ToolAnswer(
       Map<String, ValueView> values,
-      List<Field> fields,
+      List<ToolField> fields,
       List<Finding> findings,
       @Nullable Outline outline) {}
 
-  static Answer answer(Inspected inspected) {
+  static ToolAnswer answer(Inspected inspected) {
     Tool tool = inspected.tool();
     Map<String, ValueView> values = new LinkedHashMap<>();
     tool.values().forEach((symbol, value) -> values.put(symbol, ValueView.of(value)));
-    return new Answer(
+    return new ToolAnswer(
         values, fields(tool), inspected.findings(), Silhouettes.of(tool).orElse(null));
   }
 
@@ -59,7 +59,7 @@ final class ToolJudge {
   }
 
   /** The fields of the tool's class, then whatever else it has. */
-  private static List<Field> fields(Tool tool) {
+  private static List<ToolField> fields(Tool tool) {
     var found = ToolClasses.named(tool.toolClass()).map(each -> each.sheet());
     Set<String> symbols = new LinkedHashSet<>();
     found.ifPresent(sheet -> symbols.addAll(sheet.symbols()));
@@ -67,9 +67,9 @@ final class ToolJudge {
     return symbols.stream().map(symbol -> field(symbol, found.orElse(null))).toList();
   }
 
-  private static Field field(String symbol, @Nullable ClassSheet sheet) {
+  private static ToolField field(String symbol, @Nullable ClassSheet sheet) {
     Property property = Dictionary.standard().get(symbol);
-    return new Field(
+    return new ToolField(
         symbol,
         property.name(),
         property.sentence(),

@@ -57,7 +57,7 @@ class MachineController {
   /** What to put into a place. */
   record PutOrder(long toolId, @Nullable String length, @Nullable String diameter) {}
 
-  record Done(long undo) {}
+  record PlanDone(long undo) {}
 
   @GetMapping
   Slice<MachineHead> all() {
@@ -105,13 +105,13 @@ class MachineController {
 
   @PutMapping("/{id}/plan/{place}")
   @MayLoad
-  Done put(@PathVariable String id, @PathVariable String place, @RequestBody PutOrder order) {
-    return new Done(plans.put(id, place, order.toolId(), order.length(), order.diameter()));
+  PlanDone put(@PathVariable String id, @PathVariable String place, @RequestBody PutOrder order) {
+    return new PlanDone(plans.put(id, place, order.toolId(), order.length(), order.diameter()));
   }
 
   @DeleteMapping("/{id}/plan/{place}")
   @MayLoad
-  Done clear(@PathVariable String id, @PathVariable String place) {
-    return new Done(plans.clear(id, place));
+  PlanDone clear(@PathVariable String id, @PathVariable String place) {
+    return new PlanDone(plans.clear(id, place));
   }
 }

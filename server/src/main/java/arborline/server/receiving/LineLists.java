@@ -142,7 +142,7 @@ class LineLists {
       String severity,
       @Nullable String repairId,
       @Nullable String repairTitle,
-      long lines,
+      long lineCount,
       long exampleLine) {}
 
   /** Open lines grouped by finding, holds first. */
@@ -151,7 +151,7 @@ class LineLists {
     jdbc
         .sql(
             """
-            select f.code, f.severity, f.repair_id, f.repair_title, count(*) as lines,
+            select f.code, f.severity, f.repair_id, f.repair_title, count(*) as line_count,
               min(f.line_id) as example_line
             from line_finding f join delivery_line l on l.id = f.line_id
             where f.delivery_id = ? and l.taken_tool_id is null
@@ -176,12 +176,12 @@ class LineLists {
     List<RepairCount> repairs =
         rows.stream()
             .filter(row -> row.repairId() != null)
-            .map(row -> new RepairCount(row.repairId(), row.repairTitle(), row.lines()))
+            .map(row -> new RepairCount(row.repairId(), row.repairTitle(), row.lineCount()))
             .toList();
     return new FindingGroup(
         first.code(),
         Severity.valueOf(first.severity()),
-        rows.stream().mapToLong(GroupRow::lines).sum(),
+        rows.stream().mapToLong(GroupRow::lineCount).sum(),
         example.message(),
         example.properties(),
         repairs);

@@ -8,8 +8,10 @@ import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.security.access.AccessDeniedException;
+import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
@@ -61,5 +63,41 @@ class Problems {
   ProblemDetail busy(PessimisticLockingFailureException busy) {
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.CONFLICT, "somebody else is working on this just now; try again in a moment");
+  }
+
+  @ExceptionHandler
+  ProblemDetail missing(org.springframework.web.servlet.resource.NoResourceFoundException missing) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.NOT_FOUND, "there is nothing at this address");
+  }
+
+  @ExceptionHandler
+  ProblemDetail malformed(
+      org.springframework.web.method.annotation.MethodArgumentTypeMismatchException malformed) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.BAD_REQUEST,
+        "'%s' is not possible for %s".formatted(malformed.getValue(), malformed.getName()));
+  }
+
+  /** A defect of ours: logged whole, told without its inside. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> defect(Exception defect) {
+    if (defect instanceof ErrorResponse told) {
+      return ResponseEntity.status(told.getStatusCode()).body(told.getBody());
+    }
+    if (gone(defect)) {
+      return null;
+    }
+    LOG.error("request failed", defect);
+    return ResponseEntity.internalServerError()
+        .body(
+            ProblemDetail.forStatusAndDetail(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "something went wrong on our side and was logged; nothing was changed"));
+  }
+
+  private static boolean gone(Exception defect) {
+    return defect
+        instanceof org.springframework.web.context.request.async.AsyncRequestNotUsableException;
   }
 }

@@ -1,0 +1,9 @@
+import '@sveltejs/kit';
+
+declare global {
+  namespace App {
+    interface Error {
+      message: string;
+    }
+  }
+}

@@ -1,0 +1,97 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+type Schemas = components['schemas'];
+export type Outline = Schemas['Outline'];
+export type Part = Schemas['Part'];
+export type Mark = Schemas['Mark'];
+export type Finding = Schemas['Finding'];
+export type Delivery = Schemas['DeliveryView'];
+export type Line = Schemas['LineView'];
+export type FindingGroup = Schemas['FindingGroup'];
+export type ToolRow = Schemas['ToolRow'];
+export type ValueView = Schemas['ValueView'];
+export type ToolAnswer = Schemas['ToolAnswer'];
+export type ToolField = Schemas['ToolField'];
+export type Sheet = Schemas['Sheet'];
+export type MachineView = Schemas['MachineView'];
+export type PlaceView = Schemas['PlaceView'];
+export type Reconciliation = Schemas['ReconciliationView'];
+export type ReportRow = Schemas['ReportRow'];
+export type Applied = Schemas['Applied'];
+export type ControlFile = Schemas['ControlFile'];
+export type Session = Schemas['Session'];
+export type Facets = Schemas['Facets'];
+export type Typed = Schemas['Typed'];
+
+/** A refusal of the server, in its words. */
+export class Problem extends Error {
+  readonly status: number;
+  readonly details: unknown;
+
+  constructor(status: number, detail: string, details?: unknown) {
+    super(detail);
+    this.status = status;
+    this.details = details;
+  }
+}
+
+function csrfToken(): string {
+  return decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
+}
+
+export const api = createClient<paths>({ baseUrl: '' });
+
+api.use({
+  onRequest({ request }) {
+    if (request.method !== 'GET') {
+      request.headers.set('X-XSRF-TOKEN', csrfToken());
+    }
+    return request;
+  }
+});
+
+/** Unwraps an answer: its data, or the server's refusal as an exception. */
+export async function ask<T>(
+  answer: Promise<{ data?: T; error?: unknown; response: Response }>
+): Promise<T> {
+  let settled;
+  try {
+    settled = await answer;
+  } catch {
+    throw new Problem(0, 'the server does not answer; see that it runs, then try again');
+  }
+  const { data, error, response } = settled;
+  if (!response.ok) {
+    const problem = error as { detail?: string; details?: unknown } | undefined;
+    throw new Problem(
+      response.status,
+      problem?.detail ?? `the server answered ${response.status}`,
+      problem?.details
+    );
+  }
+  return data as T;
+}
+
+/** Sends a file as a new delivery, telling how far it is. */
+export function bring(file: File, progress: (share: number) => void): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    const form = new FormData();
+    form.append('files', file);
+    request.upload.onprogress = (event) => progress(event.loaded / event.total);
+    request.onerror = () =>
+      reject(new Problem(0, 'the connection broke; nothing was received, bring the file again'));
+    request.onload = () => {
+      const body = JSON.parse(request.responseText || '{}') as { id?: number; detail?: string };
+      if (request.status === 202 && body.id) {
+        resolve(body.id);
+      } else {
+        reject(new Problem(request.status, body.detail ?? `the server answered ${request.status}`));
+      }
+    };
+    request.open('POST', '/api/v1/deliveries');
+    request.setRequestHeader('X-XSRF-TOKEN', csrfToken());
+    request.send(form);
+  });
+}

@@ -1,0 +1,67 @@
+<script lang="ts">
+  import type { Outline } from '$lib/api/client';
+  import { fit, view } from './geometry';
+  import Parts from './Parts.svelte';
+
+  let { tools }: { tools: { key: number; code: string; outline?: Outline | null }[] } = $props();
+
+  let width = $state(1000);
+  const HEIGHT = 190;
+  const LEFT = 150;
+  const drawn = $derived(tools.filter((each) => each.outline));
+  const lane = $derived((HEIGHT - 16) / Math.max(1, drawn.length));
+  const scale = $derived(
+    fit(
+      drawn.map((each) => each.outline as Outline),
+      width - LEFT - 150,
+      lane - 12
+    )
+  );
+  const longest = $derived(Math.max(0, ...drawn.map((each) => each.outline?.length ?? 0)));
+
+  function axis(index: number): number {
+    return 8 + lane * (index + 0.5);
+  }
+</script>
+
+<section
+  aria-label="Strip"
+  class="shrink-0 border-t border-hairline bg-sheet"
+  bind:clientWidth={width}
+>
+  {#if drawn.length === 0}
+    <p class="px-5 py-4 text-soft" style:height="{HEIGHT}px">
+      Choose up to four tools with Space: they hang here on one gauge line, at one scale.
+    </p>
+  {:else}
+    <svg
+      {width}
+      height={HEIGHT}
+      role="img"
+      aria-label="{drawn.map((t) => t.code).join(', ')} to scale"
+    >
+      <line x1={LEFT} x2={LEFT} y1="4" y2={HEIGHT - 4} stroke="var(--working)" stroke-width="1.5" />
+      {#each drawn as tool, index (tool.key)}
+        {@const outline = tool.outline as Outline}
+        {@const at = view(LEFT, axis(index), scale)}
+        <text x="20" y={axis(index) + 4} font-size="13" fill="var(--ink)" class="code"
+          >{tool.code}</text
+        >
+        <line
+          x1={LEFT - 12}
+          x2={at.x(longest) + 14}
+          y1={axis(index)}
+          y2={axis(index)}
+          stroke="var(--steel-dark)"
+          stroke-dasharray="18 4 4 4"
+        />
+        <Parts {outline} {at} />
+        <text x={at.x(longest) + 20} y={axis(index) + 4} font-size="13" fill="var(--soft)">
+          {outline.length} long{longest > outline.length
+            ? `, ${Math.round((longest - outline.length) * 1000) / 1000} shorter`
+            : ''}
+        </text>
+      {/each}
+    </svg>
+  {/if}
+</section>

@@ -1,0 +1,45 @@
+import { describe, expect, it } from 'vitest';
+import type { Mark } from '$lib/api/client';
+import { layout } from './layout';
+
+const mark = (symbol: string, kind: Mark['kind'], z1: number, z2 = z1, r = 5): Mark => ({
+  symbol,
+  kind,
+  z1,
+  z2,
+  r
+});
+
+const outline = {
+  length: 72,
+  diameter: 10,
+  parts: [],
+  marks: [
+    mark('OAL', 'ALONG', 0, 72),
+    mark('APMX', 'ALONG', 50, 72),
+    mark('DMM', 'ACROSS', 15),
+    mark('DC', 'ACROSS', 61),
+    mark('DN', 'ACROSS', 45),
+    mark('RE', 'RADIUS', 71)
+  ]
+};
+
+describe('dimension layout', () => {
+  it('puts every dimension at a place of its own', () => {
+    const { placed } = layout(outline, 1200);
+    expect(placed).toHaveLength(6);
+    for (const one of placed) {
+      for (const other of placed) {
+        const apart = Math.abs(one.x - other.x) >= 118 || Math.abs(one.y - other.y) >= 26;
+        expect(one === other || apart).toBe(true);
+      }
+    }
+  });
+
+  it('stacks lengths below the tool, shortest first', () => {
+    const { placed, axis } = layout(outline, 1200);
+    const y = (symbol: string) => placed.find((each) => each.mark.symbol === symbol)?.y ?? 0;
+    expect(y('APMX')).toBeGreaterThan(axis);
+    expect(y('OAL')).toBeGreaterThan(y('APMX'));
+  });
+});

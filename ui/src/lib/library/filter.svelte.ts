@@ -1,0 +1,41 @@
+import { Debounced } from 'runed';
+
+export type Sort = 'code' | 'name' | 'number' | 'dc' | 'class';
+
+/** What a list is narrowed to and sorted by. */
+export class ListFilter {
+  text = $state('');
+  classes = $state<string[]>([]);
+  dia = $state<[number, number] | null>(null);
+  sort = $state<Sort>('code');
+  down = $state(false);
+  readonly q = new Debounced(() => this.text.trim(), 150);
+
+  readonly query = $derived({
+    q: this.q.current || undefined,
+    class: this.classes.length > 0 ? this.classes : undefined,
+    'dia.min': this.dia?.[0],
+    'dia.max': this.dia?.[1]
+  });
+
+  toggleClass(id: string) {
+    this.classes = this.classes.includes(id)
+      ? this.classes.filter((each) => each !== id)
+      : [...this.classes, id];
+  }
+
+  sortBy(sort: Sort) {
+    this.down = this.sort === sort ? !this.down : false;
+    this.sort = sort;
+  }
+
+  get narrowed(): boolean {
+    return Boolean(this.q.current || this.classes.length > 0 || this.dia);
+  }
+
+  clear() {
+    this.text = '';
+    this.classes = [];
+    this.dia = null;
+  }
+}

@@ -1,0 +1,59 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { api, ask, Problem } from '$lib/api/client';
+  import Mark from '$lib/marks/Mark.svelte';
+  import { count, moment } from '$lib/shell/text';
+  import Chain from './Chain.svelte';
+  import { goto } from '$app/navigation';
+
+  let { id }: { id: string } = $props();
+
+  const machine = createQuery(() => ({
+    queryKey: ['machine', id],
+    queryFn: () => ask(api.GET('/api/v1/machines/{id}', { params: { path: { id } } }))
+  }));
+  const table = createQuery(() => ({
+    queryKey: ['tables', id, 'last'],
+    queryFn: async () => {
+      try {
+        return await ask(
+          api.GET('/api/v1/machines/{id}/reconciliation', {
+            params: { path: { id }, query: { fresh: false, all: false } }
+          })
+        );
+      } catch (error) {
+        if (error instanceof Problem && error.status === 404) {
+          return null;
+        }
+        throw error;
+      }
+    }
+  }));
+  const differing = $derived((table.data?.items ?? []).filter((row) => row.state !== 'in step'));
+  const marks = $derived(Object.fromEntries(differing.map((row) => [row.place, row.reason])));
+</script>
+
+{#if machine.data}
+  {@const { machine: definition, plan } = machine.data}
+  <article class="mt-2 border-t border-hairline pt-2">
+    <header class="flex items-baseline gap-4 pb-2">
+      <a class="font-semibold hover:text-working" href="/machines/{id}">{definition.name}</a>
+      <span class="text-soft">
+        {definition.kind}, {definition.magazine.form} of {definition.magazine.pockets}, {count(
+          plan.length,
+          'tool'
+        )} planned
+      </span>
+      <a class="ml-auto hover:underline" href="/tables/{id}">
+        {#if table.data === null}
+          <Mark kind="note" word="control not read yet" />
+        {:else if differing.length > 0}
+          <Mark kind="differs" word="{count(differing.length, 'place')} out of step" />
+        {:else if table.data}
+          <Mark kind="in step" word="in step, read {moment(table.data.readAt)}" />
+        {/if}
+      </a>
+    </header>
+    <Chain view={machine.data} {marks} small onchoose={() => void goto(`/machines/${id}`)} />
+  </article>
+{/if}

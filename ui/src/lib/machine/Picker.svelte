@@ -1,0 +1,86 @@
+<script lang="ts">
+  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { Debounced } from 'runed';
+  import { api, ask, type ToolRow } from '$lib/api/client';
+  import Silhouette from '$lib/drawing/Silhouette.svelte';
+  import Choice from '$lib/shell/Choice.svelte';
+
+  let {
+    picked,
+    planned,
+    onpick
+  }: { picked: number | null; planned: Set<number>; onpick: (tool: ToolRow) => void } = $props();
+
+  let text = $state('');
+  let library = $state('');
+  const q = new Debounced(() => text.trim(), 150);
+  const libraries = createQuery(() => ({
+    queryKey: ['libraries'],
+    queryFn: () => ask(api.GET('/api/v1/libraries'))
+  }));
+  const chosen = $derived(Number(library || libraries.data?.items[0]?.id || 0));
+  const tools = createQuery(() => ({
+    queryKey: ['tools', chosen, 'picker', q.current],
+    queryFn: () =>
+      ask(
+        api.GET('/api/v1/libraries/{id}/tools', {
+          params: { path: { id: chosen }, query: { q: q.current || undefined, limit: 200 } }
+        })
+      ),
+    enabled: chosen > 0,
+    placeholderData: keepPreviousData
+  }));
+</script>
+
+<section class="flex min-h-0 flex-col" aria-label="Tools to load">
+  <div class="flex items-center gap-2 pb-2">
+    <input
+      class="field flex-1"
+      data-search
+      type="search"
+      aria-label="Search tools"
+      placeholder="words, or dia 6..12 flutes 3"
+      bind:value={text}
+    />
+    <Choice
+      label="Library"
+      bind:value={() => String(chosen), (value) => (library = value)}
+      options={(libraries.data?.items ?? []).map((each) => ({
+        value: String(each.id),
+        label: each.name
+      }))}
+    />
+  </div>
+  <ul class="min-h-0 flex-1 overflow-auto border-t border-hairline">
+    {#each tools.data?.items ?? [] as tool (tool.entryId)}
+      <li>
+        <button
+          class={[
+            'band flex h-[30px] w-full items-center gap-3 px-2 text-left hover:bg-faint',
+            picked === tool.toolId && 'bg-faint',
+            planned.has(tool.toolId) && 'text-soft'
+          ]}
+          aria-pressed={picked === tool.toolId}
+          draggable="true"
+          ondragstart={(e) => {
+            e.dataTransfer?.setData('text/plain', String(tool.toolId));
+          }}
+          onclick={() => onpick(tool)}
+        >
+          <span class="code w-32 shrink-0 truncate">{tool.code}</span>
+          <span class="min-w-0 flex-1 truncate">{tool.name}</span>
+          <span class="text-[13px] text-soft">{planned.has(tool.toolId) ? 'planned' : ''}</span>
+          <Silhouette outline={tool.outline} width={110} height={22} />
+        </button>
+      </li>
+    {:else}
+      {#if tools.data}
+        <li class="py-3 text-soft">
+          {q.current
+            ? 'No tool is like that.'
+            : 'This library is empty: take a delivery into it first.'}
+        </li>
+      {/if}
+    {/each}
+  </ul>
+</section>

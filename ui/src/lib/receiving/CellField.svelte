@@ -1,0 +1,49 @@
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask, type Line } from '$lib/api/client';
+  import { failed } from '$lib/shell/say';
+
+  let { delivery, line, symbol }: { delivery: number; line: Line; symbol: string } = $props();
+
+  const client = useQueryClient();
+  const stored = $derived(line.cells[symbol]?.text ?? '');
+  const unit = $derived(line.cells[symbol]?.unit ?? '');
+  let typed = $state<string | null>(null);
+  const suspect = $derived(line.findings.some((each) => each.properties[0] === symbol));
+
+  async function correct() {
+    if (typed === null || typed === stored) {
+      typed = null;
+      return;
+    }
+    try {
+      await ask(
+        api.PATCH('/api/v1/deliveries/{id}/lines/{lineId}', {
+          params: { path: { id: delivery, lineId: line.id } },
+          body: { cells: { [symbol]: typed } }
+        })
+      );
+      await client.invalidateQueries({ queryKey: ['delivery', delivery] });
+    } catch (error) {
+      failed(error);
+    } finally {
+      typed = null;
+    }
+  }
+</script>
+
+<span class="flex items-center gap-1">
+  <input
+    class={['field h-6! w-24', symbol === 'CODE' && 'code w-40!']}
+    aria-label="{symbol} of line {line.line}"
+    aria-invalid={suspect}
+    value={typed ?? stored}
+    oninput={(e) => (typed = e.currentTarget.value)}
+    onblur={correct}
+    onkeydown={(e) => {
+      if (e.key === 'Enter') e.currentTarget.blur();
+      if (e.key === 'Escape') typed = null;
+    }}
+  />
+  <span class="text-[12px] text-soft">{unit}</span>
+</span>

@@ -1,0 +1,106 @@
+<script lang="ts">
+  import { api, ask, type Delivery } from '$lib/api/client';
+  import Choice from '$lib/shell/Choice.svelte';
+  import { failed } from '$lib/shell/say';
+
+  let { delivery, onchanged }: { delivery: Delivery; onchanged: () => void } = $props();
+
+  const reading = $derived(delivery.reading);
+  const delimiters: Record<string, string> = {
+    ',': 'comma',
+    ';': 'semicolon',
+    '\t': 'tab',
+    '|': 'bar'
+  };
+  const unread = $derived((reading?.columns ?? []).filter((column) => !column.symbol));
+  let symbols = $state<Record<number, string>>({});
+
+  async function decide(change: {
+    encoding?: string;
+    delimiter?: string;
+    decimal?: string;
+    columns?: Record<string, { symbol: string; unit?: string }>;
+  }) {
+    const keep = {
+      encoding: reading?.encodingEvidence === 'chosen by hand' ? reading.encoding : undefined,
+      delimiter: reading?.delimiterEvidence === 'chosen by hand' ? reading.delimiter : undefined,
+      decimal: reading?.decimalEvidence === 'chosen by hand' ? reading.decimal : undefined
+    };
+    try {
+      await ask(
+        api.PUT('/api/v1/deliveries/{id}/reading', {
+          params: { path: { id: delivery.id } },
+          body: { ...keep, ...change }
+        })
+      );
+      onchanged();
+    } catch (error) {
+      failed(error);
+    }
+  }
+</script>
+
+{#if reading}
+  <details class="band group">
+    <summary class="flex h-9 cursor-pointer items-center gap-3 px-5">
+      <span class="font-semibold">How it was read</span>
+      <span class="text-soft">
+        {reading.encoding}, {delimiters[reading.delimiter] ?? reading.delimiter} between cells, {reading.decimal ===
+        ','
+          ? 'decimal comma'
+          : 'decimal point'}, {reading.columns.length - unread.length} of {reading.columns.length} columns
+      </span>
+      {#if unread.length > 0}
+        <span class="text-query">{unread.length} not read</span>
+      {/if}
+    </summary>
+    <div class="grid grid-cols-[150px_190px_1fr] items-center gap-x-4 gap-y-2 px-5 pb-4 pt-1">
+      <span class="text-soft">Encoding</span>
+      <Choice
+        label="Encoding"
+        bind:value={() => reading.encoding, (encoding) => void decide({ encoding })}
+        options={[
+          ...new Set([reading.encoding, 'UTF-8', 'windows-1252', 'UTF-16LE', 'UTF-16BE'])
+        ].map((value) => ({ value, label: value }))}
+      />
+      <span>{reading.encodingEvidence}</span>
+      <span class="text-soft">Between cells</span>
+      <Choice
+        label="Between cells"
+        bind:value={() => reading.delimiter, (delimiter) => void decide({ delimiter })}
+        options={Object.entries(delimiters).map(([value, label]) => ({ value, label }))}
+      />
+      <span>{reading.delimiterEvidence}</span>
+      <span class="text-soft">Decimal sign</span>
+      <Choice
+        label="Decimal sign"
+        bind:value={() => reading.decimal, (decimal) => void decide({ decimal })}
+        options={[
+          { value: '.', label: 'point' },
+          { value: ',', label: 'comma' }
+        ]}
+      />
+      <span>{reading.decimalEvidence}</span>
+      {#each unread as column (column.header)}
+        {@const position = reading.columns.indexOf(column)}
+        <span class="code truncate text-query">{column.header}</span>
+        <form
+          class="flex gap-1"
+          onsubmit={(event) => {
+            event.preventDefault();
+            void decide({ columns: { [position]: { symbol: symbols[position] ?? '' } } });
+          }}
+        >
+          <input
+            class="field w-28"
+            placeholder="symbol"
+            aria-label="Symbol for column {column.header}"
+            bind:value={symbols[position]}
+          />
+          <button class="button">Read so</button>
+        </form>
+        <span>{column.evidence}</span>
+      {/each}
+    </div>
+  </details>
+{/if}

@@ -1,0 +1,103 @@
+<script lang="ts">
+  import { createInfiniteQuery } from '@tanstack/svelte-query';
+  import { api, ask, type Line } from '$lib/api/client';
+  import Silhouette from '$lib/drawing/Silhouette.svelte';
+  import Mark from '$lib/marks/Mark.svelte';
+  import { capital } from '$lib/shell/text';
+  import CellField from './CellField.svelte';
+
+  let {
+    delivery,
+    finding,
+    disposition,
+    properties,
+    editable
+  }: {
+    delivery: number;
+    finding?: string;
+    disposition?: string;
+    properties: string[];
+    editable: boolean;
+  } = $props();
+
+  const lines = createInfiniteQuery(() => ({
+    queryKey: ['delivery', delivery, 'lines', finding ?? '', disposition ?? ''],
+    initialPageParam: undefined as number | undefined,
+    queryFn: ({ pageParam }) =>
+      ask(
+        api.GET('/api/v1/deliveries/{id}/lines', {
+          params: {
+            path: { id: delivery },
+            query: { finding, disposition, after: pageParam, limit: 50 }
+          }
+        })
+      ),
+    getNextPageParam: (last: { next?: string | null }) =>
+      last.next ? Number(last.next) : undefined
+  }));
+  const rows = $derived((lines.data?.pages ?? []).flatMap((page) => page.items));
+  const columns = $derived(properties.filter((each) => !['CODE', 'NAME', 'CLASS'].includes(each)));
+
+  function message(line: Line): string {
+    const found = finding ? line.findings.find((each) => each.code === finding) : line.findings[0];
+    return capital(found?.message ?? (line.takenToolId ? 'Taken into a library' : ''));
+  }
+</script>
+
+<table class="rows w-full">
+  <thead>
+    <tr>
+      <th class="number w-14">Line</th>
+      <th class="w-44">Code</th>
+      <th class="w-64">Name</th>
+      {#if !finding}<th class="w-28">Ends as</th>{/if}
+      <th class="w-36">Silhouette</th>
+      {#each columns as symbol (symbol)}
+        <th class="w-32">{symbol}</th>
+      {/each}
+      <th>What is said</th>
+    </tr>
+  </thead>
+  <tbody>
+    {#each rows as line (line.id)}
+      <tr>
+        <td class="number text-soft">{line.line}</td>
+        <td class="max-w-44">
+          {#if editable && properties.includes('CODE') && !line.takenToolId}
+            <CellField {delivery} {line} symbol="CODE" />
+          {:else if line.takenToolId}
+            <a class="code hover:text-working" href="/tools/{line.takenToolId}">{line.code}</a>
+          {:else}
+            <span class="code">{line.code}</span>
+          {/if}
+        </td>
+        <td class="max-w-64 truncate" title={line.name}>{line.name}</td>
+        {#if !finding}
+          <td>
+            <Mark
+              kind={line.disposition as 'pass'}
+              word={line.takenToolId ? 'taken' : line.disposition}
+            />
+          </td>
+        {/if}
+        <td><Silhouette outline={line.outline} width={130} height={22} /></td>
+        {#each columns as symbol (symbol)}
+          <td>
+            {#if editable && !line.takenToolId}
+              <CellField {delivery} {line} {symbol} />
+            {:else}
+              {line.cells[symbol]?.text ?? ''}
+              <span class="text-soft">{line.cells[symbol]?.unit ?? ''}</span>
+            {/if}
+          </td>
+        {/each}
+        <td class="max-w-0 truncate text-soft" title={message(line)}>{message(line)}</td>
+      </tr>
+    {/each}
+  </tbody>
+</table>
+{#if lines.hasNextPage}
+  <button class="button quiet mx-5 my-1" onclick={() => void lines.fetchNextPage()}>
+    Show more lines
+  </button>
+{/if}

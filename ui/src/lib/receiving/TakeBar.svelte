@@ -1,0 +1,82 @@
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask, type Delivery } from '$lib/api/client';
+  import Choice from '$lib/shell/Choice.svelte';
+  import { done, failed } from '$lib/shell/say';
+  import { count } from '$lib/shell/text';
+
+  let { delivery }: { delivery: Delivery } = $props();
+
+  const client = useQueryClient();
+  const libraries = createQuery(() => ({
+    queryKey: ['libraries'],
+    queryFn: () => ask(api.GET('/api/v1/libraries'))
+  }));
+  let library = $state('');
+  let numbering = $state('keep');
+  let busy = $state(false);
+  const chosen = $derived(library || String(libraries.data?.items[0]?.id ?? ''));
+  const name = $derived(
+    libraries.data?.items.find((each) => String(each.id) === chosen)?.name ?? 'a library'
+  );
+  const entering = $derived(delivery.pass - delivery.taken);
+  const staying = $derived(delivery.hold + delivery.query);
+  const numberings = [
+    { value: 'keep', label: 'keep their numbers' },
+    { value: 'next', label: 'get the next free numbers' },
+    { value: 'range', label: 'get numbers by kind of work' },
+    { value: 'position', label: 'are numbered by line' }
+  ];
+
+  async function take() {
+    busy = true;
+    try {
+      const taken = await ask(
+        api.POST('/api/v1/deliveries/{id}/accept', {
+          params: { path: { id: delivery.id } },
+          body: { library: Number(chosen), numbering }
+        })
+      );
+      const renumbered = taken.renumbered ? `, ${taken.renumbered} under another number` : '';
+      done(`${count(taken.accepted, 'tool')} entered ${name}${renumbered}`, taken.undo);
+      await client.invalidateQueries({ queryKey: ['delivery', delivery.id] });
+    } catch (error) {
+      failed(error);
+    } finally {
+      busy = false;
+    }
+  }
+</script>
+
+<footer class="flex h-14 shrink-0 items-center gap-3 border-t border-hairline bg-sheet px-5">
+  {#if entering > 0}
+    <p>
+      <strong>{count(entering, 'tool')}</strong> will enter
+    </p>
+    <Choice
+      label="Library"
+      bind:value={() => chosen, (value) => (library = value)}
+      options={(libraries.data?.items ?? []).map((each) => ({
+        value: String(each.id),
+        label: each.name
+      }))}
+    />
+    <p>and</p>
+    <Choice label="Numbering" bind:value={numbering} options={numberings} />
+    {#if staying > 0}
+      <p class="text-soft">{count(staying, 'line')} will stay here</p>
+    {/if}
+    <button class="button main ml-auto" disabled={busy || !chosen} onclick={take}>
+      {busy ? 'Taking …' : `Take ${count(entering, 'tool')}`}
+    </button>
+  {:else}
+    <p class="text-soft">
+      {delivery.note ||
+        (staying > 0
+          ? `Nothing can be taken now: ${count(staying, 'line')} must be put right or looked at first.`
+          : delivery.taken > 0
+            ? `All is taken: ${count(delivery.taken, 'tool')}.`
+            : 'Nothing to take.')}
+    </p>
+  {/if}
+</footer>

@@ -1,0 +1,83 @@
+<script lang="ts">
+  import { layout } from '$lib/drawing/layout';
+  import Parts from '$lib/drawing/Parts.svelte';
+  import type { Draft } from './draft.svelte';
+  import ValueField from './ValueField.svelte';
+
+  let { draft, readonly = false }: { draft: Draft; readonly?: boolean } = $props();
+
+  let width = $state(1200);
+  const outline = $derived(draft.answer?.outline);
+  const placed = $derived(outline ? layout(outline, width) : null);
+
+  function colour(symbol: string): string {
+    const finding = draft.finding(symbol);
+    if (finding?.severity === 'HOLD') return 'var(--hold)';
+    if (finding?.severity === 'QUERY') return 'var(--query)';
+    return draft.focus === symbol ? 'var(--working)' : 'var(--soft)';
+  }
+</script>
+
+<section
+  aria-label="Drawing"
+  class="band relative overflow-hidden bg-sheet"
+  bind:clientWidth={width}
+  style:height="{placed?.height ?? 180}px"
+>
+  {#if outline && placed}
+    <svg {width} height={placed.height} class="absolute inset-0" aria-hidden="true">
+      <line
+        x1="24"
+        x2={width - 24}
+        y1={placed.axis}
+        y2={placed.axis}
+        stroke="var(--steel-dark)"
+        stroke-dasharray="18 4 4 4"
+      />
+      <Parts {outline} at={placed.at} />
+      <line
+        x1={placed.at.x(0)}
+        x2={placed.at.x(0)}
+        y1={placed.at.y(outline.diameter / 2) - 14}
+        y2={placed.at.y(-outline.diameter / 2) + 14}
+        stroke="var(--working)"
+        stroke-width="1.5"
+      />
+      {#each placed.placed as dimension (dimension.mark.symbol)}
+        {#each dimension.lines as [x1, y1, x2, y2], index (index)}
+          <line
+            {x1}
+            {y1}
+            {x2}
+            {y2}
+            stroke={colour(dimension.mark.symbol)}
+            stroke-width={draft.focus === dimension.mark.symbol ? 1.6 : 0.8}
+          />
+        {/each}
+      {/each}
+    </svg>
+    {#each placed.placed as dimension (dimension.mark.symbol)}
+      {@const symbol = dimension.mark.symbol}
+      {@const field = draft.answer?.fields.find((each) => each.symbol === symbol)}
+      <div
+        class="absolute flex h-6 -translate-x-1/2 -translate-y-1/2 items-center gap-1 bg-sheet px-0.5"
+        style:left="{dimension.x}px"
+        style:top="{dimension.y}px"
+      >
+        <span class="text-[12px]" style:color={colour(symbol)}>{symbol}</span>
+        <ValueField
+          {draft}
+          {symbol}
+          {field}
+          label="{field?.name ?? symbol} on the drawing"
+          {readonly}
+          compact
+        />
+      </div>
+    {/each}
+  {:else}
+    <p class="px-5 py-6 text-soft">
+      Give a class and a diameter: the drawing follows from the dimensions.
+    </p>
+  {/if}
+</section>

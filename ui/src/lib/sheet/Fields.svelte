@@ -1,0 +1,76 @@
+<script lang="ts">
+  import { settings } from '$lib/shell/settings.svelte';
+  import type { Draft } from './draft.svelte';
+  import ValueField from './ValueField.svelte';
+  import { capital } from '$lib/shell/text';
+  import type { ToolField } from '$lib/api/client';
+
+  let { draft, readonly = false }: { draft: Draft; readonly?: boolean } = $props();
+
+  let all = $state(false);
+  const fields = $derived(draft.answer?.fields ?? []);
+  const shown = $derived(
+    fields.filter(
+      (field) => all || field.required || draft.values[field.symbol] || field.defaultText
+    )
+  );
+  const hidden = $derived(fields.length - shown.length);
+
+  function unit(field: ToolField): string {
+    return field.unit === 'mm' ? settings.unit : (field.unit ?? '');
+  }
+</script>
+
+<section aria-label="Properties">
+  <h2 class="px-5 pb-1 pt-3">Properties</h2>
+  <div class="fields px-5">
+    {#each shown as field (field.symbol)}
+      {@const finding = draft.finding(field.symbol)}
+      <div class="contents">
+        <span class="code text-soft" title={field.sentence}>{field.symbol}</span>
+        <span class="truncate" title={field.sentence}>
+          {capital(field.name)}{#if field.required}<span class="text-soft" title="required"
+              >&nbsp;*</span
+            >{/if}
+        </span>
+        <ValueField {draft} symbol={field.symbol} {field} label={field.name} {readonly} />
+        <span class="text-[13px] text-soft">{unit(field)}</span>
+        <span class="min-w-0 truncate text-[13px]">
+          {#if finding}
+            <span class={finding.severity === 'HOLD' ? 'text-hold' : 'text-query'}>
+              {capital(finding.message)}
+            </span>
+            {#if finding.repair && !readonly}
+              {@const repair = finding.repair}
+              <button class="button quiet h-6!" onclick={() => draft.repair(repair.changes)}>
+                {capital(repair.title)}
+              </button>
+            {/if}
+          {:else if draft.values[field.symbol]?.defaulted && !readonly}
+            <span class="text-note">trade default</span>
+            <button class="button quiet h-6!" onclick={() => draft.confirm(field.symbol)}>
+              Confirm
+            </button>
+          {:else if draft.focus === field.symbol}
+            <span class="text-soft">{field.sentence}</span>
+          {/if}
+        </span>
+      </div>
+    {/each}
+  </div>
+  {#if hidden > 0 && !readonly}
+    <button class="button quiet mx-5 mt-1" onclick={() => (all = true)}>
+      {hidden} more that this class can have
+    </button>
+  {/if}
+</section>
+
+<style>
+  .fields {
+    display: grid;
+    grid-template-columns: 64px 210px 144px 44px 1fr;
+    gap: 2px 12px;
+    align-items: center;
+    min-height: 30px;
+  }
+</style>

@@ -1,0 +1,23 @@
+<script lang="ts">
+  import Mark from '$lib/marks/Mark.svelte';
+  import { capital } from '$lib/shell/text';
+  import type { Draft } from './draft.svelte';
+
+  let { draft }: { draft: Draft } = $props();
+</script>
+
+<section aria-label="Findings" aria-live="polite">
+  <h2 class="px-5 pb-1 pt-3">Findings</h2>
+  {#if draft.findings.length === 0}
+    <p class="px-5"><Mark kind="pass" word="nothing to object" /></p>
+  {:else}
+    <ul class="px-5">
+      {#each draft.findings as finding (finding.code + finding.properties.join())}
+        <li class="flex gap-3 py-1">
+          <Mark kind={finding.severity.toLowerCase() as 'hold'} />
+          <span>{capital(finding.message)}</span>
+        </li>
+      {/each}
+    </ul>
+  {/if}
+</section>

@@ -1,0 +1,47 @@
+<script lang="ts">
+  import type { ToolField } from '$lib/api/client';
+  import type { Draft } from './draft.svelte';
+
+  let {
+    draft,
+    symbol,
+    field,
+    label,
+    readonly = false,
+    compact = false
+  }: {
+    draft: Draft;
+    symbol: string;
+    field?: ToolField;
+    label: string;
+    readonly?: boolean;
+    compact?: boolean;
+  } = $props();
+
+  let typed = $state<string | null>(null);
+  const finding = $derived(draft.finding(symbol));
+  const value = $derived(typed ?? draft.shown(symbol));
+  const defaulted = $derived(Boolean(draft.values[symbol]?.defaulted));
+</script>
+
+<input
+  class={['field', compact ? 'h-6! w-[70px]' : 'w-36', field?.numeric && 'text-right']}
+  class:italic={defaulted}
+  aria-label={label}
+  aria-invalid={finding?.severity === 'HOLD'}
+  title={finding?.message ?? field?.sentence}
+  {readonly}
+  {value}
+  onfocus={() => {
+    draft.focus = symbol;
+    typed = draft.authored(symbol);
+  }}
+  onblur={() => {
+    draft.focus = null;
+    typed = null;
+  }}
+  oninput={(event) => {
+    typed = event.currentTarget.value;
+    draft.type(symbol, typed, field?.unit === 'mm');
+  }}
+/>

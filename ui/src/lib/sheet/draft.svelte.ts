@@ -1,0 +1,106 @@
+import { api, ask, type Finding, type Sheet, type ToolAnswer, type Typed } from '$lib/api/client';
+import { settings } from '$lib/shell/settings.svelte';
+
+/** A tool being written: what was typed, and what the rules answer to it. */
+export class Draft {
+  code = $state('');
+  name = $state('');
+  classId = $state('');
+  values = $state<Record<string, Typed>>({});
+  answer = $state<ToolAnswer | null>(null);
+  changed = $state(false);
+  /** The property whose field has the focus. */
+  focus = $state<string | null>(null);
+  #asked = 0;
+  #timer: ReturnType<typeof setTimeout> | undefined;
+
+  static of(sheet: Sheet): Draft {
+    const draft = new Draft();
+    draft.code = sheet.code;
+    draft.name = sheet.name;
+    draft.classId = sheet.classId;
+    draft.answer = sheet.answer;
+    draft.values = Object.fromEntries(
+      Object.entries(sheet.answer.values).map(([symbol, value]) => [
+        symbol,
+        { text: value.text, unit: value.unit, defaulted: value.defaulted }
+      ])
+    );
+    return draft;
+  }
+
+  get body() {
+    return { code: this.code, name: this.name, classId: this.classId, values: this.values };
+  }
+
+  readonly findings = $derived(this.answer?.findings ?? []);
+  readonly holds = $derived(this.findings.filter((each) => each.severity === 'HOLD'));
+
+  finding(symbol: string): Finding | undefined {
+    return this.findings.find((each) => each.properties[0] === symbol);
+  }
+
+  /** What a field shows while nobody types in it. */
+  shown(symbol: string): string {
+    const value = this.answer?.values[symbol];
+    const typed = this.values[symbol];
+    if (!typed) {
+      return '';
+    }
+    if (!value || this.finding(symbol)?.code === 'not-a-number') {
+      return typed.text;
+    }
+    return (settings.unit === 'mm' ? value.mm : value.inch) ?? value.text;
+  }
+
+  /** What a field shows while somebody types in it: as authored, with a unit that is not the view's. */
+  authored(symbol: string): string {
+    const typed = this.values[symbol];
+    if (!typed) {
+      return '';
+    }
+    const other = typed.unit && typed.unit !== settings.unit && ['mm', 'in'].includes(typed.unit);
+    return other ? `${typed.text} ${typed.unit}` : typed.text;
+  }
+
+  type(symbol: string, text: string, length: boolean) {
+    this.changed = true;
+    const known = this.answer?.fields.find((field) => field.symbol === symbol)?.unit;
+    this.values[symbol] = { text, unit: length ? settings.unit : known, defaulted: false };
+    this.check();
+  }
+
+  confirm(symbol: string) {
+    this.changed = true;
+    this.values[symbol] = { ...this.values[symbol], defaulted: false };
+    this.check();
+  }
+
+  repair(changes: Record<string, string>) {
+    this.changed = true;
+    for (const [symbol, text] of Object.entries(changes)) {
+      if (symbol === 'CLASS') {
+        this.classId = text;
+      } else if (symbol === 'CODE') {
+        this.code = text;
+      } else {
+        this.values[symbol] = { text, defaulted: false };
+      }
+    }
+    this.check();
+  }
+
+  /** Asks the rules, at most every 80 ms; an older answer never replaces a newer one. */
+  check() {
+    clearTimeout(this.#timer);
+    this.#timer = setTimeout(() => void this.#ask(), 80);
+  }
+
+  async #ask() {
+    const asked = ++this.#asked;
+    const answer = await ask(api.POST('/api/v1/tools/check', { body: this.body }));
+    if (asked === this.#asked) {
+      this.answer = answer;
+    }
+  }
+}

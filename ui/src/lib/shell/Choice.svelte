@@ -1,0 +1,39 @@
+<script lang="ts" generics="Value extends string">
+  import { Select } from 'bits-ui';
+
+  let {
+    value = $bindable(),
+    options,
+    label,
+    disabled = false
+  }: {
+    value: Value;
+    options: { value: Value; label: string }[];
+    label: string;
+    disabled?: boolean;
+  } = $props();
+
+  const shown = $derived(options.find((each) => each.value === value)?.label ?? '');
+</script>
+
+<Select.Root type="single" bind:value={() => value, (next) => (value = next as Value)} {disabled}>
+  <Select.Trigger class="field inline-flex items-center gap-2" aria-label={label}>
+    <span class="truncate">{shown}</span>
+    <span class="text-soft" aria-hidden="true">▾</span>
+  </Select.Trigger>
+  <Select.Portal>
+    <Select.Content class="floating z-50 max-h-80 overflow-auto p-1" sideOffset={4}>
+      <Select.Viewport>
+        {#each options as option (option.value)}
+          <Select.Item
+            value={option.value}
+            label={option.label}
+            class="cursor-pointer rounded-sm px-3 py-1.5 data-highlighted:bg-faint data-selected:font-semibold"
+          >
+            {option.label}
+          </Select.Item>
+        {/each}
+      </Select.Viewport>
+    </Select.Content>
+  </Select.Portal>
+</Select.Root>

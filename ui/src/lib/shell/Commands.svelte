@@ -1,0 +1,86 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { Command, Dialog } from 'bits-ui';
+  import { api, ask } from '$lib/api/client';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { settings } from './settings.svelte';
+
+  let { open = $bindable(false) }: { open: boolean } = $props();
+
+  const libraries = createQuery(() => ({
+    queryKey: ['libraries'],
+    queryFn: () => ask(api.GET('/api/v1/libraries'))
+  }));
+  const machines = createQuery(() => ({
+    queryKey: ['machines'],
+    queryFn: () => ask(api.GET('/api/v1/machines'))
+  }));
+
+  const places = [
+    { title: 'Today', href: '/' },
+    { title: 'Receiving', href: '/receiving' },
+    { title: 'Libraries', href: '/libraries' },
+    { title: 'Machines', href: '/machines' },
+    { title: 'Tool tables', href: '/tables' },
+    { title: 'Trail', href: '/trail' }
+  ];
+  const targets = $derived([
+    ...places,
+    ...(libraries.data?.items ?? []).map((each) => ({
+      title: `Library ${each.name}`,
+      href: `/libraries/${each.id}`
+    })),
+    ...(libraries.data?.items ?? []).map((each) => ({
+      title: `New tool in ${each.name}`,
+      href: `/libraries/${each.id}/new`
+    })),
+    ...(machines.data?.items ?? []).flatMap((each) => [
+      { title: `Machine ${each.name}`, href: `/machines/${each.id}` },
+      { title: `Tool table of ${each.name}`, href: `/tables/${each.id}` }
+    ])
+  ]);
+
+  function go(href: string) {
+    open = false;
+    void goto(href);
+  }
+</script>
+
+<Dialog.Root bind:open>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-black/30" />
+    <Dialog.Content
+      class="floating fixed left-1/2 top-24 z-50 w-[520px] max-w-[94vw] -translate-x-1/2 overflow-hidden"
+    >
+      <Dialog.Title class="sr-only">Go to</Dialog.Title>
+      <Command.Root label="Go to">
+        <Command.Input
+          placeholder="Where to?"
+          class="h-11 w-full border-b border-hairline bg-transparent px-4 text-[15px] outline-none"
+        />
+        <Command.List class="max-h-80 overflow-auto p-1">
+          <Command.Viewport>
+            <Command.Empty class="px-3 py-2 text-soft">Nothing is called that.</Command.Empty>
+            {#each targets as target (target.title)}
+              <Command.Item
+                class="cursor-pointer rounded-sm px-3 py-1.5 data-selected:bg-faint"
+                onSelect={() => go(target.href)}
+              >
+                {target.title}
+              </Command.Item>
+            {/each}
+            <Command.Item
+              class="cursor-pointer rounded-sm px-3 py-1.5 data-selected:bg-faint"
+              onSelect={() => {
+                settings.toggleTheme();
+                open = false;
+              }}
+            >
+              Switch between daylight and night shift
+            </Command.Item>
+          </Command.Viewport>
+        </Command.List>
+      </Command.Root>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,26 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { Dialog } from 'bits-ui';
+
+  let {
+    open = $bindable(false),
+    title,
+    hint,
+    children
+  }: { open: boolean; title: string; hint?: string; children: Snippet } = $props();
+</script>
+
+<Dialog.Root bind:open>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-black/30" />
+    <Dialog.Content
+      class="floating fixed left-1/2 top-24 z-50 max-h-[75vh] w-[560px] max-w-[94vw] -translate-x-1/2 overflow-auto p-5"
+    >
+      <Dialog.Title class="text-[17px] font-semibold">{title}</Dialog.Title>
+      {#if hint}
+        <Dialog.Description class="mt-1 text-soft">{hint}</Dialog.Description>
+      {/if}
+      <div class="mt-4">{@render children()}</div>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,24 @@
+/** "1 tool", "2 tools". */
+export function count(number: number, one: string, many = one + 's'): string {
+  return `${number.toLocaleString('en')} ${number === 1 ? one : many}`;
+}
+
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+const MOMENT = new Intl.DateTimeFormat('en-GB', {
+  day: '2-digit',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit'
+});
+
+/** A moment in the reader's time zone. */
+export function moment(iso: string): string {
+  return MOMENT.format(new Date(iso));
+}
+
+export function bytes(size: number): string {
+  return size < 1e6 ? `${Math.ceil(size / 1e3)} kB` : `${(size / 1e6).toFixed(1)} MB`;
+}

@@ -1,0 +1,62 @@
+<script lang="ts">
+  import '../app.css';
+  import type { Snippet } from 'svelte';
+  import { onMount } from 'svelte';
+  import { page } from '$app/state';
+  import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query';
+  import { Toaster } from 'svelte-sonner';
+  import Commands from '$lib/shell/Commands.svelte';
+  import Keys from '$lib/shell/Keys.svelte';
+  import Line from '$lib/shell/Line.svelte';
+  import { listen } from '$lib/shell/live';
+  import { who } from '$lib/shell/session.svelte';
+  import { settings } from '$lib/shell/settings.svelte';
+
+  let { children }: { children: Snippet } = $props();
+
+  const client = new QueryClient({
+    defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, staleTime: 5000 } }
+  });
+  let commands = $state(false);
+  let keys = $state(false);
+  const inside = $derived(page.url.pathname !== '/sign-in' && Boolean(who.current.name));
+
+  onMount(() => settings.load());
+
+  $effect(() => (inside ? listen(client) : undefined));
+
+  function typing(target: EventTarget | null): boolean {
+    return target instanceof HTMLElement && target.matches('input, textarea, [contenteditable]');
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if (event.key.toLowerCase() === 'k' && (event.ctrlKey || event.metaKey)) {
+      event.preventDefault();
+      commands = true;
+    } else if (event.key === '?' && !typing(event.target)) {
+      keys = true;
+    } else if (event.key === '/' && !typing(event.target)) {
+      const search = document.querySelector<HTMLInputElement>('[data-search]');
+      if (search) {
+        event.preventDefault();
+        search.focus();
+      }
+    }
+  }
+</script>
+
+<svelte:window {onkeydown} />
+
+<QueryClientProvider {client}>
+  <div class="flex h-screen flex-col overflow-hidden">
+    {#if inside}
+      <Line openCommands={() => (commands = true)} openKeys={() => (keys = true)} />
+      <Commands bind:open={commands} />
+      <Keys bind:open={keys} />
+    {/if}
+    <main class="flex min-h-0 flex-1 flex-col">
+      {@render children()}
+    </main>
+  </div>
+  <Toaster position="bottom-left" theme={settings.theme === 'night' ? 'dark' : 'light'} />
+</QueryClientProvider>

@@ -1,0 +1,12 @@
+import { redirect } from '@sveltejs/kit';
+import { who } from '$lib/shell/session.svelte';
+import type { LayoutLoad } from './$types';
+
+export const ssr = false;
+
+export const load: LayoutLoad = async ({ url }) => {
+  const session = await who.load();
+  if (!session.name && url.pathname !== '/sign-in') {
+    redirect(307, `/sign-in?then=${encodeURIComponent(url.pathname + url.search)}`);
+  }
+};

@@ -1,0 +1,69 @@
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask } from '$lib/api/client';
+  import Sheetlet from '$lib/shell/Sheetlet.svelte';
+  import { failed } from '$lib/shell/say';
+  import { who } from '$lib/shell/session.svelte';
+  import Trouble from '$lib/shell/Trouble.svelte';
+
+  const client = useQueryClient();
+  const libraries = createQuery(() => ({
+    queryKey: ['libraries'],
+    queryFn: () => ask(api.GET('/api/v1/libraries'))
+  }));
+  let opening = $state(false);
+  let name = $state('');
+
+  async function open(event: SubmitEvent) {
+    event.preventDefault();
+    try {
+      await ask(api.POST('/api/v1/libraries', { body: { name } }));
+      opening = false;
+      name = '';
+      await client.invalidateQueries({ queryKey: ['libraries'] });
+    } catch (error) {
+      failed(error);
+    }
+  }
+</script>
+
+<svelte:head><title>Libraries · Arbor Line</title></svelte:head>
+
+<div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
+  <header class="flex items-center">
+    <h1>Libraries</h1>
+    {#if who.may('EDIT')}
+      <button class="button ml-auto" onclick={() => (opening = true)}>Open a new library</button>
+    {/if}
+  </header>
+  {#if libraries.error}
+    <Trouble error={libraries.error} retry={() => void libraries.refetch()} />
+  {:else if libraries.data}
+    <table class="rows mt-3 w-full max-w-3xl">
+      <thead>
+        <tr><th>Library</th><th class="number w-32">Tools</th></tr>
+      </thead>
+      <tbody>
+        {#each libraries.data.items as library (library.id)}
+          <tr class="hover:bg-faint">
+            <td>
+              <a class="font-semibold hover:text-working" href="/libraries/{library.id}">
+                {library.name}
+              </a>
+            </td>
+            <td class="number">{library.tools.toLocaleString('en')}</td>
+          </tr>
+        {:else}
+          <tr><td colspan="2" class="text-soft">No library yet: open the first one.</td></tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+</div>
+
+<Sheetlet bind:open={opening} title="Open a new library">
+  <form class="flex gap-2" onsubmit={open}>
+    <input class="field flex-1" aria-label="Name" placeholder="Name" bind:value={name} required />
+    <button class="button main">Open it</button>
+  </form>
+</Sheetlet>

@@ -1,0 +1,174 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import {
+    createInfiniteQuery,
+    createQuery,
+    keepPreviousData,
+    useQueryClient
+  } from '@tanstack/svelte-query';
+  import { api, ask, type ToolRow } from '$lib/api/client';
+  import Strip from '$lib/drawing/Strip.svelte';
+  import ExportDialog from '$lib/library/ExportDialog.svelte';
+  import FilterBand from '$lib/library/FilterBand.svelte';
+  import { ListFilter } from '$lib/library/filter.svelte';
+  import ToolTable from '$lib/library/ToolTable.svelte';
+  import { done, failed } from '$lib/shell/say';
+  import { who } from '$lib/shell/session.svelte';
+  import { count } from '$lib/shell/text';
+  import Trouble from '$lib/shell/Trouble.svelte';
+
+  const id = $derived(Number(page.params.id));
+  const client = useQueryClient();
+  const filter = new ListFilter();
+  let hung = $state<ToolRow[]>([]);
+  let exporting = $state(false);
+
+  const library = createQuery(() => ({
+    queryKey: ['library', id],
+    queryFn: () => ask(api.GET('/api/v1/libraries/{id}', { params: { path: { id } } }))
+  }));
+  const facets = createQuery(() => ({
+    queryKey: ['facets', id, filter.query],
+    queryFn: () =>
+      ask(
+        api.GET('/api/v1/libraries/{id}/facets', { params: { path: { id }, query: filter.query } })
+      ),
+    placeholderData: keepPreviousData
+  }));
+  const tools = createInfiniteQuery(() => ({
+    queryKey: ['tools', id, filter.query, filter.sort, filter.down],
+    initialPageParam: undefined as string | undefined,
+    queryFn: ({ pageParam }) =>
+      ask(
+        api.GET('/api/v1/libraries/{id}/tools', {
+          params: {
+            path: { id },
+            query: {
+              ...filter.query,
+              sort: filter.sort,
+              down: filter.down,
+              after: pageParam,
+              limit: 100
+            }
+          }
+        })
+      ),
+    getNextPageParam: (last: { next?: string | null }) => last.next ?? undefined,
+    placeholderData: keepPreviousData
+  }));
+  const rows = $derived((tools.data?.pages ?? []).flatMap((each) => each.items));
+  const single = $derived(hung.length === 1 ? hung[0] : null);
+
+  function more() {
+    if (tools.hasNextPage && !tools.isFetchingNextPage) {
+      void tools.fetchNextPage();
+    }
+  }
+
+  async function change(action: () => Promise<{ undo: number; toolId: number }>, said: string) {
+    try {
+      const changed = await action();
+      const refresh = () => client.invalidateQueries();
+      done(said, changed.undo, refresh);
+      await refresh();
+    } catch (error) {
+      failed(error);
+    }
+  }
+
+  function remove(row: ToolRow) {
+    if (!who.may('EDIT')) return;
+    hung = hung.filter((each) => each.entryId !== row.entryId);
+    void change(
+      () =>
+        ask(
+          api.DELETE('/api/v1/libraries/{id}/tools/{toolId}', {
+            params: { path: { id, toolId: row.toolId } }
+          })
+        ),
+      `Took ${row.code} out`
+    );
+  }
+
+  function copy(row: ToolRow) {
+    void change(
+      () =>
+        ask(
+          api.POST('/api/v1/libraries/{id}/tools/{toolId}/copy', {
+            params: { path: { id, toolId: row.toolId } }
+          })
+        ),
+      `Copied ${row.code}`
+    );
+  }
+</script>
+
+<svelte:head><title>{library.data?.name ?? 'Library'} · Arbor Line</title></svelte:head>
+
+{#if library.error}
+  <Trouble error={library.error} retry={() => void library.refetch()} />
+{:else if library.data}
+  <header class="flex items-center gap-3 px-5 pb-2 pt-3">
+    <h1>{library.data.name}</h1>
+    <span class="text-soft" role="status">
+      {filter.narrowed && facets.data
+        ? `${facets.data.total.toLocaleString('en')} of ${count(library.data.tools, 'tool')}`
+        : count(library.data.tools, 'tool')}
+    </span>
+    <input
+      class="field ml-6 w-80"
+      data-search
+      type="search"
+      aria-label="Search"
+      placeholder="words, or dia 6..12 flutes 3 reach>30"
+      bind:value={filter.text}
+    />
+    {#if filter.narrowed}
+      <button class="button quiet" onclick={() => filter.clear()}>Show all</button>
+    {/if}
+    <div class="ml-auto flex gap-2">
+      {#if single && who.may('EDIT')}
+        <button class="button" onclick={() => copy(single)}>Copy</button>
+        <button class="button" onclick={() => remove(single)}>Take out</button>
+      {/if}
+      {#if single}
+        <a class="button" href="/tools/{single.toolId}">Open sheet</a>
+      {/if}
+      <button class="button" onclick={() => (exporting = true)}>Export</button>
+      {#if who.may('EDIT')}
+        <a class="button main" href="/libraries/{id}/new">New tool</a>
+      {/if}
+    </div>
+  </header>
+  {#if library.data.tools > 0 || filter.narrowed}
+    <FilterBand {filter} facets={facets.data} />
+  {/if}
+  {#if tools.error}
+    <Trouble error={tools.error} retry={() => void tools.refetch()} />
+  {:else if library.data.tools === 0}
+    <div class="flex-1 px-5 py-6">
+      <p>This library is empty.</p>
+      <p class="mt-1 text-soft">
+        <a class="text-working underline" href="/receiving">Bring a file in</a> and take its tools,
+        or make a <a class="text-working underline" href="/libraries/{id}/new">new tool</a>.
+      </p>
+    </div>
+  {:else if tools.data && rows.length === 0}
+    <div class="flex-1 px-5 py-6">
+      <p>No tool is like that.</p>
+      <button class="button mt-2" onclick={() => filter.clear()}>Show all</button>
+    </div>
+  {:else}
+    <ToolTable
+      {rows}
+      {filter}
+      bind:hung
+      onopen={(row) => void goto(`/tools/${row.toolId}`)}
+      onend={more}
+      onremove={remove}
+    />
+  {/if}
+  <Strip tools={hung.map((row) => ({ key: row.entryId, code: row.code, outline: row.outline }))} />
+  <ExportDialog bind:open={exporting} library={id} />
+{/if}

@@ -1,0 +1,51 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { api, ask } from '$lib/api/client';
+  import Trouble from '$lib/shell/Trouble.svelte';
+
+  const machines = createQuery(() => ({
+    queryKey: ['machines'],
+    queryFn: () => ask(api.GET('/api/v1/machines'))
+  }));
+</script>
+
+<svelte:head><title>Machines · Arbor Line</title></svelte:head>
+
+<div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
+  <h1>Machines</h1>
+  {#if machines.error}
+    <Trouble error={machines.error} retry={() => void machines.refetch()} />
+  {:else if machines.data}
+    <table class="rows mt-3 w-full max-w-4xl">
+      <thead>
+        <tr>
+          <th>Machine</th>
+          <th>Kind</th>
+          <th class="number">Pockets</th>
+          <th class="number">Planned</th>
+          <th></th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each machines.data.items as machine (machine.id)}
+          <tr class="hover:bg-faint">
+            <td>
+              <a class="font-semibold hover:text-working" href="/machines/{machine.id}">
+                {machine.name}
+              </a>
+            </td>
+            <td>{machine.kind}</td>
+            <td class="number">{machine.pockets}</td>
+            <td class="number">{machine.planned}</td>
+            <td
+              ><a class="text-working hover:underline" href="/tables/{machine.id}">Tool table</a
+              ></td
+            >
+          </tr>
+        {:else}
+          <tr><td colspan="5" class="text-soft">No machine is set up.</td></tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+</div>

@@ -1,0 +1,171 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask, type ToolRow } from '$lib/api/client';
+  import Chain from '$lib/machine/Chain.svelte';
+  import Picker from '$lib/machine/Picker.svelte';
+  import PocketDetail from '$lib/machine/PocketDetail.svelte';
+  import { done, failed } from '$lib/shell/say';
+  import { who } from '$lib/shell/session.svelte';
+  import { count } from '$lib/shell/text';
+  import Trouble from '$lib/shell/Trouble.svelte';
+
+  const id = $derived(page.params.id ?? '');
+  const client = useQueryClient();
+  const machine = createQuery(() => ({
+    queryKey: ['machine', id],
+    queryFn: () => ask(api.GET('/api/v1/machines/{id}', { params: { path: { id } } }))
+  }));
+  let picked = $state<{ toolId: number; code: string } | null>(null);
+  let chosen = $state<string | null>(null);
+  const may = $derived(who.may('LOAD'));
+  const planned = $derived(new Map((machine.data?.plan ?? []).map((each) => [each.place, each])));
+  const refused = createQuery(() => ({
+    queryKey: ['machine', id, 'refusals', picked?.toolId],
+    queryFn: () =>
+      ask(
+        api.GET('/api/v1/machines/{id}/plan/refusals', {
+          params: { path: { id }, query: { toolId: picked?.toolId ?? 0 } }
+        })
+      ),
+    enabled: picked !== null
+  }));
+  const refusals = $derived(
+    picked && refused.data
+      ? Object.fromEntries(
+          Object.entries(refused.data).map(([place, findings]) => [place, findings[0].message])
+        )
+      : {}
+  );
+
+  async function act(action: () => Promise<{ undo: number }>, said: string) {
+    try {
+      const changed = await action();
+      const refresh = () => client.invalidateQueries({ queryKey: ['machine', id] });
+      done(said, changed.undo, () => void refresh());
+      await refresh();
+      return true;
+    } catch (error) {
+      failed(error);
+      return false;
+    }
+  }
+
+  async function put(place: string, toolId: number, length?: string, diameter?: string) {
+    const measured = length !== undefined;
+    const worked = await act(
+      () =>
+        ask(
+          api.PUT('/api/v1/machines/{id}/plan/{place}', {
+            params: { path: { id, place } },
+            body: { toolId, length, diameter }
+          })
+        ),
+      measured ? `Kept the measures of pocket ${place}` : `Planned for pocket ${place}`
+    );
+    if (worked) {
+      picked = null;
+      chosen = place;
+    }
+  }
+
+  function clear(place: string) {
+    void act(
+      () =>
+        ask(api.DELETE('/api/v1/machines/{id}/plan/{place}', { params: { path: { id, place } } })),
+      `Took the tool of pocket ${place} out of the plan`
+    );
+  }
+
+  function choose(place: string) {
+    if (picked && may) {
+      void put(place, picked.toolId);
+    } else {
+      chosen = place;
+    }
+  }
+
+  function pick(tool: ToolRow) {
+    picked = picked?.toolId === tool.toolId ? null : { toolId: tool.toolId, code: tool.code };
+    if (picked) {
+      const free = machine.data?.machine
+        ? Array.from({ length: machine.data.machine.magazine.pockets }, (_, i) =>
+            String(i + 1)
+          ).find((place) => !planned.has(place))
+        : undefined;
+      document.getElementById(`pocket-${id}-${free ?? '1'}`)?.focus();
+    }
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    const place = /^pocket-.*-(\d+)$/.exec(document.activeElement?.id ?? '')?.[1];
+    const inPocket = place ? planned.get(place) : undefined;
+    if (event.key === 'Escape') {
+      picked = null;
+    } else if (event.key === 'Delete' && place && inPocket && may) {
+      clear(place);
+    } else if (event.key === ' ' && inPocket && !picked && may) {
+      event.preventDefault();
+      picked = { toolId: inPocket.toolId, code: inPocket.code };
+    }
+  }
+</script>
+
+<svelte:window {onkeydown} />
+<svelte:head><title>{machine.data?.machine.name ?? 'Machine'} · Arbor Line</title></svelte:head>
+
+{#if machine.error}
+  <Trouble error={machine.error} retry={() => void machine.refetch()} />
+{:else if machine.data}
+  {@const view = machine.data}
+  <header class="flex items-center gap-4 px-5 pb-3 pt-4">
+    <h1>{view.machine.name}</h1>
+    <span class="text-soft">
+      {view.machine.kind}, {view.machine.magazine.form} of {view.machine.magazine.pockets}, {count(
+        view.plan.length,
+        'tool'
+      )} planned
+    </span>
+    <span role="status" class="text-working">
+      {picked ? `${picked.code} is picked up: choose its pocket, Escape puts it down` : ''}
+    </span>
+    <a class="button main ml-auto" href="/tables/{id}">Compare with the control</a>
+  </header>
+  <div class="px-5">
+    <Chain
+      {view}
+      {chosen}
+      {refusals}
+      onchoose={choose}
+      ondropped={may
+        ? (place, data) => {
+            if (/^\d+$/.test(data)) void put(place, Number(data));
+          }
+        : undefined}
+    />
+  </div>
+  <div class="mt-4 grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px] gap-8 px-5 pb-4">
+    {#if may}
+      <Picker
+        picked={picked?.toolId ?? null}
+        planned={new Set(view.plan.map((each) => each.toolId))}
+        onpick={pick}
+      />
+    {:else}
+      <p class="text-soft">Your role may look at the load plan, not change it.</p>
+    {/if}
+    <PocketDetail
+      {view}
+      place={chosen}
+      planned={chosen ? planned.get(chosen) : undefined}
+      editable={may}
+      onmeasure={(length, diameter) => {
+        const at = chosen ? planned.get(chosen) : undefined;
+        if (chosen && at) void put(chosen, at.toolId, length, diameter);
+      }}
+      onclear={() => chosen && clear(chosen)}
+    />
+  </div>
+{:else}
+  <p class="px-5 py-6 text-soft">Opening …</p>
+{/if}

@@ -1,0 +1,142 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask, bring, type Delivery } from '$lib/api/client';
+  import Mark from '$lib/marks/Mark.svelte';
+  import { failed } from '$lib/shell/say';
+  import { who } from '$lib/shell/session.svelte';
+  import { bytes, moment } from '$lib/shell/text';
+  import Trouble from '$lib/shell/Trouble.svelte';
+
+  const client = useQueryClient();
+  const deliveries = createQuery(() => ({
+    queryKey: ['deliveries'],
+    queryFn: () => ask(api.GET('/api/v1/deliveries'))
+  }));
+
+  let over = $state(false);
+  let sending = $state<{ name: string; share: number } | null>(null);
+  let picker = $state<HTMLInputElement>();
+  const may = $derived(who.may('RECEIVE'));
+
+  async function receive(files: FileList | null | undefined) {
+    over = false;
+    const list = [...(files ?? [])];
+    let last = 0;
+    for (const file of list) {
+      sending = { name: file.name, share: 0 };
+      try {
+        last = await bring(file, (share) => (sending = { name: file.name, share }));
+      } catch (error) {
+        failed(error);
+      }
+    }
+    sending = null;
+    await client.invalidateQueries({ queryKey: ['deliveries'] });
+    if (list.length === 1 && last) {
+      await goto(`/receiving/${last}`);
+    }
+  }
+
+  function kind(delivery: Delivery): 'hold' | 'query' | 'pass' | 'skipped' | 'note' {
+    if (delivery.state === 'failed' || delivery.hold > 0) return 'hold';
+    if (delivery.state !== 'ready') return 'note';
+    if (delivery.query > 0) return 'query';
+    return delivery.pass > delivery.taken ? 'pass' : 'skipped';
+  }
+
+  const words = { hold: 'has holds', query: 'to look at', pass: 'can be taken', skipped: 'done' };
+
+  function word(delivery: Delivery): string {
+    const which = kind(delivery);
+    return delivery.state !== 'ready' || which === 'note' ? delivery.state : words[which];
+  }
+</script>
+
+<svelte:head><title>Receiving · Arbor Line</title></svelte:head>
+
+<div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
+  <h1>Receiving</h1>
+  {#if may}
+    <div
+      role="group"
+      aria-label="Bring files in"
+      class={[
+        'mt-3 flex h-24 items-center gap-4 border border-dashed px-6',
+        over ? 'border-working bg-faint' : 'border-soft bg-sheet'
+      ]}
+      ondragover={(e) => {
+        e.preventDefault();
+        over = true;
+      }}
+      ondragleave={() => (over = false)}
+      ondrop={(e) => {
+        e.preventDefault();
+        void receive(e.dataTransfer?.files);
+      }}
+    >
+      {#if sending}
+        <p class="w-80">{sending.name}: {Math.round(sending.share * 100)} % sent</p>
+        <progress class="w-64" max="1" value={sending.share} aria-label="sent"></progress>
+      {:else}
+        <button class="button main" onclick={() => picker?.click()}>Bring a file in</button>
+        <p class="text-soft">
+          or drop it here: a table as CSV, or our own JSON. It is inspected before anything enters a
+          library.
+        </p>
+      {/if}
+      <input
+        bind:this={picker}
+        type="file"
+        multiple
+        class="sr-only"
+        tabindex="-1"
+        aria-label="File to bring in"
+        onchange={(e) => void receive(e.currentTarget.files)}
+      />
+    </div>
+  {/if}
+
+  {#if deliveries.error}
+    <Trouble error={deliveries.error} retry={() => void deliveries.refetch()} />
+  {:else if deliveries.data && deliveries.data.items.length === 0}
+    <p class="mt-6 text-soft">No delivery yet.</p>
+  {:else if deliveries.data}
+    <table class="rows mt-5 w-full">
+      <thead>
+        <tr>
+          <th>Delivery</th>
+          <th>Stands</th>
+          <th class="number">Read</th>
+          <th class="number">Pass</th>
+          <th class="number">Query</th>
+          <th class="number">Hold</th>
+          <th class="number">Skipped</th>
+          <th class="number">Taken</th>
+          <th class="number">Size</th>
+          <th>Brought in</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each deliveries.data.items as delivery (delivery.id)}
+          <tr class="hover:bg-faint">
+            <td class="max-w-80 truncate">
+              <a class="font-semibold hover:text-working" href="/receiving/{delivery.id}">
+                {delivery.name}
+              </a>
+            </td>
+            <td><Mark kind={kind(delivery)} word={word(delivery)} /></td>
+            <td class="number">{delivery.read}</td>
+            <td class="number">{delivery.pass}</td>
+            <td class="number">{delivery.query}</td>
+            <td class="number">{delivery.hold}</td>
+            <td class="number">{delivery.skipped}</td>
+            <td class="number">{delivery.taken}</td>
+            <td class="number">{bytes(delivery.size)}</td>
+            <td class="text-soft">{moment(delivery.at)}, {delivery.by}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+</div>

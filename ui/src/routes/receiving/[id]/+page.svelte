@@ -1,0 +1,118 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask } from '$lib/api/client';
+  import Balance from '$lib/receiving/Balance.svelte';
+  import Group from '$lib/receiving/Group.svelte';
+  import HowRead from '$lib/receiving/HowRead.svelte';
+  import Lines from '$lib/receiving/Lines.svelte';
+  import TakeBar from '$lib/receiving/TakeBar.svelte';
+  import { failed } from '$lib/shell/say';
+  import { who } from '$lib/shell/session.svelte';
+  import { capital, count, moment } from '$lib/shell/text';
+  import Trouble from '$lib/shell/Trouble.svelte';
+
+  const id = $derived(Number(page.params.id));
+  const client = useQueryClient();
+  const delivery = createQuery(() => ({
+    queryKey: ['delivery', id],
+    queryFn: () => ask(api.GET('/api/v1/deliveries/{id}', { params: { path: { id } } }))
+  }));
+  const groups = createQuery(() => ({
+    queryKey: ['delivery', id, 'findings'],
+    queryFn: () => ask(api.GET('/api/v1/deliveries/{id}/findings', { params: { path: { id } } })),
+    enabled: delivery.data?.state === 'ready'
+  }));
+  let part = $state('');
+  const may = $derived(who.may('RECEIVE'));
+  const reading = $derived(
+    delivery.data?.state === 'reading' || delivery.data?.state === 'waiting'
+  );
+
+  function refresh() {
+    void client.invalidateQueries({ queryKey: ['delivery', id] });
+  }
+
+  async function stop() {
+    try {
+      await ask(api.POST('/api/v1/deliveries/{id}/stop', { params: { path: { id } } }));
+    } catch (error) {
+      failed(error);
+    }
+  }
+
+  async function putAway() {
+    try {
+      await ask(api.DELETE('/api/v1/deliveries/{id}', { params: { path: { id } } }));
+      await goto('/receiving');
+    } catch (error) {
+      failed(error);
+    }
+  }
+</script>
+
+<svelte:head><title>{delivery.data?.name ?? 'Delivery'} · Arbor Line</title></svelte:head>
+
+{#if delivery.error}
+  <Trouble error={delivery.error} retry={() => void delivery.refetch()} />
+{:else if delivery.data}
+  {@const arrived = delivery.data}
+  <header class="band flex flex-wrap items-end gap-x-8 gap-y-2 px-5 pb-3 pt-4">
+    <div>
+      <h1>{arrived.name}</h1>
+      <p class="text-soft">brought in {moment(arrived.at)} by {arrived.by}</p>
+    </div>
+    <div class="w-[560px] max-w-full">
+      <Balance
+        delivery={arrived}
+        chosen={part}
+        onchoose={(next) => (part = part === next ? '' : next)}
+      />
+    </div>
+    {#if may && !reading}
+      <button class="button quiet ml-auto" onclick={putAway}>Put this delivery away</button>
+    {/if}
+  </header>
+  {#if reading}
+    <div class="flex items-center gap-4 px-5 py-6" role="status">
+      <progress aria-label="Reading"></progress>
+      <p>Reading: {count(arrived.read, 'line')} so far.</p>
+      {#if may}<button class="button" onclick={stop}>Stop reading</button>{/if}
+    </div>
+  {:else if arrived.state === 'failed' || arrived.state === 'stopped'}
+    <HowRead delivery={arrived} onchanged={refresh} />
+    <div role="alert" class="m-5 max-w-3xl border-l-4 border-hold py-2 pl-4">
+      <p>{capital(arrived.note)}</p>
+      <p class="mt-1 text-soft">
+        Change how it is read above, or put the delivery away and bring the file in again.
+      </p>
+    </div>
+  {:else}
+    <div class="min-h-0 flex-1 overflow-auto">
+      <HowRead delivery={arrived} onchanged={refresh} />
+      {#if part}
+        <Lines delivery={id} disposition={part} properties={[]} editable={false} />
+      {:else}
+        {#each groups.data?.items ?? [] as group (group.code)}
+          <Group delivery={id} {group} editable={may} />
+        {/each}
+        {#if groups.data && groups.data.items.length === 0 && arrived.read > 0}
+          <p class="px-5 py-4 text-soft">No line has a finding.</p>
+        {/if}
+        {#if arrived.note}
+          <p class="px-5 py-4">{capital(arrived.note)}.</p>
+        {/if}
+        {#if arrived.pass > 0}
+          <section class="border-t border-hairline" aria-label="Lines that pass">
+            <h2 class="px-5 pb-1 pt-3">{count(arrived.pass, 'line')} without objection</h2>
+            <Lines delivery={id} disposition="pass" properties={['DC', 'OAL']} editable={false} />
+          </section>
+        {/if}
+      {/if}
+    </div>
+    {#if may}<TakeBar delivery={arrived} />{/if}
+  {/if}
+{:else}
+  <p class="px-5 py-6 text-soft">Opening …</p>
+{/if}

@@ -1,0 +1,25 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { api, ask } from '$lib/api/client';
+  import MachineToday from '$lib/machine/MachineToday.svelte';
+  import Trouble from '$lib/shell/Trouble.svelte';
+
+  const machines = createQuery(() => ({
+    queryKey: ['machines'],
+    queryFn: () => ask(api.GET('/api/v1/machines'))
+  }));
+</script>
+
+<svelte:head><title>Tool tables · Arbor Line</title></svelte:head>
+
+<div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
+  <h1>Tool tables</h1>
+  <p class="text-soft">How each machine's control stood to its plan when it was last read.</p>
+  {#if machines.error}
+    <Trouble error={machines.error} retry={() => void machines.refetch()} />
+  {/if}
+  {#each machines.data?.items ?? [] as machine (machine.id)}
+    <MachineToday id={machine.id} />
+    <a class="button mt-3" href="/tables/{machine.id}">Read and compare {machine.name}</a>
+  {/each}
+</div>

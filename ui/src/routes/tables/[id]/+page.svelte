@@ -1,0 +1,236 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask, Problem, type Applied, type ControlFile } from '$lib/api/client';
+  import Mark from '$lib/marks/Mark.svelte';
+  import Sheetlet from '$lib/shell/Sheetlet.svelte';
+  import { failed } from '$lib/shell/say';
+  import { who } from '$lib/shell/session.svelte';
+  import { capital, count, moment } from '$lib/shell/text';
+  import Trouble from '$lib/shell/Trouble.svelte';
+  import Row from '$lib/table/Row.svelte';
+
+  const id = $derived(page.params.id ?? '');
+  const client = useQueryClient();
+  const report = createQuery(() => ({
+    queryKey: ['reconciliation', id],
+    queryFn: () =>
+      ask(api.GET('/api/v1/machines/{id}/reconciliation', { params: { path: { id } } })),
+    staleTime: Infinity
+  }));
+  let all = $state(false);
+  let decisions = $state<Record<string, string>>({});
+  let files = $state<ControlFile[] | null>(null);
+  let showing = $state(false);
+  let applied = $state<Applied | null>(null);
+  let changes = $state<string[]>([]);
+  let busy = $state(false);
+  const may = $derived(who.may('LOAD'));
+  const rows = $derived(report.data?.items ?? []);
+  const shown = $derived(rows.filter((row) => all || row.state !== 'in step'));
+  const decided = $derived(
+    Object.fromEntries(
+      rows
+        .filter((row) => row.state !== 'in step')
+        .map((row) => [row.place, decisions[row.place] ?? row.suggested])
+    )
+  );
+  const doing = $derived(Object.values(decided).filter((each) => each !== 'leave').length);
+
+  async function compare() {
+    decisions = {};
+    changes = [];
+    applied = null;
+    await client.resetQueries({ queryKey: ['reconciliation', id] });
+  }
+
+  async function dryRun() {
+    try {
+      const dry = await ask(
+        api.POST('/api/v1/machines/{id}/reconciliation/dry-run', {
+          params: { path: { id } },
+          body: { read: report.data?.read, decisions: decided }
+        })
+      );
+      files = dry.files;
+      showing = true;
+    } catch (error) {
+      failed(error);
+    }
+  }
+
+  async function apply() {
+    busy = true;
+    try {
+      applied = await ask(
+        api.POST('/api/v1/machines/{id}/reconciliation/apply', {
+          params: { path: { id } },
+          body: { read: report.data?.read, decisions: decided }
+        })
+      );
+      showing = false;
+      decisions = {};
+      await client.invalidateQueries({ queryKey: ['reconciliation', id] });
+    } catch (error) {
+      showing = false;
+      if (error instanceof Problem && error.status === 409 && Array.isArray(error.details)) {
+        changes = error.details as string[];
+      } else {
+        failed(error);
+      }
+    } finally {
+      busy = false;
+    }
+  }
+</script>
+
+<svelte:head><title>Tool table · Arbor Line</title></svelte:head>
+
+<header class="band flex items-center gap-6 px-5 pb-3 pt-4">
+  <div>
+    <h1>Tool table of {report.data?.name ?? id}</h1>
+    <p class="text-soft">
+      {report.data ? `control read ${moment(report.data.readAt)}` : 'reading the control …'}
+    </p>
+  </div>
+  {#if report.data}
+    <div class="flex gap-5">
+      <Mark kind="in step" word="{report.data.inStep} in step" />
+      <Mark kind="differs" word="{report.data.differ} differ" />
+      <Mark kind="unknown tool" word="{report.data.unknown} unknown" />
+    </div>
+    <label class="flex items-center gap-1.5">
+      <input type="checkbox" bind:checked={all} class="accent-working" />
+      all places
+    </label>
+  {/if}
+  <div class="ml-auto flex gap-2">
+    <a class="button" href="/machines/{id}">Load plan</a>
+    <button class="button" onclick={compare} disabled={report.isFetching}>Read again</button>
+  </div>
+</header>
+
+{#if report.error}
+  <Trouble error={report.error} retry={compare} />
+{:else if report.data}
+  <div class="min-h-0 flex-1 overflow-auto">
+    {#if changes.length > 0}
+      <div role="alert" class="m-5 border-l-4 border-hold py-2 pl-4">
+        <p class="font-semibold">The control changed since it was read. Nothing was written.</p>
+        <ul class="mt-1">
+          {#each changes as change (change)}<li>{capital(change)}</li>{/each}
+        </ul>
+        <button class="button mt-2" onclick={compare}>Read and compare again</button>
+      </div>
+    {/if}
+    {#if applied}
+      <div
+        role="status"
+        class={[
+          'm-5 border-l-4 py-2 pl-4',
+          applied.state === 'in step' ? 'border-working' : 'border-hold'
+        ]}
+      >
+        {#if applied.state === 'in step'}
+          <p class="font-semibold">
+            Written, read back and equal{applied.written.length
+              ? `: ${count(applied.written.length, 'pocket')}`
+              : ''}.
+          </p>
+        {:else}
+          <p class="font-semibold">Interrupted: {applied.problem}.</p>
+          <p>
+            Not written: pocket {applied.notWritten.join(', ')}. Compare below and run again; what
+            is written stays written.
+          </p>
+        {/if}
+        {#if applied.written.length}<p>Written: pocket {applied.written.join(', ')}.</p>{/if}
+        {#if applied.taken.length}<p>
+            Taken into the plan: pocket {applied.taken.join(', ')}.
+          </p>{/if}
+      </div>
+    {/if}
+    {#if shown.length === 0}
+      <div class="px-5 py-6">
+        <div
+          class="centre-line mb-4 w-64"
+          style="--line-colour: var(--working)"
+          aria-hidden="true"
+        ></div>
+        <p class="text-working">In step: plan and control are the same in all places.</p>
+      </div>
+    {:else}
+      <table class="rows w-full">
+        <thead>
+          <tr>
+            <th class="number">Pocket</th>
+            <th>Tool</th>
+            <th>State</th>
+            <th>
+              <span class="heads">
+                <span>Field</span><span>Plan</span><span>Last agreed</span><span class="text-note"
+                  >Control</span
+                >
+              </span>
+            </th>
+            <th>Decision</th>
+            <th>Why</th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each shown as row (row.place)}
+            <Row
+              {row}
+              editable={may}
+              bind:decision={
+                () => decided[row.place] ?? 'leave', (next) => (decisions[row.place] = next)
+              }
+            />
+          {/each}
+        </tbody>
+      </table>
+    {/if}
+  </div>
+  {#if may && shown.some((row) => row.state !== 'in step')}
+    <footer class="flex h-14 shrink-0 items-center gap-4 border-t border-hairline bg-sheet px-5">
+      <p>
+        <strong>{count(doing, 'place')}</strong> will be settled, {rows.length -
+          report.data.inStep -
+          doing} left as they are
+      </p>
+      <button class="button main ml-auto" disabled={doing === 0} onclick={dryRun}>
+        Show what will be written
+      </button>
+    </footer>
+  {/if}
+{:else}
+  <p class="px-5 py-6 text-soft" role="status">Reading the control …</p>
+{/if}
+
+<Sheetlet
+  bind:open={showing}
+  title="What will be written"
+  hint="In the control's own terms. Before writing, the control is read once more."
+>
+  {#each files ?? [] as file (file.name)}
+    <h3 class="code mt-2 text-soft">{file.name}</h3>
+    <pre
+      class="code max-h-56 overflow-auto border border-hairline bg-paper p-3 text-[12.5px]">{file.content}</pre>
+  {:else}
+    <p>Nothing goes to the control; the plan follows it.</p>
+  {/each}
+  <div class="mt-4 flex justify-end gap-2">
+    <button class="button" onclick={() => (showing = false)}>Not now</button>
+    <button class="button main" disabled={busy} onclick={apply}>
+      {busy ? 'Writing …' : files?.length ? 'Write, read back, compare' : 'Take into the plan'}
+    </button>
+  </div>
+</Sheetlet>
+
+<style>
+  .heads {
+    display: grid;
+    grid-template-columns: 92px repeat(3, minmax(110px, 1fr));
+    gap: 2px 12px;
+  }
+</style>

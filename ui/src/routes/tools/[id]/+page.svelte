@@ -1,0 +1,249 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask, Problem } from '$lib/api/client';
+  import { Draft } from '$lib/sheet/draft.svelte';
+  import Drawing from '$lib/sheet/Drawing.svelte';
+  import Fields from '$lib/sheet/Fields.svelte';
+  import Findings from '$lib/sheet/Findings.svelte';
+  import Choice from '$lib/shell/Choice.svelte';
+  import Sheetlet from '$lib/shell/Sheetlet.svelte';
+  import { done, failed } from '$lib/shell/say';
+  import { who } from '$lib/shell/session.svelte';
+  import { capital, moment } from '$lib/shell/text';
+  import Trouble from '$lib/shell/Trouble.svelte';
+
+  interface Conflict {
+    symbol: string;
+    base: string;
+    theirs: string;
+    mine: string;
+  }
+
+  const id = $derived(Number(page.params.id));
+  const client = useQueryClient();
+  const sheet = createQuery(() => ({
+    queryKey: ['tool', id],
+    queryFn: () => ask(api.GET('/api/v1/tools/{id}', { params: { path: { id } } }))
+  }));
+  const classes = createQuery(() => ({
+    queryKey: ['classes'],
+    queryFn: () => ask(api.GET('/api/v1/classes')),
+    staleTime: Infinity
+  }));
+  let draft = $state(new Draft());
+  let base = $state(0);
+  let conflicts = $state<Conflict[]>([]);
+  let saving = $state(false);
+  const may = $derived(who.may('EDIT'));
+
+  // A sheet that nobody is writing on follows the newest version.
+  $effect(() => {
+    const newest = sheet.data;
+    if (newest && !draft.changed) {
+      draft = Draft.of(newest);
+      base = newest.version;
+    }
+  });
+
+  function reset() {
+    draft.changed = false;
+    if (sheet.data) {
+      draft = Draft.of(sheet.data);
+      base = sheet.data.version;
+    }
+  }
+
+  async function reload() {
+    draft.changed = false;
+    await client.invalidateQueries({ queryKey: ['tool', id] });
+  }
+
+  async function save() {
+    if (!draft.changed || saving) return;
+    saving = true;
+    try {
+      const saved = await ask(
+        api.PUT('/api/v1/tools/{id}', {
+          params: { path: { id }, query: { version: base } },
+          body: draft.body
+        })
+      );
+      done(`Saved as version ${saved.version}`, saved.undo, () => void reload());
+      await reload();
+    } catch (error) {
+      const both = error instanceof Problem && Array.isArray(error.details) ? error.details : [];
+      if (both.length > 0 && 'theirs' in both[0]) {
+        conflicts = both as Conflict[];
+      } else {
+        failed(error);
+      }
+    } finally {
+      saving = false;
+    }
+  }
+
+  async function settle(keepMine: boolean) {
+    const now = await ask(api.GET('/api/v1/tools/{id}', { params: { path: { id } } }));
+    if (!keepMine) {
+      for (const { symbol } of conflicts) {
+        const theirs = now.answer.values[symbol];
+        if (theirs) draft.values[symbol] = { text: theirs.text, unit: theirs.unit };
+        else if (symbol === 'NAME') draft.name = now.name;
+        else delete draft.values[symbol];
+      }
+    }
+    for (const [symbol, value] of Object.entries(now.answer.values)) {
+      const touched = conflicts.some((each) => each.symbol === symbol);
+      const before = sheet.data?.answer.values[symbol];
+      const mine = draft.values[symbol];
+      if (!touched && mine?.text === before?.text) {
+        draft.values[symbol] = { text: value.text, unit: value.unit, defaulted: value.defaulted };
+      }
+    }
+    conflicts = [];
+    base = now.version;
+    await save();
+  }
+
+  async function back(version: number) {
+    try {
+      const saved = await ask(
+        api.POST('/api/v1/tools/{id}/back', { params: { path: { id }, query: { version } } })
+      );
+      done(`Version ${version} stands again`, saved.undo, () => void reload());
+      await reload();
+    } catch (error) {
+      failed(error);
+    }
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if (event.key.toLowerCase() === 's' && (event.ctrlKey || event.metaKey)) {
+      event.preventDefault();
+      void save();
+    }
+  }
+</script>
+
+<svelte:window {onkeydown} />
+<svelte:head><title>{sheet.data?.code ?? 'Tool'} · Arbor Line</title></svelte:head>
+
+{#if sheet.error}
+  <Trouble error={sheet.error} retry={() => void sheet.refetch()} />
+{:else if sheet.data}
+  {@const shown = sheet.data}
+  <header class="band flex flex-wrap items-center gap-x-4 gap-y-2 px-5 py-3">
+    <h1 class="code text-[17px]!">{shown.code}</h1>
+    <input
+      class="field w-80"
+      aria-label="Name"
+      readonly={!may}
+      bind:value={
+        () => draft.name,
+        (name) => {
+          draft.name = name;
+          draft.changed = true;
+        }
+      }
+    />
+    <Choice
+      label="Class"
+      disabled={!may}
+      bind:value={
+        () => draft.classId,
+        (classId) => {
+          draft.classId = classId;
+          draft.changed = true;
+          draft.check();
+        }
+      }
+      options={(classes.data?.items ?? []).map((each) => ({ value: each.id, label: each.title }))}
+    />
+    <span class="text-soft">
+      {#each shown.usedIn as use (use.libraryId)}
+        <a class="hover:text-working" href="/libraries/{use.libraryId}">
+          {use.library}, number {use.number}
+        </a>
+      {:else}
+        in no library now
+      {/each}
+    </span>
+    <span class="text-soft">version {shown.version}</span>
+    {#if may}
+      <div class="ml-auto flex items-center gap-2">
+        {#if draft.changed && draft.holds.length > 0}
+          <span class="text-hold">cannot be saved yet</span>
+        {/if}
+        <button class="button" disabled={!draft.changed} onclick={reset}>Discard</button>
+        <button
+          class="button main"
+          disabled={!draft.changed || draft.holds.length > 0 || saving}
+          onclick={save}
+        >
+          Save
+        </button>
+      </div>
+    {/if}
+  </header>
+  <div class="min-h-0 flex-1 overflow-auto pb-8">
+    <Drawing {draft} readonly={!may} />
+    <div class="grid grid-cols-[minmax(0,1fr)_360px] gap-6">
+      <Fields {draft} readonly={!may} />
+      <div class="pr-5">
+        <Findings {draft} />
+        <section aria-label="History">
+          <h2 class="px-5 pb-1 pt-4">History</h2>
+          <ol class="px-5">
+            {#each shown.history as version (version.version)}
+              <li class="band py-1.5">
+                <div class="flex items-baseline gap-2">
+                  <span class="font-semibold">{version.version}</span>
+                  <span class="text-soft">{moment(version.at)}, {version.by}</span>
+                  {#if may && version.version !== shown.version}
+                    <button
+                      class="button quiet ml-auto h-6!"
+                      aria-label="Back to version {version.version}"
+                      onclick={() => back(version.version)}
+                    >
+                      Back to this
+                    </button>
+                  {/if}
+                </div>
+                <p class="text-[13px] text-soft">{capital(version.origin)}</p>
+                {#each version.changes as change (change)}
+                  <p class="text-[13px]">{change}</p>
+                {/each}
+              </li>
+            {/each}
+          </ol>
+        </section>
+      </div>
+    </div>
+  </div>
+  <Sheetlet
+    open={conflicts.length > 0}
+    title="Somebody else changed the same values"
+    hint="All other changes of both of you are kept."
+  >
+    <table class="rows w-full">
+      <thead><tr><th></th><th>Was</th><th>Theirs</th><th>Yours</th></tr></thead>
+      <tbody>
+        {#each conflicts as conflict (conflict.symbol)}
+          <tr>
+            <td class="code">{conflict.symbol}</td>
+            <td>{conflict.base}</td>
+            <td>{conflict.theirs}</td>
+            <td>{conflict.mine}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <div class="mt-4 flex justify-end gap-2">
+      <button class="button" onclick={() => settle(false)}>Keep theirs</button>
+      <button class="button main" onclick={() => settle(true)}>Keep yours</button>
+    </div>
+  </Sheetlet>
+{:else}
+  <p class="px-5 py-6 text-soft">Opening …</p>
+{/if}

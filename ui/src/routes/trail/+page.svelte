@@ -1,0 +1,85 @@
+<script lang="ts">
+  import { createInfiniteQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask } from '$lib/api/client';
+  import { done, failed } from '$lib/shell/say';
+  import { who } from '$lib/shell/session.svelte';
+  import { capital, moment } from '$lib/shell/text';
+  import Trouble from '$lib/shell/Trouble.svelte';
+
+  const client = useQueryClient();
+  const trail = createInfiniteQuery(() => ({
+    queryKey: ['trail'],
+    initialPageParam: undefined as number | undefined,
+    queryFn: ({ pageParam }) =>
+      ask(api.GET('/api/v1/trail', { params: { query: { after: pageParam, limit: 100 } } })),
+    getNextPageParam: (last: { next?: string | null }) =>
+      last.next ? Number(last.next) : undefined
+  }));
+  const lines = $derived((trail.data?.pages ?? []).flatMap((page) => page.items));
+  const may = $derived(who.may('EDIT') || who.may('LOAD'));
+  const places: Record<string, string> = {
+    tool: '/tools/',
+    library: '/libraries/',
+    delivery: '/receiving/',
+    machine: '/machines/'
+  };
+
+  async function undo(id: number) {
+    try {
+      await ask(api.POST('/api/v1/trail/{id}/undo', { params: { path: { id } } }));
+      done('Taken back');
+      await client.invalidateQueries();
+    } catch (error) {
+      failed(error);
+    }
+  }
+</script>
+
+<svelte:head><title>Trail · Arbor Line</title></svelte:head>
+
+<div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
+  <h1>Trail</h1>
+  <p class="text-soft">Who changed what, newest first.</p>
+  {#if trail.error}
+    <Trouble error={trail.error} retry={() => void trail.refetch()} />
+  {:else if trail.data}
+    <table class="rows mt-3 w-full">
+      <thead>
+        <tr>
+          <th class="w-36">When</th>
+          <th class="w-36">Who</th>
+          <th>What</th>
+          <th class="w-32"><span class="sr-only">Take back</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each lines as line (line.id)}
+          <tr class="hover:bg-faint">
+            <td class="text-soft">{moment(line.at)}</td>
+            <td>{line.who}</td>
+            <td class="max-w-0 truncate" title={line.said}>
+              <a
+                class={['hover:text-working', line.undo === 'done' && 'line-through']}
+                href="{places[line.subjectKind] ?? '/'}{line.subjectId}">{capital(line.said)}</a
+              >
+            </td>
+            <td>
+              {#if line.undo === 'possible' && may}
+                <button class="button quiet" onclick={() => undo(line.id)}>Take back</button>
+              {:else if line.undo === 'done'}
+                <span class="px-1.5 text-soft">taken back</span>
+              {/if}
+            </td>
+          </tr>
+        {:else}
+          <tr><td colspan="4" class="text-soft">Nothing was changed yet.</td></tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if trail.hasNextPage}
+      <button class="button quiet mt-2" onclick={() => void trail.fetchNextPage()}>
+        Show older
+      </button>
+    {/if}
+  {/if}
+</div>
