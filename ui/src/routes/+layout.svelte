@@ -58,5 +58,16 @@
       {@render children()}
     </main>
   </div>
-  <Toaster position="bottom-left" theme={settings.theme === 'night' ? 'dark' : 'light'} />
+  <Toaster
+    position="top-center"
+    offset={{ top: '52px' }}
+    visibleToasts={2}
+    theme={settings.theme === 'night' ? 'dark' : 'light'}
+    toastOptions={{
+      style:
+        'background: var(--sheet); color: var(--ink); border: 1px solid var(--hairline); border-radius: 4px; padding: 8px 14px; font-family: inherit; font-size: 14px',
+      actionButtonStyle:
+        'background: transparent; color: var(--working); font-weight: 600; font-size: 14px'
+    }}
+  />
 </QueryClientProvider>

@@ -34,6 +34,8 @@
     Math.min(1, height / Math.max(1, ...view.plan.map((each) => each.outline?.length ?? 0)))
   );
 
+  const rowHeight = $derived(18 + height + (small ? 4 : 24));
+
   function move(event: KeyboardEvent, place: string) {
     const number = Number(place);
     const upper = number <= half;
@@ -59,6 +61,11 @@
 </script>
 
 <div class="relative" role="group" aria-label="Magazine of {view.machine.name}">
+  {#if view.machine.magazine.closed}
+    {#each ['left', 'right'] as side (side)}
+      <span class={['bend', side]} style:height="{rowHeight + 2}px" aria-hidden="true"></span>
+    {/each}
+  {/if}
   {#each rows as row, index (index)}
     <div class={['flex', index === 1 && (small ? 'mt-1' : 'mt-2')]}>
       {#each row as place (place)}
@@ -119,6 +126,23 @@
 </div>
 
 <style>
+  /* The ends of a closed chain. */
+  .bend {
+    position: absolute;
+    top: 16px;
+    width: 12px;
+    border: 2px solid var(--working);
+  }
+  .bend.left {
+    left: -12px;
+    border-right: 0;
+    border-radius: 12px 0 0 12px;
+  }
+  .bend.right {
+    right: -12px;
+    border-left: 0;
+    border-radius: 0 12px 12px 0;
+  }
   .gauge {
     height: 2px;
     background: var(--working);

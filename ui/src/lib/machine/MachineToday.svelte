@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask, Problem } from '$lib/api/client';
+  import { api, ask } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
   import { count, moment } from '$lib/shell/text';
   import Chain from './Chain.svelte';
@@ -14,20 +14,12 @@
   }));
   const table = createQuery(() => ({
     queryKey: ['tables', id, 'last'],
-    queryFn: async () => {
-      try {
-        return await ask(
-          api.GET('/api/v1/machines/{id}/reconciliation', {
-            params: { path: { id }, query: { fresh: false, all: false } }
-          })
-        );
-      } catch (error) {
-        if (error instanceof Problem && error.status === 404) {
-          return null;
-        }
-        throw error;
-      }
-    }
+    queryFn: async () =>
+      (await ask(
+        api.GET('/api/v1/machines/{id}/reconciliation', {
+          params: { path: { id }, query: { fresh: false, all: false } }
+        })
+      )) || null
   }));
   const differing = $derived((table.data?.items ?? []).filter((row) => row.state !== 'in step'));
   const marks = $derived(Object.fromEntries(differing.map((row) => [row.place, row.reason])));

@@ -36,7 +36,16 @@
       last.next ? Number(last.next) : undefined
   }));
   const rows = $derived((lines.data?.pages ?? []).flatMap((page) => page.items));
-  const columns = $derived(properties.filter((each) => !['CODE', 'NAME', 'CLASS'].includes(each)));
+  const pointedAt = $derived(
+    rows.flatMap((line) =>
+      line.findings.filter((each) => each.code === finding).flatMap((each) => each.properties)
+    )
+  );
+  const columns = $derived(
+    [...new Set([...properties, ...pointedAt])].filter(
+      (each) => !['CODE', 'NAME', 'CLASS'].includes(each)
+    )
+  );
 
   function message(line: Line): string {
     const found = finding ? line.findings.find((each) => each.code === finding) : line.findings[0];

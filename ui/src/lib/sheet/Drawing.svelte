@@ -27,8 +27,8 @@
   {#if outline && placed}
     <svg {width} height={placed.height} class="absolute inset-0" aria-hidden="true">
       <line
-        x1="24"
-        x2={width - 24}
+        x1={placed.at.x(0) - 14}
+        x2={placed.at.x(outline.length) + 14}
         y1={placed.axis}
         y2={placed.axis}
         stroke="var(--steel-dark)"

@@ -33,10 +33,12 @@
               >&nbsp;*</span
             >{/if}
         </span>
-        <ValueField {draft} symbol={field.symbol} {field} label={field.name} {readonly} />
+        <ValueField {draft} symbol={field.symbol} {field} label={capital(field.name)} {readonly} />
         <span class="text-[13px] text-soft">{unit(field)}</span>
         <span class="min-w-0 truncate text-[13px]">
-          {#if finding}
+          {#if finding?.code.startsWith('missing.') && draft.focus !== field.symbol}
+            <span class="text-soft">needed</span>
+          {:else if finding && !finding.code.startsWith('missing.')}
             <span class={finding.severity === 'HOLD' ? 'text-hold' : 'text-query'}>
               {capital(finding.message)}
             </span>

@@ -4,6 +4,8 @@
   import type { Draft } from './draft.svelte';
 
   let { draft }: { draft: Draft } = $props();
+
+  const others = $derived(draft.findings.filter((each) => !draft.needed.includes(each)));
 </script>
 
 <section aria-label="Findings" aria-live="polite">
@@ -12,7 +14,13 @@
     <p class="px-5"><Mark kind="pass" word="nothing to object" /></p>
   {:else}
     <ul class="px-5">
-      {#each draft.findings as finding (finding.code + finding.properties.join())}
+      {#if draft.needed.length > 0}
+        <li class="flex gap-3 py-1">
+          <Mark kind="hold" />
+          <span>Needed still: {draft.needed.map((each) => each.properties[0]).join(', ')}</span>
+        </li>
+      {/if}
+      {#each others as finding (finding.code + finding.properties.join())}
         <li class="flex gap-3 py-1">
           <Mark kind={finding.severity.toLowerCase() as 'hold'} />
           <span>{capital(finding.message)}</span>

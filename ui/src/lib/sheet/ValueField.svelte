@@ -28,7 +28,7 @@
   class={['field', compact ? 'h-6! w-[70px]' : 'w-36', field?.numeric && 'text-right']}
   class:italic={defaulted}
   aria-label={label}
-  aria-invalid={finding?.severity === 'HOLD'}
+  aria-invalid={finding?.severity === 'HOLD' && !finding.code.startsWith('missing.')}
   title={finding?.message ?? field?.sentence}
   {readonly}
   {value}

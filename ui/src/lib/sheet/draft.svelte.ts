@@ -36,6 +36,9 @@ export class Draft {
   readonly findings = $derived(this.answer?.findings ?? []);
   readonly holds = $derived(this.findings.filter((each) => each.severity === 'HOLD'));
 
+  /** Required values that nobody has given yet: told, not blamed. */
+  readonly needed = $derived(this.findings.filter((each) => each.code.startsWith('missing.')));
+
   finding(symbol: string): Finding | undefined {
     return this.findings.find((each) => each.properties[0] === symbol);
   }

@@ -31,19 +31,21 @@
     <Mark kind={row.state as 'differs'} />
     {#if row.inSpindle}<span class="block text-[12px] text-soft">in the spindle</span>{/if}
   </td>
-  <td class="fields">
-    {#each row.fields as field (field.field)}
-      <span class="text-soft">{field.title}</span>
-      <span class="code">{field.plan ?? '–'}</span>
-      <span class="code text-soft">{field.agreed ?? '–'}</span>
-      <span class="code text-note">{field.control ?? '–'}</span>
-    {:else}
-      <span class="text-soft">all</span>
-      <span class="code">{row.plan.length ?? ''}</span>
-      <span></span>
-      <span class="code text-note">{row.control.length ?? ''}</span>
-    {/each}
-  </td>
+  <td
+    ><div class="fields">
+      {#each row.fields as field (field.field)}
+        <span class="text-soft">{field.title}</span>
+        <span class="code">{field.plan ?? '–'}</span>
+        <span class="code text-soft">{field.agreed ?? '–'}</span>
+        <span class="code text-note">{field.control ?? '–'}</span>
+      {:else}
+        <span class="text-soft">all</span>
+        <span class="code">{row.plan.length ?? ''}</span>
+        <span></span>
+        <span class="code text-note">{row.control.length ?? ''}</span>
+      {/each}
+    </div></td
+  >
   <td>
     {#if row.state !== 'in step'}
       <Choice

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { watch } from 'runed';
   import { api, ask, Problem } from '$lib/api/client';
   import { Draft } from '$lib/sheet/draft.svelte';
   import Drawing from '$lib/sheet/Drawing.svelte';
@@ -38,13 +39,15 @@
   const may = $derived(who.may('EDIT'));
 
   // A sheet that nobody is writing on follows the newest version.
-  $effect(() => {
-    const newest = sheet.data;
-    if (newest && !draft.changed) {
-      draft = Draft.of(newest);
-      base = newest.version;
+  watch(
+    () => sheet.data,
+    (newest) => {
+      if (newest && !draft.changed) {
+        draft = Draft.of(newest);
+        base = newest.version;
+      }
     }
-  });
+  );
 
   function reset() {
     draft.changed = false;

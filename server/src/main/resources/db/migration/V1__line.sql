@@ -25,7 +25,7 @@ create table sign_in_failure (
   index sign_in_failure_recent (failed_at)
 ) engine = InnoDB;
 
-create table spring_session (
+create table SPRING_SESSION (
   primary_id char(36) not null primary key,
   session_id char(36) not null,
   creation_time bigint not null,
@@ -38,12 +38,12 @@ create table spring_session (
   index spring_session_ix3 (principal_name)
 ) engine = InnoDB;
 
-create table spring_session_attributes (
+create table SPRING_SESSION_ATTRIBUTES (
   session_primary_id char(36) not null,
   attribute_name varchar(200) not null,
   attribute_bytes blob not null,
   primary key (session_primary_id, attribute_name),
-  foreign key (session_primary_id) references spring_session (primary_id) on delete cascade
+  foreign key (session_primary_id) references SPRING_SESSION (primary_id) on delete cascade
 ) engine = InnoDB;
 
 create table scheduled_tasks (

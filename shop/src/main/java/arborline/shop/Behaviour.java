@@ -7,18 +7,18 @@ package arborline.shop;
  * @param slowMillis waits before every answer
  * @param refuseRegister tool number whose offsets it refuses; 0 for none
  * @param protectedMemory refuses all writing
- * @param cutAfterRows drops the connection after so many rows, once; negative for never
+ * @param cutAfterRows drops the connection after so many rows, once; null for never
  */
 public record Behaviour(
     boolean offline,
     long slowMillis,
     int refuseRegister,
     boolean protectedMemory,
-    int cutAfterRows) {
+    Integer cutAfterRows) {
 
-  static final Behaviour GOOD = new Behaviour(false, 0, 0, false, -1);
+  static final Behaviour GOOD = new Behaviour(false, 0, 0, false, null);
 
-  Behaviour cutTo(int rows) {
+  Behaviour cutTo(Integer rows) {
     return new Behaviour(offline, slowMillis, refuseRegister, protectedMemory, rows);
   }
 }

@@ -102,13 +102,15 @@ final class Control {
   }
 
   private void row() {
-    if (behaviour.cutAfterRows() == 0) {
-      behaviour = behaviour.cutTo(-1);
+    Integer left = behaviour.cutAfterRows();
+    if (left == null) {
+      return;
+    }
+    if (left <= 0) {
+      behaviour = behaviour.cutTo(null);
       throw new CutOffException();
     }
-    if (behaviour.cutAfterRows() > 0) {
-      behaviour = behaviour.cutTo(behaviour.cutAfterRows() - 1);
-    }
+    behaviour = behaviour.cutTo(left - 1);
   }
 
   /** The operator changes a register at the panel. */

@@ -5,6 +5,7 @@ import com.sun.net.httpserver.HttpHandler;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -14,7 +15,8 @@ import tools.jackson.databind.json.JsonMapper;
  */
 final class ControlEndpoint implements HttpHandler {
 
-  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final JsonMapper JSON =
+      JsonMapper.builder().disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES).build();
   private static final int LARGEST = 1024 * 1024;
 
   private final String root;

@@ -51,7 +51,7 @@ public final class Inspector {
     String code = tool.code();
     if (code.isEmpty()) {
       findings.add(
-          Finding.hold("code-missing", "the line has no code", RawTool.CODE)
+          Finding.hold("code-missing", "no code is given", RawTool.CODE)
               .withRepair(
                   Repair.of(
                       "code-from-class",

@@ -49,7 +49,7 @@ public final class EntryParser {
     }
     Matcher split = SPLIT.matcher(entry);
     if (!split.matches()) {
-      return refused("'%s' is not a number".formatted(entry), "type a number such as 12.7 or 1/2");
+      return refused("not a number", "type a number such as 12.7 or 1/2");
     }
     Optional<Unit> unit =
         split.group(2) == null ? Optional.of(assumed) : Unit.named(split.group(2));
@@ -122,7 +122,7 @@ public final class EntryParser {
     if (text.matches("[+-]\\s.*")) {
       return "space after sign";
     }
-    return "'%s' is not one number".formatted(text);
+    return "not one number";
   }
 
   private static Entry understood(String text, BigDecimal amount, Unit unit) {

@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -147,7 +148,7 @@ public class Reconciliations {
 
   private Set<String> knownCodes(ControlTable control) {
     Set<String> known = new HashSet<>();
-    control.pockets().values().stream()
+    Stream.concat(control.pockets().values().stream(), control.spindle().stream())
         .filter(entry -> !entry.empty())
         .map(entry -> entry.get(TableField.TOOL))
         .filter(code -> tools.byCode(code).isPresent())

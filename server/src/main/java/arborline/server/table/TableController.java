@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -110,20 +111,21 @@ class TableController {
   /**
    * Compares plan and control.
    *
-   * @param fresh false to compare with the last reading instead of asking the control
+   * @param fresh false to compare with the last reading instead of asking the control; the answer
+   *     is empty where there is none
    * @param all true for places in step as well
    */
   @GetMapping("/reconciliation")
-  ReconciliationView reconciliation(
+  @Nullable ReconciliationView reconciliation(
       @PathVariable String id,
       @RequestParam(defaultValue = "true") boolean fresh,
       @RequestParam(defaultValue = "true") boolean all) {
-    Reconciliations.Compared compared =
-        fresh
-            ? reconciliations.compare(id)
-            : reconciliations
-                .lastKnown(id)
-                .orElseThrow(() -> Refusal.notFound("the control was never read"));
+    Optional<Reconciliations.Compared> known =
+        fresh ? Optional.of(reconciliations.compare(id)) : reconciliations.lastKnown(id);
+    return known.map(compared -> view(id, compared, all)).orElse(null);
+  }
+
+  private ReconciliationView view(String id, Reconciliations.Compared compared, boolean all) {
     List<ReportRow> rows =
         compared.reports().stream()
             .filter(each -> all || each.state() != PlaceReport.State.IN_STEP)

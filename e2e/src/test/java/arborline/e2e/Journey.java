@@ -1,0 +1,89 @@
+package arborline.e2e;
+
+import arborline.rig.RunningLine;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+
+/** The product and a browser, started once for all tests of a run. */
+final class Journey {
+
+  static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
+  static final Path STARTER = ROOT.resolve("demo/incoming/marram-starter.csv");
+
+  private static Journey running;
+
+  final RunningLine line;
+  final Shop shop;
+  private final Browser browser;
+
+  private Journey() {
+    line = RunningLine.start(ROOT, Path.of("target/rig"));
+    shop = new Shop(line.shopUrl());
+    browser =
+        Playwright.create()
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(
+                        List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
+  }
+
+  static synchronized Journey start() {
+    if (running == null) {
+      running = new Journey();
+      Runtime.getRuntime().addShutdownHook(new Thread(() -> running.line.close()));
+    }
+    return running;
+  }
+
+  /** A fresh page at 1280 x 800, nobody signed in. */
+  Page page() {
+    BrowserContext context =
+        browser.newContext(
+            new Browser.NewContextOptions()
+                .setViewportSize(1280, 800)
+                .setBaseURL(line.url())
+                .setTimezoneId("UTC")
+                .setAcceptDownloads(true));
+    context.setDefaultTimeout(15_000);
+    return context.newPage();
+  }
+
+  /** A fresh page with a role signed in. */
+  Page as(String role) {
+    Page page = page();
+    page.navigate("/sign-in");
+    page.getByLabel("Name").fill(role);
+    page.getByLabel("Password").fill("tidewrack");
+    button(page, "Sign in").click();
+    page.waitForURL("**/");
+    return page;
+  }
+
+  static com.microsoft.playwright.Locator button(Page page, String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  static com.microsoft.playwright.Locator link(Page page, String name) {
+    return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
+  }
+
+  static com.microsoft.playwright.Locator heading(Page page, String name) {
+    return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name));
+  }
+}

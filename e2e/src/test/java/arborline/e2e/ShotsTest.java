@@ -1,0 +1,79 @@
+package arborline.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+
+/** Takes the pictures of docs/screenshots from the demo data; behind {@code ./arbor shots}. */
+@Tag("shots")
+class ShotsTest {
+
+  private static final Path FOLDER =
+      Path.of(System.getProperty("shots.folder", "../docs/screenshots"));
+
+  private final Journey journey = Journey.start();
+
+  private static void shot(Page page, String name) {
+    page.waitForTimeout(400);
+    page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+  }
+
+  @Test
+  void allViews() {
+    Page page = journey.page();
+    page.navigate("/sign-in");
+    assertThat(Journey.button(page, "Sign in")).isVisible();
+    shot(page, "sign-in");
+    page = journey.as("lead");
+    assertThat(page.getByText("Nothing was received yet")).isVisible();
+    shot(page, "today-first");
+    Steps steps = new Steps(page);
+    steps.receive(Journey.STARTER);
+    shot(page, "delivery");
+    steps.repairAll();
+    steps.takeAll();
+    page.navigate("/receiving");
+    assertThat(page.getByText("marram-starter.csv")).isVisible();
+    shot(page, "receiving");
+    Journey.link(page, "Libraries").click();
+    Journey.link(page, "Shop milling").click();
+    steps.hang("MC-FE10", "MC-BE06", "MC-DR6-8");
+    shot(page, "library");
+    page.getByText("MC-CR06L").first().click();
+    assertThat(Journey.heading(page, "MC-CR06L")).isVisible();
+    shot(page, "sheet");
+    page.navigate("/libraries/1/new");
+    assertThat(page.getByText("Which class is it?")).isVisible();
+    shot(page, "new-tool");
+    steps.load("MC-FE06", 1, "98.214");
+    steps.load("MC-FE10", 2, "121.4");
+    steps.load("MC-FE12", 3, "128.633");
+    steps.load("MC-FE16", 4, "138.02");
+    steps.load("MC-BE06", 5, "102.9");
+    steps.load("MC-FM50", 7, "96.11");
+    steps.load("MC-DR10", 8, "130.5");
+    steps.load("MC-TPM6", 12, "128.4");
+    shot(page, "machine");
+    Journey.link(page, "Compare with the control").click();
+    assertThat(page.getByText("Show what will be written")).isVisible();
+    shot(page, "tool-table");
+    Journey.button(page, "Show what will be written").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+    shot(page, "tool-table-dry-run");
+    page.keyboard().press("Escape");
+    page.navigate("/");
+    assertThat(page.getByText("out of step")).isVisible();
+    shot(page, "today");
+    page.navigate("/trail");
+    assertThat(page.getByText("Who changed what")).isVisible();
+    shot(page, "trail");
+    page.evaluate("localStorage.setItem('theme', 'night')");
+    page.navigate("/libraries/1");
+    steps.hang("MC-FM50", "MC-CR06L");
+    shot(page, "library-night");
+  }
+}

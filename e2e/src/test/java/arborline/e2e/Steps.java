@@ -1,0 +1,93 @@
+package arborline.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+
+/** What a person does in several journeys. */
+final class Steps {
+
+  private final Page page;
+
+  Steps(Page page) {
+    this.page = page;
+  }
+
+  /** Brings a file in and waits until it is inspected. */
+  void receive(Path file) {
+    page.navigate("/receiving");
+    page.getByLabel("File to bring in").setInputFiles(file);
+    page.waitForURL("**/receiving/*");
+    assertThat(page.getByRole(AriaRole.CONTENTINFO)).isVisible();
+  }
+
+  /** Applies the first bulk repair of every group until none is offered. */
+  void repairAll() {
+    Locator repairs =
+        page.locator("section header button.button:not(.main)")
+            .filter(new Locator.FilterOptions().setHasNotText("Looked at"));
+    for (int round = 0; round < 12 && repairs.count() > 0; round++) {
+      int before = repairs.count();
+      String title = repairs.first().innerText();
+      repairs.first().click();
+      assertThat(
+              page.locator("section header button.button")
+                  .filter(new Locator.FilterOptions().setHasText(title)))
+          .hasCount(0);
+      if (repairs.count() > before) {
+        break;
+      }
+    }
+  }
+
+  /** Takes everything that passes. */
+  void takeAll() {
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^Take \\d+ tools?$")))
+        .click();
+    assertThat(page.getByText(Pattern.compile("entered Shop milling"))).isVisible();
+  }
+
+  /** Hangs tools on the strip by clicking their rows. */
+  void hang(String... codes) {
+    for (String code : codes) {
+      page.getByLabel("Search", new Page.GetByLabelOptions().setExact(true)).fill(code);
+      Locator row =
+          page.getByRole(AriaRole.ROW)
+              .filter(
+                  new Locator.FilterOptions()
+                      .setHas(page.getByText(code, new Page.GetByTextOptions().setExact(true))));
+      row.getByRole(AriaRole.GRIDCELL).nth(2).click();
+      assertThat(row).hasAttribute("aria-selected", "true");
+    }
+    page.getByLabel("Search", new Page.GetByLabelOptions().setExact(true)).fill("");
+    assertThat(page.getByText(Pattern.compile("^\\d+ tools$"))).isVisible();
+  }
+
+  /** Plans a tool for a pocket of M1 and gives its measured length. */
+  void load(String code, int pocket, String length) {
+    if (!page.url().endsWith("/machines/M1")) {
+      page.navigate("/machines/M1");
+    }
+    page.getByLabel("Search tools").fill(code);
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + code + " ")))
+        .click();
+    assertThat(page.getByText("is picked up")).isVisible();
+    pocket(pocket).click();
+    assertThat(pocket(pocket))
+        .hasAccessibleName(Pattern.compile("Pocket %d: %s,.*".formatted(pocket, code)));
+    page.getByLabel("Measured length").fill(length);
+    Journey.button(page, "Keep measures").click();
+    assertThat(page.getByText("Kept the measures of pocket " + pocket)).isVisible();
+  }
+
+  Locator pocket(int number) {
+    return page.locator("#pocket-M1-" + number);
+  }
+}

@@ -1,0 +1,119 @@
+package arborline.rig;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/** A MariaDB of its own on loopback, empty at start, with Debian's packages. */
+public final class PrivateDatabase implements AutoCloseable {
+
+  private final Background server;
+  private final int port;
+
+  private PrivateDatabase(Background server, int port) {
+    this.server = server;
+    this.port = port;
+  }
+
+  /** Starts one whose files are below a folder. */
+  public static PrivateDatabase start(Path parent) {
+    try {
+      Path folder =
+          Files.createTempDirectory(Files.createDirectories(parent), "db").toAbsolutePath();
+      Path data = folder.resolve("data");
+      String user = System.getProperty("user.name");
+      run(
+          folder.resolve("install.log"),
+          "mariadb-install-db",
+          "--no-defaults",
+          "--user=" + user,
+          "--datadir=" + data,
+          "--auth-root-authentication-method=normal",
+          "--skip-test-db");
+      int port = Background.freePort();
+      String socket = Files.createTempDirectory("arbor").resolve("db.sock").toString();
+      Background server =
+          Background.start(
+              List.of(
+                  "mariadbd",
+                  "--no-defaults",
+                  "--user=" + user,
+                  "--datadir=" + data,
+                  "--bind-address=127.0.0.1",
+                  "--port=" + port,
+                  "--socket=" + socket,
+                  "--pid-file=" + folder.resolve("db.pid"),
+                  "--character-set-server=utf8mb4",
+                  "--innodb-buffer-pool-size=512M",
+                  "--innodb-log-file-size=256M",
+                  "--max-allowed-packet=64M"),
+              Map.of(),
+              folder.resolve("db.log"));
+      server.until("a database", () -> client(socket, "select 1"));
+      client(
+          socket,
+          "create database arbor character set utf8mb4;"
+              + "create user arbor@127.0.0.1 identified by 'rig'; grant all on arbor.* to arbor@127.0.0.1");
+      return new PrivateDatabase(server, port);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  private static boolean client(String socket, String sql) {
+    try {
+      return new ProcessBuilder(
+                  "mariadb", "--no-defaults", "--socket=" + socket, "--user=root", "-e", sql)
+              .redirectErrorStream(true)
+              .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+              .start()
+              .waitFor()
+          == 0;
+    } catch (IOException missing) {
+      throw new UncheckedIOException(
+          "the command mariadb is missing; install mariadb-client", missing);
+    } catch (InterruptedException interrupted) {
+      Thread.currentThread().interrupt();
+      return false;
+    }
+  }
+
+  private static void run(Path log, String... command) {
+    try {
+      int status =
+          new ProcessBuilder(command)
+              .redirectErrorStream(true)
+              .redirectOutput(log.toFile())
+              .start()
+              .waitFor();
+      if (status != 0) {
+        throw new IllegalStateException(command[0] + " failed:\n" + Files.readString(log));
+      }
+    } catch (IOException missing) {
+      throw new UncheckedIOException(
+          command[0] + " is missing; install mariadb-server-core", missing);
+    } catch (InterruptedException interrupted) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  public String url() {
+    return "jdbc:mariadb://127.0.0.1:" + port + "/arbor?useBulkStmts=true&timezone=UTC";
+  }
+
+  public String user() {
+    return "arbor";
+  }
+
+  public String password() {
+    return "rig";
+  }
+
+  @Override
+  public void close() {
+    server.close();
+  }
+}

@@ -1,0 +1,171 @@
+package arborline.server;
+
+import arborline.rig.PrivateDatabase;
+import arborline.shop.Shop;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.BooleanSupplier;
+import org.springframework.core.io.ByteArrayResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.util.LinkedMultiValueMap;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.client.RestClient;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Speaks to the server under test over HTTP, as scripts do. */
+final class Api {
+
+  static final String SHOP = shop();
+
+  private static final PrivateDatabase DATABASE = database();
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final RestClient http;
+  private final String key;
+
+  Api(int port, String key) {
+    this.key = key;
+    this.http =
+        RestClient.builder()
+            .baseUrl("http://127.0.0.1:" + port)
+            .defaultStatusHandler(HttpStatusCode::isError, (request, response) -> {})
+            .build();
+  }
+
+  private static String shop() {
+    try {
+      int port = Shop.start(0, Files.createTempDirectory("shop")).getAddress().getPort();
+      return "http://127.0.0.1:" + port;
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  private static PrivateDatabase database() {
+    PrivateDatabase database = PrivateDatabase.start(Path.of("target/rig"));
+    Runtime.getRuntime().addShutdownHook(new Thread(database::close));
+    return database;
+  }
+
+  /** Points the server under test to a private database and to the demo. */
+  static void properties(DynamicPropertyRegistry registry) {
+    registry.add("spring.datasource.url", DATABASE::url);
+    registry.add("spring.datasource.username", DATABASE::user);
+    registry.add("spring.datasource.password", DATABASE::password);
+    registry.add("ARBOR_SHOP_URL", () -> SHOP);
+    registry.add("arbor.demo", () -> Path.of("../demo").toAbsolutePath().toString());
+  }
+
+  /** An answer: status and body. */
+  record Answer(int status, JsonNode body) {
+
+    JsonNode at(String name) {
+      return body.get(name);
+    }
+
+    long number(String name) {
+      return body.get(name).asLong();
+    }
+
+    String text(String name) {
+      return body.get(name).asString();
+    }
+  }
+
+  Answer get(String path) {
+    return answer(
+        http.get().uri(path).headers(h -> h.setBearerAuth(key)).retrieve().toEntity(byte[].class));
+  }
+
+  byte[] bytes(String path) {
+    return http.get().uri(path).headers(h -> h.setBearerAuth(key)).retrieve().body(byte[].class);
+  }
+
+  Answer send(String method, String path, Object body) {
+    return answer(
+        http.method(org.springframework.http.HttpMethod.valueOf(method))
+            .uri(path)
+            .headers(h -> h.setBearerAuth(key))
+            .contentType(MediaType.APPLICATION_JSON)
+            .body(JSON.writeValueAsString(body))
+            .retrieve()
+            .toEntity(byte[].class));
+  }
+
+  Answer post(String path, Object body) {
+    return send("POST", path, body);
+  }
+
+  /** Brings a file in and waits until it is inspected. */
+  long deliver(String name, byte[] content) {
+    MultiValueMap<String, Object> parts = new LinkedMultiValueMap<>();
+    parts.add("files", named(name, content));
+    Answer brought =
+        answer(
+            http.post()
+                .uri("/api/v1/deliveries")
+                .headers(h -> h.setBearerAuth(key))
+                .contentType(MediaType.MULTIPART_FORM_DATA)
+                .body(parts)
+                .retrieve()
+                .toEntity(byte[].class));
+    if (brought.status() != 202) {
+      throw new IllegalStateException("not accepted: " + brought);
+    }
+    long id = brought.number("id");
+    until(() ->
+        !java.util.Set.of("waiting", "reading")
+            .contains(get("/api/v1/deliveries/" + id).text("state")));
+    return id;
+  }
+
+  private static Resource named(String name, byte[] content) {
+    return new ByteArrayResource(content) {
+      @Override
+      public String getFilename() {
+        return name;
+      }
+    };
+  }
+
+  long deliver(String name, String content) {
+    return deliver(name, content.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** Waits until something is so; polls, as a script would. */
+  static void until(BooleanSupplier so) {
+    long end = System.nanoTime() + 60_000_000_000L;
+    while (!so.getAsBoolean()) {
+      if (System.nanoTime() > end) {
+        throw new AssertionError("did not happen within a minute");
+      }
+      java.util.concurrent.locks.LockSupport.parkNanos(20_000_000);
+    }
+  }
+
+  /** A body of names and values. */
+  static Map<String, Object> body(Object... pairs) {
+    Map<String, Object> body = new LinkedHashMap<>();
+    for (int i = 0; i < pairs.length; i += 2) {
+      body.put((String) pairs[i], pairs[i + 1]);
+    }
+    return body;
+  }
+
+  private static Answer answer(ResponseEntity<byte[]> response) {
+    byte[] body = response.getBody();
+    boolean json = body != null && body.length > 0 && (body[0] == '{' || body[0] == '[');
+    return new Answer(
+        response.getStatusCode().value(), json ? JSON.readTree(body) : JSON.createObjectNode());
+  }
+}
