@@ -48,7 +48,10 @@
   }
 </script>
 
-<footer class="flex h-14 shrink-0 items-center gap-3 border-t border-hairline bg-sheet px-5">
+<section
+  aria-label="Taking"
+  class="flex h-14 shrink-0 items-center gap-3 border-t border-hairline bg-sheet px-5"
+>
   {#if entering > 0}
     <p>
       <strong>{count(entering, 'tool')}</strong> will enter
@@ -79,4 +82,4 @@
             : 'Nothing to take.')}
     </p>
   {/if}
-</footer>
+</section>

@@ -192,7 +192,10 @@
     {/if}
   </div>
   {#if may && shown.some((row) => row.state !== 'in step')}
-    <footer class="flex h-14 shrink-0 items-center gap-4 border-t border-hairline bg-sheet px-5">
+    <section
+      aria-label="Settling"
+      class="flex h-14 shrink-0 items-center gap-4 border-t border-hairline bg-sheet px-5"
+    >
       <p>
         <strong>{count(doing, 'place')}</strong> will be settled, {rows.length -
           report.data.inStep -
@@ -201,7 +204,7 @@
       <button class="button main ml-auto" disabled={doing === 0} onclick={dryRun}>
         Show what will be written
       </button>
-    </footer>
+    </section>
   {/if}
 {:else}
   <p class="px-5 py-6 text-soft" role="status">Reading the control …</p>

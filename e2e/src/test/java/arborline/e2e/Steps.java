@@ -22,7 +22,7 @@ final class Steps {
     page.navigate("/receiving");
     page.getByLabel("File to bring in").setInputFiles(file);
     page.waitForURL("**/receiving/*");
-    assertThat(page.getByRole(AriaRole.CONTENTINFO)).isVisible();
+    assertThat(page.getByLabel("Taking")).isVisible();
   }
 
   /** Applies the first bulk repair of every group until none is offered. */
