@@ -136,8 +136,10 @@
       >
         <div role="gridcell" class="text-right">{row.number}</div>
         <div role="gridcell" class="code truncate">
-          <a href="/tools/{row.toolId}" tabindex="-1" class="hover:text-working hover:underline"
-            >{row.code}</a
+          <a
+            href="/tools/{row.toolId}"
+            tabindex={index === cursor ? 0 : -1}
+            class="hover:text-working hover:underline">{row.code}</a
           >
         </div>
         <div role="gridcell" class="truncate" title={row.name}>{row.name}</div>

@@ -1,0 +1,128 @@
+package arborline.bench;
+
+import arborline.rig.PrivateDatabase;
+import arborline.rig.RunningLine;
+import java.io.IOException;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Arrays;
+
+/** A filtered page of a library over HTTP, against the bare SQL for the same rows. */
+final class ListFigure {
+
+  private static final int PAGES = 120;
+  private static final int WARM_UP = 60;
+  private static final String SQL =
+      """
+      select e.*, v.vals from entry e join tool_version v on v.id = e.version_id
+      where e.library_id = ? and e.class_id = 'end-mill-flat' and e.dc >= ? and e.dc <= ?
+      order by e.code, e.id limit 101\
+      """;
+
+  private final RunningLine line;
+  private final Http http;
+
+  ListFigure(RunningLine line, Http http) {
+    this.line = line;
+    this.http = http;
+  }
+
+  void print() throws IOException, InterruptedException, SQLException {
+    for (int tools : new int[] {100_000, 1_000_000}) {
+      long library =
+          http.post("/libraries", "{\"name\":\"Bench %d\"}".formatted(tools)).get("id").asLong();
+      fill(library, tools);
+      double[] ours = ours(library);
+      double[] floor = floor(library);
+      Bench.line(
+          "filtered page of %,d tools, median".formatted(tools), at(ours, 50), at(floor, 50), "ms");
+      Bench.line(
+          "filtered page of %,d tools, 95 of 100".formatted(tools),
+          at(ours, 95),
+          at(floor, 95),
+          "ms");
+    }
+  }
+
+  /** Fills a library by SQL: how tools came there is not measured here. */
+  private void fill(long library, int tools) throws SQLException {
+    try (Connection connection = connect();
+        Statement statement = connection.createStatement()) {
+      long base = library * 10_000_000L;
+      statement.execute(
+          """
+          insert into tool_version (id, tool_id, version_no, name, class_id, hash, vals, sizes,
+            origin, created_at, created_by)
+          select %1$d + seq, %1$d + seq, 1, concat('Flat end mill no ', seq), 'end-mill-flat',
+            sha2(seq, 256), concat('{"APMX":{"text":"20","unit":"mm"},"DC":{"text":"', 2 + seq %% 30,
+            '","unit":"mm"},"DMM":{"text":"12","unit":"mm"},"LU":{"text":"30","unit":"mm"},'
+            '"NOF":{"text":"4"},"OAL":{"text":"83","unit":"mm"}}'), '{}', 'bench', now(6), 'bench'
+          from seq_1_to_%2$d\
+          """
+              .formatted(base, tools));
+      statement.execute(
+          """
+          insert into entry (id, library_id, tool_id, version_id, number, section, code, name,
+            class_id, dc)
+          select %1$d + seq, %3$d, %1$d + seq, %1$d + seq, seq, '', concat('B', %3$d, '-', seq),
+            concat('Flat end mill no ', seq), 'end-mill-flat', 2 + seq %% 30
+          from seq_1_to_%2$d\
+          """
+              .formatted(base, tools, library));
+      statement.execute("analyze table entry, tool_version");
+    }
+  }
+
+  private Connection connect() throws SQLException {
+    PrivateDatabase database = line.database();
+    return DriverManager.getConnection(database.url(), database.user(), database.password());
+  }
+
+  private double[] ours(long library) throws IOException, InterruptedException {
+    double[] times = new double[PAGES];
+    for (int i = -WARM_UP; i < PAGES; i++) {
+      int from = 4 + Math.floorMod(i, 12);
+      long begin = System.nanoTime();
+      http.get(
+          "/libraries/%d/tools?class=end-mill-flat&dia.min=%d&dia.max=%d&limit=100"
+              .formatted(library, from, from + 4));
+      if (i >= 0) {
+        times[i] = (System.nanoTime() - begin) / 1e6;
+      }
+    }
+    Arrays.sort(times);
+    return times;
+  }
+
+  private double[] floor(long library) throws SQLException {
+    double[] times = new double[PAGES];
+    try (Connection connection = connect();
+        PreparedStatement query = connection.prepareStatement(SQL)) {
+      for (int i = -WARM_UP; i < PAGES; i++) {
+        int from = 4 + Math.floorMod(i, 12);
+        long begin = System.nanoTime();
+        query.setLong(1, library);
+        query.setInt(2, from);
+        query.setInt(3, from + 4);
+        try (ResultSet rows = query.executeQuery()) {
+          while (rows.next()) {
+            rows.getString("vals");
+          }
+        }
+        if (i >= 0) {
+          times[i] = (System.nanoTime() - begin) / 1e6;
+        }
+      }
+    }
+    Arrays.sort(times);
+    return times;
+  }
+
+  private static double at(double[] sorted, int percent) {
+    return sorted[Math.min(sorted.length - 1, sorted.length * percent / 100)];
+  }
+}

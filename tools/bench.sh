@@ -1,0 +1,15 @@
+# Prints the speed figures, each as a ratio against its floor measured in the same run.
+source tools/common.sh
+need_build_tools
+need_database
+need unzip unzip
+mvn -q -B -ntp -Dspotless.check.skip=true -DskipTests -pl bench,server,shop -am package >"$RUN/build.log" 2>&1 ||
+  fail "the build failed; see .run/build.log"
+libraries=$(unzip -Z1 server/target/arbor-line.jar 'BOOT-INF/lib/*.jar' | sed 's#.*/##' | grep -E '^(jackson|fastcsv|mariadb)' || true)
+rm -rf "$RUN/bench-lib"
+mkdir -p "$RUN/bench-lib"
+for each in $libraries; do
+  unzip -q -j -o server/target/arbor-line.jar "BOOT-INF/lib/$each" -d "$RUN/bench-lib"
+done
+exec java -cp "bench/target/classes:core/target/classes:rig/target/classes:$RUN/bench-lib/*" \
+  arborline.bench.Bench "$PWD" "$RUN/bench"
