@@ -54,7 +54,7 @@ final class Http {
             .get("id")
             .asLong();
     while (!get("/deliveries/" + id).get("state").asString().equals("ready")) {
-      Thread.sleep(20);
+      Thread.sleep(100);
     }
     return id;
   }

@@ -40,6 +40,7 @@ public final class ToolClasses {
   private static Map<String, ToolClass> byName() {
     Map<String, ToolClass> names = new HashMap<>();
     for (ToolClass each : ALL) {
+      names.put(each.sheet().id(), each);
       names.put(key(each.sheet().id()), each);
       names.put(key(each.sheet().title()), each);
       each.sheet().aliases().forEach(alias -> names.put(key(alias), each));

@@ -1,9 +1,11 @@
 package arborline.server.library;
 
 import arborline.core.tool.Tool;
+import arborline.server.support.Bulk;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.math.BigDecimal;
+import java.util.List;
 
 /** A tool in a library, with its number there and what lists filter and sort by. */
 @Entity
@@ -19,6 +21,34 @@ class Entry {
   String name;
   String classId;
   BigDecimal dc;
+
+  static final Bulk.Target<Entry> TARGET =
+      new Bulk.Target<>(
+          "entry",
+          List.of(
+              "id",
+              "library_id",
+              "tool_id",
+              "version_id",
+              "number",
+              "section",
+              "code",
+              "name",
+              "class_id",
+              "dc"),
+          each ->
+              new Object[] {
+                each.id,
+                each.libraryId,
+                each.toolId,
+                each.versionId,
+                each.number,
+                each.section,
+                each.code,
+                each.name,
+                each.classId,
+                each.dc
+              });
 
   protected Entry() {}
 

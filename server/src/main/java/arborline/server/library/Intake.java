@@ -85,9 +85,9 @@ public class Intake {
         entries.add(new Entry(ids.next("entry"), libraryId, owner, number, section, tool));
         taken.add(owner.id);
       }
-      bulk.insert(versions);
-      bulk.insert(tools);
-      bulk.insert(entries);
+      bulk.insert(ToolVersion.TARGET, versions);
+      bulk.insert(ShopTool.TARGET, tools);
+      bulk.insert(Entry.TARGET, entries);
       return taken;
     }
 

@@ -1,9 +1,11 @@
 package arborline.server.library;
 
 import arborline.core.library.Codes;
+import arborline.server.support.Bulk;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.util.List;
 
 /** A tool of the shop: its code for ever, and which version stands now. */
 @Entity
@@ -15,6 +17,12 @@ class ShopTool {
   String codeKey;
   long versionId;
   int versionNo;
+
+  static final Bulk.Target<ShopTool> TARGET =
+      new Bulk.Target<>(
+          "tool",
+          List.of("id", "code", "code_key", "version_id", "version_no"),
+          each -> new Object[] {each.id, each.code, each.codeKey, each.versionId, each.versionNo});
 
   protected ShopTool() {}
 

@@ -95,7 +95,7 @@ class ToolLists {
         entry.number,
         entry.section,
         values,
-        Silhouettes.of(tool).orElse(null));
+        Silhouettes.of(tool).map(Outline::bare).orElse(null));
   }
 
   private static String title(String classId) {

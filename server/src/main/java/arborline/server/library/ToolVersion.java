@@ -2,9 +2,12 @@ package arborline.server.library;
 
 import arborline.core.inspect.ContentHash;
 import arborline.core.tool.Tool;
+import arborline.server.support.Bulk;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import java.sql.Timestamp;
 import java.time.Instant;
+import java.util.List;
 import org.hibernate.annotations.Immutable;
 
 /** What a tool was at one time. Never changed, never deleted. */
@@ -23,6 +26,36 @@ class ToolVersion {
   String origin;
   Instant createdAt;
   String createdBy;
+
+  static final Bulk.Target<ToolVersion> TARGET =
+      new Bulk.Target<>(
+          "tool_version",
+          List.of(
+              "id",
+              "tool_id",
+              "version_no",
+              "name",
+              "class_id",
+              "hash",
+              "vals",
+              "sizes",
+              "origin",
+              "created_at",
+              "created_by"),
+          each ->
+              new Object[] {
+                each.id,
+                each.toolId,
+                each.versionNo,
+                each.name,
+                each.classId,
+                each.hash,
+                each.vals,
+                each.sizes,
+                each.origin,
+                Timestamp.from(each.createdAt),
+                each.createdBy
+              });
 
   protected ToolVersion() {}
 

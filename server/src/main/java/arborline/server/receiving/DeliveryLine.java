@@ -7,6 +7,7 @@ import arborline.core.inspect.Disposition;
 import arborline.core.inspect.Inspected;
 import arborline.core.library.Codes;
 import arborline.server.library.StoredTools;
+import arborline.server.support.Bulk;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -40,6 +41,44 @@ class DeliveryLine {
   boolean lookedAt;
   Long takenToolId;
   Integer takeNo;
+
+  static final Bulk.Target<DeliveryLine> TARGET =
+      new Bulk.Target<>(
+          "delivery_line",
+          List.of(
+              "id",
+              "delivery_id",
+              "line_no",
+              "code",
+              "code_key",
+              "name",
+              "class_id",
+              "dc",
+              "number",
+              "disposition",
+              "hash",
+              "cells",
+              "findings",
+              "reading_findings",
+              "looked_at"),
+          line ->
+              new Object[] {
+                line.id,
+                line.deliveryId,
+                line.lineNo,
+                line.code,
+                line.codeKey,
+                line.name,
+                line.classId,
+                line.dc,
+                line.number,
+                line.disposition.name(),
+                line.hash,
+                line.cells,
+                line.findings,
+                line.readingFindings,
+                line.lookedAt
+              });
 
   protected DeliveryLine() {}
 

@@ -154,8 +154,9 @@ class Inspection {
   private void store(long deliveryId, List<RawTool> chunk) {
     List<DeliveryLine> rows = new ArrayList<>(chunk.size());
     Map<Long, List<Finding>> findings = new HashMap<>();
-    for (RawTool raw : chunk) {
-      Inspected inspected = Inspector.inspect(raw);
+    List<Inspected> judged = chunk.parallelStream().map(Inspector::inspect).toList();
+    for (Inspected inspected : judged) {
+      RawTool raw = inspected.raw();
       long id = ids.next("delivery_line");
       boolean clean = inspected.findings().isEmpty();
       DeliveryLine row =
@@ -168,7 +169,7 @@ class Inspection {
       }
     }
     transaction.executeWithoutResult(status -> {
-      bulk.insert(rows);
+      bulk.insert(DeliveryLine.TARGET, rows);
       judge.insert(deliveryId, findings);
       jdbc.sql("update delivery set lines_read = lines_read + ? where id = ?")
           .params(rows.size(), deliveryId)
@@ -177,33 +178,29 @@ class Inspection {
     });
   }
 
-  /** Judges anew the lines whose code another line or the shop has as well. */
+  /** Judges anew the lines whose code an earlier line or the shop has as well. */
   private void clashes(long deliveryId) {
-    long after = 0;
-    List<Long> affected;
-    do {
-      affected =
-          jdbc.sql(
-                  """
-                  select l.id from delivery_line l
-                  where l.delivery_id = :delivery and l.id > :after and l.code_key <> ''
-                    and (exists(select 1 from tool t where t.code_key = l.code_key)
-                      or exists(select 1 from delivery_line o
-                        where o.delivery_id = :delivery and o.code_key = l.code_key
-                          and o.line_no < l.line_no))
-                  order by l.id limit 500\
-                  """)
-              .param("delivery", deliveryId)
-              .param("after", after)
-              .query(Long.class)
-              .list();
-      if (!affected.isEmpty()) {
-        List<Long> batch = affected;
-        transaction.executeWithoutResult(
-            status -> judge.judge(deliveryId, lines.findByDeliveryIdAndIdIn(deliveryId, batch)));
-        after = affected.getLast();
-      }
-    } while (!affected.isEmpty());
+    List<Long> affected =
+        jdbc.sql(
+                """
+                select l.id from delivery_line l join tool t on t.code_key = l.code_key
+                where l.delivery_id = :delivery
+                union
+                select l.id from delivery_line l
+                join (select code_key, min(line_no) as first_line from delivery_line
+                  where delivery_id = :delivery and code_key <> ''
+                  group by code_key having count(*) > 1) twice
+                  on twice.code_key = l.code_key and l.line_no > twice.first_line
+                where l.delivery_id = :delivery\
+                """)
+            .param("delivery", deliveryId)
+            .query(Long.class)
+            .list();
+    for (int from = 0; from < affected.size(); from += CHUNK) {
+      List<Long> batch = affected.subList(from, Math.min(affected.size(), from + CHUNK));
+      transaction.executeWithoutResult(
+          status -> judge.judge(deliveryId, lines.findByDeliveryIdAndIdIn(deliveryId, batch)));
+    }
   }
 
   private String summary(long deliveryId) {

@@ -1,38 +1,39 @@
 package arborline.server.support;
 
-import jakarta.persistence.EntityManagerFactory;
-import java.sql.Connection;
 import java.util.List;
-import javax.sql.DataSource;
-import org.hibernate.SessionFactory;
-import org.hibernate.StatelessSession;
-import org.springframework.jdbc.datasource.DataSourceUtils;
+import java.util.function.Function;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
- * Inserts many entities in batches inside the running transaction, without keeping them in memory.
+ * Inserts many rows in the driver's bulk protocol inside the running transaction, without keeping
+ * them in a session. Why not through Hibernate: docs/decisions/bulk-inserts.md.
  */
 @Component
 public class Bulk {
 
-  private final SessionFactory sessions;
-  private final DataSource dataSource;
+  private final JdbcTemplate template;
 
-  Bulk(EntityManagerFactory factory, DataSource dataSource) {
-    this.sessions = factory.unwrap(SessionFactory.class);
-    this.dataSource = dataSource;
+  Bulk(JdbcTemplate template) {
+    this.template = template;
   }
 
-  public void insert(List<?> entities) {
-    if (entities.isEmpty()) {
-      return;
+  /**
+   * A table as a target of bulk inserts.
+   *
+   * @param row the values of an item, in the order of the columns
+   */
+  public record Target<T>(String table, List<String> columns, Function<T, Object[]> row) {
+
+    String sql() {
+      return "insert into %s (%s) values (%s)"
+          .formatted(table, String.join(", ", columns), "?, ".repeat(columns.size() - 1) + "?");
     }
-    Connection connection = DataSourceUtils.getConnection(dataSource);
-    try (StatelessSession session = sessions.openStatelessSession(connection)) {
-      session.setJdbcBatchSize(1000);
-      session.insertMultiple(entities);
-    } finally {
-      DataSourceUtils.releaseConnection(connection, dataSource);
+  }
+
+  public <T> void insert(Target<T> target, List<T> items) {
+    if (!items.isEmpty()) {
+      template.batchUpdate(target.sql(), items.stream().map(target.row()).toList());
     }
   }
 }
