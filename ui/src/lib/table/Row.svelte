@@ -69,6 +69,10 @@
     grid-template-columns: 92px repeat(3, minmax(110px, 1fr));
     gap: 2px 12px;
   }
+  .fields span {
+    white-space: normal;
+    overflow-wrap: anywhere;
+  }
   .reason {
     min-width: 220px;
   }
