@@ -1,7 +1,6 @@
 package arborline.shop;
 
 import java.math.BigDecimal;
-import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -125,9 +124,5 @@ final class Control {
     StringBuilder tools = new StringBuilder();
     state.pockets().forEach((pocket, tool) -> tools.append(AssetXml.tool(state, pocket, tool)));
     return AssetXml.document(tools.toString(), state.pockets().size());
-  }
-
-  synchronized Optional<State.PocketTool> inSpindle() {
-    return Optional.ofNullable(state.pockets().get(state.spindle()));
   }
 }

@@ -62,8 +62,7 @@ class AssetOffsetDialectTest {
         G10 L13 P12 R0.
         M30
         %
-        """
-            .replace("M1 HERON TOOL OFFSETS", "M1 HERON TOOL OFFSETS"),
+        """,
         files.getFirst().content());
     assertEquals("pocket\ttool\tnumber\tname\n5\tA\t12\tFR-SER-LAN\n", files.get(1).content());
   }

@@ -40,13 +40,11 @@ final class ToolQuery {
       @Nullable BigDecimal diaMin,
       @Nullable BigDecimal diaMax) {}
 
-  private final Filter filter;
   private final StringBuilder where = new StringBuilder(" where e.libraryId = :library");
   private final Map<String, Object> parameters = new LinkedHashMap<>();
   private boolean sizes;
 
   ToolQuery(Filter filter, Except except) {
-    this.filter = filter;
     parameters.put("library", filter.libraryId());
     if (except != Except.CLASS && !filter.classes().isEmpty()) {
       add("e.classId in (:classes)", "classes", filter.classes());
