@@ -33,6 +33,11 @@ final class Http {
     return send(request(path).build());
   }
 
+  /** Fetches a page and leaves it as text: what the caller makes of it is not measured. */
+  String text(String path) throws IOException, InterruptedException {
+    return answer(request(path).build());
+  }
+
   JsonNode post(String path, String body) throws IOException, InterruptedException {
     return send(
         request(path)
@@ -60,10 +65,14 @@ final class Http {
   }
 
   private JsonNode send(HttpRequest request) throws IOException, InterruptedException {
+    return JSON.readTree(answer(request));
+  }
+
+  private String answer(HttpRequest request) throws IOException, InterruptedException {
     HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
     if (response.statusCode() / 100 != 2) {
       throw new IOException(request.uri() + ": " + response.body());
     }
-    return JSON.readTree(response.body());
+    return response.body();
   }
 }

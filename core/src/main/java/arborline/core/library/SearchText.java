@@ -36,7 +36,7 @@ public record SearchText(List<String> words, List<Condition> conditions) {
   private static final String NUMBER = "(?:\\d+\\s)?[\\d.,/]+\\s?(?:mm|in|\")?";
   private static final Pattern CONDITION =
       Pattern.compile(
-          "\\b("
+          "(?<!\\S)("
               + String.join("|", SYMBOLS.keySet())
               + ")\\s*(?:(<=?|>=?|=|\\s)\\s*("
               + NUMBER

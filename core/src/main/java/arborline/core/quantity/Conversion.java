@@ -1,7 +1,6 @@
 package arborline.core.quantity;
 
 import java.math.BigDecimal;
-import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Optional;
 
@@ -65,16 +64,14 @@ public final class Conversion {
   }
 
   private static Converted quotient(BigDecimal dividend, BigDecimal divisor) {
-    try {
-      BigDecimal exact = dividend.divide(divisor, MathContext.UNLIMITED);
-      if (exact.scale() <= MAX_EXACT_SCALE) {
-        return new Converted(plain(exact), true);
-      }
-    } catch (ArithmeticException endless) {
-      // no finite decimal form: rounded below
+    BigDecimal rounded = dividend.divide(divisor, INEXACT_DECIMALS, RoundingMode.HALF_UP);
+    if (rounded.multiply(divisor).compareTo(dividend) == 0) {
+      return new Converted(plain(rounded), true);
     }
-    return new Converted(
-        plain(dividend.divide(divisor, INEXACT_DECIMALS, RoundingMode.HALF_UP)), false);
+    BigDecimal longest = dividend.divide(divisor, MAX_EXACT_SCALE, RoundingMode.HALF_UP);
+    return longest.multiply(divisor).compareTo(dividend) == 0
+        ? new Converted(plain(longest), true)
+        : new Converted(plain(rounded), false);
   }
 
   private static BigDecimal plain(BigDecimal amount) {

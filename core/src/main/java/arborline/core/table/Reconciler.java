@@ -2,11 +2,11 @@ package arborline.core.table;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 
 /**
  * Compares plan, last agreed state and control place by place and field by field.
@@ -19,33 +19,22 @@ public final class Reconciler {
 
   private final ToolTables tables;
   private final TablePolicy policy;
-  private final Map<String, String> controlPlaceOfTool = new HashMap<>();
+
+  /** Where the control has each tool, by code; gathered when it is first asked for. */
+  private Map<String, String> controlPlaces;
 
   private Reconciler(ToolTables tables, TablePolicy policy) {
     this.tables = tables;
     this.policy = policy;
-    tables
-        .control()
-        .pockets()
-        .forEach((place, entry) -> {
-          if (!entry.empty()) {
-            controlPlaceOfTool.put(key(entry), place);
-          }
-        });
   }
 
   /** Reports every place that plan, agreed state or control knows, in pocket order. */
   public static List<PlaceReport> reconcile(ToolTables tables, TablePolicy policy) {
     Reconciler reconciler = new Reconciler(tables, policy);
-    Set<String> places = new TreeSet<>(PlaceOrder.BY_NUMBER);
-    places.addAll(tables.plan().keySet());
+    Set<String> places = new HashSet<>(tables.plan().keySet());
     places.addAll(tables.agreed().keySet());
     places.addAll(tables.control().pockets().keySet());
-    List<PlaceReport> reports = new ArrayList<>(places.size());
-    for (String place : places) {
-      reports.add(reconciler.place(place));
-    }
-    return reports;
+    return places.stream().sorted(PlaceOrder.BY_NUMBER).map(reconciler::place).toList();
   }
 
   private PlaceReport place(String place) {
@@ -57,7 +46,8 @@ public final class Reconciler {
       control = tables.control().spindle().orElseThrow();
     }
     List<FieldReport> fields = differences(place, plan, agreed, control);
-    boolean known = control.empty() || tables.knownCodes().contains(key(control));
+    boolean known =
+        control.empty() || fields.isEmpty() || tables.knownCodes().contains(key(control));
     if (fields.isEmpty()) {
       return new PlaceReport(
           place,
@@ -115,7 +105,7 @@ public final class Reconciler {
     String told = control.get(TableField.TOOL);
     boolean planMoved = !policy.same(TableField.TOOL, planned, before);
     boolean controlMoved = !policy.same(TableField.TOOL, told, before);
-    String elsewhere = planned == null ? null : controlPlaceOfTool.get(key(plan));
+    String elsewhere = planned == null ? null : controlPlaceOf(plan);
     if (policy.randomPockets() && elsewhere != null && !planMoved) {
       return report(
           planned,
@@ -251,6 +241,21 @@ public final class Reconciler {
         .distinct()
         .reduce((one, other) -> one + "; " + other)
         .orElseThrow();
+  }
+
+  private String controlPlaceOf(TableEntry tool) {
+    if (controlPlaces == null) {
+      controlPlaces = new HashMap<>();
+      tables
+          .control()
+          .pockets()
+          .forEach((place, entry) -> {
+            if (!entry.empty()) {
+              controlPlaces.put(key(entry), place);
+            }
+          });
+    }
+    return controlPlaces.get(key(tool));
   }
 
   private static String key(TableEntry entry) {

@@ -1,7 +1,5 @@
 package arborline.server.library;
 
-import arborline.core.tool.Silhouettes;
-import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
@@ -22,15 +20,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 class ToolLists {
 
-  private static final List<String> SHOWN =
-      List.of("DC", "DCX", "RE", "APMX", "LU", "OAL", "LF", "DMM", "NOF", "SIG", "TDZ");
-
   private final EntityManager entities;
   private final LibraryRepository libraries;
+  private final Looks looks;
 
-  ToolLists(EntityManager entities, LibraryRepository libraries) {
+  ToolLists(EntityManager entities, LibraryRepository libraries, Looks looks) {
     this.entities = entities;
     this.libraries = libraries;
+    this.looks = looks;
   }
 
   /**
@@ -60,13 +57,17 @@ class ToolLists {
 
   Slice<ToolRow> page(
       ToolQuery.Filter filter, String sort, boolean down, @Nullable String after, int limit) {
-    check(filter.libraryId());
-    List<Object[]> rows =
+    List<Entry> rows =
         new ToolQuery(filter, ToolQuery.Except.NOTHING).page(entities, sort, down, after, limit);
+    if (rows.isEmpty()) {
+      check(filter.libraryId());
+    }
     boolean more = rows.size() > limit;
-    List<Object[]> shown = more ? rows.subList(0, limit) : rows;
-    List<ToolRow> items = shown.stream().map(ToolLists::row).toList();
-    String next = more ? ToolQuery.Cursor.write((Entry) shown.getLast()[0], sort) : null;
+    List<Entry> shown = more ? rows.subList(0, limit) : rows;
+    Map<Long, Looks.Look> seen = looks.of(shown);
+    List<ToolRow> items =
+        shown.stream().map(entry -> row(entry, seen.get(entry.versionId))).toList();
+    String next = more ? ToolQuery.Cursor.write(shown.getLast(), sort) : null;
     return new Slice<>(items, next);
   }
 
@@ -76,15 +77,7 @@ class ToolLists {
     }
   }
 
-  private static ToolRow row(Object[] row) {
-    Entry entry = (Entry) row[0];
-    Tool tool = StoredTools.tool(entry.code, entry.name, entry.classId, (String) row[1]);
-    Map<String, ValueView> values = new LinkedHashMap<>();
-    for (String symbol : SHOWN) {
-      if (tool.has(symbol)) {
-        values.put(symbol, ValueView.of(tool.values().get(symbol)));
-      }
-    }
+  private static ToolRow row(Entry entry, Looks.Look look) {
     return new ToolRow(
         entry.id,
         entry.toolId,
@@ -94,8 +87,8 @@ class ToolLists {
         title(entry.classId),
         entry.number,
         entry.section,
-        values,
-        Silhouettes.of(tool).map(Outline::bare).orElse(null));
+        look.values(),
+        look.outline());
   }
 
   private static String title(String classId) {

@@ -47,7 +47,7 @@ final class ToolQuery {
   ToolQuery(Filter filter, Except except) {
     parameters.put("library", filter.libraryId());
     if (except != Except.CLASS && !filter.classes().isEmpty()) {
-      add("e.classId in (:classes)", "classes", filter.classes());
+      add("e.classId in (:classes)", "classes", List.copyOf(filter.classes()));
     }
     if (except != Except.DIAMETER) {
       range("e.dc", "dia", filter.diaMin(), filter.diaMax());
@@ -92,7 +92,7 @@ final class ToolQuery {
   }
 
   /** The page after a cursor, one row more than the limit. */
-  List<Object[]> page(
+  List<Entry> page(
       EntityManager entities, String sort, boolean down, @Nullable String after, int limit) {
     String column = SORTS.get(sort);
     if (column == null) {
@@ -108,30 +108,34 @@ final class ToolQuery {
       parameters.put("keyId", cursor.id());
     }
     String order = down ? " desc" : "";
-    TypedQuery<Object[]> query =
+    TypedQuery<Entry> query =
         entities.createQuery(
-            "select e, v.vals from Entry e join ToolVersion v on v.id = e.versionId"
+            "select e from Entry e"
+                + joined()
                 + where
                 + " order by e."
                 + column
                 + order
                 + ", e.id"
                 + order,
-            Object[].class);
+            Entry.class);
     parameters.forEach(query::setParameter);
     return query.setMaxResults(limit + 1).getResultList();
+  }
+
+  private String joined() {
+    return sizes ? " join ToolVersion v on v.id = e.versionId" : "";
   }
 
   /** Groups of the filtered list: group value and count. */
   @SuppressWarnings("unchecked")
   List<Object[]> groups(EntityManager entities, String expression) {
-    String join = sizes ? " join ToolVersion v on v.id = e.versionId" : "";
     Query query =
         entities.createQuery(
             "select "
                 + expression
                 + ", count(*) from Entry e"
-                + join
+                + joined()
                 + where
                 + " group by "
                 + expression

@@ -2,6 +2,7 @@ package arborline.server.library;
 
 import arborline.core.quantity.Unit;
 import arborline.core.tool.Value;
+import com.fasterxml.jackson.annotation.JsonInclude;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param inch the same in inches, four decimals
  * @param defaulted true until somebody confirms it
  */
+@JsonInclude(JsonInclude.Include.NON_DEFAULT)
 public record ValueView(
     String text,
     @Nullable String unit,

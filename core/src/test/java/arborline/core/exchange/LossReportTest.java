@@ -1,0 +1,87 @@
+package arborline.core.exchange;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import arborline.core.quantity.Unit;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class LossReportTest {
+
+  private static LibraryTool tool(String symbol, Cell cell) {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    cells.put("CODE", Cell.of("L-1"));
+    cells.put("CLASS", Cell.of("end-mill-flat"));
+    cells.put(symbol, cell);
+    return new LibraryTool(
+        Interpreter.interpret(new RawTool(1, cells, List.of())).tool(), OptionalInt.of(7));
+  }
+
+  private static LossReport losses(String format, LibraryTool tool, Optional<Unit> unit) {
+    LossReport report = new LossReport();
+    ToolFormats.named(format)
+        .orElseThrow()
+        .losses(tool, new WriteOptions("Losses", List.of("DC"), unit), report);
+    return report;
+  }
+
+  @Test
+  void millimetresThatHaveNoFiniteInchFormAreReported() {
+    LossReport report =
+        losses("csv", tool("DC", new Cell("10", Optional.of(Unit.MILLIMETRE), false)), inch());
+    assertEquals(1, report.count());
+    assertEquals("DC", report.losses().getFirst().symbol());
+  }
+
+  @Test
+  void inchesBecomeMillimetresWithoutLoss() {
+    LibraryTool half = tool("DC", new Cell("1/2", Optional.of(Unit.INCH), false));
+    assertEquals(0, losses("csv", half, Optional.of(Unit.MILLIMETRE)).count());
+  }
+
+  @Test
+  void aTableCannotCarryThatAValueIsOnlyADefaultButJsonCan() {
+    LibraryTool assumed = tool("NOF", new Cell("4", Optional.empty(), true));
+    assertEquals(1, losses("csv", assumed, Optional.empty()).count());
+    assertEquals(0, losses("json", assumed, Optional.empty()).count());
+  }
+
+  @Test
+  void onlyTheFirstThousandAreListedButAllAreCounted() {
+    LossReport report = new LossReport();
+    for (int i = 0; i < 1500; i++) {
+      report.add("T-" + i, "DC", "rounded");
+    }
+    assertEquals(1500, report.count());
+    assertEquals(1000, report.losses().size());
+  }
+
+  /** A cell that a spreadsheet would run as a formula arrives as text. */
+  @ParameterizedTest
+  @ValueSource(strings = {"=1+1", "+cmd", "-2+3", "@sum", "\t=1"})
+  void formulasAreDisarmedInTables(String name) throws IOException {
+    ByteArrayOutputStream file = new ByteArrayOutputStream();
+    LibraryTool tool = tool("DC", Cell.of("10"));
+    try (ToolSink sink =
+        ToolFormats.named("csv")
+            .orElseThrow()
+            .create(file, new WriteOptions("Losses", List.of("DC"), Optional.empty()))) {
+      sink.write(new LibraryTool(tool.tool().named("L-1", name), OptionalInt.empty()));
+    }
+    String line = file.toString(StandardCharsets.UTF_8).lines().toList().get(1);
+    assertTrue(line.contains("'" + name), line);
+  }
+
+  private static Optional<Unit> inch() {
+    return Optional.of(Unit.INCH);
+  }
+}

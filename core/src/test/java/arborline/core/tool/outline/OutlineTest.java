@@ -1,0 +1,93 @@
+package arborline.core.tool.outline;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.Interpreter;
+import arborline.core.exchange.RawTool;
+import arborline.core.tool.Silhouettes;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.ToolClasses;
+import java.util.List;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class OutlineTest {
+
+  private static Outline outline(String text) {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    for (String pair : text.split(" ")) {
+      cells.put(pair.split("=")[0], Cell.of(pair.split("=")[1]));
+    }
+    return Silhouettes.of(Interpreter.interpret(new RawTool(1, cells, List.of())).tool())
+        .orElseThrow();
+  }
+
+  private static Point tip(Outline outline) {
+    return outline.parts().getLast().profile().getLast();
+  }
+
+  @Test
+  void flatEndMillIsAsLongAndAsWideAsItSays() {
+    Outline mill = outline("CLASS=end-mill-flat DC=10 APMX=22 DMM=12 OAL=83");
+    assertEquals(83, mill.length());
+    assertEquals(12, mill.diameter());
+    assertEquals(new Point(83, 5), tip(mill));
+  }
+
+  @Test
+  void ballEndsOnTheAxis() {
+    assertEquals(0, tip(outline("CLASS=end-mill-ball DC=10 RE=5 APMX=22 DMM=10 OAL=72")).r(), 1e-9);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"90, 5", "118, 3.0043", "140, 1.8199"})
+  void drillPointIsAsLongAsItsAngleMakesIt(String angle, double length) {
+    Outline drill = outline("CLASS=drill-twist DC=10 SIG=%s LCF=50 DMM=10 OAL=89".formatted(angle));
+    List<Point> edge = drill.parts().getLast().profile();
+    Point corner = edge.stream().filter(p -> Math.abs(p.r() - 5) < 1e-9).toList().getLast();
+    assertEquals(length, 89 - corner.z(), 1e-3);
+    assertEquals(new Point(89, 0), edge.getLast());
+  }
+
+  @Test
+  void neckIsDrawnThinnerThanTheEdges() {
+    Outline necked =
+        outline("CLASS=end-mill-corner-radius DC=10 RE=1 APMX=12 DMM=10 DN=9 LN=40 OAL=90");
+    Part neck =
+        necked.parts().stream().filter(p -> p.kind() == Part.Kind.NECK).findFirst().orElseThrow();
+    assertEquals(4.5, neck.profile().getFirst().r());
+  }
+
+  @Test
+  void listsGetTheShapeWithoutDimensions() {
+    Outline mill = outline("CLASS=end-mill-flat DC=10 APMX=22 DMM=12 OAL=83");
+    assertTrue(mill.marks().stream().anyMatch(mark -> mark.symbol().equals("DC")));
+    assertEquals(List.of(), mill.bare().marks());
+    assertEquals(mill.parts(), mill.bare().parts());
+  }
+
+  static Stream<ToolClass> classes() {
+    return ToolClasses.all().stream();
+  }
+
+  /** Whatever is left out, an outline stays inside its own box and never turns back. */
+  @ParameterizedTest
+  @MethodSource("classes")
+  void everyClassDrawsFromADiameterAlone(ToolClass each) {
+    Outline drawn = outline("CLASS=%s DC=8 DCX=8".formatted(each.sheet().id()));
+    double z = 0;
+    for (Part part : drawn.parts()) {
+      for (Point point : part.profile()) {
+        assertTrue(point.z() >= z - 1e-9 && point.z() <= drawn.length() + 1e-9);
+        assertTrue(point.r() >= 0 && 2 * point.r() <= drawn.diameter() + 1e-9);
+        z = point.z();
+      }
+    }
+  }
+}

@@ -1,0 +1,73 @@
+package arborline.server.library;
+
+import arborline.core.tool.Silhouettes;
+import arborline.core.tool.Tool;
+import arborline.core.tool.outline.Outline;
+import com.github.benmanes.caffeine.cache.CacheLoader;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
+import jakarta.persistence.EntityManager;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What lists show of a tool. A version never changes, so what was worked out once is kept. */
+@Component
+class Looks {
+
+  private static final int MOST = 20_000;
+  private static final List<String> SHOWN =
+      List.of("DC", "DCX", "RE", "APMX", "LU", "OAL", "LF", "DMM", "NOF", "SIG", "TDZ");
+
+  /**
+   * The look of a version.
+   *
+   * @param values those that the list shows, by symbol
+   * @param outline null where the class or the diameter is unknown
+   */
+  record Look(Map<String, ValueView> values, @Nullable Outline outline) {}
+
+  private final EntityManager entities;
+  private final LoadingCache<Long, Look> looks =
+      Caffeine.newBuilder()
+          .maximumSize(MOST)
+          .build(CacheLoader.<Long, Look>bulk(versions -> read(Set.copyOf(versions))));
+
+  Looks(EntityManager entities) {
+    this.entities = entities;
+  }
+
+  /** Looks by version id. */
+  Map<Long, Look> of(Collection<Entry> entries) {
+    return looks.getAll(entries.stream().map(each -> each.versionId).toList());
+  }
+
+  private Map<Long, Look> read(Set<Long> versions) {
+    Map<Long, Look> read = new LinkedHashMap<>();
+    entities
+        .createQuery(
+            "select v.id, v.name, v.classId, v.vals from ToolVersion v where v.id in (:ids)",
+            Object[].class)
+        .setParameter("ids", List.copyOf(versions))
+        .getResultStream()
+        .forEach(row ->
+            read.put(
+                (Long) row[0],
+                look(StoredTools.tool("", (String) row[1], (String) row[2], (String) row[3]))));
+    return read;
+  }
+
+  private static Look look(Tool tool) {
+    Map<String, ValueView> values = new LinkedHashMap<>();
+    for (String symbol : SHOWN) {
+      if (tool.has(symbol)) {
+        values.put(symbol, ValueView.of(tool.values().get(symbol)));
+      }
+    }
+    return new Look(values, Silhouettes.of(tool).map(Outline::bare).orElse(null));
+  }
+}
