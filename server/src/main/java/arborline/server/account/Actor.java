@@ -13,4 +13,12 @@ public final class Actor {
     Authentication who = SecurityContextHolder.getContext().getAuthentication();
     return who == null ? "system" : who.getName();
   }
+
+  /** True where whoever acts now has a permission. */
+  public static boolean may(Permission permission) {
+    Authentication who = SecurityContextHolder.getContext().getAuthentication();
+    return who != null
+        && who.getAuthorities().stream()
+            .anyMatch(each -> permission.name().equals(each.getAuthority()));
+  }
 }

@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
@@ -24,6 +25,11 @@ class EntryUndo {
   }
 
   private record Step(String kind, java.util.function.Consumer<String> action) implements Undo {
+    @Override
+    public Permission needs() {
+      return Permission.EDIT;
+    }
+
     @Override
     public void undo(String data) {
       action.accept(data);

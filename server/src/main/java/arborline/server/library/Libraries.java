@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Said;
@@ -81,6 +82,11 @@ public class Libraries {
     @Override
     public String kind() {
       return "library.opened";
+    }
+
+    @Override
+    public Permission needs() {
+      return Permission.EDIT;
     }
 
     @Override

@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.server.account.Permission;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
@@ -28,6 +29,11 @@ class VersionUndo implements Undo {
   @Override
   public String kind() {
     return KIND;
+  }
+
+  @Override
+  public Permission needs() {
+    return Permission.EDIT;
   }
 
   @Override

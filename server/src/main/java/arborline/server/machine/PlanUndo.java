@@ -1,5 +1,6 @@
 package arborline.server.machine;
 
+import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
@@ -28,6 +29,11 @@ class PlanUndo implements Undo {
   @Override
   public String kind() {
     return KIND;
+  }
+
+  @Override
+  public Permission needs() {
+    return Permission.LOAD;
   }
 
   @Override

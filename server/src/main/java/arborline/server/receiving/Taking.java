@@ -3,6 +3,7 @@ package arborline.server.receiving;
 import arborline.core.exchange.Interpreter;
 import arborline.core.inspect.Disposition;
 import arborline.core.library.Numbering;
+import arborline.server.account.Permission;
 import arborline.server.library.Intake;
 import arborline.server.library.Libraries;
 import arborline.server.live.Live;
@@ -244,6 +245,11 @@ public class Taking {
     @Override
     public String kind() {
       return KIND;
+    }
+
+    @Override
+    public Permission needs() {
+      return Permission.RECEIVE;
     }
 
     @Override

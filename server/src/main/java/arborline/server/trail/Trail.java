@@ -12,6 +12,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.data.domain.Limit;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -54,6 +55,9 @@ public class Trail {
     Undo undo = entry.undoKind == null ? null : byKind().get(entry.undoKind);
     if (undo == null) {
       throw Refusal.conflict("this cannot be taken back");
+    }
+    if (!Actor.may(undo.needs())) {
+      throw new AccessDeniedException("taking this back needs the right to do it");
     }
     undo.undo(entry.undoData);
     entry.undoneBy =

@@ -62,7 +62,7 @@ class TrailController {
   }
 
   @PostMapping("/{id}/undo")
-  @PreAuthorize("hasAnyAuthority('EDIT', 'LOAD')")
+  @PreAuthorize("hasAnyAuthority('EDIT', 'RECEIVE', 'LOAD')")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void undo(@PathVariable long id) {
     trail.undo(id);

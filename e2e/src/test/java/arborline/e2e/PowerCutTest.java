@@ -1,0 +1,99 @@
+package arborline.e2e;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What is left when a server or a browser goes away in the middle of long work. */
+class PowerCutTest {
+
+  @TempDir Path folder;
+  private final Journey journey = Journey.start();
+  private final Script script = new Script(journey.line.url(), journey.line.key("LEAD"));
+
+  private static String table(String prefix, int lines) {
+    StringBuilder table =
+        new StringBuilder("CODE,NAME,CLASS,DC [mm],APMX [mm],DMM [mm],OAL [mm],NOF\n");
+    for (int i = 1; i <= lines; i++) {
+      table.append("%s-%d,Mill %d,end-mill-flat,8,20,8,63,4\n".formatted(prefix, i, i));
+    }
+    return table.toString();
+  }
+
+  private static void until(BooleanSupplier so) {
+    long end = System.nanoTime() + 120_000_000_000L;
+    while (!so.getAsBoolean()) {
+      assertTrue(System.nanoTime() < end, "did not happen within two minutes");
+      LockSupport.parkNanos(5_000_000);
+    }
+  }
+
+  private long counted(String sql) {
+    var database = journey.line.database();
+    try (Connection connection =
+            DriverManager.getConnection(database.url(), database.user(), database.password());
+        Statement statement = connection.createStatement();
+        ResultSet row = statement.executeQuery(sql)) {
+      row.next();
+      return row.getLong(1);
+    } catch (SQLException failed) {
+      throw new IllegalStateException(failed);
+    }
+  }
+
+  @Test
+  void killedWhileTakingLeavesNothingHalfTaken() {
+    long delivery = script.deliver("taking.csv", table("CUT", 30_000));
+    until(() -> script.get("/deliveries/" + delivery).get("state").getAsString().equals("ready"));
+    long library = script.post("/libraries", "{\"name\":\"Power cut\"}").get("id").getAsLong();
+    String order = "{\"library\":%d,\"numbering\":\"next\"}".formatted(library);
+    CompletableFuture<Boolean> taking =
+        CompletableFuture.supplyAsync(
+            () -> script.post("/deliveries/%d/accept".formatted(delivery), order).has("accepted"));
+    until(() ->
+        counted(
+                "select count(*) from live_event where detail like 'taking %' and subject = '"
+                    + delivery
+                    + "'")
+            > 2);
+    journey.line.killAndRestart();
+    assertTrue(taking.handle((done, cut) -> cut instanceof CompletionException).join());
+    assertEquals(0, script.get("/libraries/" + library).get("tools").getAsLong());
+    assertEquals(0, script.get("/deliveries/" + delivery).get("taken").getAsLong());
+    assertEquals(0, counted("select count(*) from tool where code like 'CUT-%'"));
+    assertEquals(
+        30_000,
+        script
+            .post("/deliveries/%d/accept".formatted(delivery), order)
+            .get("accepted")
+            .getAsLong());
+  }
+
+  @Test
+  void aClosedBrowserDoesNotEndTheReading() throws Exception {
+    Path file = folder.resolve("closed.csv");
+    Files.writeString(file, table("CLOSED", 20_000));
+    Page page = journey.as("programmer");
+    page.navigate("/receiving");
+    page.getByLabel("File to bring in").setInputFiles(file);
+    page.waitForURL("**/receiving/*");
+    long delivery = Long.parseLong(page.url().replaceAll(".*/", ""));
+    page.context().close();
+    until(() -> script.get("/deliveries/" + delivery).get("state").getAsString().equals("ready"));
+    assertEquals(20_000, script.get("/deliveries/" + delivery).get("pass").getAsLong());
+  }
+}

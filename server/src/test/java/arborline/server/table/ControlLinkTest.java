@@ -1,0 +1,103 @@
+package arborline.server.table;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+
+import arborline.core.machine.Machine;
+import arborline.core.table.ControlFile;
+import arborline.server.machine.Machines;
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What a faulty control does to the link. */
+class ControlLinkTest {
+
+  private final ControlLink link = new ControlLink();
+  private HttpServer control;
+  private int status = 200;
+  private String body = "";
+  private String received = "";
+
+  @BeforeEach
+  void start() throws IOException {
+    control = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
+    control.createContext(
+        "/",
+        exchange -> {
+          received = new String(exchange.getRequestBody().readAllBytes(), StandardCharsets.UTF_8);
+          byte[] bytes = body.getBytes(StandardCharsets.UTF_8);
+          exchange.sendResponseHeaders(status, bytes.length == 0 ? -1 : bytes.length);
+          exchange.getResponseBody().write(bytes);
+          exchange.close();
+        });
+    control.start();
+  }
+
+  @AfterEach
+  void stop() {
+    control.stop(0);
+  }
+
+  private Machines.Linked machine() throws IOException {
+    Machine heron =
+        JsonMapper.builder()
+            .build()
+            .readValue(Files.readString(Path.of("../demo/machines/m1-heron.json")), Machine.class);
+    return new Machines.Linked(heron, "http://127.0.0.1:" + control.getAddress().getPort() + "/m1");
+  }
+
+  private String whyNotRead() {
+    return assertThrows(IOException.class, () -> link.read(machine())).getMessage();
+  }
+
+  @Test
+  void anEmptyTableIsATable() throws IOException {
+    body = "<MTConnectAssets><Assets/></MTConnectAssets>";
+    assertEquals(0, link.read(machine()).pockets().size());
+  }
+
+  @Test
+  void aControlThatAnswersOtherwiseIsSaid() {
+    status = 503;
+    assertEquals("it answered 503 to reading", whyNotRead());
+  }
+
+  @Test
+  void anAnswerInAnotherFormIsSaid() {
+    body = "<html>busy</html>";
+    assertEquals("the control's answer is not an MTConnect assets document", whyNotRead());
+  }
+
+  @Test
+  void aControlThatIsSwitchedOffIsSaid() {
+    stop();
+    assertEquals("nothing answers at its address", whyNotRead());
+  }
+
+  @Test
+  void aFileIsSentAsItIs() throws IOException {
+    link.send(machine(), new ControlFile("offsets.nc", "text/plain", "%\nG10 L10 P1 R120.\n%\n"));
+    assertEquals("%\nG10 L10 P1 R120.\n%\n", received);
+  }
+
+  @Test
+  void aRefusalIsPassedOnInTheControlsWords() {
+    status = 409;
+    body = "memory is protected\n";
+    assertEquals(
+        "memory is protected",
+        assertThrows(
+                IOException.class,
+                () -> link.send(machine(), new ControlFile("offsets.nc", "text/plain", "%")))
+            .getMessage());
+  }
+}

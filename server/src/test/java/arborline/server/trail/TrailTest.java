@@ -1,0 +1,106 @@
+package arborline.server.trail;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNull;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.doThrow;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import arborline.server.account.Permission;
+import arborline.server.live.Live;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.authentication.TestingAuthenticationToken;
+import org.springframework.security.core.context.SecurityContextHolder;
+
+class TrailTest {
+
+  private static final Instant NOON = Instant.parse("2026-11-23T12:00:00Z");
+
+  private final TrailRepository entries = mock(TrailRepository.class);
+  private final Undo undo = mock(Undo.class);
+  private final TrailEntry deed =
+      new TrailEntry(NOON, "lead", Said.of("tool", 7, "changed DC").undoneBy("test", null), "{}");
+  private Trail trail;
+
+  @BeforeEach
+  void aDeedThatCanBeTakenBack() {
+    @SuppressWarnings("unchecked")
+    ObjectProvider<Undo> undos = mock(ObjectProvider.class);
+    when(undos.stream()).thenAnswer(call -> Stream.of(undo));
+    when(undo.kind()).thenReturn("test");
+    when(undo.needs()).thenReturn(Permission.EDIT);
+    when(entries.findById(7)).thenReturn(Optional.of(deed));
+    when(entries.save(any()))
+        .thenAnswer(call -> {
+          TrailEntry saved = call.getArgument(0);
+          saved.id = 8L;
+          return saved;
+        });
+    trail =
+        new Trail(
+            entries, undos, mock(Json.class), mock(Live.class), Clock.fixed(NOON, ZoneOffset.UTC));
+    actAs("EDIT");
+  }
+
+  @AfterEach
+  void leave() {
+    SecurityContextHolder.clearContext();
+  }
+
+  private static void actAs(String permission) {
+    SecurityContextHolder.getContext()
+        .setAuthentication(new TestingAuthenticationToken("nell", null, permission));
+  }
+
+  @Test
+  void takingBackIsADeedOfItsOwn() {
+    trail.undo(7);
+    verify(undo).undo("{}");
+    assertEquals(8L, deed.undoneBy);
+  }
+
+  @Test
+  void whatLaterChangesForbidStaysDone() {
+    doThrow(Refusal.conflict("the tool is in pocket 4 now")).when(undo).undo(any());
+    assertEquals(
+        "the tool is in pocket 4 now",
+        assertThrows(Refusal.class, () -> trail.undo(7)).getMessage());
+    assertNull(deed.undoneBy);
+    verify(entries, never()).save(any());
+  }
+
+  @Test
+  void nobodyTakesBackTwice() {
+    trail.undo(7);
+    assertThrows(Refusal.class, () -> trail.undo(7));
+    verify(undo).undo("{}");
+  }
+
+  @Test
+  void whoMayNotDoItMayNotTakeItBack() {
+    actAs("LOAD");
+    assertThrows(AccessDeniedException.class, () -> trail.undo(7));
+    verify(undo, never()).undo(any());
+  }
+
+  @Test
+  void aSentenceTooLongForTheTrailIsCut() {
+    TrailEntry entry = new TrailEntry(NOON, "lead", Said.of("tool", 7, "x".repeat(700)), null);
+    assertEquals(500, entry.said.length());
+  }
+}
