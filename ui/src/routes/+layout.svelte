@@ -8,7 +8,7 @@
   import Commands from '$lib/shell/Commands.svelte';
   import Keys from '$lib/shell/Keys.svelte';
   import Line from '$lib/shell/Line.svelte';
-  import { listen } from '$lib/shell/live';
+  import { listen } from '$lib/shell/live.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { settings } from '$lib/shell/settings.svelte';
 
@@ -59,8 +59,8 @@
     </main>
   </div>
   <Toaster
-    position="top-center"
-    offset={{ top: '52px' }}
+    position="bottom-center"
+    offset={{ bottom: '68px' }}
     visibleToasts={2}
     theme={settings.theme === 'night' ? 'dark' : 'light'}
     toastOptions={{

@@ -4,6 +4,9 @@
   import DiameterBrush from './DiameterBrush.svelte';
   import type { ListFilter } from './filter.svelte';
 
+  /** With more classes than this only the chosen ones are named beside their silhouettes. */
+  const NAMED = 6;
+
   let { filter, facets }: { filter: ListFilter; facets?: Facets } = $props();
 </script>
 
@@ -13,14 +16,17 @@
       {@const on = filter.classes.includes(each.id)}
       <button
         class={[
-          'flex h-7 items-center gap-1.5 rounded-sm border px-1.5 text-[13px]',
+          'flex h-7 items-center gap-1.5 rounded-sm border px-1 text-[13px]',
           on ? 'border-working bg-faint' : 'border-transparent hover:border-hairline'
         ]}
         aria-pressed={on}
+        title={each.title}
         onclick={() => filter.toggleClass(each.id)}
       >
-        <Silhouette outline={each.outline} width={44} height={14} />
-        {each.title}
+        <Silhouette outline={each.outline} width={36} height={14} />
+        <span class={on || (facets?.classes.length ?? 0) <= NAMED ? '' : 'sr-only'}
+          >{each.title}</span
+        >
         <span class="text-soft">{each.count.toLocaleString('en')}</span>
       </button>
     {/each}

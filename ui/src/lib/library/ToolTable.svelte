@@ -2,7 +2,9 @@
   import { VList } from 'virtua/svelte';
   import type { ToolRow } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
+  import { toClipboard } from '$lib/shell/sheetcells';
   import { settings } from '$lib/shell/settings.svelte';
+  import { parts, widest } from './decimals';
   import type { ListFilter, Sort } from './filter.svelte';
 
   let {
@@ -23,19 +25,28 @@
 
   let cursor = $state(0);
   let list = $state<{ scrollToIndex: (index: number, options?: object) => void }>();
-  const columns: { title: string; sort?: Sort; number?: boolean }[] = [
-    { title: 'No.', sort: 'number', number: true },
+  interface Column {
+    title: string;
+    sort?: Sort;
+    symbols?: string[];
+  }
+  const columns: Column[] = [
+    { title: 'No.', sort: 'number' },
     { title: 'Code', sort: 'code' },
     { title: 'Name', sort: 'name' },
     { title: 'Silhouette', sort: 'class' },
-    { title: 'Ø', sort: 'dc', number: true },
-    { title: 'Corner', number: true },
-    { title: 'Depth', number: true },
-    { title: 'Reach', number: true },
-    { title: 'Length', number: true },
-    { title: 'Shank', number: true },
-    { title: 'Edges', number: true }
+    { title: 'Ø', sort: 'dc', symbols: ['DC', 'DCX'] },
+    { title: 'Corner', symbols: ['RE'] },
+    { title: 'Depth', symbols: ['APMX'] },
+    { title: 'Reach', symbols: ['LU'] },
+    { title: 'Length', symbols: ['OAL', 'LF'] },
+    { title: 'Shank', symbols: ['DMM'] },
+    { title: 'Edges', symbols: ['NOF'] }
   ];
+  const sizes = columns.flatMap((column) => (column.symbols ? [column.symbols] : []));
+  const fractions = $derived(
+    sizes.map((symbols) => widest(rows.map((row) => text(row, ...symbols))))
+  );
 
   function text(row: ToolRow, ...symbols: string[]): string {
     for (const symbol of symbols) {
@@ -45,6 +56,26 @@
       }
     }
     return '';
+  }
+
+  /** The chosen rows, or all that are shown, for a spreadsheet. */
+  function oncopy(event: ClipboardEvent) {
+    if (getSelection()?.toString()) return;
+    const unit = settings.unit;
+    const head = ['No.', 'Code', 'Name', 'Class'];
+    const chosen = hung.length > 0 ? hung : rows;
+    const cells = chosen.map((row) => [
+      String(row.number),
+      row.code,
+      row.name,
+      row.classTitle,
+      ...sizes.map((symbols) => text(row, ...symbols))
+    ]);
+    const units = columns.flatMap((each) =>
+      each.symbols ? [each.title === 'Edges' ? each.title : `${each.title} [${unit}]`] : []
+    );
+    event.clipboardData?.setData('text/plain', toClipboard([[...head, ...units], ...cells]));
+    event.preventDefault();
   }
 
   function hang(row: ToolRow) {
@@ -83,12 +114,13 @@
   aria-activedescendant={rows[cursor] ? `row-${rows[cursor].entryId}` : undefined}
   tabindex="0"
   {onkeydown}
+  {oncopy}
 >
   <div role="row" class="line head band text-[13px] text-soft">
     {#each columns as column (column.title)}
       <div
         role="columnheader"
-        class={column.number ? 'text-right' : ''}
+        class={column.symbols || column.sort === 'number' ? 'text-right' : ''}
         aria-sort={column.sort === filter.sort
           ? filter.down
             ? 'descending'
@@ -146,13 +178,14 @@
         <div role="gridcell" title={row.classTitle} aria-label={row.classTitle}>
           <Silhouette outline={row.outline} width={150} height={26} />
         </div>
-        <div role="gridcell" class="text-right">{text(row, 'DC', 'DCX')}</div>
-        <div role="gridcell" class="text-right">{text(row, 'RE')}</div>
-        <div role="gridcell" class="text-right">{text(row, 'APMX')}</div>
-        <div role="gridcell" class="text-right">{text(row, 'LU')}</div>
-        <div role="gridcell" class="text-right">{text(row, 'OAL', 'LF')}</div>
-        <div role="gridcell" class="text-right">{text(row, 'DMM')}</div>
-        <div role="gridcell" class="text-right">{text(row, 'NOF')}</div>
+        {#each sizes as symbols, column (symbols[0])}
+          {@const number = parts(text(row, ...symbols))}
+          <div role="gridcell" class="whitespace-nowrap text-right">
+            {number.whole}<span class="inline-block text-left" style:width="{fractions[column]}ch"
+              >{number.fraction}</span
+            >
+          </div>
+        {/each}
       </div>
     {/snippet}
   </VList>

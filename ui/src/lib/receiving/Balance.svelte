@@ -26,7 +26,7 @@
       aria-pressed={chosen === ''}
       onclick={() => onchoose('')}
     >
-      <strong class="text-[17px]">{delivery.read}</strong> read
+      <strong class="text-[17px]">{delivery.read.toLocaleString('en')}</strong> read
     </button>
     {#each parts as part, index (part)}
       <span class="text-soft" aria-hidden="true">{index === 0 ? '=' : '+'}</span>
@@ -35,7 +35,7 @@
         aria-pressed={chosen === part}
         onclick={() => onchoose(part)}
       >
-        <strong class="text-[17px] text-ink">{delivery[part]}</strong>
+        <strong class="text-[17px] text-ink">{delivery[part].toLocaleString('en')}</strong>
         <Mark kind={part} />
       </button>
     {/each}

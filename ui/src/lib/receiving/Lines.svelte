@@ -1,8 +1,10 @@
 <script lang="ts">
-  import { createInfiniteQuery } from '@tanstack/svelte-query';
+  import { createInfiniteQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, ask, type Line } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Mark from '$lib/marks/Mark.svelte';
+  import { failed } from '$lib/shell/say';
+  import { fromClipboard, isTable } from '$lib/shell/sheetcells';
   import { capital } from '$lib/shell/text';
   import CellField from './CellField.svelte';
 
@@ -20,6 +22,7 @@
     editable: boolean;
   } = $props();
 
+  const client = useQueryClient();
   const lines = createInfiniteQuery(() => ({
     queryKey: ['delivery', delivery, 'lines', finding ?? '', disposition ?? ''],
     initialPageParam: undefined as number | undefined,
@@ -47,6 +50,34 @@
     )
   );
 
+  /** Pasted cells go to the right and down from where they were pasted, as far as there is room. */
+  async function paste(event: ClipboardEvent, row: number, column: number) {
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    if (!isTable(text)) return;
+    event.preventDefault();
+    try {
+      for (const [down, values] of fromClipboard(text).entries()) {
+        const line = rows[row + down];
+        if (!line || line.takenToolId) continue;
+        const cells = Object.fromEntries(
+          values.flatMap((value, right) =>
+            columns[column + right] ? [[columns[column + right], value]] : []
+          )
+        );
+        await ask(
+          api.PATCH('/api/v1/deliveries/{id}/lines/{lineId}', {
+            params: { path: { id: delivery, lineId: line.id } },
+            body: { cells }
+          })
+        );
+      }
+    } catch (error) {
+      failed(error);
+    } finally {
+      await client.invalidateQueries({ queryKey: ['delivery', delivery] });
+    }
+  }
+
   function message(line: Line): string {
     const found = finding ? line.findings.find((each) => each.code === finding) : line.findings[0];
     return capital(found?.message ?? (line.takenToolId ? 'Taken into a library' : ''));
@@ -68,7 +99,7 @@
     </tr>
   </thead>
   <tbody>
-    {#each rows as line (line.id)}
+    {#each rows as line, row (line.id)}
       <tr>
         <td class="number text-soft">{line.line}</td>
         <td class="max-w-44">
@@ -90,8 +121,8 @@
           </td>
         {/if}
         <td><Silhouette outline={line.outline} width={130} height={22} /></td>
-        {#each columns as symbol (symbol)}
-          <td>
+        {#each columns as symbol, column (symbol)}
+          <td onpaste={editable ? (event) => void paste(event, row, column) : undefined}>
             {#if editable && !line.takenToolId}
               <CellField {delivery} {line} {symbol} />
             {:else}

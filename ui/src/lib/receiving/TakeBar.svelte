@@ -2,6 +2,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, ask, type Delivery } from '$lib/api/client';
   import Choice from '$lib/shell/Choice.svelte';
+  import { takenSoFar } from '$lib/shell/live.svelte';
   import { done, failed } from '$lib/shell/say';
   import { count } from '$lib/shell/text';
 
@@ -14,11 +15,13 @@
   }));
   let library = $state('');
   let numbering = $state('keep');
+  let section = $state('');
   let busy = $state(false);
   const chosen = $derived(library || String(libraries.data?.items[0]?.id ?? ''));
   const name = $derived(
     libraries.data?.items.find((each) => String(each.id) === chosen)?.name ?? 'a library'
   );
+  const soFar = $derived(takenSoFar(delivery.id));
   const entering = $derived(delivery.pass - delivery.taken);
   const staying = $derived(delivery.hold + delivery.query);
   const numberings = [
@@ -28,13 +31,23 @@
     { value: 'position', label: 'are numbered by line' }
   ];
 
+  async function stop() {
+    try {
+      await ask(
+        api.POST('/api/v1/deliveries/{id}/stop', { params: { path: { id: delivery.id } } })
+      );
+    } catch (error) {
+      failed(error);
+    }
+  }
+
   async function take() {
     busy = true;
     try {
       const taken = await ask(
         api.POST('/api/v1/deliveries/{id}/accept', {
           params: { path: { id: delivery.id } },
-          body: { library: Number(chosen), numbering }
+          body: { library: Number(chosen), numbering, section: section.trim() || undefined }
         })
       );
       const renumbered = taken.renumbered ? `, ${taken.renumbered} under another number` : '';
@@ -52,7 +65,11 @@
   aria-label="Taking"
   class="flex h-14 shrink-0 items-center gap-3 border-t border-hairline bg-sheet px-5"
 >
-  {#if entering > 0}
+  {#if soFar !== undefined}
+    <progress class="w-64" max={entering} value={soFar} aria-label="taken"></progress>
+    <p role="status">{soFar.toLocaleString('en')} of {count(entering, 'tool')} taken so far</p>
+    <button class="button ml-auto" onclick={stop}>Stop, take nothing</button>
+  {:else if entering > 0}
     <p>
       <strong>{count(entering, 'tool')}</strong> will enter
     </p>
@@ -63,6 +80,13 @@
         value: String(each.id),
         label: each.name
       }))}
+    />
+    <input
+      class="field w-32"
+      aria-label="Section"
+      placeholder="section, if any"
+      maxlength="100"
+      bind:value={section}
     />
     <p>and</p>
     <Choice label="Numbering" bind:value={numbering} options={numberings} />

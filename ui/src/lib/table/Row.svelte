@@ -13,7 +13,7 @@
   const options = $derived(
     [
       { value: 'send', label: 'send the plan' },
-      { value: 'take', label: "take the control's word" },
+      { value: 'take', label: "take the control's" },
       { value: 'owner', label: 'each field to its owner' },
       { value: 'leave', label: 'leave as it is' }
     ].filter(
@@ -26,7 +26,7 @@
 
 <tr class="align-top">
   <td class="number font-semibold">{row.place}</td>
-  <td class="code max-w-40 truncate" title={tool}>{tool}</td>
+  <td class="code max-w-32 truncate" title={tool}>{tool}</td>
   <td>
     <Mark kind={row.state as 'differs'} />
     {#if row.inSpindle}<span class="block text-[12px] text-soft">in the spindle</span>{/if}
@@ -66,7 +66,7 @@
   }
   .fields {
     display: grid;
-    grid-template-columns: 92px repeat(3, minmax(110px, 1fr));
+    grid-template-columns: minmax(64px, 92px) repeat(3, minmax(82px, 1fr));
     gap: 2px 12px;
   }
   .fields span {
@@ -74,6 +74,6 @@
     overflow-wrap: anywhere;
   }
   .reason {
-    min-width: 220px;
+    min-width: 170px;
   }
 </style>

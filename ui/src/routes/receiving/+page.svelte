@@ -5,6 +5,7 @@
   import Mark from '$lib/marks/Mark.svelte';
   import { failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
+  import { isTable } from '$lib/shell/sheetcells';
   import { bytes, moment } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
 
@@ -19,7 +20,15 @@
   let picker = $state<HTMLInputElement>();
   const may = $derived(who.may('RECEIVE'));
 
-  async function receive(files: FileList | null | undefined) {
+  function onpaste(event: ClipboardEvent) {
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    if (may && isTable(text)) {
+      event.preventDefault();
+      void receive([new File([text], 'pasted.tsv', { type: 'text/tab-separated-values' })]);
+    }
+  }
+
+  async function receive(files: Iterable<File> | null | undefined) {
     over = false;
     const list = [...(files ?? [])];
     let last = 0;
@@ -53,6 +62,8 @@
   }
 </script>
 
+<svelte:window {onpaste} />
+
 <svelte:head><title>Receiving · Arbor Line</title></svelte:head>
 
 <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
@@ -81,8 +92,8 @@
       {:else}
         <button class="button main" onclick={() => picker?.click()}>Bring a file in</button>
         <p class="text-soft">
-          or drop it here: a table as CSV, or our own JSON. It is inspected before anything enters a
-          library.
+          or drop it here: a table as CSV, or our own JSON; or paste rows of a spreadsheet, heads
+          and all. It is inspected before anything enters a library.
         </p>
       {/if}
       <input

@@ -63,7 +63,7 @@
       <h1>{arrived.name}</h1>
       <p class="text-soft">brought in {moment(arrived.at)} by {arrived.by}</p>
     </div>
-    <div class="w-[560px] max-w-full">
+    <div class="w-[640px] max-w-full">
       <Balance
         delivery={arrived}
         chosen={part}

@@ -233,7 +233,7 @@
 <style>
   .heads {
     display: grid;
-    grid-template-columns: 92px repeat(3, minmax(110px, 1fr));
+    grid-template-columns: minmax(64px, 92px) repeat(3, minmax(82px, 1fr));
     gap: 2px 12px;
   }
 </style>

@@ -11,7 +11,7 @@ import java.nio.file.Path;
 import java.util.List;
 
 /** The product and a browser, started once for all tests of a run. */
-final class Journey {
+final class Journey implements AutoCloseable {
 
   static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
   static final Path STARTER = ROOT.resolve("demo/incoming/marram-starter.csv");
@@ -22,8 +22,8 @@ final class Journey {
   final Shop shop;
   private final Browser browser;
 
-  private Journey() {
-    line = RunningLine.start(ROOT, Path.of("target/rig"));
+  private Journey(String folder) {
+    line = RunningLine.start(ROOT, Path.of("target", folder));
     shop = new Shop(line.shopUrl());
     browser =
         Playwright.create()
@@ -44,10 +44,20 @@ final class Journey {
 
   static synchronized Journey start() {
     if (running == null) {
-      running = new Journey();
-      Runtime.getRuntime().addShutdownHook(new Thread(() -> running.line.close()));
+      running = new Journey("rig");
+      Runtime.getRuntime().addShutdownHook(new Thread(running::close));
     }
     return running;
+  }
+
+  /** A product and a browser that no other test meets; to be closed. */
+  static Journey alone(String folder) {
+    return new Journey(folder);
+  }
+
+  @Override
+  public void close() {
+    line.close();
   }
 
   /** A fresh page at 1280 x 800, nobody signed in. */

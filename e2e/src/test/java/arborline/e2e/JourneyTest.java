@@ -116,6 +116,39 @@ class JourneyTest {
   }
 
   @Test
+  @Order(2)
+  void rowsOfASpreadsheetArePastedInAndPutRightByPasting() {
+    page.navigate("/receiving");
+    assertThat(Journey.button(page, "Bring a file in")).isVisible();
+    paste(
+        "body",
+        "CODE\tCLASS\tDC [mm]\tAPMX [mm]\tDMM [mm]\tOAL [mm]\tNOF\n"
+            + "PA-1\tflat end mill\t10\tlong\t10\t72\t4\n"
+            + "PA-2\tflat end mill\t12\tlonger\t12\t83\t4\n");
+    page.waitForURL("**/receiving/*");
+    assertThat(field("APMX of line 2")).hasValue("long");
+    paste("[aria-label='APMX of line 2']", "20\n26");
+    assertThat(page.getByText("2 lines without objection")).isVisible();
+    Journey.button(page, "Put this delivery away").click();
+    assertThat(page).hasURL(Pattern.compile("/receiving$"));
+  }
+
+  private void paste(String where, String text) {
+    page.locator(where)
+        .first()
+        .evaluate(
+            """
+            (element, text) => {
+              const clipboardData = new DataTransfer();
+              clipboardData.setData('text/plain', text);
+              const paste = { clipboardData, bubbles: true, cancelable: true };
+              element.dispatchEvent(new ClipboardEvent('paste', paste));
+            }\
+            """,
+            text);
+  }
+
+  @Test
   @Order(3)
   void libraryIsFilteredSortedAndHung() {
     page.navigate("/libraries/1");
@@ -338,7 +371,7 @@ class JourneyTest {
             "60,000 tools will enter",
             new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
     assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Lines")))
-        .containsText("60000 read");
+        .containsText("60,000 read");
     assertTrue(page.url().contains("/receiving/"));
   }
 }

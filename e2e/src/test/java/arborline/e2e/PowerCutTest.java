@@ -15,6 +15,8 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -22,8 +24,19 @@ import org.junit.jupiter.api.io.TempDir;
 class PowerCutTest {
 
   @TempDir Path folder;
-  private final Journey journey = Journey.start();
-  private final Script script = new Script(journey.line.url(), journey.line.key("LEAD"));
+  private static Journey journey;
+  private static Script script;
+
+  @BeforeAll
+  static void start() {
+    journey = Journey.alone("rig-power-cut");
+    script = new Script(journey.line.url(), journey.line.key("LEAD"));
+  }
+
+  @AfterAll
+  static void stop() {
+    journey.close();
+  }
 
   private static String table(String prefix, int lines) {
     StringBuilder table =

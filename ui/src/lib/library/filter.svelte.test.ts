@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import { ListFilter } from './filter.svelte';
+
+/** Runs where effects are allowed, and ends them. */
+function using(look: (filter: ListFilter) => void) {
+  const end = $effect.root(() => look(new ListFilter()));
+  end();
+}
+
+describe('a list filter', () => {
+  it('turns a class on and off', () => {
+    using((filter) => {
+      filter.toggleClass('end-mill-ball');
+      filter.toggleClass('reamer');
+      expect(filter.query.class).toEqual(['end-mill-ball', 'reamer']);
+      filter.toggleClass('end-mill-ball');
+      filter.toggleClass('reamer');
+      expect(filter.query.class).toBeUndefined();
+      expect(filter.narrowed).toBe(false);
+    });
+  });
+
+  it('sorts the other way at the second click and upwards again at another column', () => {
+    using((filter) => {
+      filter.sortBy('dc');
+      expect([filter.sort, filter.down]).toEqual(['dc', false]);
+      filter.sortBy('dc');
+      expect(filter.down).toBe(true);
+      filter.sortBy('name');
+      expect([filter.sort, filter.down]).toEqual(['name', false]);
+    });
+  });
+
+  it('asks for a diameter range and forgets it with the rest', () => {
+    using((filter) => {
+      filter.dia = [6, 12];
+      expect([filter.query['dia.min'], filter.query['dia.max']]).toEqual([6, 12]);
+      expect(filter.narrowed).toBe(true);
+      filter.clear();
+      expect(filter.narrowed).toBe(false);
+    });
+  });
+});

@@ -1,0 +1,20 @@
+import { describe, expect, it } from 'vitest';
+import { bytes, capital, count } from './text';
+
+describe('words', () => {
+  it('count in the right number', () => {
+    expect(count(1, 'tool')).toBe('1 tool');
+    expect(count(1200, 'tool')).toBe('1,200 tools');
+    expect(count(0, 'library', 'libraries')).toBe('0 libraries');
+  });
+
+  it('begin a sentence with a capital and leave the rest', () => {
+    expect(capital('dC is missing')).toBe('DC is missing');
+    expect(capital('')).toBe('');
+  });
+
+  it('say sizes of files', () => {
+    expect(bytes(1)).toBe('1 kB');
+    expect(bytes(7_340_000)).toBe('7.3 MB');
+  });
+});
