@@ -14,18 +14,26 @@
     place: string | null;
     planned?: PlaceView;
     editable: boolean;
-    onmeasure: (length: string, diameter: string) => void;
+    onmeasure: (length: string, diameter: string) => Promise<boolean>;
     onclear: () => void;
   } = $props();
 
-  let length = $state('');
-  let diameter = $state('');
+  /** What somebody is typing; news from elsewhere must not take it away. */
+  let typing = $state<{ length?: string; diameter?: string }>({});
   const limits = $derived(view.machine.limits);
+  const length = $derived(typing.length ?? shown(planned?.length));
+  const diameter = $derived(typing.diameter ?? shown(planned?.diameter));
 
   $effect(() => {
-    length = shown(planned?.length);
-    diameter = shown(planned?.diameter);
+    if (place !== undefined) typing = {};
   });
+
+  async function keep() {
+    const sent = typing;
+    if ((await onmeasure(typed(length), typed(diameter))) && typing === sent) {
+      typing = {};
+    }
+  }
 
   function shown(mm?: string | null): string {
     if (!mm) return '';
@@ -49,14 +57,15 @@
       class="mt-3 grid grid-cols-[130px_110px_1fr] items-center gap-2"
       onsubmit={(e) => {
         e.preventDefault();
-        onmeasure(typed(length), typed(diameter));
+        void keep();
       }}
     >
       <label for="measured-length">Measured length</label>
       <input
         id="measured-length"
         class="field text-right"
-        bind:value={length}
+        value={length}
+        oninput={(e) => (typing = { ...typing, length: e.currentTarget.value })}
         readonly={!editable}
       />
       <span class="text-soft">{settings.unit}, from the gauge line</span>
@@ -64,7 +73,8 @@
       <input
         id="measured-diameter"
         class="field text-right"
-        bind:value={diameter}
+        value={diameter}
+        oninput={(e) => (typing = { ...typing, diameter: e.currentTarget.value })}
         readonly={!editable}
       />
       <span class="text-soft">{settings.unit}</span>

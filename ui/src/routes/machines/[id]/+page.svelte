@@ -67,6 +67,7 @@
       picked = null;
       chosen = place;
     }
+    return worked;
   }
 
   function clear(place: string) {
@@ -159,9 +160,9 @@
       place={chosen}
       planned={chosen ? planned.get(chosen) : undefined}
       editable={may}
-      onmeasure={(length, diameter) => {
+      onmeasure={async (length, diameter) => {
         const at = chosen ? planned.get(chosen) : undefined;
-        if (chosen && at) void put(chosen, at.toolId, length, diameter);
+        return Boolean(chosen && at && (await put(chosen, at.toolId, length, diameter)));
       }}
       onclear={() => chosen && clear(chosen)}
     />
