@@ -1,0 +1,227 @@
+package arborline.core.designation;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Reads designations of external holders (ISO 5608) and boring bars (ISO 6261). */
+public final class ShankReader {
+
+  private static final String CLAMPINGS = "CMPSDW";
+  private static final String BARS = "SABDCEFGHJ";
+  private static final String TOLERANCES = "QFB";
+  private static final List<Integer> SHANKS = List.of(8, 10, 12, 16, 20, 25, 32, 40, 50);
+  private static final List<Integer> BAR_DIAMETERS = List.of(8, 10, 12, 16, 20, 25, 32, 40, 50, 60);
+
+  private final String text;
+
+  private ShankReader(String text) {
+    this.text = text;
+  }
+
+  /** Reads one designation; blanks and letter case do not matter. */
+  public static Decoded<ShankDesignation> read(String designation) {
+    String plain = designation.replace(" ", "").toUpperCase(Locale.ROOT);
+    try {
+      ShankReader reader = new ShankReader(plain);
+      boolean bar = plain.length() > 1 && Character.isDigit(plain.charAt(1));
+      return Decoded.of(bar ? reader.bar() : reader.external(), List.of());
+    } catch (WrongDesignation wrong) {
+      return Decoded.wrong(wrong.code(), wrong.getMessage());
+    }
+  }
+
+  private ShankDesignation external() {
+    if (!text.matches("[A-Z]{5}\\d{4}[A-Z-]\\d{2}[A-Z]?")) {
+      throw new WrongDesignation(
+          "shank-pattern",
+          "does not match 5 letters + h(2) + b(2) + length letter + insert size(2) [+Q/F/B]");
+    }
+    ShankDesignation.Section section = new ShankDesignation.Section(number(5), number(7));
+    inSeries(section.height(), SHANKS, "shank height", "position 6");
+    inSeries(section.width(), SHANKS, "shank width", "position 7");
+    if (section.width() > section.height()) {
+      throw new WrongDesignation(
+          "shank-section",
+          "position 7: shank width %d exceeds height %d"
+              .formatted(section.width(), section.height()));
+    }
+    if (text.length() == 13 && TOLERANCES.indexOf(text.charAt(12)) < 0) {
+      throw new WrongDesignation(
+          "shank-tolerance",
+          "position 10: tolerance letter %s is not Q, F or B".formatted(text.charAt(12)));
+    }
+    return head(0, 10, Optional.of(section), Optional.empty(), length(9, text.substring(5, 9)));
+  }
+
+  private ShankDesignation bar() {
+    if (!text.matches("[A-Z]\\d{2}[A-Z]-?[A-Z]{5}\\d{2}")) {
+      throw new WrongDesignation(
+          "bar-pattern",
+          "does not match bar letter + diameter(2) + length letter - 5 letters + insert size(2)");
+    }
+    if (BARS.indexOf(text.charAt(0)) < 0) {
+      throw new WrongDesignation(
+          "bar-type",
+          "position 1: bar letter %s is not defined; allowed are S A B D C E F G H J"
+              .formatted(text.charAt(0)));
+    }
+    inSeries(number(1), BAR_DIAMETERS, "bar diameter", "position 2");
+    int from = text.length() - 7;
+    ShankDesignation.Bar bar = new ShankDesignation.Bar(text.charAt(0), number(1));
+    ShankDesignation read = head(from, from + 5, Optional.empty(), Optional.of(bar), length(3, ""));
+    if (read.hand() == 'N') {
+      throw new WrongDesignation("shank-hand", "boring bar cannot be neutral: hand must be R or L");
+    }
+    if (!read.style().bar()) {
+      throw new WrongDesignation(
+          "shank-style",
+          "style %s is not a boring-bar style; allowed are F K L P Q S U W X Y"
+              .formatted(read.style()));
+    }
+    return read;
+  }
+
+  private ShankDesignation head(
+      int from,
+      int sizeFrom,
+      Optional<ShankDesignation.Section> section,
+      Optional<ShankDesignation.Bar> bar,
+      Optional<Integer> length) {
+    char clamping = text.charAt(from);
+    if (CLAMPINGS.indexOf(clamping) < 0) {
+      throw undefined("clamping", clamping, "C D M P S W");
+    }
+    InsertShape shape =
+        InsertShape.of(text.charAt(from + 1))
+            .orElseThrow(() -> undefined("shape", text.charAt(from + 1), "those of ISO 1832"));
+    HolderStyle style =
+        HolderStyle.of(text.charAt(from + 2))
+            .orElseThrow(() -> undefined("style", text.charAt(from + 2), "those of ISO 5608"));
+    char clearance = text.charAt(from + 3);
+    if (!Clearance.known(clearance)) {
+      throw undefined("clearance", clearance, "A B C D E F G N O P");
+    }
+    char hand = text.charAt(from + 4);
+    if ("RLN".indexOf(hand) < 0) {
+      throw new WrongDesignation("shank-hand", "hand letter %s is not R, L or N".formatted(hand));
+    }
+    String sizeCode = text.substring(sizeFrom, sizeFrom + 2);
+    ShankDesignation read =
+        new ShankDesignation(
+            clamping,
+            shape,
+            style,
+            clearance,
+            hand,
+            section,
+            bar,
+            length,
+            sizeCode,
+            circle(shape, sizeCode),
+            corner(shape, style));
+    neutralOnlyWhereSymmetric(read);
+    clearBehind(read);
+    return read;
+  }
+
+  private Optional<Integer> length(int at, String section) {
+    char letter = text.charAt(at);
+    if (letter == '-') {
+      return Optional.of(
+          HolderLength.ofSection(section)
+              .orElseThrow(() ->
+                  new WrongDesignation(
+                      "shank-length",
+                      "section %s has no standard length: give a length letter"
+                          .formatted(section))));
+    }
+    if (!HolderLength.known(letter)) {
+      throw new WrongDesignation(
+          "shank-length", "length letter %s is not defined".formatted(letter));
+    }
+    return HolderLength.of(letter);
+  }
+
+  /** Round and unsymmetric inserts do not give away their circle by the size code. */
+  private static Optional<BigDecimal> circle(InsertShape shape, String code) {
+    if (shape.round()) {
+      if (InsertSize.metric(shape, code).isEmpty() && InsertSize.metricRound(code).isEmpty()) {
+        throw noSize(shape, code);
+      }
+      return Optional.empty();
+    }
+    if (!shape.regular()) {
+      return Optional.empty();
+    }
+    return InsertSize.metric(shape, code).orElseThrow(() -> noSize(shape, code)).circle();
+  }
+
+  private static WrongDesignation noSize(InsertShape shape, String code) {
+    return new WrongDesignation(
+        "shank-insert-size",
+        "insert size %s does not exist for shape %s; allowed are %s"
+            .formatted(code, shape, String.join(" ", InsertSize.metricCodes(shape))));
+  }
+
+  /** An 80 degree insert presents its 100 degree corner in styles B, K and R. */
+  private static Optional<Integer> corner(InsertShape shape, HolderStyle style) {
+    if (shape.round()) {
+      return Optional.empty();
+    }
+    boolean blunt =
+        shape == InsertShape.C
+            && (style == HolderStyle.B || style == HolderStyle.K || style == HolderStyle.R);
+    return Optional.of(blunt ? 180 - shape.angle() : shape.angle());
+  }
+
+  private static void neutralOnlyWhereSymmetric(ShankDesignation read) {
+    if (read.hand() != 'N') {
+      return;
+    }
+    if (read.style().offset()) {
+      throw new WrongDesignation(
+          "shank-hand", "offset style %s must be R or L, not neutral".formatted(read.style()));
+    }
+    double halved = (180 - read.shape().angle()) / 2.0;
+    double stated = read.style().edgeAngle().orElseThrow().doubleValue();
+    if (!read.shape().round() && Math.abs(stated - halved) > 0.6) {
+      throw new WrongDesignation(
+          "shank-hand",
+          "style %s with shape %s is not symmetric (KAPR %s, needs %s): hand must be R or L"
+              .formatted(read.style(), read.shape(), read.style().edgeAngle().get(), halved));
+    }
+  }
+
+  private static void clearBehind(ShankDesignation read) {
+    read.endClearance()
+        .filter(clearance -> clearance.signum() <= 0)
+        .ifPresent(clearance -> {
+          throw new WrongDesignation(
+              "shank-end-clearance",
+              "%s + %d >= 180: trailing edge would rub (end clearance %s)"
+                  .formatted(
+                      read.style().edgeAngle().orElseThrow().toPlainString(),
+                      read.corner().orElseThrow(),
+                      clearance.toPlainString()));
+        });
+  }
+
+  private int number(int at) {
+    return Integer.parseInt(text, at, at + 2, 10);
+  }
+
+  private static void inSeries(int size, List<Integer> series, String what, String position) {
+    if (!series.contains(size)) {
+      throw new WrongDesignation(
+          "shank-size", "%s: %s %d not in the series %s".formatted(position, what, size, series));
+    }
+  }
+
+  private static WrongDesignation undefined(String what, char letter, String allowed) {
+    return new WrongDesignation(
+        "shank-" + what,
+        "%s letter %s is not defined; allowed are %s".formatted(what, letter, allowed));
+  }
+}
