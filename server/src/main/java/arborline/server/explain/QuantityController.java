@@ -4,9 +4,9 @@ import arborline.core.quantity.Conversion;
 import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Unit;
-import arborline.server.support.Refusal;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 @RequestMapping("/api/v1/explain")
-class ExplainController {
+class QuantityController {
 
   /**
    * A converted quantity.
@@ -34,8 +34,13 @@ class ExplainController {
       @RequestParam String from,
       @RequestParam String to,
       @RequestParam(defaultValue = "3") int decimals) {
-    Unit source = unit(from);
-    Unit target = unit(to);
+    for (String unit : List.of(from, to)) {
+      if (Unit.named(unit).isEmpty()) {
+        return new QuantityAnswer(false, null, null, "'%s' is not a unit".formatted(unit));
+      }
+    }
+    Unit source = Unit.named(from).orElseThrow();
+    Unit target = Unit.named(to).orElseThrow();
     return switch (EntryParser.parse(text, source)) {
       case Entry.Refused refused ->
           new QuantityAnswer(false, null, null, refused.reason() + "; " + refused.remedy());
@@ -54,10 +59,5 @@ class ExplainController {
             null);
       }
     };
-  }
-
-  private static Unit unit(String name) {
-    return Unit.named(name)
-        .orElseThrow(() -> Refusal.badRequest("'%s' is not a unit".formatted(name)));
   }
 }

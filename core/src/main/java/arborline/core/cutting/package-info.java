@@ -1,0 +1,2 @@
+/** Cutting data: formulas, work materials, and the window in which a tool can be used. */
+package arborline.core.cutting;

@@ -1,0 +1,144 @@
+package arborline.server.explain;
+
+import arborline.core.connection.Joint;
+import arborline.core.finding.Finding;
+import arborline.core.turning.Mounting;
+import arborline.core.turning.Orientation;
+import arborline.core.turning.Standing;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Says which sides mate and how a turning tool stands. */
+@RestController
+@RequestMapping("/api/v1/explain")
+class StandingController {
+
+  /** Whether two sides mate; {@code valid} is false where a code itself is wrong. */
+  record JointAnswer(
+      boolean valid,
+      boolean mates,
+      String why,
+      Map<String, String> properties,
+      List<Finding> findings) {}
+
+  /**
+   * How a tool stands.
+   *
+   * @param code tip orientation 0 to 8
+   * @param spindle M3 or M4
+   * @param tip direction from nose centre to imaginary tip in program X and Z
+   */
+  record OrientationAnswer(
+      boolean valid,
+      @Nullable Integer code,
+      @Nullable String spindle,
+      @Nullable String contactSide,
+      @Nullable String feed,
+      @Nullable List<Integer> tip,
+      Map<String, String> properties,
+      List<Finding> findings) {
+
+    static OrientationAnswer impossible(Finding why) {
+      return new OrientationAnswer(false, null, null, null, null, null, Map.of(), List.of(why));
+    }
+  }
+
+  @GetMapping("/joint")
+  JointAnswer joint(@RequestParam String a, @RequestParam String b) {
+    Joint joint = Joint.of(a, b);
+    boolean valid = !joint.why().startsWith("invalid code");
+    List<Finding> findings =
+        joint.mates()
+            ? joint.warning().map(each -> Finding.query("joint-look", each)).stream().toList()
+            : List.of(Finding.hold("joint", joint.why(), "CCMS", "CCWS"));
+    return new JointAnswer(valid, joint.mates(), joint.why(), Map.of(), findings);
+  }
+
+  @GetMapping("/orientation")
+  OrientationAnswer orientation(
+      @RequestParam String turretSide,
+      @RequestParam(defaultValue = "own") String xAxis,
+      @RequestParam(defaultValue = "main") String spindle,
+      @RequestParam(defaultValue = "common") String zAxis,
+      @RequestParam String mount,
+      @RequestParam String work,
+      @RequestParam String hand,
+      @RequestParam String rake) {
+    Choices choices = new Choices();
+    Mounting mounting =
+        new Mounting(
+            choices.one(Mounting.Side.class, "turretSide", turretSide),
+            choices.first("xAxis", xAxis, "rear", "own"),
+            choices.first("spindle", spindle, "sub", "main"),
+            choices.first("zAxis", zAxis, "mirrored", "common"),
+            choices.first("mount", mount, "axial", "radial"),
+            choices.one(Mounting.Work.class, "work", work),
+            choices.one(Mounting.Hand.class, "hand", hand),
+            choices.first("rake", rake, "up", "down"));
+    Optional<Finding> obstacle = choices.fault().or(() -> Orientation.obstacle(mounting));
+    return obstacle
+        .map(OrientationAnswer::impossible)
+        .orElseGet(() -> answer(Orientation.of(mounting)));
+  }
+
+  private static OrientationAnswer answer(Standing standing) {
+    return new OrientationAnswer(
+        true,
+        standing.orientation(),
+        standing.spindle(),
+        standing.contact(),
+        standing.feed(),
+        List.of(standing.tipX(), standing.tipZ()),
+        Map.of(),
+        standing.remark().map(each -> Finding.note("orientation-remark", each)).stream().toList());
+  }
+
+  /** Reads words of a fixed choice and keeps the first that is none of it. */
+  private static final class Choices {
+
+    private Finding fault;
+
+    Optional<Finding> fault() {
+      return Optional.ofNullable(fault);
+    }
+
+    boolean first(String name, String word, String first, String second) {
+      if (!word.equals(first) && !word.equals(second)) {
+        refuse(name, word, first + ", " + second);
+      }
+      return word.equals(first);
+    }
+
+    <E extends Enum<E>> E one(Class<E> type, String name, String word) {
+      for (E each : type.getEnumConstants()) {
+        if (each.name().equalsIgnoreCase(word)) {
+          return each;
+        }
+      }
+      refuse(
+          name,
+          word,
+          String.join(
+              ", ",
+              java.util.Arrays.stream(type.getEnumConstants())
+                  .map(each -> each.name().toLowerCase(Locale.ROOT))
+                  .toList()));
+      return type.getEnumConstants()[0];
+    }
+
+    private void refuse(String name, String word, String allowed) {
+      if (fault == null) {
+        fault =
+            Finding.hold(
+                "choice", "%s is one of %s, not '%s'".formatted(name, allowed, word), name);
+      }
+    }
+  }
+}
