@@ -5,6 +5,7 @@ describe('drawing geometry', () => {
   it('mirrors a half profile at the axis', () => {
     const part = {
       kind: 'CUTTING' as const,
+      flat: false,
       profile: [
         { z: 0, r: 2 },
         { z: 10, r: 1 }

@@ -10,8 +10,11 @@ export function view(left: number, axis: number, scale: number): View {
   return { x: (z) => left + z * scale, y: (r) => axis - r * scale };
 }
 
-/** The closed path of a part: its half profile, mirrored at the axis. */
+/** The closed path of a part: its half profile mirrored at the axis, or its polygon if it is flat. */
 export function path(part: Part, at: View): string {
+  if (part.flat) {
+    return `M${part.profile.map((p) => `${round(at.x(p.z))} ${round(at.y(p.r))}`).join('L')}Z`;
+  }
   const upper = part.profile.map((p) => `${round(at.x(p.z))} ${round(at.y(p.r))}`);
   const lower = [...part.profile].reverse().map((p) => `${round(at.x(p.z))} ${round(at.y(-p.r))}`);
   return `M${upper.join('L')}L${lower.join('L')}Z`;

@@ -18,6 +18,29 @@
     staleTime: Infinity
   }));
   const draft = new Draft();
+  const processes: [string, string][] = [
+    ['milling', 'Milling'],
+    ['hole_making', 'Hole making'],
+    ['threading', 'Threading'],
+    ['turning', 'Turning'],
+    ['routing', 'Routing'],
+    ['probing', 'Probing'],
+    ['jet', 'Beam and jet']
+  ];
+  let sought = $state('');
+  const offered = $derived(
+    (classes.data?.items ?? []).filter((each) =>
+      sought
+        .toLowerCase()
+        .split(/\s+/)
+        .every((word) => each.title.toLowerCase().includes(word))
+    )
+  );
+  const groups = $derived(
+    processes
+      .map(([id, title]) => ({ title, items: offered.filter((each) => each.process === id) }))
+      .filter((group) => group.items.length > 0)
+  );
   let saving = $state(false);
 
   async function choose(classId: string) {
@@ -61,18 +84,40 @@
 {#if !draft.classId}
   <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
     <h1>New tool</h1>
-    <p class="text-soft">Which class is it? The class brings its fields and trade defaults.</p>
-    <div class="mt-4 grid max-w-5xl grid-cols-2 gap-x-8 lg:grid-cols-3">
-      {#each classes.data?.items ?? [] as each (each.id)}
-        <button
-          class="band flex h-12 items-center gap-4 px-2 text-left hover:bg-faint"
-          onclick={() => choose(each.id)}
-        >
-          <Silhouette outline={each.outline} width={110} height={30} />
-          {capital(each.title)}
-        </button>
-      {/each}
-    </div>
+    <label class="mt-2 flex items-center gap-3">
+      <span class="text-soft">Which class is it?</span>
+      <!-- svelte-ignore a11y_autofocus (choosing the class is the first step) -->
+      <input
+        class="field w-72"
+        autofocus
+        data-search
+        placeholder="such as ball, or reamer; Enter takes the first"
+        bind:value={sought}
+        onkeydown={(event) => {
+          const first = groups[0]?.items[0];
+          if (event.key === 'Enter' && first) void choose(first.id);
+        }}
+      />
+      <span class="text-soft">It brings its fields and trade defaults.</span>
+    </label>
+    {#each groups as group (group.title)}
+      <section aria-label={group.title}>
+        <h2 class="mt-4 border-b border-hairline pb-1 text-soft">{group.title}</h2>
+        <div class="grid grid-cols-3 gap-x-6 lg:grid-cols-4">
+          {#each group.items as each (each.id)}
+            <button
+              class="flex h-9 items-center gap-3 px-1 text-left hover:bg-faint"
+              onclick={() => choose(each.id)}
+            >
+              <Silhouette outline={each.outline} width={84} height={26} />
+              {capital(each.title)}
+            </button>
+          {/each}
+        </div>
+      </section>
+    {:else}
+      {#if classes.data}<p class="mt-4">No class is called that.</p>{/if}
+    {/each}
   </div>
 {:else}
   <header class="band flex items-center gap-4 px-5 py-3">

@@ -4,5 +4,9 @@ package arborline.core.tool;
 public enum Process {
   MILLING,
   HOLE_MAKING,
-  THREADING
+  THREADING,
+  TURNING,
+  ROUTING,
+  PROBING,
+  JET
 }

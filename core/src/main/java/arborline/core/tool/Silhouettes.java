@@ -1,16 +1,19 @@
 package arborline.core.tool;
 
 import arborline.core.tool.outline.Outline;
+import java.util.List;
 import java.util.Optional;
 
 /** Outlines of tools by their class. */
 public final class Silhouettes {
 
+  private static final List<String> SIZES = List.of("DC", "DCX", "TD", "DMM", "B", "KERF");
+
   private Silhouettes() {}
 
-  /** The outline of a tool, or nothing where its class or its diameter is unknown. */
+  /** The outline of a tool, or nothing where its class is unknown or it has no size at all. */
   public static Optional<Outline> of(Tool tool) {
-    boolean sized = tool.approx("DC", 0) > 0 || tool.approx("DCX", 0) > 0;
+    boolean sized = SIZES.stream().anyMatch(symbol -> tool.approx(symbol, 0) > 0);
     return sized
         ? ToolClasses.named(tool.toolClass()).map(each -> each.outline(tool))
         : Optional.empty();

@@ -62,6 +62,39 @@ class RuleBookTest {
     "CLASS=tap-cutting DC=8 TD=8 TP=1.25 TDZ=M8 THCHT=C DMM=8 OAL=90 PHD=7.4, tap-drill, QUERY",
     "CLASS=thread-mill DC=6 TP=2 APMX=1 DMM=6 OAL=60 NOF=4, pitch-beyond-depth, HOLD",
     "CLASS=thread-mill DC=6 TP=1 APMX=10 DMM=6 OAL=60 NOF=4 TDN=6, cutter-beyond-thread, HOLD",
+    "CLASS=end-mill-tapered DC=8 DCN=4 BHTA=3 APMX=10 DMM=8 OAL=63 NOF=4, taper-diameter, QUERY",
+    "CLASS=end-mill-tapered DC=5.048 DCN=4 BHTA=3 APMX=10 RE=2.5 DMM=8 OAL=63 NOF=4, corner-beyond-tip, HOLD",
+    "CLASS=end-mill-undercut DC=6 DN=6 LN=20 DMM=6 OAL=60 NOF=4, neck-not-smaller, HOLD",
+    "CLASS=end-mill-barrel DC=10 PRFRAD=5 APMX=8 DMM=10 OAL=72 NOF=4, profile-radius-small, QUERY",
+    "CLASS=end-mill-high-feed DCX=16 KAPR=190 APMX=1 DMM=16 OAL=92 NOF=4, edge-angle-range, HOLD",
+    "CLASS=engraver DC=3 DCN=3 SIG=30 DMM=6 OAL=50, tip-not-smaller, HOLD",
+    "CLASS=corner-rounding-mill PRFRAD=3 DCN=6 DCX=10 DMM=10 OAL=70 NOF=4, rounding-beyond-diameter, HOLD",
+    "CLASS=dovetail-mill DC=20 KAPR=60 DN=18 APMX=6 DMM=12 OAL=70 NOF=6, dovetail-neck, HOLD",
+    "CLASS=slot-mill-t DC=21 CW=9 DN=10 LN=20 LU=8 DMM=12 OAL=80 NOF=6, slot-beyond-reach, HOLD",
+    "CLASS=drill-deep-hole DC=8 LCF=200 PHD=7.9 DMM=16 OAL=280, pilot-too-narrow, HOLD",
+    "CLASS=drill-centre DC=4 DMM=4 SIG=118 STA=60 OAL=50, pilot-not-thinner, HOLD",
+    "CLASS=drill-step DC=9 SIG=118 DC1=8 SDL1=20 STA1=90 LCF=60 DMM=10 OAL=100 NOF=2, steps-fall, HOLD",
+    "CLASS=counterbore DC=15 DN=15 APMX=10 DMM=12 OAL=90 NOF=3, neck-not-smaller, HOLD",
+    "CLASS=core-drill DC=15 SIG=120 PHD=15 LCF=60 DMM=12 OAL=110, pilot-not-smaller, HOLD",
+    "CLASS=boring-head DCN=30 DCX=30 KAPR=92 RE=0.4 DMM=25 LF=90, tip-not-smaller, HOLD",
+    "CLASS=back-boring-bar DCX=30 DN=30 OFFSET=3 DMM=25 LF=120, neck-not-smaller, HOLD",
+    "CLASS=tap-forming DC=8 TD=8 TP=1.25 TDZ=M8 DMM=8 OAL=90 PHD=6.8, tap-drill, QUERY",
+    "CLASS=thread-mill DC=6 TP=1.27 TPI=24 APMX=10 DMM=6 OAL=60 NOF=4, pitch-contradicts, HOLD",
+    "CLASS=turning-external KAPR=93 EPSR=90 RE=0.8 H=25 B=25 WF=32 LF=150 HAND=R, trailing-edge, HOLD",
+    "CLASS=turning-internal KAPR=95 RE=0.4 DMM=25 WF=12 DMIN=25 LF=200 HAND=R, bore-too-narrow, HOLD",
+    "CLASS=turning-internal KAPR=95 RE=0.4 DMM=25 WF=17 DMIN=28 LF=200 HAND=R, bar-rubs, QUERY",
+    "CLASS=turning-neutral KAPR=60 EPSR=35 RE=0.4 H=20 B=20 LF=125, neutral-not-symmetric, QUERY",
+    "CLASS=turning-grooving CW=3 CDX=20 RE=1.6 H=20 B=20 LF=125 HAND=R, corner-beyond-groove, HOLD",
+    "CLASS=turning-face-grooving CW=3 CDX=10 DAXN=40 DAXX=30 RE=0.2 H=20 B=20 LF=125 HAND=R, face-groove-diameters, HOLD",
+    "CLASS=turning-threading TPN=3 TPX=1 THFT=60 H=20 B=20 LF=125 HAND=R, pitches-fall, HOLD",
+    "CLASS=router-v DCX=20 DCN=20 SIG=90 DMM=8 OAL=60 NOF=2 RPMX=24000, tip-not-smaller, HOLD",
+    "CLASS=router-compression DC=12 APMX=30 LU=25 DMM=12 OAL=80 NOF=2 RPMX=24000 DIRECTION=compression, depth-beyond-usable, HOLD",
+    "CLASS=router-up-cut DC=12 APMX=30 DMM=12 OAL=80 NOF=2 DIRECTION=up, missing.RPMX, HOLD",
+    "CLASS=saw-blade DC=200 CW=2.2 WB=2.2 DCONMS=30 NOF=48 RPMX=9000, kerf-not-wider, HOLD",
+    "CLASS=probe-touch DC=6 LU=50 LF=120 RPMX=100, probe-spins, HOLD",
+    "CLASS=jet-laser KERF=0.2 NOZZLE=1.5 STANDOFF=1 LEADIN=0.1, lead-in-short, QUERY",
+    "CLASS=jet-plasma KERF=0 NOZZLE=1.5 STANDOFF=1, size-not-positive, HOLD",
+    "CLASS=aggregate AXISANGLE=150 LF=150 DMM=60 RPMX=6000, axis-angle-range, HOLD",
     "CLASS=something-else DC=6, class.unknown, HOLD"
   })
   void saysWhatCannotOrShouldNotBe(String text, String code, Severity severity) {
@@ -97,5 +130,58 @@ class RuleBookTest {
     Finding finding =
         RuleBook.judge(tool("CLASS=end-mill-flat DC=0.5 APMX=12 DMM=12.7 OAL=83 NOF=4")).getFirst();
     assertEquals("0.5 in", finding.repair().orElseThrow().changes().get("DC"));
+  }
+
+  private static Tool turning(String more) {
+    return tool("CLASS=turning-external KAPR=95 RE=0.8 H=25 B=25 WF=32 LF=150 HAND=R " + more)
+        .with("MIID", new Value.Word("CNMG 120408", false))
+        .with("SHANK", new Value.Word("PCLNR 2525 M 12", false));
+  }
+
+  @Test
+  void whatADesignationSaysAndTheSheetLacksIsOffered() {
+    Finding finding = RuleBook.judge(turning("")).getFirst();
+    assertEquals("insert-says-more", finding.code());
+    assertEquals(Severity.NOTE, finding.severity());
+    assertEquals("12.7 mm", finding.repair().orElseThrow().changes().get("IC"));
+    assertEquals("80 deg", finding.repair().orElseThrow().changes().get("EPSR"));
+  }
+
+  @Test
+  void contradictionsBetweenDesignationAndValuesAreHeld() {
+    Finding insert = RuleBook.judge(turning("IC=9.525")).getFirst();
+    assertEquals("insert-contradicts", insert.code());
+    assertTrue(insert.message().contains("CNMG 120408 has IC 12.7, but 9.525"));
+    assertTrue(
+        RuleBook.judge(turning("").with("HAND", new Value.Word("L", false))).stream()
+            .anyMatch(each -> each.code().equals("holder-contradicts")));
+  }
+
+  @Test
+  void wrongDesignationsAreHeldWithTheirPosition() {
+    Finding finding =
+        RuleBook.judge(turning("").with("MIID", new Value.Word("CNMG 130408", false))).getFirst();
+    assertEquals("insert-designation", finding.code());
+    assertTrue(finding.message().contains("position 5"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0 0; 0 4; 2 6 R2; 10 6, ''",
+    "0 1; 5 5, 'point 1: the profile must start on the axis'",
+    "0 0; 5 -2, 'point 2: the profile crosses the axis'",
+    "0 0; 0 4; 4, 'point 3: '",
+    "0 0; 0 9 R2, 'point 2: radius too small'",
+    "0 0; 10 10; 10 0; 0 10, 'the profile crosses itself'"
+  })
+  void freeProfilesAreChecked(String profile, String fault) {
+    Tool cutter =
+        tool("CLASS=form-mill DCX=12 DMM=12 OAL=80 NOF=2")
+            .with("PROFILE", new Value.Word(profile, false));
+    List<Finding> findings = RuleBook.judge(cutter);
+    assertEquals(fault.isEmpty(), findings.isEmpty());
+    if (!findings.isEmpty()) {
+      assertTrue(findings.getFirst().message().contains(fault), findings.getFirst().message());
+    }
   }
 }

@@ -25,8 +25,24 @@ class ToolClassesTest {
   }
 
   @Test
-  void allClassesOfMillingAndHoleMakingAreFound() {
-    assertEquals(11, ToolClasses.all().size());
+  void everyKindOfWorkHasItsClasses() {
+    for (Process process : Process.values()) {
+      assertTrue(classes().anyMatch(each -> each.sheet().process() == process), process.name());
+    }
+    assertEquals(52, ToolClasses.all().size());
+  }
+
+  @Test
+  void noNameStandsForTwoClasses() {
+    List<String> names =
+        classes()
+            .flatMap(each ->
+                Stream.concat(
+                        Stream.of(each.sheet().id(), each.sheet().title()),
+                        each.sheet().aliases().stream())
+                    .distinct())
+            .toList();
+    assertEquals(names.stream().distinct().count(), names.size());
   }
 
   @ParameterizedTest
@@ -61,8 +77,9 @@ class ToolClassesTest {
       Outline outline = each.outline(tool);
       for (Part part : outline.parts()) {
         for (Point point : part.profile()) {
-          assertTrue(Double.isFinite(point.z()) && point.r() >= 0);
-          assertTrue(point.z() <= outline.length() + 1e-9);
+          assertTrue(Double.isFinite(point.z()) && Double.isFinite(point.r()));
+          assertTrue(part.flat() || point.r() >= 0, tool.toString());
+          assertTrue(part.flat() || point.z() <= outline.length() + 1e-9, tool.toString());
         }
       }
     }

@@ -2,9 +2,7 @@ package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
-import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
-import arborline.core.tool.outline.Outline;
 import arborline.core.tool.rule.ConeDepth;
 import arborline.core.tool.rule.PointAngleRange;
 import arborline.core.tool.rule.TipSmallerThanBody;
@@ -12,26 +10,18 @@ import com.google.auto.service.AutoService;
 
 /** Conical mill that breaks edges. */
 @AutoService(ToolClass.class)
-public final class ChamferMill implements ToolClass {
+public final class ChamferMill extends DrawnClass {
 
-  private static final ClassSheet SHEET =
-      ClassSheet.named("chamfer-mill", "chamfer mill", Process.MILLING)
-          .also("chamfering mill", "chamfer cutter")
-          .requires("DCX", "DCN", "SIG", "DMM", "OAL", "NOF")
-          .allows("APMX", "LU", "LCF", "DC")
-          .defaults("DCN", "0")
-          .defaults("SIG", "90")
-          .defaults("NOF", "4")
-          .rules(new TipSmallerThanBody(), new PointAngleRange(), new ConeDepth())
-          .build();
-
-  @Override
-  public ClassSheet sheet() {
-    return SHEET;
-  }
-
-  @Override
-  public Outline outline(Tool tool) {
-    return Pointed.outline(tool, tool.approx("DCX", tool.approx("DC", 1)), "DCX");
+  public ChamferMill() {
+    super(
+        ClassSheet.named("chamfer-mill", "chamfer mill", Process.MILLING)
+            .also("chamfering mill", "chamfer cutter")
+            .requires("DCX", "DCN", "SIG", "DMM", "OAL", "NOF")
+            .allows("APMX", "LU", "LCF", "DC")
+            .defaults("DCN", "0")
+            .defaults("SIG", "90")
+            .defaults("NOF", "4")
+            .rules(new TipSmallerThanBody(), new PointAngleRange(), new ConeDepth()),
+        tool -> Pointed.outline(tool, tool.approx("DCX", tool.approx("DC", 1)), "DCX"));
   }
 }

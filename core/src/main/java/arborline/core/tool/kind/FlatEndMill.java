@@ -1,33 +1,22 @@
 package arborline.core.tool.kind;
 
-import arborline.core.tool.ClassSheet;
-import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
-import arborline.core.tool.outline.Outline;
 import arborline.core.tool.rule.SharpCorner;
 import com.google.auto.service.AutoService;
 
 /** End mill with a square corner. */
 @AutoService(ToolClass.class)
-public final class FlatEndMill implements ToolClass {
+public final class FlatEndMill extends DrawnClass {
 
-  private static final ClassSheet SHEET =
-      EndMills.sheet("end-mill-flat", "flat end mill")
-          .also("end mill", "square end mill", "end mill square")
-          .allows("RE", "KAPR")
-          .defaults("NOF", "4")
-          .defaults("FHA", "30")
-          .defaults("KAPR", "90")
-          .rules(new SharpCorner())
-          .build();
-
-  @Override
-  public ClassSheet sheet() {
-    return SHEET;
-  }
-
-  @Override
-  public Outline outline(Tool tool) {
-    return EndMills.outline(tool, 0);
+  public FlatEndMill() {
+    super(
+        EndMills.sheet("end-mill-flat", "flat end mill")
+            .also("end mill", "square end mill", "end mill square")
+            .allows("RE", "KAPR")
+            .defaults("NOF", "4")
+            .defaults("FHA", "30")
+            .defaults("KAPR", "90")
+            .rules(new SharpCorner()),
+        tool -> EndMills.outline(tool, 0));
   }
 }

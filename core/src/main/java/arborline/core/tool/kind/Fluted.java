@@ -10,6 +10,8 @@ import java.util.List;
 /** Outline of straight tools with a short lead at the tip: reamers and taps. */
 final class Fluted {
 
+  private static final double TAP_LEAD_PITCHES = 3;
+
   private Fluted() {}
 
   static Outline outline(Tool tool, double diameter, String diameterSymbol, double lead) {
@@ -28,5 +30,11 @@ final class Fluted {
         .across(diameterSymbol, tip - depth / 2, diameter)
         .along("APMX", tip - depth, tip);
     return outline.build();
+  }
+
+  /** A tap, with three pitches of lead. */
+  static Outline tap(Tool tool) {
+    double diameter = tool.approx("TD", tool.approx("DC", 1));
+    return outline(tool, diameter, "TD", TAP_LEAD_PITCHES * tool.approx("TP", diameter * 0.15));
   }
 }

@@ -2,9 +2,7 @@ package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
-import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
-import arborline.core.tool.outline.Outline;
 import arborline.core.tool.rule.DepthWithinUsableLength;
 import arborline.core.tool.rule.PilotSmallerThanReamer;
 import arborline.core.tool.rule.ReamingAllowance;
@@ -13,29 +11,20 @@ import com.google.auto.service.AutoService;
 
 /** Finishes a hole to size. */
 @AutoService(ToolClass.class)
-public final class Reamer implements ToolClass {
+public final class Reamer extends DrawnClass {
 
-  private static final ClassSheet SHEET =
-      ClassSheet.named("reamer", "reamer", Process.HOLE_MAKING)
-          .requires("DC", "TCHA", "APMX", "PHD", "DMM", "OAL", "NOF")
-          .allows("KCH", "LU", "LCF", "DN", "LN")
-          .defaults("TCHA", "H7")
-          .defaults("NOF", "6")
-          .rules(
-              new PilotSmallerThanReamer(),
-              new ReamingAllowance(),
-              new DepthWithinUsableLength(),
-              new UsableWithinTool())
-          .build();
-
-  @Override
-  public ClassSheet sheet() {
-    return SHEET;
-  }
-
-  @Override
-  public Outline outline(Tool tool) {
-    double diameter = tool.approx("DC", 1);
-    return Fluted.outline(tool, diameter, "DC", diameter * 0.12);
+  public Reamer() {
+    super(
+        ClassSheet.named("reamer", "reamer", Process.HOLE_MAKING)
+            .requires("DC", "TCHA", "APMX", "PHD", "DMM", "OAL", "NOF")
+            .allows("KCH", "LU", "LCF", "DN", "LN")
+            .defaults("TCHA", "H7")
+            .defaults("NOF", "6")
+            .rules(
+                new PilotSmallerThanReamer(),
+                new ReamingAllowance(),
+                new DepthWithinUsableLength(),
+                new UsableWithinTool()),
+        tool -> Fluted.outline(tool, tool.approx("DC", 1), "DC", tool.approx("DC", 1) * 0.12));
   }
 }

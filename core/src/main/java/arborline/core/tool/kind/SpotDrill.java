@@ -2,34 +2,24 @@ package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
-import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
-import arborline.core.tool.outline.Outline;
 import arborline.core.tool.rule.ConeDepth;
 import arborline.core.tool.rule.PointAngleRange;
 import com.google.auto.service.AutoService;
 
 /** Short stiff drill that starts a hole. */
 @AutoService(ToolClass.class)
-public final class SpotDrill implements ToolClass {
+public final class SpotDrill extends DrawnClass {
 
-  private static final ClassSheet SHEET =
-      ClassSheet.named("drill-spot", "spot drill", Process.HOLE_MAKING)
-          .also("spotting drill", "drill spot")
-          .requires("DC", "SIG", "DMM", "OAL", "NOF")
-          .allows("APMX", "LCF", "PL", "LU")
-          .defaults("SIG", "90")
-          .defaults("NOF", "2")
-          .rules(new PointAngleRange(), new ConeDepth())
-          .build();
-
-  @Override
-  public ClassSheet sheet() {
-    return SHEET;
-  }
-
-  @Override
-  public Outline outline(Tool tool) {
-    return Pointed.outline(tool, tool.approx("DC", 1), "DC");
+  public SpotDrill() {
+    super(
+        ClassSheet.named("drill-spot", "spot drill", Process.HOLE_MAKING)
+            .also("spotting drill", "drill spot")
+            .requires("DC", "SIG", "DMM", "OAL", "NOF")
+            .allows("APMX", "LCF", "PL", "LU")
+            .defaults("SIG", "90")
+            .defaults("NOF", "2")
+            .rules(new PointAngleRange(), new ConeDepth()),
+        tool -> Pointed.outline(tool, tool.approx("DC", 1), "DC"));
   }
 }

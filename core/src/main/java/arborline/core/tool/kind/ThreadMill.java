@@ -2,39 +2,32 @@ package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
-import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
-import arborline.core.tool.outline.Outline;
 import arborline.core.tool.rule.CutterWithinThread;
 import arborline.core.tool.rule.DepthWithinUsableLength;
 import arborline.core.tool.rule.PitchWithinDepth;
+import arborline.core.tool.rule.ThreadsPerInch;
 import arborline.core.tool.rule.UsableWithinTool;
 import com.google.auto.service.AutoService;
 
 /** Mills a thread along a helix. */
 @AutoService(ToolClass.class)
-public final class ThreadMill implements ToolClass {
+public final class ThreadMill extends DrawnClass {
 
-  private static final ClassSheet SHEET =
-      ClassSheet.named("thread-mill", "thread mill", Process.THREADING)
-          .also("thread milling cutter")
-          .requires("DC", "TP", "APMX", "DMM", "OAL", "NOF")
-          .allows("TDN", "NT", "LU", "LCF", "DN", "LN", "THFT")
-          .defaults("NOF", "4")
-          .rules(
-              new PitchWithinDepth(),
-              new CutterWithinThread(),
-              new DepthWithinUsableLength(),
-              new UsableWithinTool())
-          .build();
-
-  @Override
-  public ClassSheet sheet() {
-    return SHEET;
-  }
-
-  @Override
-  public Outline outline(Tool tool) {
-    return EndMills.outline(tool, 0);
+  public ThreadMill() {
+    super(
+        ClassSheet.named("thread-mill", "thread mill", Process.THREADING)
+            .also("thread milling cutter")
+            .requires("DC", "TP", "APMX", "DMM", "OAL", "NOF")
+            .allows("TDN", "NT", "LU", "LCF", "DN", "LN", "THFT", "TPI")
+            .defaults("NOF", "4")
+            .defaults("THFT", "60")
+            .rules(
+                new PitchWithinDepth(),
+                new CutterWithinThread(),
+                new DepthWithinUsableLength(),
+                new UsableWithinTool(),
+                new ThreadsPerInch()),
+        tool -> EndMills.outline(tool, 0));
   }
 }

@@ -2,9 +2,7 @@ package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
-import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
-import arborline.core.tool.outline.Outline;
 import arborline.core.tool.rule.FlutesCoverPoint;
 import arborline.core.tool.rule.FlutesWithinTool;
 import arborline.core.tool.rule.PointAngleRange;
@@ -14,31 +12,23 @@ import com.google.auto.service.AutoService;
 
 /** Drill with helical flutes. */
 @AutoService(ToolClass.class)
-public final class TwistDrill implements ToolClass {
+public final class TwistDrill extends DrawnClass {
 
-  private static final ClassSheet SHEET =
-      ClassSheet.named("drill-twist", "twist drill", Process.HOLE_MAKING)
-          .also("drill", "drill twist")
-          .requires("DC", "SIG", "LCF", "DMM", "OAL", "NOF")
-          .allows("PL", "LU", "LF", "TCHA")
-          .defaults("SIG", "118")
-          .defaults("NOF", "2")
-          .defaults("FHA", "30")
-          .rules(
-              new FlutesWithinTool(),
-              new UsableWithinTool(),
-              new PointAngleRange(),
-              new PointLength(),
-              new FlutesCoverPoint())
-          .build();
-
-  @Override
-  public ClassSheet sheet() {
-    return SHEET;
-  }
-
-  @Override
-  public Outline outline(Tool tool) {
-    return Pointed.outline(tool, tool.approx("DC", 1), "DC");
+  public TwistDrill() {
+    super(
+        ClassSheet.named("drill-twist", "twist drill", Process.HOLE_MAKING)
+            .also("drill", "drill twist")
+            .requires("DC", "SIG", "LCF", "DMM", "OAL", "NOF")
+            .allows("PL", "LU", "LF", "TCHA")
+            .defaults("SIG", "118")
+            .defaults("NOF", "2")
+            .defaults("FHA", "30")
+            .rules(
+                new FlutesWithinTool(),
+                new UsableWithinTool(),
+                new PointAngleRange(),
+                new PointLength(),
+                new FlutesCoverPoint()),
+        tool -> Pointed.outline(tool, tool.approx("DC", 1), "DC"));
   }
 }

@@ -32,6 +32,11 @@ public final class OutlineBuilder {
     return builder;
   }
 
+  /** Starts an outline of a length that is known. */
+  public static OutlineBuilder of(Tool tool, double length) {
+    return new OutlineBuilder(tool, length);
+  }
+
   public double length() {
     return length;
   }
@@ -48,6 +53,12 @@ public final class OutlineBuilder {
   /** A stretch with a profile of its own. */
   public OutlineBuilder shaped(Part.Kind kind, List<Point> profile) {
     parts.add(new Part(kind, List.copyOf(profile)));
+    return this;
+  }
+
+  /** A stretch that is no solid of revolution: a polygon in the plane of the drawing. */
+  public OutlineBuilder flat(Part.Kind kind, List<Point> polygon) {
+    parts.add(new Part(kind, List.copyOf(polygon), true));
     return this;
   }
 
@@ -115,7 +126,7 @@ public final class OutlineBuilder {
     double widest =
         parts.stream()
             .flatMap(part -> part.profile().stream())
-            .mapToDouble(Point::r)
+            .mapToDouble(point -> Math.abs(point.r()))
             .max()
             .orElse(0);
     List<Mark> stated =

@@ -17,9 +17,11 @@ import java.util.Set;
 public final class PlausibleSize implements Rule {
 
   private static final Set<String> ZERO_ALLOWED =
-      Set.of("RE", "REL", "RER", "CHW", "DCN", "PL", "FHA", "PSIR", "BCH", "BS", "LAMS", "RPMX");
+      Set.of(
+          "RE", "REL", "RER", "CHW", "DCN", "PL", "FHA", "PSIR", "BCH", "BS", "LAMS", "RPMX", "AN",
+          "FOCUS");
   private static final Set<String> SIGNED =
-      Set.of("GAMF", "GAMP", "GAMO", "LAMS", "PSIR", "TCHAL", "TCHAU", "WF");
+      Set.of("GAMF", "GAMP", "GAMO", "LAMS", "PSIR", "TCHAL", "TCHAU", "WF", "FOCUS");
   private static final BigDecimal METRE = new BigDecimal("1000");
   private static final BigDecimal SLENDER = new BigDecimal("40");
   private static final BigDecimal SIXTY_FOURTHS = new BigDecimal("64");

@@ -1,0 +1,31 @@
+package arborline.core.tool.kind;
+
+import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Process;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.rule.DepthWithinFlutes;
+import arborline.core.tool.rule.DepthWithinUsableLength;
+import arborline.core.tool.rule.FlutesWithinTool;
+import arborline.core.tool.rule.UsableWithinTool;
+import com.google.auto.service.AutoService;
+
+/** Router bit that presses both faces towards the middle. */
+@AutoService(ToolClass.class)
+public final class CompressionRouterBit extends DrawnClass {
+
+  public CompressionRouterBit() {
+    super(
+        ClassSheet.named("router-compression", "compression router bit", Process.ROUTING)
+            .also("compression bit")
+            .requires("DC", "APMX", "DMM", "OAL", "NOF", "RPMX", "DIRECTION")
+            .allows("LU", "LCF", "LN", "DN", "LF", "RE")
+            .defaults("NOF", "2")
+            .defaults("DIRECTION", "compression")
+            .rules(
+                new DepthWithinUsableLength(),
+                new DepthWithinFlutes(),
+                new FlutesWithinTool(),
+                new UsableWithinTool()),
+        tool -> EndMills.outline(tool, 0));
+  }
+}

@@ -1,0 +1,25 @@
+package arborline.core.tool.kind;
+
+import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Process;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.rule.DovetailNeck;
+import arborline.core.tool.rule.EdgeAngleRange;
+import com.google.auto.service.AutoService;
+
+/** Mills the flanks of a dovetail. */
+@AutoService(ToolClass.class)
+public final class DovetailMill extends DrawnClass {
+
+  public DovetailMill() {
+    super(
+        ClassSheet.named("dovetail-mill", "dovetail mill", Process.MILLING)
+            .also("dovetail cutter")
+            .requires("DC", "KAPR", "DN", "APMX", "DMM", "OAL", "NOF")
+            .allows("RE", "LN", "LU")
+            .defaults("KAPR", "60")
+            .defaults("NOF", "6")
+            .rules(new DovetailNeck(), new EdgeAngleRange()),
+        Tapers::dovetail);
+  }
+}

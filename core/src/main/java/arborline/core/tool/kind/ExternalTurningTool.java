@@ -1,0 +1,33 @@
+package arborline.core.tool.kind;
+
+import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Process;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.rule.EdgeAngleRange;
+import arborline.core.tool.rule.InsertAgrees;
+import arborline.core.tool.rule.ShankAgrees;
+import arborline.core.tool.rule.TrailingEdgeClear;
+import com.google.auto.service.AutoService;
+
+/** Holder and insert for outside turning and facing. */
+@AutoService(ToolClass.class)
+public final class ExternalTurningTool extends DrawnClass {
+
+  public ExternalTurningTool() {
+    super(
+        ClassSheet.named("turning-external", "external turning tool", Process.TURNING)
+            .also("turning tool", "turning holder")
+            .requires("KAPR", "RE", "H", "B", "WF", "LF", "HAND")
+            .allows(
+                "MIID", "SHANK", "LH", "SC", "EPSR", "IC", "L", "S", "AN", "PSIR", "HF", "MTP",
+                "SSC")
+            .defaults("RE", "0.8")
+            .defaults("HAND", "R")
+            .rules(
+                new EdgeAngleRange(),
+                new InsertAgrees(),
+                new ShankAgrees(),
+                new TrailingEdgeClear()),
+        Turning::external);
+  }
+}

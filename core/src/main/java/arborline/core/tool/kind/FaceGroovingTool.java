@@ -1,0 +1,25 @@
+package arborline.core.tool.kind;
+
+import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Process;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.rule.FaceGrooveDiameters;
+import arborline.core.tool.rule.GrooveCorner;
+import com.google.auto.service.AutoService;
+
+/** Blade that grooves a face. */
+@AutoService(ToolClass.class)
+public final class FaceGroovingTool extends DrawnClass {
+
+  public FaceGroovingTool() {
+    super(
+        ClassSheet.named("turning-face-grooving", "face-grooving tool", Process.TURNING)
+            .also("axial grooving tool")
+            .requires("CW", "CDX", "DAXN", "DAXX", "RE", "H", "B", "LF", "HAND")
+            .allows("WF", "MIID", "SHANK")
+            .defaults("RE", "0.2")
+            .defaults("HAND", "R")
+            .rules(new GrooveCorner(), new FaceGrooveDiameters()),
+        Turning::blade);
+  }
+}

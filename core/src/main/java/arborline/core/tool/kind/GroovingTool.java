@@ -1,0 +1,24 @@
+package arborline.core.tool.kind;
+
+import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Process;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.rule.GrooveCorner;
+import com.google.auto.service.AutoService;
+
+/** Blade for grooving and parting off. */
+@AutoService(ToolClass.class)
+public final class GroovingTool extends DrawnClass {
+
+  public GroovingTool() {
+    super(
+        ClassSheet.named("turning-grooving", "grooving tool", Process.TURNING)
+            .also("parting tool", "groove tool")
+            .requires("CW", "CDX", "RE", "H", "B", "LF", "HAND")
+            .allows("WF", "MIID", "SHANK", "DMM", "HF")
+            .defaults("RE", "0.2")
+            .defaults("HAND", "R")
+            .rules(new GrooveCorner()),
+        Turning::blade);
+  }
+}

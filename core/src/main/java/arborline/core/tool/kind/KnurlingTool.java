@@ -1,0 +1,21 @@
+package arborline.core.tool.kind;
+
+import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Process;
+import arborline.core.tool.ToolClass;
+import com.google.auto.service.AutoService;
+
+/** Rolls a knurl. */
+@AutoService(ToolClass.class)
+public final class KnurlingTool extends DrawnClass {
+
+  public KnurlingTool() {
+    super(
+        ClassSheet.named("knurling-tool", "knurling tool", Process.TURNING)
+            .also("knurl")
+            .requires("TP", "PATTERN", "H", "B", "LF")
+            .allows("CW", "DC")
+            .defaults("PATTERN", "straight"),
+        Turning::blade);
+  }
+}

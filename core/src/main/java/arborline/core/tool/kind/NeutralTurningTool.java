@@ -1,0 +1,33 @@
+package arborline.core.tool.kind;
+
+import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Process;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.rule.EdgeAngleRange;
+import arborline.core.tool.rule.InsertAgrees;
+import arborline.core.tool.rule.NeutralSymmetric;
+import arborline.core.tool.rule.ShankAgrees;
+import arborline.core.tool.rule.TrailingEdgeClear;
+import com.google.auto.service.AutoService;
+
+/** Holder whose insert points straight ahead. */
+@AutoService(ToolClass.class)
+public final class NeutralTurningTool extends DrawnClass {
+
+  public NeutralTurningTool() {
+    super(
+        ClassSheet.named("turning-neutral", "neutral turning tool", Process.TURNING)
+            .also("profiling tool neutral")
+            .requires("KAPR", "EPSR", "RE", "H", "B", "LF")
+            .allows("MIID", "SHANK", "SC", "IC", "L", "S", "AN", "WF", "HF", "MTP", "SSC")
+            .defaults("HAND", "N")
+            .defaults("RE", "0.4")
+            .rules(
+                new EdgeAngleRange(),
+                new InsertAgrees(),
+                new ShankAgrees(),
+                new TrailingEdgeClear(),
+                new NeutralSymmetric()),
+        Turning::external);
+  }
+}

@@ -1,0 +1,24 @@
+package arborline.core.tool.kind;
+
+import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Process;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.rule.UsableWithinTool;
+import com.google.auto.service.AutoService;
+
+/** Brad-point drill for boring panels. */
+@AutoService(ToolClass.class)
+public final class PanelDrill extends DrawnClass {
+
+  public PanelDrill() {
+    super(
+        ClassSheet.named("drill-panel", "panel drill", Process.ROUTING)
+            .also("dowel drill", "brad point drill")
+            .requires("DC", "LU", "DMM", "OAL", "RPMX")
+            .allows("SIG", "LCF", "NOF", "LF")
+            .defaults("SIG", "150")
+            .defaults("NOF", "2")
+            .rules(new UsableWithinTool()),
+        tool -> Pointed.outline(tool, tool.approx("DC", 1), "DC"));
+  }
+}

@@ -1,0 +1,25 @@
+package arborline.core.tool.kind;
+
+import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Process;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.rule.PitchesRise;
+import arborline.core.tool.rule.ThreadsPerInch;
+import com.google.auto.service.AutoService;
+
+/** Holder and insert that turn a thread. */
+@AutoService(ToolClass.class)
+public final class ThreadTurningTool extends DrawnClass {
+
+  public ThreadTurningTool() {
+    super(
+        ClassSheet.named("turning-threading", "thread turning tool", Process.TURNING)
+            .also("threading tool", "screw cutting tool")
+            .requires("TPN", "TPX", "THFT", "HAND", "H", "B", "LF")
+            .allows("MIID", "SHANK", "NT", "WF", "TP", "TPI", "RE", "CW", "DMM")
+            .defaults("THFT", "60")
+            .defaults("HAND", "R")
+            .rules(new PitchesRise(), new ThreadsPerInch()),
+        Turning::blade);
+  }
+}

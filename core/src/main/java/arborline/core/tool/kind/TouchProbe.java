@@ -1,0 +1,24 @@
+package arborline.core.tool.kind;
+
+import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Process;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.rule.NeckSmallerThanCutter;
+import arborline.core.tool.rule.ProbeStandsStill;
+import com.google.auto.service.AutoService;
+
+/** Measures by touching; its spindle never turns. */
+@AutoService(ToolClass.class)
+public final class TouchProbe extends DrawnClass {
+
+  public TouchProbe() {
+    super(
+        ClassSheet.named("probe-touch", "touch probe", Process.PROBING)
+            .also("probe", "stylus")
+            .requires("DC", "LU", "LF", "RPMX")
+            .allows("DN", "DMM", "OAL", "BD")
+            .defaults("RPMX", "0")
+            .rules(new ProbeStandsStill(), new NeckSmallerThanCutter()),
+        Boring::probe);
+  }
+}
