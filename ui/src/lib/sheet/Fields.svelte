@@ -7,11 +7,17 @@
 
   let { draft, readonly = false }: { draft: Draft; readonly?: boolean } = $props();
 
+  const colours = { HOLD: 'text-hold', QUERY: 'text-query', NOTE: 'text-note' };
   let all = $state(false);
   const fields = $derived(draft.answer?.fields ?? []);
   const shown = $derived(
     fields.filter(
-      (field) => all || field.required || draft.values[field.symbol] || field.defaultText
+      (field) =>
+        all ||
+        field.required ||
+        field.designation ||
+        draft.values[field.symbol] ||
+        field.defaultText
     )
   );
   const hidden = $derived(fields.length - shown.length);
@@ -39,15 +45,15 @@
           {#if finding?.code.startsWith('missing.') && draft.focus !== field.symbol}
             <span class="text-soft">needed</span>
           {:else if finding && !finding.code.startsWith('missing.')}
-            <span class={finding.severity === 'HOLD' ? 'text-hold' : 'text-query'}>
-              {capital(finding.message)}
-            </span>
             {#if finding.repair && !readonly}
               {@const repair = finding.repair}
               <button class="button quiet h-6!" onclick={() => draft.repair(repair.changes)}>
                 {capital(repair.title)}
               </button>
             {/if}
+            <span class={colours[finding.severity]} title={finding.message}>
+              {capital(finding.message)}
+            </span>
           {:else if draft.values[field.symbol]?.defaulted && !readonly}
             <span class="text-note">trade default</span>
             <button class="button quiet h-6!" onclick={() => draft.confirm(field.symbol)}>

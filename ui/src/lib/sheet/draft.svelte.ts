@@ -12,6 +12,8 @@ export class Draft {
   /** The property whose field has the focus. */
   focus = $state<string | null>(null);
   #asked = 0;
+  /** The designation that was typed last: what it says is filled in as soon as it can be read. */
+  #designation: string | null = null;
   #timer: ReturnType<typeof setTimeout> | undefined;
 
   static of(sheet: Sheet): Draft {
@@ -68,7 +70,9 @@ export class Draft {
 
   type(symbol: string, text: string, length: boolean) {
     this.changed = true;
-    const known = this.answer?.fields.find((field) => field.symbol === symbol)?.unit;
+    const field = this.answer?.fields.find((each) => each.symbol === symbol);
+    this.#designation = field?.designation ? symbol : null;
+    const known = field?.unit;
     this.values[symbol] = { text, unit: length ? settings.unit : known, defaulted: false };
     this.check();
   }
@@ -104,6 +108,21 @@ export class Draft {
     const answer = await ask(api.POST('/api/v1/tools/check', { body: this.body }));
     if (asked === this.#asked) {
       this.answer = answer;
+      this.#fill();
+    }
+  }
+
+  /** Takes over what the designation says and nobody has typed, as values to be confirmed. */
+  #fill() {
+    const said = this.findings.find(
+      (each) => each.code.endsWith('-says-more') && each.properties[0] === this.#designation
+    );
+    this.#designation = null;
+    if (said?.repair) {
+      for (const [symbol, text] of Object.entries(said.repair.changes)) {
+        this.values[symbol] = { text, defaulted: true };
+      }
+      this.check();
     }
   }
 }

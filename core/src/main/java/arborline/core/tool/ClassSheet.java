@@ -13,6 +13,7 @@ import java.util.Set;
  * @param id stable name in files and addresses
  * @param title what people call it
  * @param aliases other names under which it may arrive
+ * @param designations symbols of designations from which other values follow; asked first
  * @param required symbols without which it is not a tool of this class
  * @param optional symbols that make sense for it
  * @param defaults trade defaults: symbol to entry text
@@ -23,6 +24,7 @@ public record ClassSheet(
     String title,
     Process process,
     List<String> aliases,
+    List<String> designations,
     Set<String> required,
     Set<String> optional,
     Map<String, String> defaults,
@@ -37,7 +39,8 @@ public record ClassSheet(
 
   /** All symbols in the order in which a form asks for them. */
   public List<String> symbols() {
-    Set<String> all = new LinkedHashSet<>(required);
+    Set<String> all = new LinkedHashSet<>(designations);
+    all.addAll(required);
     all.addAll(optional);
     return List.copyOf(all);
   }
@@ -48,6 +51,7 @@ public record ClassSheet(
     private final String title;
     private final Process process;
     private List<String> aliases = List.of();
+    private List<String> designations = List.of();
     private final Set<String> required = new LinkedHashSet<>();
     private final Set<String> optional = new LinkedHashSet<>();
     private final Map<String, String> defaults = new LinkedHashMap<>();
@@ -62,6 +66,12 @@ public record ClassSheet(
     public Builder also(String... names) {
       aliases = List.of(names);
       return this;
+    }
+
+    /** Optional values that say many others at once. */
+    public Builder designatedBy(String... symbols) {
+      designations = List.of(symbols);
+      return allows(symbols);
     }
 
     public Builder requires(String... symbols) {
@@ -92,6 +102,7 @@ public record ClassSheet(
           title,
           process,
           aliases,
+          designations,
           java.util.Collections.unmodifiableSet(required),
           java.util.Collections.unmodifiableSet(optional),
           java.util.Collections.unmodifiableMap(defaults),

@@ -33,7 +33,7 @@ public final class ToolClasses {
     ServiceLoader.load(ToolClass.class, ToolClass.class.getClassLoader()).forEach(classes::add);
     classes.sort(
         Comparator.comparing((ToolClass each) -> each.sheet().process())
-            .thenComparing(each -> each.sheet().title()));
+            .thenComparing(each -> each.sheet().title(), String.CASE_INSENSITIVE_ORDER));
     return List.copyOf(classes);
   }
 

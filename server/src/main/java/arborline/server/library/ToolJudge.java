@@ -37,6 +37,7 @@ final class ToolJudge {
       @Nullable String unit,
       boolean numeric,
       boolean required,
+      boolean designation,
       @Nullable String defaultText) {}
 
   /** The answer to a draft. */
@@ -76,6 +77,7 @@ final class ToolJudge {
         property.unit().filter(unit -> unit != Unit.ONE).map(Unit::code).orElse(null),
         property.numeric(),
         sheet != null && sheet.required().contains(symbol),
+        sheet != null && sheet.designations().contains(symbol),
         sheet == null ? null : sheet.defaults().get(symbol));
   }
 }

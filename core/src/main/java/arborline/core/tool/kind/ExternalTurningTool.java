@@ -17,10 +17,9 @@ public final class ExternalTurningTool extends DrawnClass {
     super(
         ClassSheet.named("turning-external", "external turning tool", Process.TURNING)
             .also("turning tool", "turning holder")
+            .designatedBy("SHANK", "MIID")
             .requires("KAPR", "RE", "H", "B", "WF", "LF", "HAND")
-            .allows(
-                "MIID", "SHANK", "LH", "SC", "EPSR", "IC", "L", "S", "AN", "PSIR", "HF", "MTP",
-                "SSC")
+            .allows("LH", "SC", "EPSR", "IC", "L", "S", "AN", "PSIR", "HF", "MTP", "SSC")
             .defaults("RE", "0.8")
             .defaults("HAND", "R")
             .rules(

@@ -15,8 +15,9 @@ public final class FaceGroovingTool extends DrawnClass {
     super(
         ClassSheet.named("turning-face-grooving", "face-grooving tool", Process.TURNING)
             .also("axial grooving tool")
+            .designatedBy("SHANK", "MIID")
             .requires("CW", "CDX", "DAXN", "DAXX", "RE", "H", "B", "LF", "HAND")
-            .allows("WF", "MIID", "SHANK")
+            .allows("WF")
             .defaults("RE", "0.2")
             .defaults("HAND", "R")
             .rules(new GrooveCorner(), new FaceGrooveDiameters()),

@@ -14,8 +14,9 @@ public final class GroovingTool extends DrawnClass {
     super(
         ClassSheet.named("turning-grooving", "grooving tool", Process.TURNING)
             .also("parting tool", "groove tool")
+            .designatedBy("SHANK", "MIID")
             .requires("CW", "CDX", "RE", "H", "B", "LF", "HAND")
-            .allows("WF", "MIID", "SHANK", "DMM", "HF")
+            .allows("WF", "DMM", "HF")
             .defaults("RE", "0.2")
             .defaults("HAND", "R")
             .rules(new GrooveCorner()),

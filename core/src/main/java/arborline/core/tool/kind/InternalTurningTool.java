@@ -19,9 +19,9 @@ public final class InternalTurningTool extends DrawnClass {
     super(
         ClassSheet.named("turning-internal", "boring bar", Process.TURNING)
             .also("internal turning tool")
+            .designatedBy("SHANK", "MIID")
             .requires("KAPR", "RE", "DMM", "WF", "DMIN", "LF", "HAND")
-            .allows(
-                "MIID", "SHANK", "OHX", "SC", "EPSR", "IC", "L", "S", "AN", "PSIR", "MTP", "SSC")
+            .allows("OHX", "SC", "EPSR", "IC", "L", "S", "AN", "PSIR", "MTP", "SSC")
             .defaults("RE", "0.4")
             .defaults("HAND", "R")
             .rules(

@@ -18,8 +18,9 @@ public final class NeutralTurningTool extends DrawnClass {
     super(
         ClassSheet.named("turning-neutral", "neutral turning tool", Process.TURNING)
             .also("profiling tool neutral")
+            .designatedBy("SHANK", "MIID")
             .requires("KAPR", "EPSR", "RE", "H", "B", "LF")
-            .allows("MIID", "SHANK", "SC", "IC", "L", "S", "AN", "WF", "HF", "MTP", "SSC")
+            .allows("SC", "IC", "L", "S", "AN", "WF", "HF", "MTP", "SSC")
             .defaults("HAND", "N")
             .defaults("RE", "0.4")
             .rules(

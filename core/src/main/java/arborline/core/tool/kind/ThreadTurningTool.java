@@ -15,8 +15,9 @@ public final class ThreadTurningTool extends DrawnClass {
     super(
         ClassSheet.named("turning-threading", "thread turning tool", Process.TURNING)
             .also("threading tool", "screw cutting tool")
+            .designatedBy("SHANK", "MIID")
             .requires("TPN", "TPX", "THFT", "HAND", "H", "B", "LF")
-            .allows("MIID", "SHANK", "NT", "WF", "TP", "TPI", "RE", "CW", "DMM")
+            .allows("NT", "WF", "TP", "TPI", "RE", "CW", "DMM")
             .defaults("THFT", "60")
             .defaults("HAND", "R")
             .rules(new PitchesRise(), new ThreadsPerInch()),

@@ -66,9 +66,10 @@ abstract class Contradiction<T> implements Rule {
       if (said.containsKey(each)) {
         String entry = entry(each, said.get(each));
         Value value = tool.values().get(each);
-        if (value == null) {
+        boolean differs = value != null && !same(tool, each, said.get(each));
+        if (value == null || differs && value.defaulted()) {
           lacking.put(each, entry);
-        } else if (!same(tool, each, said.get(each))) {
+        } else if (differs) {
           against.add(each);
           all.put(each, entry);
         }

@@ -1,0 +1,110 @@
+package arborline.core.stack;
+
+import arborline.core.tool.outline.Point;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * Whether a stack clears a wall beside it.
+ *
+ * @param clear true where nothing but the edges comes near
+ * @param touching code of the part that touches first, seen from the tip
+ * @param at distance of the first touch from the tip, mm
+ * @param shortest shortest projection that clears; empty where none does
+ * @param said the same in a sentence
+ */
+public record Clearance(
+    boolean clear, Optional<String> touching, double at, Optional<Double> shortest, String said) {
+
+  private static final double TOUCH = 1e-6;
+
+  /**
+   * Judges a wall.
+   *
+   * @param height of the wall above the tip, mm
+   * @param distance of the wall from the axis, mm
+   */
+  public static Clearance of(StackShape shape, double height, double distance) {
+    Touch cutter = first(shape, height, distance, true);
+    Touch holder = first(shape, height, distance, false);
+    if (cutter == null && holder == null) {
+      double nearest = nearestHolder(shape, distance);
+      double shortest = Math.max(0, shape.projection() - (nearest - height));
+      return new Clearance(
+          true,
+          Optional.empty(),
+          0,
+          Double.isFinite(nearest) ? Optional.of(shortest) : Optional.empty(),
+          Double.isFinite(nearest)
+              ? said("clears; %.1f mm of projection would be enough", shortest)
+              : "clears at any projection");
+    }
+    if (cutter != null) {
+      return new Clearance(
+          false,
+          Optional.of(cutter.code()),
+          cutter.at(),
+          Optional.empty(),
+          said(
+              "the shank of %s touches %.1f mm above the tip: no projection clears",
+              cutter.code(), cutter.at()));
+    }
+    double needed = shape.projection() + height - nearestHolder(shape, distance);
+    return new Clearance(
+        false,
+        Optional.of(holder.code()),
+        holder.at(),
+        Optional.of(needed),
+        said(
+            "%s touches %.1f mm above the tip; %.1f mm of projection clear",
+            holder.code(), holder.at(), needed));
+  }
+
+  private static String said(String sentence, Object... numbers) {
+    return String.format(Locale.ROOT, sentence, numbers);
+  }
+
+  private record Touch(String code, double at) {}
+
+  private static Touch first(StackShape shape, double height, double distance, boolean cutter) {
+    List<StackShape.Span> spans = shape.spans().reversed();
+    for (StackShape.Span span : spans) {
+      if (span.cutter() == cutter) {
+        double at = nearest(span, shape.length(), distance);
+        if (at < height - TOUCH) {
+          return new Touch(span.code(), at);
+        }
+      }
+    }
+    return null;
+  }
+
+  private static double nearestHolder(StackShape shape, double distance) {
+    return shape.spans().stream()
+        .filter(span -> !span.cutter())
+        .mapToDouble(span -> nearest(span, shape.length(), distance))
+        .min()
+        .orElse(Double.POSITIVE_INFINITY);
+  }
+
+  /** How far from the tip a part first stands out beyond a distance from the axis. */
+  private static double nearest(StackShape.Span span, double length, double distance) {
+    List<Point> profile = span.profile();
+    for (int i = profile.size() - 1; i > 0; i--) {
+      Point front = profile.get(i);
+      Point back = profile.get(i - 1);
+      if (front.r() > distance + TOUCH) {
+        return length - front.z();
+      }
+      if (back.r() > distance + TOUCH && back.z() < front.z()) {
+        double share = (distance - front.r()) / (back.r() - front.r());
+        return length - front.z() + share * (front.z() - back.z());
+      }
+      if (back.r() > distance + TOUCH) {
+        return length - back.z();
+      }
+    }
+    return Double.POSITIVE_INFINITY;
+  }
+}

@@ -1,0 +1,91 @@
+package arborline.core.stack;
+
+import arborline.core.connection.Connection;
+import arborline.core.finding.Finding;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A holder, extension, collet or arbor.
+ *
+ * @param machineSide connection code CCMS: what it is put into
+ * @param workSide connection code CCWS: what it takes
+ * @param bodies what stands in front of its own gauge plane or front face, machine side first
+ * @param clamping least length that a shank must be held by, mm
+ */
+public record Component(
+    String code,
+    String name,
+    Kind kind,
+    String machineSide,
+    String workSide,
+    List<Body> bodies,
+    Material material,
+    double clamping) {
+
+  /** What it does in a stack. */
+  public enum Kind {
+    HOLDER,
+    EXTENSION,
+    COLLET,
+    ARBOR
+  }
+
+  private static final double LARGEST = 1000;
+
+  /** Length from its own gauge plane to its front face, mm. */
+  public double length() {
+    return bodies.stream().mapToDouble(Body::length).sum();
+  }
+
+  /** What is wrong with it by itself. */
+  public List<Finding> findings() {
+    List<Finding> findings = new ArrayList<>();
+    if (code.isBlank() || code.contains(" ")) {
+      findings.add(
+          Finding.hold("component-code", "the code must be given, without blanks", "CODE"));
+    }
+    connection("CCMS", machineSide, false, findings);
+    connection("CCWS", workSide, true, findings);
+    if (bodies.isEmpty() && kind != Kind.COLLET) {
+      findings.add(Finding.hold("component-body", "give at least one cylinder or cone", "BODIES"));
+    }
+    for (int i = 0; i < bodies.size(); i++) {
+      Body body = bodies.get(i);
+      if (!sound(body.length()) || !sound(body.from()) || !sound(body.to())) {
+        findings.add(
+            Finding.hold(
+                "component-body",
+                "row %d: length and diameters must be above 0 and below 1000 mm".formatted(i + 1),
+                "BODIES"));
+      }
+    }
+    if (!Double.isFinite(clamping) || clamping < 0 || clamping > LARGEST) {
+      findings.add(
+          Finding.hold("component-clamping", "clamping length must be 0 to 1000 mm", "LSC"));
+    }
+    return findings;
+  }
+
+  private static boolean sound(double size) {
+    return size > 0 && size < LARGEST;
+  }
+
+  private static void connection(
+      String symbol, String code, boolean socket, List<Finding> findings) {
+    Connection.Read read = Connection.read(code);
+    String male = "AR";
+    if (read.connection().isEmpty()) {
+      findings.add(
+          Finding.hold(
+              "component-connection", "%s '%s': %s".formatted(symbol, code, read.fault()), symbol));
+    } else if (read.connection().get().socket() != socket
+        && !read.connection().get().family().id().equals(male)) {
+      findings.add(
+          Finding.hold(
+              "component-connection",
+              "%s '%s' must be a %s".formatted(symbol, code, socket ? "socket (f)" : "shank (m)"),
+              symbol));
+    }
+  }
+}

@@ -1,0 +1,82 @@
+package arborline.core.stack;
+
+import arborline.core.tool.Silhouettes;
+import arborline.core.tool.Tool;
+import arborline.core.tool.outline.Outline;
+import arborline.core.tool.outline.Part;
+import arborline.core.tool.outline.Point;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * A cutter as the last part of a stack.
+ *
+ * @param connection code of what it is held by
+ * @param bodies from shank end to tip
+ * @param fluted length from the tip that is weakened by flutes, mm
+ * @param diameter largest cutting diameter, mm
+ */
+public record Cutter(
+    String code,
+    String connection,
+    List<Body> bodies,
+    Material material,
+    double fluted,
+    double diameter) {
+
+  /** A cutter from its sheet; empty where it has no outline, or is no solid of revolution. */
+  public static Optional<Cutter> of(Tool tool) {
+    return Silhouettes.of(tool)
+        .filter(outline -> outline.parts().stream().noneMatch(Part::flat))
+        .map(outline -> of(tool, outline));
+  }
+
+  private static Cutter of(Tool tool, Outline outline) {
+    List<Body> bodies = new ArrayList<>();
+    double fluted = 0;
+    for (Part part : outline.parts()) {
+      List<Point> profile = part.profile();
+      for (int i = 1; i < profile.size(); i++) {
+        Point from = profile.get(i - 1);
+        Point to = profile.get(i);
+        if (to.z() > from.z()) {
+          bodies.add(new Body(to.z() - from.z(), 2 * from.r(), 2 * to.r()));
+        }
+      }
+      boolean edged = part.kind() == Part.Kind.CUTTING || part.kind() == Part.Kind.FLUTES;
+      fluted += edged ? profile.getLast().z() - profile.getFirst().z() : 0;
+    }
+    return new Cutter(
+        tool.code(),
+        connection(tool),
+        bodies,
+        material(tool),
+        fluted,
+        tool.approx("DCX", tool.approx("DC", outline.diameter())));
+  }
+
+  private static String connection(Tool tool) {
+    return tool.word("CCMS")
+        .orElseGet(() -> {
+          boolean arbor = tool.has("DCONMS");
+          BigDecimal size = arbor ? tool.size("DCONMS") : tool.size("DMM");
+          String text = size == null ? "0" : size.stripTrailingZeros().toPlainString();
+          return arbor ? "AR-B-" + text + ":f" : "CY-A-" + text + ":m";
+        });
+  }
+
+  private static Material material(Tool tool) {
+    String stated =
+        (tool.word("SUBSTRATE").orElse("") + tool.word("GRADE").orElse(""))
+            .toUpperCase(Locale.ROOT);
+    return stated.contains("HSS") || stated.contains("STEEL") ? Material.STEEL : Material.CARBIDE;
+  }
+
+  /** Length from end to end, mm. */
+  public double length() {
+    return bodies.stream().mapToDouble(Body::length).sum();
+  }
+}

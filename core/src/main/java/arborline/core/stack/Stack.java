@@ -1,0 +1,84 @@
+package arborline.core.stack;
+
+import arborline.core.connection.Joint;
+import arborline.core.finding.Finding;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * Parts joined from the machine side to the cutting edge.
+ *
+ * @param seat connection code of the spindle or turret; blank where no machine is chosen
+ * @param components machine side first
+ * @param projection how far the cutter stands out of the last component, mm
+ */
+public record Stack(String seat, List<Component> components, Cutter cutter, double projection) {
+
+  /** What does not mate, cannot be held or cannot be. */
+  public List<Finding> findings() {
+    List<Finding> findings = new ArrayList<>();
+    String socket = seat;
+    for (Component each : components) {
+      if (!socket.isBlank()) {
+        joint(socket, each.machineSide(), each.code(), findings);
+      }
+      socket = each.workSide();
+    }
+    if (components.isEmpty()) {
+      findings.add(Finding.note("stack-empty", "choose what holds %s".formatted(cutter.code())));
+    } else {
+      joint(socket, cutter.connection(), cutter.code(), findings);
+      clamping(findings);
+    }
+    return findings;
+  }
+
+  private static void joint(String socket, String shank, String code, List<Finding> findings) {
+    Joint joint = Joint.of(socket, shank);
+    if (!joint.mates()) {
+      findings.add(
+          Finding.hold(
+              "stack-joint",
+              "%s (%s) does not go into %s: %s".formatted(code, shank, socket, joint.why()),
+              "CCMS",
+              "CCWS"));
+    }
+    joint
+        .warning()
+        .ifPresent(warning ->
+            findings.add(Finding.query("stack-joint-look", "%s: %s".formatted(code, warning))));
+  }
+
+  private void clamping(List<Finding> findings) {
+    double held = cutter.length() - projection;
+    double needed = components.getLast().clamping();
+    if (!(projection > 0) || projection > cutter.length()) {
+      findings.add(
+          said(
+              "projection-range",
+              "projection %.1f mm is not between 0 and the length of %s, %.1f mm",
+              projection,
+              cutter.code(),
+              cutter.length()));
+    } else if (held < needed && cutter.connection().startsWith("CY")) {
+      findings.add(
+          said(
+              "clamping-short",
+              "only %.1f mm of the shank are held, %s needs %.1f mm: project %.1f mm at most",
+              held,
+              components.getLast().code(),
+              needed,
+              Math.max(0, cutter.length() - needed)));
+    }
+  }
+
+  private static Finding said(String code, String sentence, Object... numbers) {
+    return Finding.hold(code, String.format(Locale.ROOT, sentence, numbers), "LPR");
+  }
+
+  /** The whole as it stands in the machine. */
+  public StackShape shape() {
+    return StackShape.of(this);
+  }
+}

@@ -1,0 +1,177 @@
+package arborline.core.stack;
+
+import arborline.core.cutting.Deflection;
+import arborline.core.cutting.Segment;
+import arborline.core.tool.outline.Point;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What follows from a stack. Lengths from the gauge line in mm.
+ *
+ * @param spans outline by part, machine side first
+ * @param length gauge length: from gauge line to tip
+ * @param projection of the cutter out of its holder
+ * @param reach how deep it can go beside a wall that the edges have just cut
+ * @param widest largest diameter
+ * @param widestNearGauge largest diameter within 50 mm of the gauge line
+ * @param mass kg
+ * @param centre centre of mass from the gauge line
+ * @param moment tilting moment at the gauge line, N·m
+ * @param deflection at the tip per newton, micrometres; clamping itself taken as stiff
+ */
+public record StackShape(
+    List<Span> spans,
+    double length,
+    double projection,
+    double reach,
+    double widest,
+    double widestNearGauge,
+    double mass,
+    double centre,
+    double moment,
+    double deflection) {
+
+  /** What one part adds to the outline, as a half profile. */
+  public record Span(String code, boolean cutter, List<Point> profile) {}
+
+  private static final double NEAR_GAUGE = 50;
+  private static final double GRAVITY = 9.80665;
+  private static final double FLUTED_SHARE = 0.8;
+
+  static StackShape of(Stack stack) {
+    Sum sum = new Sum();
+    for (Component each : stack.components()) {
+      sum.part(each.code(), false, each.bodies(), each.material());
+    }
+    Cutter cutter = stack.cutter();
+    double projection = Math.clamp(stack.projection(), 0, cutter.length());
+    double hidden = stack.components().isEmpty() ? 0 : cutter.length() - projection;
+    sum.part(cutter.code(), true, from(cutter.bodies(), hidden), cutter.material());
+    sum.mass(within(cutter.bodies(), hidden), cutter.material(), sum.at - projection - hidden);
+    double mass = sum.mass;
+    double centre = mass == 0 ? 0 : sum.moment / mass;
+    return new StackShape(
+        List.copyOf(sum.spans),
+        sum.at,
+        cutter.length() - hidden,
+        reach(sum, cutter.diameter()),
+        2 * sum.widest(sum.at),
+        2 * sum.widest(NEAR_GAUGE),
+        mass,
+        centre,
+        mass * GRAVITY * centre / 1000,
+        deflection(sum, cutter));
+  }
+
+  /** Bodies behind a length from their machine side. */
+  private static List<Body> from(List<Body> bodies, double hidden) {
+    List<Body> rest = new ArrayList<>();
+    double at = 0;
+    for (Body body : bodies) {
+      double end = at + body.length();
+      if (end > hidden) {
+        rest.add(at >= hidden ? body : body.behind(hidden - at));
+      }
+      at = end;
+    }
+    return rest;
+  }
+
+  private static List<Body> within(List<Body> bodies, double hidden) {
+    List<Body> inside = new ArrayList<>();
+    double at = 0;
+    for (Body body : bodies) {
+      double end = at + body.length();
+      if (at < hidden) {
+        inside.add(end <= hidden ? body : body.before(hidden - at));
+      }
+      at = end;
+    }
+    return inside;
+  }
+
+  /** From the tip to where something is wider than the edges. */
+  private static double reach(Sum sum, double diameter) {
+    double reached = 0;
+    for (int i = sum.bodies.size() - 1; i >= 0; i--) {
+      Body body = sum.bodies.get(i).body();
+      if (Math.max(body.from(), body.to()) > diameter + 1e-6) {
+        if (body.to() > diameter + 1e-6) {
+          return reached;
+        }
+        double share = (diameter - body.to()) / (body.from() - body.to());
+        return reached + share * body.length();
+      }
+      reached += body.length();
+    }
+    return reached;
+  }
+
+  private static double deflection(Sum sum, Cutter cutter) {
+    List<Segment> segments = new ArrayList<>();
+    double fluted = cutter.fluted();
+    for (int i = sum.bodies.size() - 1; i >= 0; i--) {
+      Placed placed = sum.bodies.get(i);
+      Body body = placed.body();
+      double share = placed.cutter() && fluted > 1e-9 ? FLUTED_SHARE : 1;
+      double least = 0.05;
+      segments.add(
+          new Segment(
+              body.length(),
+              Math.max(least, share * body.to()),
+              Math.max(least, share * body.from()),
+              placed.material().modulus()));
+      fluted -= placed.cutter() ? body.length() : 0;
+    }
+    return Deflection.of(1, segments.stream().filter(each -> each.length() > 0).toList());
+  }
+
+  private record Placed(Body body, boolean cutter, Material material) {}
+
+  /** Adds parts one behind the other. */
+  private static final class Sum {
+    private final List<Span> spans = new ArrayList<>();
+    private final List<Placed> bodies = new ArrayList<>();
+    private double at;
+    private double mass;
+    private double moment;
+
+    void part(String code, boolean cutter, List<Body> added, Material material) {
+      mass(added, material, at);
+      List<Point> profile = new ArrayList<>(2 * added.size());
+      for (Body body : added) {
+        bodies.add(new Placed(body, cutter, material));
+        profile.add(new Point(at, body.from() / 2));
+        at += body.length();
+        profile.add(new Point(at, body.to() / 2));
+      }
+      spans.add(new Span(code, cutter, profile));
+    }
+
+    void mass(List<Body> added, Material material, double from) {
+      double begin = from;
+      for (Body body : added) {
+        double weight = body.volume() * 1e-9 * material.density();
+        mass += weight;
+        moment += weight * (begin + body.centre());
+        begin += body.length();
+      }
+    }
+
+    /** Largest radius up to a distance from the gauge line. */
+    double widest(double until) {
+      double widest = 0;
+      double begin = 0;
+      for (Placed placed : bodies) {
+        if (begin < until) {
+          double end = Math.min(1, (until - begin) / placed.body().length());
+          double there = placed.body().from() + (placed.body().to() - placed.body().from()) * end;
+          widest = Math.max(widest, Math.max(placed.body().from(), there) / 2);
+        }
+        begin += placed.body().length();
+      }
+      return widest;
+    }
+  }
+}

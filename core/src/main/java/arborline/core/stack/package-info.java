@@ -1,0 +1,2 @@
+/** Stacks: holders, extensions, collets and a cutter joined from the machine to the edge. */
+package arborline.core.stack;

@@ -1,0 +1,159 @@
+package arborline.core.stack;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.Interpreter;
+import arborline.core.exchange.RawTool;
+import arborline.core.finding.Finding;
+import arborline.core.stack.Component.Kind;
+import arborline.core.tool.Tool;
+import java.util.List;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class StackTest {
+
+  private static final Component CHUCK =
+      new Component(
+          "H-1",
+          "Shrink chuck",
+          Kind.HOLDER,
+          "ST-JD-40:m",
+          "CY-SF-10:f",
+          List.of(new Body(27, 63, 63), new Body(60, 44, 24)),
+          Material.STEEL,
+          28);
+
+  private static Tool tool(String text) {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    for (String pair : text.split(" ")) {
+      cells.put(pair.split("=")[0], Cell.of(pair.split("=")[1]));
+    }
+    return Interpreter.interpret(new RawTool(1, cells, List.of())).tool();
+  }
+
+  private static Cutter mill() {
+    return Cutter.of(tool("CODE=EM-10 CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4"))
+        .orElseThrow();
+  }
+
+  private static Stack stack(double projection) {
+    return new Stack("ST-JD-40:f", List.of(CHUCK), mill(), projection);
+  }
+
+  private static List<String> codes(Stack stack) {
+    return stack.findings().stream().map(Finding::code).toList();
+  }
+
+  @Test
+  void lengthIsTheHolderAndWhatStandsOutOfIt() {
+    StackShape shape = stack(40).shape();
+    assertEquals(127, shape.length(), 1e-9);
+    assertEquals(40, shape.projection(), 1e-9);
+    assertEquals(63, shape.widest(), 1e-9);
+    assertEquals(40, shape.reach(), 1e-9);
+  }
+
+  /** Frustum volumes and centres of textbooks, density 7850 and 14500 kg/m3. */
+  @Test
+  void massAndCentreFollowFromVolumes() {
+    double flange = Math.PI / 4 * 63 * 63 * 27 * 7.85e-6;
+    double cone = Math.PI * 60 / 12 * (44 * 44 + 44 * 24 + 24 * 24) * 7.85e-6;
+    double cutter = Math.PI / 4 * 100 * 72 * 14.5e-6;
+    StackShape shape = stack(40).shape();
+    assertEquals(flange + cone + cutter, shape.mass(), 1e-9);
+    double middle =
+        60 / 4.0 * (44 * 44 + 2 * 44 * 24 + 3 * 24 * 24) / (44 * 44 + 44 * 24 + 24 * 24);
+    double moment = flange * 13.5 + cone * (27 + middle) + cutter * (127 - 36);
+    assertEquals(moment / shape.mass(), shape.centre(), 1e-9);
+    assertEquals(shape.mass() * 9.80665 * shape.centre() / 1000, shape.moment(), 1e-9);
+  }
+
+  @Test
+  void aShorterProjectionIsStiffer() {
+    assertTrue(stack(30).shape().deflection() < stack(40).shape().deflection());
+  }
+
+  @Test
+  void partsThatMateHaveNoFindings() {
+    assertEquals(List.of(), codes(stack(40)));
+  }
+
+  @Test
+  void whatDoesNotMateIsSaidWithTheReason() {
+    Stack other = new Stack("ST-AD-40:f", List.of(CHUCK), mill(), 40);
+    Finding finding = other.findings().getFirst();
+    assertEquals("stack-joint", finding.code());
+    assertTrue(finding.message().contains("knob"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"44, ''", "45, clamping-short", "80, projection-range", "0, projection-range"})
+  void theShankMustBeHeldLongEnough(double projection, String code) {
+    assertEquals(code.isEmpty() ? List.of() : List.of(code), codes(stack(projection)));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "39, 12, true, 39.0",
+    "41, 12, false, 41.0",
+    "70, 13, false, 64.0",
+    "45, 20, true, 0.0"
+  })
+  void theHolderClearsAWallOrSaysHowFarToProject(
+      double height, double distance, boolean clear, double shortest) {
+    Clearance clearance = Clearance.of(stack(40).shape(), height, distance);
+    assertEquals(clear, clearance.clear(), clearance.said());
+    assertEquals(shortest, clearance.shortest().orElseThrow(), 1e-6);
+    if (!clear) {
+      assertEquals("H-1", clearance.touching().orElseThrow());
+      StackShape longer = stack(shortest).shape();
+      assertTrue(shortest > 72 || Clearance.of(longer, height, distance).clear());
+    }
+  }
+
+  @Test
+  void aShankThickerThanTheWallAllowsNeverClears() {
+    Cutter thick =
+        Cutter.of(tool("CODE=EM-6 CLASS=end-mill-flat DC=6 APMX=13 DMM=10 OAL=72 NOF=4"))
+            .orElseThrow();
+    Clearance clearance = Clearance.of(new Stack("", List.of(CHUCK), thick, 40).shape(), 30, 3);
+    assertFalse(clearance.clear());
+    assertTrue(clearance.shortest().isEmpty());
+    assertEquals(13, clearance.at(), 1e-6);
+  }
+
+  @Test
+  void aComponentSaysWhatIsWrongWithIt() {
+    Component wrong =
+        new Component(
+            "H 1",
+            "",
+            Kind.HOLDER,
+            "ST-JD-41:m",
+            "CY-A-10:m",
+            List.of(new Body(10, -1, 20)),
+            Material.STEEL,
+            -5);
+    assertEquals(
+        List.of(
+            "component-code",
+            "component-connection",
+            "component-connection",
+            "component-body",
+            "component-clamping"),
+        wrong.findings().stream().map(Finding::code).toList());
+    assertEquals(List.of(), CHUCK.findings());
+  }
+
+  @Test
+  void turningToolsAreNoSolidsOfRevolution() {
+    assertTrue(
+        Cutter.of(tool("CODE=T CLASS=turning-external KAPR=95 H=25 B=25 WF=32 LF=150")).isEmpty());
+  }
+}
