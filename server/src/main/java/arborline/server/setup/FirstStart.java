@@ -5,6 +5,7 @@ import arborline.server.account.Accounts;
 import arborline.server.account.Role;
 import arborline.server.library.Libraries;
 import arborline.server.machine.Machines;
+import arborline.server.stack.Components;
 import arborline.server.support.Json;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -35,6 +36,7 @@ class FirstStart implements ApplicationRunner {
   private final Accounts accounts;
   private final Libraries libraries;
   private final Machines machines;
+  private final Components components;
   private final Json json;
   private final String demo;
   private final String shop;
@@ -44,6 +46,7 @@ class FirstStart implements ApplicationRunner {
       Accounts accounts,
       Libraries libraries,
       Machines machines,
+      Components components,
       Json json,
       @Value("${arbor.demo}") String demo,
       @Value("${ARBOR_SHOP_URL:http://127.0.0.1:8090}") String shop) {
@@ -51,6 +54,7 @@ class FirstStart implements ApplicationRunner {
     this.accounts = accounts;
     this.libraries = libraries;
     this.machines = machines;
+    this.components = components;
     this.json = json;
     this.demo = demo;
     this.shop = shop;
@@ -71,6 +75,7 @@ class FirstStart implements ApplicationRunner {
         accounts.open(role.name().toLowerCase(Locale.ROOT), role, DEMO_PASSWORD);
       }
       libraries.open("Shop milling");
+      holders();
     }
   }
 
@@ -80,6 +85,17 @@ class FirstStart implements ApplicationRunner {
     String password = Base64.getUrlEncoder().withoutPadding().encodeToString(random);
     accounts.open("lead", Role.LEAD, password);
     LOG.warn("first account: sign in as lead with password {}", password);
+  }
+
+  private void holders() throws IOException {
+    try (Stream<Path> files = Files.list(Path.of(demo, "holders"))) {
+      for (Path file : files.sorted().toList()) {
+        for (arborline.core.stack.Component each :
+            json.read(Files.readString(file), arborline.core.stack.Component[].class)) {
+          components.add(each);
+        }
+      }
+    }
   }
 
   /** Machines of the demo, linked to the stand-in controls wherever those listen now. */

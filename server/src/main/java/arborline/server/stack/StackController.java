@@ -1,0 +1,146 @@
+package arborline.server.stack;
+
+import arborline.core.connection.Joint;
+import arborline.core.stack.Component;
+import arborline.core.stack.Cutter;
+import arborline.server.account.MayEdit;
+import arborline.server.library.Tools;
+import arborline.server.support.Slice;
+import java.util.Comparator;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/v1")
+class StackController {
+
+  private final Components components;
+  private final Stacks stacks;
+  private final Tools tools;
+
+  StackController(Components components, Stacks stacks, Tools tools) {
+    this.components = components;
+    this.stacks = stacks;
+    this.tools = tools;
+  }
+
+  /**
+   * A component that could come next.
+   *
+   * @param fits false where it does not go into the socket
+   * @param takesCutter true where it takes the cutter itself
+   * @param why the reason
+   */
+  record Offer(long id, Component component, boolean fits, boolean takesCutter, String why) {}
+
+  @GetMapping("/components")
+  Slice<Components.Known> all() {
+    return Slice.all(components.all());
+  }
+
+  @GetMapping("/components/{id}")
+  Components.Known one(@PathVariable long id) {
+    return components.get(id);
+  }
+
+  @PostMapping("/components")
+  @MayEdit
+  @ResponseStatus(HttpStatus.CREATED)
+  Components.Known add(@RequestBody Component component) {
+    return components.add(component);
+  }
+
+  @PutMapping("/components/{id}")
+  @MayEdit
+  Components.Known change(@PathVariable long id, @RequestBody Component component) {
+    return components.change(id, component);
+  }
+
+  @PutMapping("/components/{id}/retired")
+  @MayEdit
+  Components.Known retire(@PathVariable long id, @RequestParam boolean retired) {
+    return components.retire(id, retired);
+  }
+
+  /** The stacks that use a component. */
+  @GetMapping("/components/{id}/stacks")
+  Slice<Stacks.Kept> using(@PathVariable long id) {
+    return Slice.all(stacks.using(id));
+  }
+
+  /** What could come next: those that fit and take the cutter first, those that do not fit last. */
+  @GetMapping("/tools/{id}/stacks/offers")
+  Slice<Offer> offers(
+      @PathVariable long id, @RequestParam(required = false) @Nullable String socket) {
+    Optional<Cutter> cutter = Cutter.of(tools.get(id).tool());
+    return Slice.all(
+        components.all().stream()
+            .filter(known -> !known.retired())
+            .map(known -> offer(known, socket, cutter))
+            .sorted(
+                Comparator.comparing((Offer offer) -> !offer.fits())
+                    .thenComparing(offer -> !offer.takesCutter()))
+            .toList());
+  }
+
+  private static Offer offer(
+      Components.Known known, @Nullable String socket, Optional<Cutter> cutter) {
+    Component component = known.component();
+    boolean first = socket == null || socket.isBlank();
+    boolean spindleSide = component.machineSide().matches("(ST|HT|PT|VD|MT).*");
+    Joint joint = first ? null : Joint.of(socket, component.machineSide());
+    boolean takes =
+        cutter.map(each -> Joint.of(component.workSide(), each.connection()).mates()).orElse(false);
+    return new Offer(
+        known.id(),
+        component,
+        joint == null ? spindleSide : joint.mates(),
+        takes,
+        joint == null
+            ? spindleSide ? "goes into a spindle" : "does not go into a spindle"
+            : joint.why());
+  }
+
+  @PostMapping("/tools/{id}/stacks/check")
+  Stacks.Answer check(@PathVariable long id, @RequestBody Stacks.Draft draft) {
+    return stacks.check(id, draft);
+  }
+
+  @GetMapping("/tools/{id}/stacks")
+  Slice<Stacks.Kept> of(@PathVariable long id) {
+    tools.get(id);
+    return Slice.all(stacks.of(id));
+  }
+
+  @PostMapping("/tools/{id}/stacks")
+  @MayEdit
+  @ResponseStatus(HttpStatus.CREATED)
+  Stacks.Kept keep(@PathVariable long id, @RequestBody Stacks.Draft draft) {
+    tools.get(id);
+    return stacks.keep(id, draft);
+  }
+
+  @PutMapping("/stacks/{id}")
+  @MayEdit
+  Stacks.Kept change(@PathVariable long id, @RequestBody Stacks.Draft draft) {
+    return stacks.change(id, draft);
+  }
+
+  @DeleteMapping("/stacks/{id}")
+  @MayEdit
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable long id) {
+    stacks.remove(id);
+  }
+}
