@@ -22,6 +22,14 @@ export type Applied = Schemas['Applied'];
 export type ControlFile = Schemas['ControlFile'];
 export type Session = Schemas['Session'];
 export type Facets = Schemas['Facets'];
+export type Body = Schemas['Body'];
+export type Component = Schemas['Component'];
+export type ComponentKnown = Schemas['Known'];
+export type StackShape = Schemas['StackShape'];
+export type Clearance = Schemas['Clearance'];
+export type StackAnswer = Schemas['Answer'];
+export type StackKept = Schemas['Kept'];
+export type StackOffer = Schemas['Offer'];
 export type Typed = Schemas['Typed'];
 
 /** A refusal of the server, in its words. */

@@ -20,6 +20,7 @@
     { title: 'Today', href: '/' },
     { title: 'Receiving', href: '/receiving' },
     { title: 'Libraries', href: '/libraries' },
+    { title: 'Holders, extensions, collets', href: '/holders' },
     { title: 'Machines', href: '/machines' },
     { title: 'Tool tables', href: '/tables' },
     { title: 'Trail', href: '/trail' }

@@ -28,7 +28,7 @@
   const at = $derived(page.url.pathname);
 
   function here(href: string): boolean {
-    const tool = href === '/libraries' && at.startsWith('/tools');
+    const tool = href === '/libraries' && (at.startsWith('/tools') || at.startsWith('/holders'));
     return at === href || at.startsWith(href + '/') || tool;
   }
 

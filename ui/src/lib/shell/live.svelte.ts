@@ -12,6 +12,7 @@ const CONCERNED: Record<string, string[]> = {
   delivery: ['deliveries', 'delivery'],
   library: ['libraries', 'library', 'tools', 'facets'],
   tool: ['tool', 'tools'],
+  component: ['components', 'component', 'tool'],
   machine: ['machines', 'machine', 'tables'],
   trail: ['trail']
 };

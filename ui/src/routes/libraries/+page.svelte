@@ -58,6 +58,10 @@
         {/each}
       </tbody>
     </table>
+    <p class="mt-5">
+      <a class="text-working underline" href="/holders">Holders, extensions, collets and arbors</a>
+      <span class="text-soft">are kept once for all libraries.</span>
+    </p>
   {/if}
 </div>
 

@@ -173,6 +173,9 @@
       {/each}
     </span>
     <span class="text-soft">version {shown.version}</span>
+    {#if shown.answer.outline && !shown.answer.outline.parts.some((part) => part.flat)}
+      <a class="button" href="/tools/{id}/stack">Stack</a>
+    {/if}
     {#if may}
       <div class="ml-auto flex items-center gap-2">
         {#if draft.changed && draft.holds.length > 0}

@@ -1,0 +1,135 @@
+<script lang="ts">
+  import type { Clearance, StackShape } from '$lib/api/client';
+  import { path, view } from '$lib/drawing/geometry';
+
+  let {
+    shape,
+    wall,
+    clearance,
+    onprojection,
+    onpart
+  }: {
+    shape: StackShape;
+    wall?: { height: number; distance: number } | null;
+    clearance?: Clearance | null;
+    /** Asked for while the cutter is dragged along its axis, in mm. */
+    onprojection?: (projection: number) => void;
+    onpart?: (code: string) => void;
+  } = $props();
+
+  let width = $state(1200);
+  const HEIGHT = 300;
+  const LEFT = 60;
+  const far = $derived(Math.max(shape.length, 1) * 1.08);
+  const wide = $derived(Math.max(shape.widest, (wall?.distance ?? 0) * 2 + 12, 1));
+  const scale = $derived(Math.min((width - LEFT - 60) / far, (HEIGHT - 60) / wide));
+  const axis = HEIGHT / 2;
+  const at = $derived(view(LEFT, axis, scale));
+  const tip = $derived(at.x(shape.length));
+  let dragging = $state<{ x: number; projection: number } | null>(null);
+
+  function begin(event: PointerEvent) {
+    if (!onprojection) return;
+    dragging = { x: event.clientX, projection: shape.projection };
+    (event.currentTarget as Element).setPointerCapture(event.pointerId);
+  }
+
+  function move(event: PointerEvent) {
+    if (dragging) {
+      const moved = (event.clientX - dragging.x) / scale;
+      onprojection?.(Math.round((dragging.projection + moved) * 2) / 2);
+    }
+  }
+
+  function round(value: number): string {
+    return (Math.round(value * 100) / 100).toLocaleString('en');
+  }
+</script>
+
+<section
+  aria-label="Stack drawing"
+  class="band overflow-hidden bg-sheet"
+  bind:clientWidth={width}
+  style:height="{HEIGHT}px"
+>
+  <svg
+    {width}
+    height={HEIGHT}
+    role="img"
+    aria-label="Stack of gauge length {round(shape.length)} mm to scale"
+  >
+    <line
+      x1={LEFT - 20}
+      x2={tip + 24}
+      y1={axis}
+      y2={axis}
+      stroke="var(--steel-dark)"
+      stroke-dasharray="18 4 4 4"
+    />
+    {#if wall && wall.height > 0 && wall.distance > 0}
+      <rect
+        x={at.x(shape.length - wall.height)}
+        y={at.y(wall.distance) - 26}
+        width={wall.height * scale}
+        height="26"
+        fill="var(--working-faint)"
+        stroke="var(--working)"
+      />
+      <text
+        x={tip - 6}
+        y={at.y(wall.distance) - 9}
+        text-anchor="end"
+        font-size="12"
+        fill="var(--soft)">wall</text
+      >
+    {/if}
+    {#each shape.spans as span, index (index)}
+      <path
+        d={path({ kind: 'SHANK', profile: span.profile, flat: false }, at)}
+        fill={span.cutter ? 'var(--edge)' : index % 2 ? 'var(--steel-dark)' : 'var(--steel)'}
+        stroke={clearance?.touching === span.code ? 'var(--hold)' : 'var(--ink)'}
+        stroke-width={clearance?.touching === span.code ? 2 : 0.8}
+        role="presentation"
+        class={span.cutter && onprojection ? 'cursor-ew-resize' : ''}
+        onpointerdown={span.cutter ? begin : () => onpart?.(span.code)}
+        onpointermove={span.cutter ? move : undefined}
+        onpointerup={() => (dragging = null)}
+      >
+        <title>{span.code}</title>
+      </path>
+    {/each}
+    {#if clearance && !clearance.clear}
+      {@const z = at.x(shape.length - clearance.at)}
+      <line x1={z} x2={z} y1="12" y2={HEIGHT - 12} stroke="var(--hold)" stroke-dasharray="4 3" />
+    {/if}
+    <line x1={LEFT} x2={LEFT} y1="14" y2={HEIGHT - 14} stroke="var(--working)" stroke-width="1.5" />
+    <text x={LEFT + 6} y="24" font-size="12" fill="var(--working)">gauge line</text>
+    {#each [{ from: 0, to: shape.length, y: HEIGHT - 18, text: `A ${round(shape.length)}` }, { from: shape.length - shape.projection, to: shape.length, y: HEIGHT - 40, text: `projection ${round(shape.projection)}` }] as dimension (dimension.text)}
+      <g stroke="var(--soft)" stroke-width="0.8">
+        <line x1={at.x(dimension.from)} x2={at.x(dimension.to)} y1={dimension.y} y2={dimension.y} />
+        <line
+          x1={at.x(dimension.from)}
+          x2={at.x(dimension.from)}
+          y1={dimension.y - 5}
+          y2={dimension.y + 5}
+        />
+        <line
+          x1={at.x(dimension.to)}
+          x2={at.x(dimension.to)}
+          y1={dimension.y - 5}
+          y2={dimension.y + 5}
+        />
+      </g>
+      <text
+        x={(at.x(dimension.from) + at.x(dimension.to)) / 2}
+        y={dimension.y - 4}
+        text-anchor="middle"
+        font-size="12"
+        fill="var(--ink)"
+        paint-order="stroke"
+        stroke="var(--sheet)"
+        stroke-width="4">{dimension.text}</text
+      >
+    {/each}
+  </svg>
+</section>

@@ -1,0 +1,114 @@
+import {
+  api,
+  ask,
+  type ComponentKnown,
+  type StackAnswer,
+  type StackKept,
+  type StackOffer
+} from '$lib/api/client';
+
+/** A stack being built: its parts, and what the server answers to it. */
+export class StackBuilder {
+  readonly toolId: number;
+  kept = $state<number | null>(null);
+  name = $state('');
+  seat = $state('');
+  parts = $state<ComponentKnown[]>([]);
+  projection = $state(0);
+  height = $state(0);
+  distance = $state(0);
+  answer = $state<StackAnswer | null>(null);
+  offers = $state<StackOffer[]>([]);
+  problem = $state('');
+  #asked = 0;
+
+  constructor(toolId: number) {
+    this.toolId = toolId;
+  }
+
+  get wall() {
+    return this.height > 0 && this.distance > 0
+      ? { height: this.height, distance: this.distance }
+      : null;
+  }
+
+  get body() {
+    return {
+      name: this.name,
+      seat: this.seat,
+      components: this.parts.map((each) => each.id),
+      projection: this.projection,
+      wall: this.wall ?? undefined
+    };
+  }
+
+  readonly holds = $derived(
+    (this.answer?.findings ?? []).filter((each) => each.severity === 'HOLD')
+  );
+
+  /** What the last part takes, or the spindle while there is none. */
+  readonly socket = $derived(this.parts.at(-1)?.component.workSide ?? this.seat);
+
+  open(stack: StackKept) {
+    this.kept = stack.id;
+    this.name = stack.name;
+    this.seat = stack.seat;
+    this.parts = stack.parts;
+    this.projection = stack.projection;
+    void this.check();
+  }
+
+  empty() {
+    this.kept = null;
+    this.name = '';
+    this.parts = [];
+    void this.check();
+  }
+
+  add(offer: StackOffer) {
+    this.parts = [...this.parts, { id: offer.id, component: offer.component, retired: false }];
+    if (offer.takesCutter && this.answer) {
+      const most = this.answer.cutterLength - offer.component.clamping;
+      this.projection = Math.min(this.projection, Math.floor(most));
+    }
+    void this.check();
+  }
+
+  remove(index: number) {
+    this.parts = this.parts.slice(0, index);
+    void this.check();
+  }
+
+  project(millimetres: number) {
+    this.projection = millimetres;
+    void this.check();
+  }
+
+  /** Asks what follows from the stack and what could come next; older answers are passed over. */
+  async check() {
+    const asked = ++this.#asked;
+    try {
+      if (this.projection === 0) {
+        this.projection = 40;
+      }
+      const path = { id: this.toolId };
+      const [answer, offers] = await Promise.all([
+        ask(api.POST('/api/v1/tools/{id}/stacks/check', { params: { path }, body: this.body })),
+        ask(
+          api.GET('/api/v1/tools/{id}/stacks/offers', {
+            params: { path, query: { socket: this.socket || undefined } }
+          })
+        )
+      ]);
+      if (asked === this.#asked) {
+        this.answer = answer;
+        this.offers = offers.items;
+        this.problem = '';
+      }
+    } catch (error) {
+      if (asked === this.#asked) {
+        this.problem = (error as Error).message;
+      }
+    }
+  }
+}

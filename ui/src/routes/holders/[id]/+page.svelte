@@ -1,0 +1,270 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask, Problem, type Component, type Finding } from '$lib/api/client';
+  import Parts from '$lib/drawing/Parts.svelte';
+  import { fit, view } from '$lib/drawing/geometry';
+  import Choice from '$lib/shell/Choice.svelte';
+  import { done, failed } from '$lib/shell/say';
+  import { who } from '$lib/shell/session.svelte';
+  import { fromClipboard, isTable } from '$lib/shell/sheetcells';
+  import { capital, count } from '$lib/shell/text';
+  import Trouble from '$lib/shell/Trouble.svelte';
+  import { profileOf } from '$lib/stack/bodies';
+
+  const fresh = $derived(page.params.id === 'new');
+  const id = $derived(Number(page.params.id));
+  const client = useQueryClient();
+  const known = createQuery(() => ({
+    queryKey: ['component', id],
+    queryFn: () => ask(api.GET('/api/v1/components/{id}', { params: { path: { id } } })),
+    enabled: !fresh
+  }));
+  const using = createQuery(() => ({
+    queryKey: ['component', id, 'stacks'],
+    queryFn: () => ask(api.GET('/api/v1/components/{id}/stacks', { params: { path: { id } } })),
+    enabled: !fresh
+  }));
+  const empty: Component = {
+    code: '',
+    name: '',
+    kind: 'HOLDER',
+    machineSide: 'ST-JD-40:m',
+    workSide: 'CY-SF-10:f',
+    bodies: [{ length: 27, from: 63, to: 63 }],
+    material: 'STEEL',
+    clamping: 0
+  };
+  let draft = $state<Component>(empty);
+  let findings = $state<Finding[]>([]);
+  const may = $derived(who.may('EDIT'));
+
+  $effect(() => {
+    draft = structuredClone(known.data?.component ?? empty);
+  });
+
+  let width = $state(900);
+  const outline = $derived(profileOf(draft.bodies.filter((body) => body.length > 0)));
+  const at = $derived(outline ? view(80, 110, fit([outline], width - 160, 190)) : null);
+
+  async function save(asNew: boolean) {
+    findings = [];
+    const body = $state.snapshot(draft) as Component;
+    try {
+      const saved = asNew
+        ? await ask(api.POST('/api/v1/components', { body }))
+        : await ask(api.PUT('/api/v1/components/{id}', { params: { path: { id } }, body }));
+      done(`Saved ${saved.component.code}`);
+      await client.invalidateQueries({ queryKey: ['components'] });
+      await client.invalidateQueries({ queryKey: ['component', id] });
+      await goto(`/holders/${saved.id}`);
+    } catch (error) {
+      findings =
+        error instanceof Problem && Array.isArray(error.details)
+          ? (error.details as Finding[])
+          : [];
+      if (findings.length === 0) failed(error);
+    }
+  }
+
+  async function retire(retired: boolean) {
+    try {
+      await ask(
+        api.PUT('/api/v1/components/{id}/retired', {
+          params: { path: { id }, query: { retired } }
+        })
+      );
+      await client.invalidateQueries({ queryKey: ['component', id] });
+      await client.invalidateQueries({ queryKey: ['components'] });
+    } catch (error) {
+      failed(error);
+    }
+  }
+
+  /** Rows of length, machine-side and workpiece-side diameter from a spreadsheet. */
+  function paste(event: ClipboardEvent, row: number) {
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    if (!isTable(text)) return;
+    event.preventDefault();
+    const rows = fromClipboard(text).map((cells) => cells.map((c) => Number(c.replace(',', '.'))));
+    draft.bodies.splice(
+      row,
+      rows.length,
+      ...rows.map(([length, from, to]) => ({ length, from, to: to ?? from }))
+    );
+  }
+</script>
+
+<svelte:head><title>{fresh ? 'New holder' : draft.code} · Arbor Line</title></svelte:head>
+
+{#if known.error}
+  <Trouble error={known.error} retry={() => void known.refetch()} />
+{:else if fresh || known.data}
+  <header class="band flex flex-wrap items-center gap-x-4 gap-y-2 px-5 py-3">
+    <h1>{fresh ? 'New holder' : draft.code}</h1>
+    {#if known.data?.retired}<span class="text-query">retired</span>{/if}
+    <div class="ml-auto flex gap-2">
+      {#if may && !fresh}
+        <button class="button" onclick={() => retire(!known.data?.retired)}>
+          {known.data?.retired ? 'Take back into use' : 'Retire'}
+        </button>
+        <button class="button" onclick={() => save(true)}>Save under a new code</button>
+        <button class="button main" onclick={() => save(false)}>Save</button>
+      {:else if may}
+        <button class="button main" onclick={() => save(true)}>Save</button>
+      {/if}
+    </div>
+  </header>
+  <div class="min-h-0 flex-1 overflow-auto pb-8">
+    <section aria-label="Drawing" class="band bg-sheet" bind:clientWidth={width}>
+      <svg {width} height="220" role="img" aria-label="{draft.code} to scale">
+        {#if outline && at}
+          <line
+            x1="60"
+            x2={at.x(outline.length) + 20}
+            y1="110"
+            y2="110"
+            stroke="var(--steel-dark)"
+            stroke-dasharray="18 4 4 4"
+          />
+          <Parts {outline} {at} />
+          <line x1="80" x2="80" y1="10" y2="210" stroke="var(--working)" stroke-width="1.5" />
+          <text x={at.x(outline.length) + 26} y="114" font-size="13" fill="var(--soft)">
+            {outline.length} long
+          </text>
+        {/if}
+      </svg>
+    </section>
+    {#if findings.length > 0}
+      <ul role="alert" class="m-5 border-l-4 border-hold py-1 pl-4">
+        {#each findings as finding (finding.message)}<li>{capital(finding.message)}</li>{/each}
+      </ul>
+    {/if}
+    <div class="grid grid-cols-[380px_minmax(0,1fr)_300px] gap-8 px-5 pt-4">
+      <div class="grid grid-cols-[130px_1fr] content-start items-center gap-2">
+        <label class="text-soft" for="code">Code</label>
+        <input id="code" class="field code" readonly={!may} bind:value={draft.code} />
+        <label class="text-soft" for="name">Name</label>
+        <input id="name" class="field" readonly={!may} bind:value={draft.name} />
+        <span class="text-soft">Kind</span>
+        <Choice
+          label="Kind"
+          disabled={!may}
+          bind:value={draft.kind}
+          options={[
+            { value: 'HOLDER', label: 'holder' },
+            { value: 'EXTENSION', label: 'extension' },
+            { value: 'COLLET', label: 'collet' },
+            { value: 'ARBOR', label: 'arbor' }
+          ]}
+        />
+        <label class="text-soft" for="ccms">Machine side</label>
+        <input id="ccms" class="field code" readonly={!may} bind:value={draft.machineSide} />
+        <label class="text-soft" for="ccws">Workpiece side</label>
+        <input id="ccws" class="field code" readonly={!may} bind:value={draft.workSide} />
+        <span class="text-soft">Material</span>
+        <Choice
+          label="Material"
+          disabled={!may}
+          bind:value={draft.material}
+          options={[
+            { value: 'STEEL', label: 'steel' },
+            { value: 'CARBIDE', label: 'carbide' },
+            { value: 'HEAVY_METAL', label: 'heavy metal' },
+            { value: 'ALUMINIUM', label: 'aluminium' }
+          ]}
+        />
+        <label class="text-soft" for="clamping">Least clamping</label>
+        <span class="flex items-center gap-2">
+          <input
+            id="clamping"
+            class="field w-24 text-right"
+            type="number"
+            step="any"
+            min="0"
+            readonly={!may}
+            bind:value={draft.clamping}
+          />
+          <span class="text-soft">mm</span>
+        </span>
+      </div>
+      <section aria-label="Cylinders and cones">
+        <h2>Cylinders and cones, from the gauge line</h2>
+        <table class="rows mt-1">
+          <thead>
+            <tr>
+              <th class="number">Length</th>
+              <th class="number">Ø machine side</th>
+              <th class="number">Ø workpiece side</th>
+              <th></th>
+            </tr>
+          </thead>
+          <tbody>
+            {#each draft.bodies as body, row (row)}
+              <tr>
+                {#each ['length', 'from', 'to'] as const as field (field)}
+                  <td onpaste={(event) => paste(event, row)}>
+                    <input
+                      class="field h-6! w-28 text-right"
+                      type="number"
+                      step="any"
+                      aria-label="{field === 'length'
+                        ? 'Length'
+                        : field === 'from'
+                          ? 'Machine-side diameter'
+                          : 'Workpiece-side diameter'} of row {row + 1}"
+                      readonly={!may}
+                      bind:value={body[field]}
+                    />
+                  </td>
+                {/each}
+                <td>
+                  {#if may}
+                    <button
+                      class="button quiet h-6!"
+                      aria-label="Take out row {row + 1}"
+                      onclick={() => draft.bodies.splice(row, 1)}>Take out</button
+                    >
+                  {/if}
+                </td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+        {#if may}
+          <button
+            class="button mt-2"
+            onclick={() => {
+              const last = draft.bodies.at(-1)?.to ?? 30;
+              draft.bodies.push({ length: 20, from: last, to: last });
+            }}>Add a row</button
+          >
+        {/if}
+      </section>
+      <section aria-label="Stacks that use it">
+        <h2>Stacks that use it</h2>
+        {#if using.data && using.data.items.length > 0}
+          <p class="text-soft">
+            A change here is followed by {count(using.data.items.length, 'stack')}; save under a new
+            code to leave them as they are.
+          </p>
+          <ul class="mt-1">
+            {#each using.data.items as stack (stack.id)}
+              <li class="band py-1">
+                <a class="hover:text-working" href="/tools/{stack.toolId}/stack">
+                  {stack.name || stack.parts.map((part) => part.component.code).join(' + ')}
+                </a>
+                <span class="text-soft">A {Math.round(stack.answer.shape.length * 10) / 10}</span>
+              </li>
+            {/each}
+          </ul>
+        {:else}
+          <p class="text-soft">No stack uses it.</p>
+        {/if}
+      </section>
+    </div>
+  </div>
+{:else}
+  <p class="px-5 py-6 text-soft">Opening …</p>
+{/if}

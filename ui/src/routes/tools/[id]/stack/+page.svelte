@@ -1,0 +1,317 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { page } from '$app/state';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask } from '$lib/api/client';
+  import Mark from '$lib/marks/Mark.svelte';
+  import Choice from '$lib/shell/Choice.svelte';
+  import { done, failed } from '$lib/shell/say';
+  import { who } from '$lib/shell/session.svelte';
+  import { capital } from '$lib/shell/text';
+  import Trouble from '$lib/shell/Trouble.svelte';
+  import { StackBuilder } from '$lib/stack/builder.svelte';
+  import StackDrawing from '$lib/stack/StackDrawing.svelte';
+
+  const id = Number(page.params.id);
+  const client = useQueryClient();
+  const builder = new StackBuilder(id);
+  const sheet = createQuery(() => ({
+    queryKey: ['tool', id],
+    queryFn: () => ask(api.GET('/api/v1/tools/{id}', { params: { path: { id } } }))
+  }));
+  const kept = createQuery(() => ({
+    queryKey: ['tool', id, 'stacks'],
+    queryFn: () => ask(api.GET('/api/v1/tools/{id}/stacks', { params: { path: { id } } }))
+  }));
+  let sought = $state('');
+  let others = $state(false);
+  const may = $derived(who.may('EDIT'));
+  const seats = [
+    { value: '', label: 'any spindle' },
+    { value: 'ST-JD-40:f', label: '7/24 40, J form' },
+    { value: 'ST-UD-40:f', label: '7/24 40, U form' },
+    { value: 'ST-AD-40:f', label: '7/24 40, A form' },
+    { value: 'HT-A-63:f', label: 'hollow taper 63 A' },
+    { value: 'PT-C-63:f', label: 'polygon taper 63' }
+  ];
+  const found = $derived(
+    builder.offers.filter((offer) =>
+      `${offer.component.code} ${offer.component.name}`.toLowerCase().includes(sought.toLowerCase())
+    )
+  );
+  const fitting = $derived(found.filter((offer) => offer.fits));
+  const refused = $derived(found.filter((offer) => !offer.fits));
+  const complete = $derived(builder.parts.length > 0 && builder.holds.length === 0);
+
+  onMount(() => void builder.check());
+
+  let first = true;
+  $effect(() => {
+    const newest = kept.data?.items[0];
+    if (first && newest) {
+      first = false;
+      builder.open(newest);
+    }
+  });
+
+  async function keep() {
+    try {
+      const saved = builder.kept
+        ? await ask(
+            api.PUT('/api/v1/stacks/{id}', {
+              params: { path: { id: builder.kept } },
+              body: builder.body
+            })
+          )
+        : await ask(
+            api.POST('/api/v1/tools/{id}/stacks', { params: { path: { id } }, body: builder.body })
+          );
+      builder.kept = saved.id;
+      done('Kept the stack');
+      await client.invalidateQueries({ queryKey: ['tool', id, 'stacks'] });
+    } catch (error) {
+      failed(error);
+    }
+  }
+
+  async function takeApart() {
+    if (!builder.kept) return;
+    try {
+      await ask(api.DELETE('/api/v1/stacks/{id}', { params: { path: { id: builder.kept } } }));
+      builder.empty();
+      done('Took the stack apart');
+      await client.invalidateQueries({ queryKey: ['tool', id, 'stacks'] });
+    } catch (error) {
+      failed(error);
+    }
+  }
+
+  function number(value: number, decimals = 1): string {
+    return value.toLocaleString('en', {
+      minimumFractionDigits: decimals,
+      maximumFractionDigits: decimals
+    });
+  }
+</script>
+
+<svelte:head><title>Stack of {sheet.data?.code ?? 'a tool'} · Arbor Line</title></svelte:head>
+
+{#if sheet.error}
+  <Trouble error={sheet.error} retry={() => void sheet.refetch()} />
+{:else if sheet.data}
+  <header class="band flex flex-wrap items-center gap-x-4 gap-y-2 px-5 py-3">
+    <h1>
+      Stack of <a class="code hover:text-working" href="/tools/{id}">{sheet.data.code}</a>
+    </h1>
+    {#if kept.data && kept.data.items.length > 0}
+      <Choice
+        label="Kept stacks"
+        bind:value={
+          () => String(builder.kept ?? ''),
+          (chosen) => {
+            const stack = kept.data.items.find((each) => String(each.id) === chosen);
+            if (stack) builder.open(stack);
+            else builder.empty();
+          }
+        }
+        options={[
+          ...kept.data.items.map((each) => ({
+            value: String(each.id),
+            label: each.name || `${each.parts[0]?.component.code ?? 'stack'} …`
+          })),
+          { value: '', label: 'a new stack' }
+        ]}
+      />
+    {/if}
+    <input
+      class="field w-56"
+      aria-label="Name of the stack"
+      placeholder="name, if it needs one"
+      readonly={!may}
+      bind:value={builder.name}
+    />
+    <span class="flex items-center gap-2">
+      <span class="text-soft">for</span>
+      <Choice
+        label="Spindle"
+        options={seats}
+        disabled={!may}
+        bind:value={
+          () => builder.seat,
+          (seat) => {
+            builder.seat = seat;
+            void builder.check();
+          }
+        }
+      />
+    </span>
+    {#if may}
+      <div class="ml-auto flex gap-2">
+        {#if builder.kept}
+          <button class="button" onclick={takeApart}>Take apart</button>
+        {/if}
+        <button class="button main" disabled={!complete} onclick={keep}>Keep</button>
+      </div>
+    {/if}
+  </header>
+  {#if builder.problem}
+    <p role="alert" class="m-5 border-l-4 border-hold py-2 pl-4">{capital(builder.problem)}.</p>
+  {:else if builder.answer}
+    {@const answer = builder.answer}
+    <div class="min-h-0 flex-1 overflow-auto">
+      <StackDrawing
+        shape={answer.shape}
+        wall={builder.wall}
+        clearance={answer.clearance}
+        onprojection={may ? (mm) => builder.project(mm) : undefined}
+      />
+      <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_300px] gap-8 px-5 pb-8 pt-3">
+        <section aria-label="Parts">
+          <h2>Parts, from the machine</h2>
+          <ol class="mt-1">
+            {#each builder.parts as part, index (index)}
+              <li class="band flex min-h-8 items-center gap-3 py-1">
+                <a class="code hover:text-working" href="/holders/{part.id}"
+                  >{part.component.code}</a
+                >
+                <span class="min-w-0 flex-1 truncate text-soft" title={part.component.name}
+                  >{part.component.name}</span
+                >
+                {#if may}
+                  <button
+                    class="button quiet h-6!"
+                    aria-label="Take out {part.component.code} and what it carries"
+                    onclick={() => builder.remove(index)}>Take out</button
+                  >
+                {/if}
+              </li>
+            {/each}
+            <li class="band flex min-h-8 items-center gap-3 py-1">
+              <span class="code">{sheet.data.code}</span>
+              <span class="text-soft">projects</span>
+              <input
+                class="field h-6! w-20 text-right"
+                aria-label="Projection"
+                inputmode="decimal"
+                readonly={!may}
+                value={builder.projection}
+                onchange={(event) => {
+                  const typed = Number(event.currentTarget.value.replace(',', '.'));
+                  if (Number.isFinite(typed)) builder.project(typed);
+                  else event.currentTarget.value = String(builder.projection);
+                }}
+              />
+              <span class="text-soft">of {number(answer.cutterLength)} mm</span>
+            </li>
+          </ol>
+          <ul class="mt-2" aria-live="polite">
+            {#each answer.findings as finding (finding.code + finding.message)}
+              <li class="flex gap-3 py-1">
+                <Mark kind={finding.severity.toLowerCase() as 'hold'} />
+                <span>{capital(finding.message)}</span>
+              </li>
+            {/each}
+          </ul>
+        </section>
+        <section aria-label="What could come next">
+          <div class="flex items-center gap-3">
+            <h2>What could come next</h2>
+            <input
+              class="field h-6! min-w-0 flex-1"
+              data-search
+              aria-label="Search parts"
+              placeholder="code or name"
+              bind:value={sought}
+            />
+          </div>
+          <ul class="mt-1 max-h-72 overflow-auto">
+            {#each fitting as offer (offer.id)}
+              <li class="band">
+                <button
+                  class="flex h-8 w-full items-center gap-3 px-1 text-left hover:bg-faint disabled:opacity-60"
+                  disabled={!may}
+                  onclick={() => builder.add(offer)}
+                >
+                  <span class="code w-36 shrink-0 truncate">{offer.component.code}</span>
+                  <span class="min-w-0 flex-1 truncate text-soft">{offer.component.name}</span>
+                  {#if offer.takesCutter}<span class="text-[12px] text-working">takes it</span>{/if}
+                </button>
+              </li>
+            {:else}
+              <li class="py-1 text-soft">Nothing that mates with {builder.socket}.</li>
+            {/each}
+            {#if others}
+              {#each refused as offer (offer.id)}
+                <li class="band px-1 py-1 text-soft">
+                  <span class="code">{offer.component.code}</span>: {offer.why}
+                </li>
+              {/each}
+            {/if}
+          </ul>
+          {#if refused.length > 0}
+            <button class="button quiet mt-1" onclick={() => (others = !others)}>
+              {others ? 'Hide' : 'Show'} the {refused.length} that do not fit, and why
+            </button>
+          {/if}
+        </section>
+        <section aria-label="What follows">
+          <h2>What follows</h2>
+          <dl class="mt-1 grid grid-cols-[1fr_auto_44px] gap-x-2 gap-y-0.5">
+            {#each [['Gauge length', number(answer.shape.length), 'mm'], ['Projection', number(answer.shape.projection), 'mm'], ['Reach', number(answer.shape.reach), 'mm'], ['Largest diameter', number(answer.shape.widest), 'mm'], ['within 50 mm of the gauge line', number(answer.shape.widestNearGauge), 'mm'], ['Mass', number(answer.shape.mass, 2), 'kg'], ['Centre of mass', number(answer.shape.centre), 'mm'], ['Tilting moment', number(answer.shape.moment, 2), 'N·m'], ['Deflection per 100 N', number(answer.shape.deflection * 100), 'µm']] as [title, value, unit] (title)}
+              <dt class="text-soft">{title}</dt>
+              <dd class="text-right">{value}</dd>
+              <dd class="text-soft">{unit}</dd>
+            {/each}
+          </dl>
+          <h2 class="mt-4">Beside a wall</h2>
+          <div class="mt-1 grid grid-cols-[1fr_84px_30px] items-center gap-x-2 gap-y-1">
+            <label class="text-soft" for="wall-height">Height above the tip</label>
+            <input
+              id="wall-height"
+              class="field h-6! text-right"
+              type="number"
+              min="0"
+              step="any"
+              bind:value={
+                () => builder.height, (mm) => ((builder.height = mm ?? 0), void builder.check())
+              }
+            />
+            <span class="text-soft">mm</span>
+            <label class="text-soft" for="wall-distance">Distance from the axis</label>
+            <input
+              id="wall-distance"
+              class="field h-6! text-right"
+              type="number"
+              min="0"
+              step="any"
+              bind:value={
+                () => builder.distance, (mm) => ((builder.distance = mm ?? 0), void builder.check())
+              }
+            />
+            <span class="text-soft">mm</span>
+          </div>
+          <p role="status" class="mt-2">
+            {#if answer.clearance}
+              <Mark
+                kind={answer.clearance.clear ? 'pass' : 'hold'}
+                word={capital(answer.clearance.said)}
+              />
+              {#if !answer.clearance.clear && answer.clearance.shortest && may}
+                {@const needed = Math.ceil(answer.clearance.shortest)}
+                <button class="button mt-1" onclick={() => builder.project(needed)}>
+                  Project {needed} mm
+                </button>
+              {/if}
+            {:else}
+              <span class="text-soft"
+                >Give height and distance to see whether the holder clears.</span
+              >
+            {/if}
+          </p>
+        </section>
+      </div>
+    </div>
+  {:else}
+    <p class="px-5 py-6 text-soft">Opening …</p>
+  {/if}
+{/if}
