@@ -292,10 +292,12 @@
           </div>
           <p role="status" class="mt-2">
             {#if answer.clearance}
-              <Mark
-                kind={answer.clearance.clear ? 'pass' : 'hold'}
-                word={capital(answer.clearance.said)}
-              />
+              <span class="flex gap-2">
+                <Mark kind={answer.clearance.clear ? 'pass' : 'hold'} word="" />
+                <span class={answer.clearance.clear ? 'text-working' : 'text-hold'}>
+                  {capital(answer.clearance.said)}
+                </span>
+              </span>
               {#if !answer.clearance.clear && answer.clearance.shortest && may}
                 {@const needed = Math.ceil(answer.clearance.shortest)}
                 <button class="button mt-1" onclick={() => builder.project(needed)}>

@@ -1,0 +1,49 @@
+package arborline.core.cutting;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The usable window of a tool in a material: for each speed the largest feed that power, torque and
+ * bending leave, between the usual chip thicknesses.
+ *
+ * @param points by rising speed, up to where rotation ends
+ * @param feedLow lowest usual feed, mm
+ * @param feedHigh highest usual feed, mm
+ * @param speedHigh speed at the largest rotation, m/min; infinite where nothing limits it
+ */
+public record Window(List<Point> points, double feedLow, double feedHigh, double speedHigh) {
+
+  /**
+   * One speed of the window.
+   *
+   * @param by what limits the feed: {@code chip}, {@code power}, {@code torque} or {@code bend}
+   */
+  public record Point(double speed, double feed, String by) {}
+
+  private static final int STEPS = 40;
+  private static final double REFERENCE = 10;
+
+  /** Computes the window around the usual speeds of a material. */
+  public static Window of(Edges edges, WorkMaterial material, Cut.Wish wish, Limits limits) {
+    double size = edges.drills() ? 2 : 1;
+    double scale = size * Math.clamp(edges.diameter() / REFERENCE, 0.1, 3);
+    double low = material.feedLow() * scale;
+    double high = material.feedHigh() * scale;
+    double end = Math.PI * edges.diameter() * Math.min(limits.rpm(), edges.rpm()) / 1000;
+    double from = 0.5 * material.speedLow();
+    double to = 1.5 * material.speedHigh();
+    List<Point> points = new ArrayList<>();
+    for (int step = 0; step <= STEPS; step++) {
+      double speed = from + (to - from) * step / STEPS;
+      if (speed <= end) {
+        Cut cut =
+            Cut.of(edges, material, new Cut.Wish(speed, high, wish.depth(), wish.width()), limits);
+        String by =
+            cut.findings().isEmpty() ? "chip" : cut.findings().getLast().code().replace("cut-", "");
+        points.add(new Point(speed, cut.feed(), by));
+      }
+    }
+    return new Window(points, low, high, end);
+  }
+}
