@@ -1,0 +1,121 @@
+package arborline.server.cutting;
+
+import arborline.core.cutting.WorkMaterial;
+import arborline.core.cutting.WorkMaterials;
+import arborline.server.account.MayEdit;
+import arborline.server.support.Slice;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/v1")
+class CuttingLineController {
+
+  private final CuttingLines lines;
+
+  CuttingLineController(CuttingLines lines) {
+    this.lines = lines;
+  }
+
+  /**
+   * A line of cutting data.
+   *
+   * @param material id; blank where the line ignores the material
+   * @param speed vc, m/min
+   * @param feed per tooth, or per revolution for drills, mm
+   * @param origin {@code proven}, {@code fixed}, {@code catalogue} or {@code calculated}
+   * @param beforeSpeed what stood there before it was proven
+   */
+  record CuttingLineView(
+      long id,
+      long toolId,
+      String material,
+      String purpose,
+      BigDecimal speed,
+      BigDecimal feed,
+      BigDecimal depth,
+      BigDecimal width,
+      String coolant,
+      String origin,
+      String by,
+      Instant at,
+      @Nullable String machine,
+      @Nullable BigDecimal beforeSpeed,
+      @Nullable BigDecimal beforeFeed) {
+
+    static CuttingLineView of(CuttingLine line) {
+      return new CuttingLineView(
+          line.id,
+          line.toolId,
+          line.material,
+          line.purpose,
+          line.speed.stripTrailingZeros(),
+          line.feed.stripTrailingZeros(),
+          line.depth.stripTrailingZeros(),
+          line.width.stripTrailingZeros(),
+          line.coolant,
+          line.origin.name().toLowerCase(Locale.ROOT),
+          line.saidBy,
+          line.saidAt,
+          line.machine,
+          line.beforeSpeed,
+          line.beforeFeed);
+    }
+  }
+
+  /** Lines of a tool, and what was proven with others of the same geometry. */
+  record CuttingSheet(List<CuttingLineView> items, List<CuttingLineView> elsewhere) {}
+
+  @GetMapping("/materials")
+  Slice<WorkMaterial> materials() {
+    return Slice.all(WorkMaterials.all());
+  }
+
+  @GetMapping("/tools/{id}/cutting")
+  CuttingSheet of(@PathVariable long id) {
+    return new CuttingSheet(
+        lines.of(id).stream().map(CuttingLineView::of).toList(),
+        lines.provenElsewhere(id).stream().map(CuttingLineView::of).toList());
+  }
+
+  @PostMapping("/tools/{id}/cutting/compute")
+  CuttingLines.Computed compute(
+      @PathVariable long id, @RequestBody CuttingLines.Question question) {
+    return lines.compute(id, question);
+  }
+
+  @PostMapping("/tools/{id}/cutting")
+  @MayEdit
+  @ResponseStatus(HttpStatus.CREATED)
+  CuttingLineView keep(@PathVariable long id, @RequestBody CuttingLines.Draft draft) {
+    return CuttingLineView.of(lines.keep(id, draft));
+  }
+
+  /** Whoever stands at the machine may say what worked there. */
+  @PutMapping("/cutting/{id}/proven")
+  @PreAuthorize("hasAnyAuthority('EDIT', 'LOAD') or hasRole('OPERATOR')")
+  CuttingLineView prove(@PathVariable long id, @RequestBody CuttingLines.Proof proof) {
+    return CuttingLineView.of(lines.prove(id, proof));
+  }
+
+  @DeleteMapping("/cutting/{id}")
+  @MayEdit
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable long id) {
+    lines.remove(id);
+  }
+}

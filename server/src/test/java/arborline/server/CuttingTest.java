@@ -1,0 +1,121 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class CuttingTest extends ServerTest {
+
+  private long tool(String code) {
+    return lead.post(
+            "/api/v1/libraries/%d/tools".formatted(library("Cutting " + code)),
+            Api.body(
+                "code",
+                code,
+                "name",
+                "Mill",
+                "classId",
+                "end-mill-flat",
+                "values",
+                Map.of(
+                    "DC", Map.of("text", "9.7", "unit", "mm"),
+                    "APMX", Map.of("text", "22", "unit", "mm"),
+                    "DMM", Map.of("text", "10", "unit", "mm"),
+                    "OAL", Map.of("text", "72", "unit", "mm"),
+                    "NOF", Map.of("text", "4"))))
+        .number("toolId");
+  }
+
+  private static Map<String, Object> line(String material, String origin) {
+    return Api.body(
+        "material",
+        material,
+        "purpose",
+        "rough",
+        "speed",
+        150,
+        "feed",
+        0.05,
+        "depth",
+        10,
+        "width",
+        3,
+        "coolant",
+        "emulsion",
+        "origin",
+        origin);
+  }
+
+  private Api.Answer compute(long tool, Object... changes) {
+    Map<String, Object> question =
+        Api.body(
+            "material",
+            "p-alloy-annealed",
+            "speed",
+            150,
+            "feed",
+            0.05,
+            "depth",
+            10,
+            "width",
+            3,
+            "machine",
+            "M1");
+    question.putAll(Api.body(changes));
+    return lead.post("/api/v1/tools/%d/cutting/compute".formatted(tool), question);
+  }
+
+  @Test
+  void aCutIsComputedAndClippedByTheMachine() {
+    long tool = tool("CU-1");
+    Api.Answer plain = compute(tool);
+    assertEquals(4922.4, plain.at("cut").get("rotation").asDouble(), 0.1);
+    assertTrue(plain.at("findings").isEmpty());
+    Api.Answer fast = compute(tool, "speed", 900);
+    assertEquals(12000, fast.at("cut").get("rotation").asDouble(), 1e-6);
+    assertTrue(
+        fast.at("findings").get(0).get("message").asString().contains("the spindle allows 12000"));
+    Api.Answer wide = compute(tool, "width", 12);
+    assertTrue(wide.at("cut").isNull());
+    assertEquals("ae cannot exceed D", wide.at("findings").get(0).get("message").asString());
+    assertEquals(400, compute(tool, "material", "cheese").status());
+  }
+
+  @Test
+  void whatWasProvenBeatsTheRestAndIsOfferedToTheSameGeometry() {
+    long tool = tool("CU-2");
+    String path = "/api/v1/tools/%d/cutting".formatted(tool);
+    long kept = lead.post(path, line("p-alloy-annealed", "calculated")).number("id");
+    Api.Answer proven =
+        as("OPERATOR")
+            .send(
+                "PUT",
+                "/api/v1/cutting/%d/proven".formatted(kept),
+                Api.body("machine", "M1", "speed", 165, "feed", 0.06));
+    assertEquals("proven", proven.text("origin"));
+    assertEquals(150, proven.at("beforeSpeed").asDouble());
+    assertEquals("key:operator", proven.text("by"));
+    long twin = tool("CU-3");
+    Api.Answer offered = lead.get("/api/v1/tools/%d/cutting".formatted(twin));
+    assertEquals(165, offered.at("elsewhere").get(0).get("speed").asDouble());
+    assertTrue(offered.at("items").isEmpty());
+    assertEquals(204, lead.send("DELETE", "/api/v1/cutting/" + kept, null).status());
+    assertTrue(lead.get(path).at("items").isEmpty());
+  }
+
+  @Test
+  void wrongLinesAreRefusedInWords() {
+    String path = "/api/v1/tools/%d/cutting".formatted(tool("CU-4"));
+    assertEquals(
+        "only a fixed line can ignore the work material",
+        lead.post(path, line("", "calculated")).text("detail"));
+    assertEquals(201, lead.post(path, line("", "fixed")).status());
+    assertEquals(400, lead.post(path, line("p-alloy-annealed", "proven")).status());
+    Map<String, Object> zero = line("p-alloy-annealed", "calculated");
+    zero.put("speed", 0);
+    assertEquals("speed must be above 0 and at most 100 000", lead.post(path, zero).text("detail"));
+    assertEquals(403, as("VISITOR").post(path, line("", "fixed")).status());
+  }
+}
