@@ -22,14 +22,17 @@ export type Applied = Schemas['Applied'];
 export type ControlFile = Schemas['ControlFile'];
 export type Session = Schemas['Session'];
 export type Facets = Schemas['Facets'];
+export type Computed = Schemas['Computed'];
+export type CuttingLine = Schemas['CuttingLineView'];
+export type CuttingWindow = Schemas['Window'];
 export type Body = Schemas['Body'];
 export type Component = Schemas['Component'];
-export type ComponentKnown = Schemas['Known'];
+export type ComponentKnown = Schemas['KnownComponent'];
 export type StackShape = Schemas['StackShape'];
 export type Clearance = Schemas['Clearance'];
-export type StackAnswer = Schemas['Answer'];
-export type StackKept = Schemas['Kept'];
-export type StackOffer = Schemas['Offer'];
+export type StackAnswer = Schemas['StackAnswer'];
+export type StackKept = Schemas['KeptStack'];
+export type StackOffer = Schemas['PartOffer'];
 export type Typed = Schemas['Typed'];
 
 /** A refusal of the server, in its words. */

@@ -2,6 +2,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { watch } from 'runed';
   import { api, ask, Problem, type Component, type Finding } from '$lib/api/client';
   import Parts from '$lib/drawing/Parts.svelte';
   import { fit, view } from '$lib/drawing/geometry';
@@ -40,9 +41,12 @@
   let findings = $state<Finding[]>([]);
   const may = $derived(who.may('EDIT'));
 
-  $effect(() => {
-    draft = structuredClone(known.data?.component ?? empty);
-  });
+  watch(
+    () => known.data?.component,
+    (component) => {
+      draft = structuredClone(component ?? empty);
+    }
+  );
 
   let width = $state(900);
   const outline = $derived(profileOf(draft.bodies.filter((body) => body.length > 0)));

@@ -175,6 +175,7 @@
     <span class="text-soft">version {shown.version}</span>
     {#if shown.answer.outline && !shown.answer.outline.parts.some((part) => part.flat)}
       <a class="button" href="/tools/{id}/stack">Stack</a>
+      <a class="button" href="/tools/{id}/cutting">Cutting data</a>
     {/if}
     {#if may}
       <div class="ml-auto flex items-center gap-2">

@@ -12,14 +12,14 @@ import java.util.List;
  * @param feedHigh highest usual feed, mm
  * @param speedHigh speed at the largest rotation, m/min; infinite where nothing limits it
  */
-public record Window(List<Point> points, double feedLow, double feedHigh, double speedHigh) {
+public record Window(List<WindowPoint> points, double feedLow, double feedHigh, double speedHigh) {
 
   /**
    * One speed of the window.
    *
    * @param by what limits the feed: {@code chip}, {@code power}, {@code torque} or {@code bend}
    */
-  public record Point(double speed, double feed, String by) {}
+  public record WindowPoint(double speed, double feed, String by) {}
 
   private static final int STEPS = 40;
   private static final double REFERENCE = 10;
@@ -33,7 +33,7 @@ public record Window(List<Point> points, double feedLow, double feedHigh, double
     double end = Math.PI * edges.diameter() * Math.min(limits.rpm(), edges.rpm()) / 1000;
     double from = 0.5 * material.speedLow();
     double to = 1.5 * material.speedHigh();
-    List<Point> points = new ArrayList<>();
+    List<WindowPoint> points = new ArrayList<>();
     for (int step = 0; step <= STEPS; step++) {
       double speed = from + (to - from) * step / STEPS;
       if (speed <= end) {
@@ -41,7 +41,7 @@ public record Window(List<Point> points, double feedLow, double feedHigh, double
             Cut.of(edges, material, new Cut.Wish(speed, high, wish.depth(), wish.width()), limits);
         String by =
             cut.findings().isEmpty() ? "chip" : cut.findings().getLast().code().replace("cut-", "");
-        points.add(new Point(speed, cut.feed(), by));
+        points.add(new WindowPoint(speed, cut.feed(), by));
       }
     }
     return new Window(points, low, high, end);

@@ -101,7 +101,7 @@ class CuttingLineController {
   @PostMapping("/tools/{id}/cutting")
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
-  CuttingLineView keep(@PathVariable long id, @RequestBody CuttingLines.Draft draft) {
+  CuttingLineView keep(@PathVariable long id, @RequestBody CuttingLines.CuttingDraft draft) {
     return CuttingLineView.of(lines.keep(id, draft));
   }
 

@@ -59,7 +59,7 @@ class CuttingLines {
    *
    * @param material id; blank for a fixed line that ignores the material
    */
-  record Draft(
+  record CuttingDraft(
       @Nullable String material,
       @Nullable String purpose,
       BigDecimal speed,
@@ -145,7 +145,7 @@ class CuttingLines {
 
   /** Keeps a new line. */
   @Transactional
-  CuttingLine keep(long toolId, Draft draft) {
+  CuttingLine keep(long toolId, CuttingDraft draft) {
     CuttingLine line = new CuttingLine(toolId);
     line.material = Optional.ofNullable(draft.material()).orElse("");
     if (!line.material.isEmpty()) {

@@ -36,24 +36,24 @@ public class Components {
   }
 
   /** A component with its identity. */
-  public record Known(long id, Component component, boolean retired) {}
+  public record KnownComponent(long id, Component component, boolean retired) {}
 
   @Transactional(readOnly = true)
-  public List<Known> all() {
+  public List<KnownComponent> all() {
     return components.findByOrderByCodeKey(Limit.of(MOST)).stream().map(this::known).toList();
   }
 
   @Transactional(readOnly = true)
-  public Known get(long id) {
+  public KnownComponent get(long id) {
     return known(row(id));
   }
 
   /** Several in the order asked for; refused where one is unknown. */
   @Transactional(readOnly = true)
-  public List<Known> inOrder(List<Long> ids) {
-    Map<Long, Known> found = new HashMap<>();
+  public List<KnownComponent> inOrder(List<Long> ids) {
+    Map<Long, KnownComponent> found = new HashMap<>();
     components.findByIdIn(ids).forEach(row -> found.put(row.id, known(row)));
-    List<Known> ordered = new ArrayList<>();
+    List<KnownComponent> ordered = new ArrayList<>();
     for (long id : ids) {
       if (!found.containsKey(id)) {
         throw Refusal.badRequest("there is no holder or extension " + id);
@@ -63,8 +63,8 @@ public class Components {
     return ordered;
   }
 
-  private Known known(ComponentRow row) {
-    return new Known(row.id, json.read(row.definition, Component.class), row.retired);
+  private KnownComponent known(ComponentRow row) {
+    return new KnownComponent(row.id, json.read(row.definition, Component.class), row.retired);
   }
 
   private ComponentRow row(long id) {
@@ -75,7 +75,7 @@ public class Components {
 
   /** Adds a component; its code must be free. */
   @Transactional
-  public Known add(Component component) {
+  public KnownComponent add(Component component) {
     check(component);
     if (components.findByCodeKey(Codes.key(component.code())).isPresent()) {
       throw Refusal.conflict("code %s is taken already".formatted(component.code()));
@@ -87,7 +87,7 @@ public class Components {
 
   /** Changes a component; every stack that uses it follows. */
   @Transactional
-  public Known change(long id, Component component) {
+  public KnownComponent change(long id, Component component) {
     check(component);
     ComponentRow row = row(id);
     components
@@ -103,7 +103,7 @@ public class Components {
 
   /** Takes a component out of use, or back into it; stacks that have it say so. */
   @Transactional
-  public Known retire(long id, boolean retired) {
+  public KnownComponent retire(long id, boolean retired) {
     ComponentRow row = row(id);
     row.retired = retired;
     said(row, (retired ? "retired " : "took back into use ") + row.code);

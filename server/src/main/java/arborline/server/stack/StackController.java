@@ -42,46 +42,46 @@ class StackController {
    * @param takesCutter true where it takes the cutter itself
    * @param why the reason
    */
-  record Offer(long id, Component component, boolean fits, boolean takesCutter, String why) {}
+  record PartOffer(long id, Component component, boolean fits, boolean takesCutter, String why) {}
 
   @GetMapping("/components")
-  Slice<Components.Known> all() {
+  Slice<Components.KnownComponent> all() {
     return Slice.all(components.all());
   }
 
   @GetMapping("/components/{id}")
-  Components.Known one(@PathVariable long id) {
+  Components.KnownComponent one(@PathVariable long id) {
     return components.get(id);
   }
 
   @PostMapping("/components")
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
-  Components.Known add(@RequestBody Component component) {
+  Components.KnownComponent add(@RequestBody Component component) {
     return components.add(component);
   }
 
   @PutMapping("/components/{id}")
   @MayEdit
-  Components.Known change(@PathVariable long id, @RequestBody Component component) {
+  Components.KnownComponent change(@PathVariable long id, @RequestBody Component component) {
     return components.change(id, component);
   }
 
   @PutMapping("/components/{id}/retired")
   @MayEdit
-  Components.Known retire(@PathVariable long id, @RequestParam boolean retired) {
+  Components.KnownComponent retire(@PathVariable long id, @RequestParam boolean retired) {
     return components.retire(id, retired);
   }
 
   /** The stacks that use a component. */
   @GetMapping("/components/{id}/stacks")
-  Slice<Stacks.Kept> using(@PathVariable long id) {
+  Slice<Stacks.KeptStack> using(@PathVariable long id) {
     return Slice.all(stacks.using(id));
   }
 
   /** What could come next: those that fit and take the cutter first, those that do not fit last. */
   @GetMapping("/tools/{id}/stacks/offers")
-  Slice<Offer> offers(
+  Slice<PartOffer> offers(
       @PathVariable long id, @RequestParam(required = false) @Nullable String socket) {
     Optional<Cutter> cutter = Cutter.of(tools.get(id).tool());
     return Slice.all(
@@ -89,20 +89,20 @@ class StackController {
             .filter(known -> !known.retired())
             .map(known -> offer(known, socket, cutter))
             .sorted(
-                Comparator.comparing((Offer offer) -> !offer.fits())
+                Comparator.comparing((PartOffer offer) -> !offer.fits())
                     .thenComparing(offer -> !offer.takesCutter()))
             .toList());
   }
 
-  private static Offer offer(
-      Components.Known known, @Nullable String socket, Optional<Cutter> cutter) {
+  private static PartOffer offer(
+      Components.KnownComponent known, @Nullable String socket, Optional<Cutter> cutter) {
     Component component = known.component();
     boolean first = socket == null || socket.isBlank();
     boolean spindleSide = component.machineSide().matches("(ST|HT|PT|VD|MT).*");
     Joint joint = first ? null : Joint.of(socket, component.machineSide());
     boolean takes =
         cutter.map(each -> Joint.of(component.workSide(), each.connection()).mates()).orElse(false);
-    return new Offer(
+    return new PartOffer(
         known.id(),
         component,
         joint == null ? spindleSide : joint.mates(),
@@ -113,12 +113,12 @@ class StackController {
   }
 
   @PostMapping("/tools/{id}/stacks/check")
-  Stacks.Answer check(@PathVariable long id, @RequestBody Stacks.Draft draft) {
+  Stacks.StackAnswer check(@PathVariable long id, @RequestBody Stacks.StackDraft draft) {
     return stacks.check(id, draft);
   }
 
   @GetMapping("/tools/{id}/stacks")
-  Slice<Stacks.Kept> of(@PathVariable long id) {
+  Slice<Stacks.KeptStack> of(@PathVariable long id) {
     tools.get(id);
     return Slice.all(stacks.of(id));
   }
@@ -126,14 +126,14 @@ class StackController {
   @PostMapping("/tools/{id}/stacks")
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
-  Stacks.Kept keep(@PathVariable long id, @RequestBody Stacks.Draft draft) {
+  Stacks.KeptStack keep(@PathVariable long id, @RequestBody Stacks.StackDraft draft) {
     tools.get(id);
     return stacks.keep(id, draft);
   }
 
   @PutMapping("/stacks/{id}")
   @MayEdit
-  Stacks.Kept change(@PathVariable long id, @RequestBody Stacks.Draft draft) {
+  Stacks.KeptStack change(@PathVariable long id, @RequestBody Stacks.StackDraft draft) {
     return stacks.change(id, draft);
   }
 

@@ -49,7 +49,7 @@ class Stacks {
    * @param components ids, machine side first
    * @param projection of the cutter out of the last one, mm
    */
-  record Draft(
+  record StackDraft(
       @Nullable String name,
       @Nullable String seat,
       List<Long> components,
@@ -60,45 +60,45 @@ class Stacks {
   record Wall(double height, double distance) {}
 
   /** What follows from a stack. */
-  record Answer(
+  record StackAnswer(
       StackShape shape,
       List<Finding> findings,
       @Nullable Clearance clearance,
       double cutterLength) {}
 
   /** A stack that is kept. */
-  record Kept(
+  record KeptStack(
       long id,
       long toolId,
       String name,
       String seat,
-      List<Components.Known> parts,
+      List<Components.KnownComponent> parts,
       BigDecimal projection,
-      Answer answer) {}
+      StackAnswer answer) {}
 
   @Transactional(readOnly = true)
-  Answer check(long toolId, Draft draft) {
+  StackAnswer check(long toolId, StackDraft draft) {
     return answer(toolId, draft);
   }
 
-  private Answer answer(long toolId, Draft draft) {
+  private StackAnswer answer(long toolId, StackDraft draft) {
     Cutter cutter =
         Cutter.of(tools.get(toolId).tool())
             .orElseThrow(
                 () -> Refusal.conflict("this tool does not rotate, or has no dimensions yet"));
-    List<Components.Known> parts = components.inOrder(draft.components());
+    List<Components.KnownComponent> parts = components.inOrder(draft.components());
     Stack stack =
         new Stack(
             Optional.ofNullable(draft.seat()).orElse(""),
-            parts.stream().map(Components.Known::component).toList(),
+            parts.stream().map(Components.KnownComponent::component).toList(),
             cutter,
             draft.projection().doubleValue());
     List<Finding> findings = new ArrayList<>(stack.findings());
-    if (parts.stream().map(Components.Known::id).distinct().count() < parts.size()) {
+    if (parts.stream().map(Components.KnownComponent::id).distinct().count() < parts.size()) {
       findings.add(Finding.hold("stack-twice", "the same part stands in the stack twice", "CODE"));
     }
     parts.stream()
-        .filter(Components.Known::retired)
+        .filter(Components.KnownComponent::retired)
         .forEach(part ->
             findings.add(
                 Finding.query(
@@ -108,7 +108,7 @@ class Stacks {
     StackShape shape = stack.shape();
     Wall wall = draft.wall();
     boolean asked = wall != null && wall.height() > 0 && wall.distance() > 0;
-    return new Answer(
+    return new StackAnswer(
         shape,
         findings,
         asked ? Clearance.of(shape, wall.height(), wall.distance()) : null,
@@ -116,18 +116,19 @@ class Stacks {
   }
 
   @Transactional(readOnly = true)
-  List<Kept> of(long toolId) {
+  List<KeptStack> of(long toolId) {
     return stacks.findByToolIdOrderById(toolId).stream().map(this::kept).toList();
   }
 
   @Transactional(readOnly = true)
-  List<Kept> using(long componentId) {
+  List<KeptStack> using(long componentId) {
     return stacks.using(componentId, Limit.of(MOST)).stream().map(this::kept).toList();
   }
 
-  private Kept kept(StackRow row) {
-    Draft draft = new Draft(row.name, row.seat, List.copyOf(row.parts), row.projection, null);
-    return new Kept(
+  private KeptStack kept(StackRow row) {
+    StackDraft draft =
+        new StackDraft(row.name, row.seat, List.copyOf(row.parts), row.projection, null);
+    return new KeptStack(
         row.id,
         row.toolId,
         row.name,
@@ -139,13 +140,13 @@ class Stacks {
 
   /** Keeps a new stack. */
   @Transactional
-  Kept keep(long toolId, Draft draft) {
+  KeptStack keep(long toolId, StackDraft draft) {
     return store(new StackRow(toolId), draft, "kept stack ");
   }
 
   /** Changes a stack that is kept. */
   @Transactional
-  Kept change(long id, Draft draft) {
+  KeptStack change(long id, StackDraft draft) {
     return store(row(id), draft, "changed stack ");
   }
 
@@ -153,7 +154,7 @@ class Stacks {
     return stacks.findById(id).orElseThrow(() -> Refusal.notFound("there is no stack " + id));
   }
 
-  private Kept store(StackRow row, Draft draft, String said) {
+  private KeptStack store(StackRow row, StackDraft draft, String said) {
     if (draft.projection().signum() <= 0 || draft.projection().compareTo(LONGEST) > 0) {
       throw Refusal.badRequest("projection must be above 0 and below 2000 mm");
     }
