@@ -95,7 +95,7 @@
         <line x1={LEFT - 4} x2={LEFT} y1={y(fz)} y2={y(fz)} stroke="var(--hairline)" />
       {/each}
       <text x={width - 16} y={HEIGHT - 2} text-anchor="end">speed, m/min</text>
-      <text x="2" y="12">feed, mm</text>
+      <text x={LEFT + 6} y="14">feed, mm</text>
     </g>
     <line x1={LEFT} x2={LEFT} y1="10" y2={HEIGHT - BOTTOM} stroke="var(--soft)" />
     <line

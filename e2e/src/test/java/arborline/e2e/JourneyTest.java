@@ -336,6 +336,66 @@ class JourneyTest {
 
   @Test
   @Order(9)
+  void turningToolFollowsFromItsDesignations() {
+    page.navigate("/libraries/1/new");
+    page.getByPlaceholder(Pattern.compile("such as ball")).fill("external");
+    page.keyboard().press("Enter");
+    field("Code").fill("TE-1");
+    field("Holder designation").fill("PSJNR 2525 M 12");
+    assertThat(page.getByLabel("Findings")).containsText("trailing edge would rub");
+    field("Holder designation").fill("PCLNR 2525 M 12");
+    assertThat(field("Functional length")).hasValue("150");
+    assertThat(field("Cutting edge angle")).hasValue("95");
+    field("Master insert").fill("CNMG 130408");
+    assertThat(page.getByLabel("Findings")).containsText("size code 13 does not exist");
+    field("Master insert").fill("CNMG 120408");
+    field("Name").click();
+    assertThat(page.getByLabel("Findings")).not().containsText("does not exist");
+    assertAccessible();
+    Journey.button(page, "Create").click();
+    assertThat(Journey.heading(page, "TE-1")).isVisible();
+  }
+
+  @Test
+  @Order(9)
+  void toolIsHeldComputedAndProven() {
+    page.navigate("/libraries/1");
+    field("Search").fill("MC-FE10");
+    Journey.link(page, "MC-FE10").first().click();
+    Journey.link(page, "Stack").click();
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("BH-J40-SF10")))
+        .click();
+    assertThat(page.getByLabel("What follows")).containsText("Gauge length");
+    field("Projection").fill("71");
+    field("Projection").press("Enter");
+    assertThat(page.getByText(Pattern.compile("Only 1.0 mm of the shank are held"))).isVisible();
+    assertThat(Journey.button(page, "Keep")).isDisabled();
+    field("Projection").fill("40");
+    field("Projection").press("Enter");
+    field("Height above the tip").fill("41");
+    field("Distance from the axis").fill("12.5");
+    assertThat(page.getByText(Pattern.compile("41.* of projection clear|Clears"))).isVisible();
+    assertAccessible();
+    Journey.button(page, "Keep").click();
+    assertThat(page.getByText("Kept the stack")).isVisible();
+    Journey.link(page, "MC-FE10").click();
+    Journey.link(page, "Cutting data").click();
+    assertThat(page.getByLabel("What follows")).containsText("Rotation n");
+    field("Width ae").fill("999");
+    assertThat(page.getByText("Ae cannot exceed D")).isVisible();
+    field("Width ae").fill("2");
+    assertAccessible();
+    Journey.button(page, "Keep").click();
+    Journey.button(page, "Proven …").focus();
+    page.keyboard().press("p");
+    assertThat(Journey.button(page, "Proven")).isFocused();
+    page.keyboard().press("Enter");
+    assertThat(page.getByLabel("Lines")).containsText("proven on");
+  }
+
+  @Test
+  @Order(9)
   void keysCommandsNightAndNotFound() {
     page.keyboard().press("?");
     assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Arrow keys");

@@ -49,6 +49,36 @@ class ShotsTest {
     page.navigate("/libraries/1/new");
     assertThat(page.getByText("Which class is it?")).isVisible();
     shot(page, "new-tool");
+    page.getByPlaceholder(java.util.regex.Pattern.compile("such as ball")).fill("external");
+    page.keyboard().press("Enter");
+    page.getByLabel("Holder designation").fill("PDJNR 2525 M 15");
+    assertThat(page.getByLabel("Functional length").first()).hasValue("150");
+    page.getByLabel("Master insert").fill("DNMG 150608");
+    assertThat(page.getByLabel("Inscribed circle")).hasValue("12.7");
+    shot(page, "sheet-turning");
+    page.navigate("/holders");
+    assertThat(page.getByText("BH-J40-CO16-100")).isVisible();
+    shot(page, "holders");
+    page.navigate("/libraries/1");
+    page.getByLabel("Search", new Page.GetByLabelOptions().setExact(true)).fill("MC-FE10");
+    Journey.link(page, "MC-FE10").first().click();
+    Journey.link(page, "Stack").click();
+    pick(page, "BH-J40-CO16-100");
+    pick(page, "BC-16-10");
+    page.getByLabel("Height above the tip").fill("60");
+    page.getByLabel("Distance from the axis").fill("12");
+    assertThat(page.getByText("of projection clear")).isVisible();
+    shot(page, "stack");
+    Journey.button(page, "Keep").click();
+    Journey.link(page, "MC-FE10").click();
+    Journey.link(page, "Cutting data").click();
+    page.getByLabel("Machine", new Page.GetByLabelOptions().setExact(true)).click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("M1 Heron")).click();
+    page.getByLabel("Depth ap").fill("12");
+    assertThat(page.getByText("the dot is this cut")).isVisible();
+    Journey.button(page, "Keep").click();
+    assertThat(page.getByLabel("Lines")).containsText("calculated");
+    shot(page, "cutting");
     steps.load("MC-FE06", 1, "98.214");
     steps.load("MC-FE10", 2, "121.4");
     steps.load("MC-FE12", 3, "128.633");
@@ -75,5 +105,14 @@ class ShotsTest {
     page.navigate("/libraries/1");
     steps.hang("MC-FM50", "MC-CR06L");
     shot(page, "library-night");
+  }
+
+  private static void pick(Page page, String code) {
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^" + code)))
+        .first()
+        .click();
+    assertThat(page.getByLabel("Parts")).containsText(code);
   }
 }

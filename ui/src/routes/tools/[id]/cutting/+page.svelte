@@ -46,7 +46,7 @@
   let feed = $state(0.05);
   let depth = $state(0);
   let width = $state(0);
-  let bend = $state(30);
+  let bend = $state(100);
   let computed = $state<Computed | null>(null);
   let problem = $state('');
   let proving = $state<CuttingLine | null>(null);
@@ -248,8 +248,9 @@
                       aria-label="Proven feed"
                       bind:value={proof.feed}
                     />
-                    <!-- svelte-ignore a11y_autofocus (Enter proves what is shown) -->
-                    <button class="button main h-6!" autofocus>Proven</button>
+                    <button class="button main h-6!" {@attach (button) => button.focus()}>
+                      Proven
+                    </button>
                   </form>
                 </td>
               {:else}

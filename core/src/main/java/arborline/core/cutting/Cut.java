@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param removal Q, cm3/min
  * @param power kW
  * @param torque N·m
- * @param force across the tool that bends it, N
+ * @param force mean force across the tool, which bends it, N
  * @param bend at the tip, micrometres; 0 where the stack is not known
  * @param findings what was clipped and why
  */
@@ -35,6 +35,9 @@ public record Cut(
     List<Finding> findings) {
 
   private static final double SHARE = 0.995;
+
+  /** Mean force across the tool in N is 60 000 P / vc. */
+  private static final double MEAN_FORCE = 60_000;
 
   /**
    * What somebody asks for.
@@ -91,7 +94,26 @@ public record Cut(
     for (Bound bound : Bound.values()) {
       cut = bound.clip(cut, edges, material, wish, limits, findings);
     }
+    if (cut.feed() < wish.feed() && cut.feed() < material.least(edges)) {
+      findings.add(
+          Finding.hold(
+              "cut-thin",
+              String.format(
+                  Locale.ROOT,
+                  "%.4f mm is below the usual feed of %.3f mm: cut less deep or less wide",
+                  cut.feed(),
+                  material.least(edges))));
+    }
     return cut;
+  }
+
+  /** What limits the feed: {@code power}, {@code torque}, {@code bend}, else {@code chip}. */
+  String limitedBy() {
+    return findings.stream()
+        .map(finding -> finding.code().replace("cut-", ""))
+        .filter(List.of("power", "torque", "bend")::contains)
+        .reduce((first, last) -> last)
+        .orElse("chip");
   }
 
   private static Finding clipped(String code, String sentence, Object... numbers) {
@@ -154,7 +176,7 @@ public record Cut(
     double power =
         Formulas.P_MILL.apply("ap", wish.depth(), "ae", wish.width(), "vf", rate, "kc", kc);
     double chip = Formulas.HEX_SIDE.apply(engaged);
-    double force = kc * chip * wish.depth() / Math.sin(Math.toRadians(edges.edgeAngle()));
+    double force = MEAN_FORCE * power / speed;
     return new Cut(
         speed,
         rotation,

@@ -22,14 +22,11 @@ public record Window(List<WindowPoint> points, double feedLow, double feedHigh, 
   public record WindowPoint(double speed, double feed, String by) {}
 
   private static final int STEPS = 40;
-  private static final double REFERENCE = 10;
 
   /** Computes the window around the usual speeds of a material. */
   public static Window of(Edges edges, WorkMaterial material, Cut.Wish wish, Limits limits) {
-    double size = edges.drills() ? 2 : 1;
-    double scale = size * Math.clamp(edges.diameter() / REFERENCE, 0.1, 3);
-    double low = material.feedLow() * scale;
-    double high = material.feedHigh() * scale;
+    double low = material.least(edges);
+    double high = material.most(edges);
     double end = Math.PI * edges.diameter() * Math.min(limits.rpm(), edges.rpm()) / 1000;
     double from = 0.5 * material.speedLow();
     double to = 1.5 * material.speedHigh();
@@ -39,9 +36,7 @@ public record Window(List<WindowPoint> points, double feedLow, double feedHigh, 
       if (speed <= end) {
         Cut cut =
             Cut.of(edges, material, new Cut.Wish(speed, high, wish.depth(), wish.width()), limits);
-        String by =
-            cut.findings().isEmpty() ? "chip" : cut.findings().getLast().code().replace("cut-", "");
-        points.add(new WindowPoint(speed, cut.feed(), by));
+        points.add(new WindowPoint(speed, cut.feed(), cut.limitedBy()));
       }
     }
     return new Window(points, low, high, end);
