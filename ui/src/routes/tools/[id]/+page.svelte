@@ -179,6 +179,10 @@
     {/if}
     {#if may}
       <div class="ml-auto flex items-center gap-2">
+        {#if shown.usedIn.length > 0 && !draft.changed}
+          <a class="button" href="/libraries/{shown.usedIn[0].libraryId}/new?like={id}">Next size</a
+          >
+        {/if}
         {#if draft.changed && draft.holds.length > 0}
           <span class="text-hold">cannot be saved yet</span>
         {/if}

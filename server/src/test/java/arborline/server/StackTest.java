@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
@@ -82,6 +83,9 @@ class StackTest extends ServerTest {
     long id = kept.number("id");
     Api.Answer longer = lead.send("PUT", "/api/v1/stacks/" + id, stack(component, 44));
     assertEquals(131, longer.at("answer").get("shape").get("length").asDouble(), 1e-9);
+    String solid =
+        new String(lead.bytes("/api/v1/stacks/%d/step".formatted(id)), StandardCharsets.US_ASCII);
+    assertTrue(solid.startsWith("ISO-10303-21;") && solid.contains("MANIFOLD_SOLID_BREP('ST-T1'"));
     assertEquals(204, lead.send("DELETE", "/api/v1/stacks/" + id, null).status());
     assertTrue(lead.get("/api/v1/tools/%d/stacks".formatted(tool)).at("items").isEmpty());
   }

@@ -8,6 +8,7 @@
   import Drawing from '$lib/sheet/Drawing.svelte';
   import Fields from '$lib/sheet/Fields.svelte';
   import Findings from '$lib/sheet/Findings.svelte';
+  import { codeOfSize, nextSize } from '$lib/sheet/nextsize';
   import { done, failed } from '$lib/shell/say';
   import { capital } from '$lib/shell/text';
 
@@ -42,6 +43,33 @@
       .filter((group) => group.items.length > 0)
   );
   let saving = $state(false);
+
+  const like = page.url.searchParams.get('like');
+  if (like) void begin(Number(like));
+
+  /** Begins with the values of another tool, one size up. */
+  async function begin(toolId: number) {
+    const sheet = await ask(api.GET('/api/v1/tools/{id}', { params: { path: { id: toolId } } }));
+    const other = Draft.of(sheet);
+    draft.classId = other.classId;
+    draft.values = other.values;
+    const symbol = ['DC', 'DCX'].find((each) => sheet.answer.values[each]);
+    const from = Number(symbol ? sheet.answer.values[symbol].mm : 0);
+    const to = nextSize(from);
+    if (symbol && to) {
+      draft.code = codeOfSize(sheet.code, from, to);
+      draft.name = sheet.name.replace(new RegExp(`\\b${from}\\b`), String(to));
+      for (const each of [symbol, 'DMM']) {
+        if (Number(sheet.answer.values[each]?.mm) === from) {
+          draft.values[each] = { text: String(to), unit: 'mm', defaulted: true };
+        }
+      }
+      if (sheet.classId === 'end-mill-ball') {
+        draft.values.RE = { text: String(to / 2), unit: 'mm', defaulted: true };
+      }
+    }
+    draft.check();
+  }
 
   async function choose(classId: string) {
     draft.classId = classId;

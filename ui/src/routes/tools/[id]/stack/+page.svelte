@@ -9,6 +9,7 @@
   import { who } from '$lib/shell/session.svelte';
   import { capital } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
+  import { saveSvg } from '$lib/drawing/save';
   import { StackBuilder } from '$lib/stack/builder.svelte';
   import StackDrawing from '$lib/stack/StackDrawing.svelte';
 
@@ -72,6 +73,11 @@
     } catch (error) {
       failed(error);
     }
+  }
+
+  function saveDrawing() {
+    const svg = document.querySelector<SVGSVGElement>('[aria-label="Stack drawing"] svg');
+    if (svg) saveSvg(svg, `${sheet.data?.code ?? 'stack'}.svg`);
   }
 
   async function takeApart() {
@@ -147,7 +153,9 @@
     </span>
     {#if may}
       <div class="ml-auto flex gap-2">
+        <button class="button" onclick={saveDrawing}>Save drawing</button>
         {#if builder.kept}
+          <a class="button" href="/api/v1/stacks/{builder.kept}/step" download>Save solid</a>
           <button class="button" onclick={takeApart}>Take apart</button>
         {/if}
         <button class="button main" disabled={!complete} onclick={keep}>Keep</button>

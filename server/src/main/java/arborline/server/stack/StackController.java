@@ -3,13 +3,20 @@ package arborline.server.stack;
 import arborline.core.connection.Joint;
 import arborline.core.stack.Component;
 import arborline.core.stack.Cutter;
+import arborline.core.stack.StepSolid;
 import arborline.server.account.MayEdit;
 import arborline.server.library.Tools;
 import arborline.server.support.Slice;
+import java.io.IOException;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,11 +35,13 @@ class StackController {
   private final Components components;
   private final Stacks stacks;
   private final Tools tools;
+  private final Clock clock;
 
-  StackController(Components components, Stacks stacks, Tools tools) {
+  StackController(Components components, Stacks stacks, Tools tools, Clock clock) {
     this.components = components;
     this.stacks = stacks;
     this.tools = tools;
+    this.clock = clock;
   }
 
   /**
@@ -129,6 +138,20 @@ class StackController {
   Stacks.KeptStack keep(@PathVariable long id, @RequestBody Stacks.StackDraft draft) {
     tools.get(id);
     return stacks.keep(id, draft);
+  }
+
+  /** The stack as one solid of revolution, ISO 10303-21 with the AP214 schema. */
+  @GetMapping(value = "/stacks/{id}/step", produces = "application/step")
+  ResponseEntity<String> solid(@PathVariable long id) throws IOException {
+    Stacks.KeptStack stack = stacks.get(id);
+    String name = tools.get(stack.toolId()).tool().code();
+    StringBuilder file = new StringBuilder();
+    StepSolid.write(file, name, StepSolid.profile(stack.answer().shape()), Instant.now(clock));
+    return ResponseEntity.ok()
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(name + ".step").build().toString())
+        .body(file.toString());
   }
 
   @PutMapping("/stacks/{id}")

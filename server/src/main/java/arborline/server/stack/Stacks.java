@@ -121,6 +121,11 @@ class Stacks {
   }
 
   @Transactional(readOnly = true)
+  KeptStack get(long id) {
+    return kept(row(id));
+  }
+
+  @Transactional(readOnly = true)
   List<KeptStack> using(long componentId) {
     return stacks.using(componentId, Limit.of(MOST)).stream().map(this::kept).toList();
   }
