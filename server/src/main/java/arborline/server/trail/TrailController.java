@@ -3,6 +3,7 @@ package arborline.server.trail;
 import arborline.server.support.Slice;
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -41,11 +42,13 @@ class TrailController {
 
   @GetMapping
   Slice<TrailLine> newest(
-      @RequestParam(defaultValue = "9223372036854775807") long after,
+      @RequestParam(required = false) @Nullable Long after,
       @RequestParam(defaultValue = "100") int limit) {
     int size = Math.clamp(limit, 1, MOST);
     List<TrailLine> lines =
-        trail.newest(after, size + 1).stream().map(TrailController::line).toList();
+        trail.newest(after == null ? Long.MAX_VALUE : after, size + 1).stream()
+            .map(TrailController::line)
+            .toList();
     return Slice.cut(lines, size, line -> Long.toString(line.id()));
   }
 
