@@ -9,6 +9,7 @@ public final class Bench {
   private Bench() {}
 
   public static void main(String[] arguments) throws Exception {
+    new KnowledgeFigures().print();
     new ReconciliationFigure().print();
     try (RunningLine line = RunningLine.start(Path.of(arguments[0]), Path.of(arguments[1]))) {
       Http http = new Http(line.url(), line.key("LEAD"));

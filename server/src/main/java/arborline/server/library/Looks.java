@@ -3,6 +3,7 @@ package arborline.server.library;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.outline.Outline;
+import arborline.server.support.Json;
 import com.github.benmanes.caffeine.cache.CacheLoader;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
@@ -12,7 +13,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** What lists show of a tool. A version never changes, so what was worked out once is kept. */
@@ -24,21 +24,23 @@ class Looks {
       List.of("DC", "DCX", "RE", "APMX", "LU", "OAL", "LF", "DMM", "NOF", "SIG", "TDZ");
 
   /**
-   * The look of a version.
+   * The look of a version, already as JSON: lists send it as it is.
    *
    * @param values those that the list shows, by symbol
-   * @param outline null where the class or the diameter is unknown
+   * @param outline the JSON null where the class or the diameter is unknown
    */
-  record Look(Map<String, ValueView> values, @Nullable Outline outline) {}
+  record Look(String values, String outline) {}
 
   private final EntityManager entities;
+  private final Json json;
   private final LoadingCache<Long, Look> looks =
       Caffeine.newBuilder()
           .maximumSize(MOST)
           .build(CacheLoader.<Long, Look>bulk(versions -> read(Set.copyOf(versions))));
 
-  Looks(EntityManager entities) {
+  Looks(EntityManager entities, Json json) {
     this.entities = entities;
+    this.json = json;
   }
 
   /** Looks by version id. */
@@ -61,13 +63,14 @@ class Looks {
     return read;
   }
 
-  private static Look look(Tool tool) {
+  private Look look(Tool tool) {
     Map<String, ValueView> values = new LinkedHashMap<>();
     for (String symbol : SHOWN) {
       if (tool.has(symbol)) {
         values.put(symbol, ValueView.of(tool.values().get(symbol)));
       }
     }
-    return new Look(values, Silhouettes.of(tool).map(Outline::bare).orElse(null));
+    return new Look(
+        json.text(values), json.text(Silhouettes.of(tool).map(Outline::bare).orElse(null)));
   }
 }

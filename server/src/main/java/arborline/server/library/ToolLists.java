@@ -5,6 +5,8 @@ import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
+import com.fasterxml.jackson.annotation.JsonRawValue;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.persistence.EntityManager;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -45,8 +47,11 @@ class ToolLists {
       String classTitle,
       int number,
       String section,
-      Map<String, ValueView> values,
-      @Nullable Outline outline) {}
+      @JsonRawValue @Schema(implementation = ShownValues.class) String values,
+      @JsonRawValue @Schema(implementation = Outline.class, nullable = true) String outline) {}
+
+  /** What {@link ToolRow#values} is in the document of the API. */
+  interface ShownValues extends Map<String, ValueView> {}
 
   record ClassCount(String id, String title, long count, @Nullable Outline outline) {}
 
