@@ -55,7 +55,7 @@ class Looks {
             "select v.id, v.name, v.classId, v.vals from ToolVersion v where v.id in (:ids)",
             Object[].class)
         .setParameter("ids", List.copyOf(versions))
-        .getResultStream()
+        .getResultList()
         .forEach(row ->
             read.put(
                 (Long) row[0],

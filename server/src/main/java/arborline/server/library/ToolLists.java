@@ -19,7 +19,6 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Lists the tools of a library and counts what its filters could be changed to. */
 @Service
-@Transactional(readOnly = true)
 class ToolLists {
 
   private final EntityManager entities;
@@ -100,6 +99,7 @@ class ToolLists {
     return ToolClasses.named(classId).map(each -> each.sheet().title()).orElse(classId);
   }
 
+  @Transactional(readOnly = true)
   Facets facets(ToolQuery.Filter filter) {
     check(filter.libraryId());
     List<ClassCount> classes =

@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.hibernate.jpa.HibernateHints;
 import org.jspecify.annotations.Nullable;
 
 /** Builds the list query of a library from its filters: key-set paging, no offset. */
@@ -120,7 +121,10 @@ final class ToolQuery {
                 + order,
             Entry.class);
     parameters.forEach(query::setParameter);
-    return query.setMaxResults(limit + 1).getResultList();
+    return query
+        .setHint(HibernateHints.HINT_READ_ONLY, true)
+        .setMaxResults(limit + 1)
+        .getResultList();
   }
 
   private String joined() {

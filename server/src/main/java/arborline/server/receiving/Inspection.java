@@ -17,11 +17,15 @@ import arborline.server.support.StopRequests;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -81,7 +85,7 @@ class Inspection {
     try (InputStream file = files.open(deliveryId)) {
       return file.readNBytes(HEAD);
     } catch (IOException broken) {
-      throw new java.io.UncheckedIOException(broken);
+      throw new UncheckedIOException(broken);
     }
   }
 
@@ -127,19 +131,50 @@ class Inspection {
       for (long skipped = 0; skipped < delivery.linesRead; skipped++) {
         source.next();
       }
-      List<RawTool> chunk = chunk(source);
+      List<Inspected> chunk = chunk(source);
       while (!chunk.isEmpty()) {
         if (stops.asked(delivery.work())) {
           return false;
         }
-        store(delivery.id, chunk);
-        chunk = chunk(source);
+        CompletableFuture<List<Inspected>> next = CompletableFuture.supplyAsync(ahead(source));
+        try {
+          store(delivery.id, chunk);
+        } finally {
+          chunk = joined(next);
+        }
       }
       return true;
     }
   }
 
-  private static List<RawTool> chunk(RawToolSource source) throws IOException {
+  /** Reads and judges the next lines while the last ones are being stored. */
+  private static Supplier<List<Inspected>> ahead(RawToolSource source) {
+    return () -> {
+      try {
+        return chunk(source);
+      } catch (IOException broken) {
+        throw new UncheckedIOException(broken);
+      }
+    };
+  }
+
+  private static List<Inspected> joined(CompletableFuture<List<Inspected>> next)
+      throws IOException {
+    try {
+      return next.join();
+    } catch (CompletionException failed) {
+      if (failed.getCause() instanceof UncheckedIOException broken) {
+        throw broken.getCause();
+      }
+      throw failed;
+    }
+  }
+
+  private static List<Inspected> chunk(RawToolSource source) throws IOException {
+    return read(source).parallelStream().map(Inspector::inspect).toList();
+  }
+
+  private static List<RawTool> read(RawToolSource source) throws IOException {
     List<RawTool> chunk = new ArrayList<>(CHUNK);
     while (chunk.size() < CHUNK) {
       Optional<RawTool> next = source.next();
@@ -151,11 +186,10 @@ class Inspection {
     return chunk;
   }
 
-  private void store(long deliveryId, List<RawTool> chunk) {
+  private void store(long deliveryId, List<Inspected> chunk) {
     List<DeliveryLine> rows = new ArrayList<>(chunk.size());
     Map<Long, List<Finding>> findings = new HashMap<>();
-    List<Inspected> judged = chunk.parallelStream().map(Inspector::inspect).toList();
-    for (Inspected inspected : judged) {
+    for (Inspected inspected : chunk) {
       RawTool raw = inspected.raw();
       long id = ids.next("delivery_line");
       boolean clean = inspected.findings().isEmpty();
