@@ -74,10 +74,11 @@ class ShotsTest {
     Journey.link(page, "Cutting data").click();
     page.getByLabel("Machine", new Page.GetByLabelOptions().setExact(true)).click();
     page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("M1 Heron")).click();
-    page.getByLabel("Depth ap").fill("12");
+    page.getByLabel("Depth ap", new Page.GetByLabelOptions().setExact(true)).fill("12");
     assertThat(page.getByText("the dot is this cut")).isVisible();
     Journey.button(page, "Keep").click();
-    assertThat(page.getByLabel("Lines")).containsText("calculated");
+    assertThat(page.getByLabel("Lines", new Page.GetByLabelOptions().setExact(true)))
+        .containsText("calculated");
     shot(page, "cutting");
     steps.load("MC-FE06", 1, "98.214");
     steps.load("MC-FE10", 2, "121.4");
@@ -113,6 +114,7 @@ class ShotsTest {
             new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^" + code)))
         .first()
         .click();
-    assertThat(page.getByLabel("Parts")).containsText(code);
+    assertThat(page.getByLabel("Parts", new Page.GetByLabelOptions().setExact(true)))
+        .containsText(code);
   }
 }
