@@ -55,7 +55,11 @@
               {capital(finding.message)}
             </span>
           {:else if draft.values[field.symbol]?.defaulted && !readonly}
-            <span class="text-note">trade default</span>
+            <span class="text-note">
+              {draft.values[field.symbol]?.text === field.defaultText
+                ? 'trade default'
+                : 'to be confirmed'}
+            </span>
             <button class="button quiet h-6!" onclick={() => draft.confirm(field.symbol)}>
               Confirm
             </button>
