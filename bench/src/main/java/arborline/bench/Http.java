@@ -1,7 +1,9 @@
 package arborline.bench;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.URI;
+import java.net.URLConnection;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
@@ -33,9 +35,16 @@ final class Http {
     return send(request(path).build());
   }
 
-  /** Fetches a page and leaves it as text: what the caller makes of it is not measured. */
-  String text(String path) throws IOException, InterruptedException {
-    return answer(request(path).build());
+  /**
+   * Fetches a page into the caller's thread, as a database driver does, and leaves it as bytes:
+   * what the caller makes of it is not measured.
+   */
+  byte[] bytes(String path) throws IOException {
+    URLConnection connection = URI.create(url + path).toURL().openConnection();
+    connection.setRequestProperty("Authorization", "Bearer " + key);
+    try (InputStream body = connection.getInputStream()) {
+      return body.readAllBytes();
+    }
   }
 
   JsonNode post(String path, String body) throws IOException, InterruptedException {

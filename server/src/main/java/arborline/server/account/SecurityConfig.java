@@ -3,12 +3,15 @@ package arborline.server.account;
 import jakarta.servlet.DispatcherType;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.annotation.web.configurers.CsrfConfigurer;
+import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
@@ -31,15 +34,30 @@ class SecurityConfig {
     return new HttpSessionSecurityContextRepository();
   }
 
-  /** The interface itself is open; everything behind the API needs somebody signed in. */
+  /**
+   * Scripts bring a key with every request: no session, and nothing a foreign page could ride on.
+   */
   @Bean
-  SecurityFilterChain chain(HttpSecurity http, AccessKeys keys) throws Exception {
-    http.csrf(
-            csrf -> {
-              csrf.spa();
-              csrf.ignoringRequestMatchers(request -> KeyFilter.key(request).isPresent());
-            })
-        .authorizeHttpRequests(requests ->
+  @Order(1)
+  SecurityFilterChain scripts(HttpSecurity http, AccessKeys keys) throws Exception {
+    http.securityMatcher(request -> KeyFilter.key(request).isPresent())
+        .csrf(AbstractHttpConfigurer::disable)
+        .sessionManagement(
+            sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        .addFilterBefore(new KeyFilter(keys), AuthorizationFilter.class);
+    return guarded(http);
+  }
+
+  @Bean
+  @Order(2)
+  SecurityFilterChain people(HttpSecurity http) throws Exception {
+    http.csrf(CsrfConfigurer::spa);
+    return guarded(http);
+  }
+
+  /** The interface itself is open; everything behind the API needs somebody signed in. */
+  private static SecurityFilterChain guarded(HttpSecurity http) throws Exception {
+    http.authorizeHttpRequests(requests ->
             requests
                 .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR)
                 .permitAll()
@@ -58,8 +76,7 @@ class SecurityConfig {
         .requestCache(AbstractHttpConfigurer::disable)
         .headers(headers ->
             headers.contentSecurityPolicy(
-                policy -> policy.policyDirectives("frame-ancestors 'none'; object-src 'none'")))
-        .addFilterBefore(new KeyFilter(keys), AuthorizationFilter.class);
+                policy -> policy.policyDirectives("frame-ancestors 'none'; object-src 'none'")));
     return http.build();
   }
 

@@ -4,6 +4,7 @@ import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.outline.Outline;
 import arborline.server.support.Json;
+import arborline.server.support.ReadyJson;
 import com.github.benmanes.caffeine.cache.CacheLoader;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
@@ -29,7 +30,7 @@ class Looks {
    * @param values those that the list shows, by symbol
    * @param outline the JSON null where the class or the diameter is unknown
    */
-  record Look(String values, String outline) {}
+  record Look(ReadyJson values, ReadyJson outline) {}
 
   private final EntityManager entities;
   private final Json json;
@@ -71,6 +72,6 @@ class Looks {
       }
     }
     return new Look(
-        json.text(values), json.text(Silhouettes.of(tool).map(Outline::bare).orElse(null)));
+        json.ready(values), json.ready(Silhouettes.of(tool).map(Outline::bare).orElse(null)));
   }
 }

@@ -3,9 +3,9 @@ package arborline.server.library;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
+import arborline.server.support.ReadyJson;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
-import com.fasterxml.jackson.annotation.JsonRawValue;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.persistence.EntityManager;
 import java.math.BigDecimal;
@@ -46,8 +46,8 @@ class ToolLists {
       String classTitle,
       int number,
       String section,
-      @JsonRawValue @Schema(implementation = ShownValues.class) String values,
-      @JsonRawValue @Schema(implementation = Outline.class, nullable = true) String outline) {}
+      @Schema(implementation = ShownValues.class) ReadyJson values,
+      @Schema(implementation = Outline.class, nullable = true) ReadyJson outline) {}
 
   /** What {@link ToolRow#values} is in the document of the API. */
   interface ShownValues extends Map<String, ValueView> {}

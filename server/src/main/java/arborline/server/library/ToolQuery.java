@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.StringJoiner;
 import org.hibernate.jpa.HibernateHints;
 import org.jspecify.annotations.Nullable;
 
@@ -48,12 +49,22 @@ final class ToolQuery {
   ToolQuery(Filter filter, Except except) {
     parameters.put("library", filter.libraryId());
     if (except != Except.CLASS && !filter.classes().isEmpty()) {
-      add("e.classId in (:classes)", "classes", List.copyOf(filter.classes()));
+      classes(List.copyOf(filter.classes()));
     }
     if (except != Except.DIAMETER) {
       range("e.dc", "dia", filter.diaMin(), filter.diaMax());
     }
     search(SearchText.parse(filter.q() == null ? "" : filter.q()));
+  }
+
+  /** One parameter a class: a query with a list as a parameter is translated anew at every call. */
+  private void classes(List<String> classes) {
+    StringJoiner any = new StringJoiner(" or ", "(", ")");
+    for (int index = 0; index < classes.size(); index++) {
+      any.add("e.classId = :class" + index);
+      parameters.put("class" + index, classes.get(index));
+    }
+    where.append(" and ").append(any);
   }
 
   private void search(SearchText text) {

@@ -1,5 +1,6 @@
 package arborline.server.support;
 
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -14,8 +15,13 @@ public class Json {
     this.mapper = mapper;
   }
 
-  public String text(Object value) {
+  public String text(@Nullable Object value) {
     return mapper.writeValueAsString(value);
+  }
+
+  /** A value worked out once and sent many times. */
+  public ReadyJson ready(@Nullable Object value) {
+    return new ReadyJson(text(value));
   }
 
   public <T> T read(String text, Class<T> type) {

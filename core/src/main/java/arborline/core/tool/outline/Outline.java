@@ -10,8 +10,20 @@ import java.util.List;
  */
 public record Outline(double length, double diameter, List<Part> parts, List<Mark> marks) {
 
-  /** The same shape without dimensions, for lists. */
+  /** The same shape without dimensions and to the micrometre, for lists. */
   public Outline bare() {
-    return new Outline(length, diameter, parts, List.of());
+    List<Part> rounded =
+        parts.stream()
+            .map(part -> new Part(part.kind(), round(part.profile()), part.flat()))
+            .toList();
+    return new Outline(length, diameter, rounded, List.of());
+  }
+
+  private static List<Point> round(List<Point> profile) {
+    return profile.stream().map(each -> new Point(round(each.z()), round(each.r()))).toList();
+  }
+
+  private static double round(double millimetres) {
+    return Math.round(millimetres * 1000) / 1000.0;
   }
 }
