@@ -32,6 +32,11 @@ public final class Clashes {
         .withRepair(nextFree(freeCode));
   }
 
+  /** No tool carries the code, but it is not free either. */
+  public static Finding held(String why, String freeCode) {
+    return Finding.hold("code-held", why, RawTool.CODE).withRepair(nextFree(freeCode));
+  }
+
   /** The shop has just this tool. */
   public static Finding alreadyHere(String code) {
     return Finding.note(

@@ -1,5 +1,7 @@
 package arborline.core.machine;
 
+import arborline.core.naming.CommentFit;
+
 /**
  * How a control keeps its tool table.
  *
@@ -22,10 +24,13 @@ public record ControlHabits(
     int nameLength,
     String nameCharacters) {
 
-  /** A name as this control can keep it: foreign characters become hyphens, the end is cut. */
+  /** A name as this control can keep it. */
   public String fit(String name) {
-    String upper = name.toUpperCase(java.util.Locale.ROOT);
-    String clean = upper.replaceAll("[^" + nameCharacters + "]", "-");
-    return (clean.length() > nameLength ? clean.substring(0, nameLength) : clean).strip();
+    return fitted(name).text();
+  }
+
+  /** The same with its length and what had to be given up. */
+  public CommentFit.Fitted fitted(String name) {
+    return CommentFit.fit(name, nameCharacters, nameLength);
   }
 }

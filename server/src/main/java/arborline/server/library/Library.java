@@ -16,6 +16,8 @@ class Library {
 
   String name;
   String nameKey;
+  String codePattern = "";
+  String namePattern = "";
 
   protected Library() {}
 

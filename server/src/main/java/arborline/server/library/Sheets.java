@@ -141,10 +141,7 @@ class Sheets {
   @Transactional
   public ToolDone remove(long libraryId, long toolId) {
     Library library = shelves.library(libraryId);
-    Entry entry =
-        entries
-            .findByLibraryIdAndToolId(libraryId, toolId)
-            .orElseThrow(() -> Refusal.notFound("%s does not hold it".formatted(library.name)));
+    Entry entry = shelves.entry(libraryId, toolId);
     long undo =
         trail.record(
             Said.of("tool", toolId, "took %s out of %s".formatted(entry.code, library.name))

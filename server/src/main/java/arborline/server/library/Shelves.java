@@ -27,6 +27,7 @@ class Shelves {
   private final LibraryRepository libraries;
   private final ToolRepository tools;
   private final EntryRepository entries;
+  private final HeldCodes held;
   private final Ids ids;
   private final Live live;
   private final Clock clock;
@@ -36,6 +37,7 @@ class Shelves {
       LibraryRepository libraries,
       ToolRepository tools,
       EntryRepository entries,
+      HeldCodes held,
       Ids ids,
       Live live,
       Clock clock) {
@@ -43,6 +45,7 @@ class Shelves {
     this.libraries = libraries;
     this.tools = tools;
     this.entries = entries;
+    this.held = held;
     this.ids = ids;
     this.live = live;
     this.clock = clock;
@@ -56,11 +59,19 @@ class Shelves {
     return tools.findById(id).orElseThrow(() -> Refusal.notFound("there is no tool " + id));
   }
 
+  Entry entry(long libraryId, long toolId) {
+    return entries
+        .findByLibraryIdAndToolId(libraryId, toolId)
+        .orElseThrow(() ->
+            Refusal.notFound("library %d does not hold tool %d".formatted(libraryId, toolId)));
+  }
+
   /** A new tool with its first version; refused where its code was ever used. */
   ShopTool add(Tool tool, String origin) {
     if (tools.existsByCodeKey(Codes.key(tool.code()))) {
       throw Refusal.conflict("code %s is used; a code is never given twice".formatted(tool.code()));
     }
+    held.take(tool.code());
     long toolId = ids.next("tool");
     ToolVersion version = version(toolId, 1, tool, origin);
     ShopTool added = new ShopTool(toolId, tool.code(), version);
@@ -75,6 +86,11 @@ class Shelves {
     ToolVersion version = version(owner.id, owner.versionNo + 1, tool, origin);
     entities.persist(version);
     owner.stand(version);
+    follow(owner, tool);
+    return version;
+  }
+
+  private void follow(ShopTool owner, Tool tool) {
     entries
         .findByToolId(owner.id, org.springframework.data.domain.Limit.of(1000))
         .forEach(entry -> {
@@ -82,7 +98,21 @@ class Shelves {
           live.say("library", entry.libraryId, "");
         });
     live.say("tool", owner.id, "");
-    return version;
+  }
+
+  /** Gives a tool another code, another name, or both; the former code stays its own for ever. */
+  void rename(ShopTool owner, Tool tool, String code, String name, String origin) {
+    if (!Codes.key(code).equals(owner.codeKey)) {
+      held.again(code, owner.id);
+      held.take(code);
+      held.former(owner.code, owner.id);
+    }
+    owner.call(code);
+    if (name.equals(tool.name())) {
+      follow(owner, tool);
+    } else {
+      change(owner, tool.named(code, name), origin);
+    }
   }
 
   private ToolVersion version(long toolId, int number, Tool tool, String origin) {

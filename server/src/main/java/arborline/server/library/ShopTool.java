@@ -28,9 +28,13 @@ class ShopTool {
 
   ShopTool(long id, String code, ToolVersion version) {
     this.id = id;
-    this.code = code;
-    this.codeKey = Codes.key(code);
+    call(code);
     stand(version);
+  }
+
+  final void call(String another) {
+    this.code = another;
+    this.codeKey = Codes.key(another);
   }
 
   final void stand(ToolVersion version) {

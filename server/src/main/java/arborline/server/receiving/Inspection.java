@@ -220,6 +220,9 @@ class Inspection {
                 select l.id from delivery_line l join tool t on t.code_key = l.code_key
                 where l.delivery_id = :delivery
                 union
+                select l.id from delivery_line l join held_code h on h.code_key = l.code_key
+                where l.delivery_id = :delivery
+                union
                 select l.id from delivery_line l
                 join (select code_key, min(line_no) as first_line from delivery_line
                   where delivery_id = :delivery and code_key <> ''

@@ -9,6 +9,7 @@ import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Codes;
 import arborline.core.tool.Tool;
+import arborline.server.library.HeldCodes;
 import arborline.server.library.StoredTools;
 import arborline.server.support.Json;
 import java.util.ArrayList;
@@ -28,9 +29,11 @@ class LineJudge {
 
   private final JdbcClient jdbc;
   private final JdbcTemplate template;
+  private final HeldCodes held;
   private final Json json;
 
-  LineJudge(JdbcClient jdbc, JdbcTemplate template, Json json) {
+  LineJudge(JdbcClient jdbc, JdbcTemplate template, HeldCodes held, Json json) {
+    this.held = held;
     this.jdbc = jdbc;
     this.template = template;
     this.json = json;
@@ -39,6 +42,11 @@ class LineJudge {
   private record Present(String codeKey, Tool tool, String hash, boolean shelved) {}
 
   private record FirstLine(String codeKey, long lineNo) {}
+
+  /** The codes of these lines that no tool carries and that are not free all the same. */
+  Set<String> held(List<DeliveryLine> some) {
+    return held.why(some.stream().map(line -> line.codeKey).toList()).keySet();
+  }
 
   /** Judges these lines of one delivery; the caller saves them. */
   void judge(long deliveryId, List<DeliveryLine> lines) {
@@ -50,9 +58,10 @@ class LineJudge {
             .collect(Collectors.toSet());
     Map<String, Long> first = keys.isEmpty() ? Map.of() : firstLines(deliveryId, keys);
     Map<String, Present> shop = keys.isEmpty() ? Map.of() : shop(keys);
+    Map<String, String> promised = held.why(keys);
     for (int i = 0; i < lines.size(); i++) {
       DeliveryLine line = lines.get(i);
-      Inspected full = withClash(deliveryId, line, inspected.get(i), first, shop);
+      Inspected full = withClash(deliveryId, line, inspected.get(i), first, shop, promised);
       line.judged(full, json.text(full.findings()));
       store(deliveryId, line.id, full.findings());
     }
@@ -72,7 +81,8 @@ class LineJudge {
       DeliveryLine line,
       Inspected each,
       Map<String, Long> first,
-      Map<String, Present> shop) {
+      Map<String, Present> shop,
+      Map<String, String> promised) {
     String code = each.tool().code();
     String key = Codes.key(code);
     long firstLine = first.getOrDefault(key, line.lineNo);
@@ -84,7 +94,9 @@ class LineJudge {
       return with(each, Clashes.insideDelivery(code, firstLine, free(deliveryId, code)));
     }
     if (present == null) {
-      return each;
+      return promised.containsKey(key)
+          ? with(each, Clashes.held(promised.get(key), free(deliveryId, code)))
+          : each;
     }
     boolean same = present.hash().equals(ContentHash.of(each.tool()));
     if (same && present.shelved()) {
@@ -156,6 +168,7 @@ class LineJudge {
     return jdbc.sql(
             """
             select exists(select 1 from tool where code_key = :key)
+              or exists(select 1 from held_code where code_key = :key)
               or exists(select 1 from delivery_line
                 where delivery_id = :delivery and code_key = :key)\
             """)

@@ -170,8 +170,11 @@ public class Taking {
   private int takeChunk(
       Delivery delivery, Intake.Session session, List<DeliveryLine> chunk, int takeNo) {
     Map<String, Long> present = present(chunk);
+    Set<String> held = judge.held(chunk);
     List<DeliveryLine> clashing =
-        chunk.stream().filter(line -> present.containsKey(line.codeKey)).toList();
+        chunk.stream()
+            .filter(line -> present.containsKey(line.codeKey) || held.contains(line.codeKey))
+            .toList();
     if (!clashing.isEmpty()) {
       judge.judge(delivery.id, clashing);
     }
