@@ -1,5 +1,12 @@
-/** The text of a drawing that stands on its own: colours of the design are written into it. */
-export function standalone(svg: SVGSVGElement): string {
+/** A text that the page lays over the drawing, and where its middle is. */
+export interface Label {
+  x: number;
+  y: number;
+  text: string;
+}
+
+/** The text of a drawing that stands on its own: colours and labels are written into it. */
+export function standalone(svg: SVGSVGElement, labels: Label[] = []): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
   const styles = getComputedStyle(document.documentElement);
   copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
@@ -13,12 +20,21 @@ export function standalone(svg: SVGSVGElement): string {
       }
     }
   }
+  for (const label of labels) {
+    const text = document.createElementNS('http://www.w3.org/2000/svg', 'text');
+    const place = { x: label.x, y: label.y + 4, 'font-size': 12, 'text-anchor': 'middle' };
+    for (const [name, value] of Object.entries(place)) text.setAttribute(name, String(value));
+    text.textContent = label.text;
+    copy.append(text);
+  }
   return new XMLSerializer().serializeToString(copy);
 }
 
 /** Saves a drawing as an SVG file. */
-export function saveSvg(svg: SVGSVGElement, name: string) {
-  const address = URL.createObjectURL(new Blob([standalone(svg)], { type: 'image/svg+xml' }));
+export function saveSvg(svg: SVGSVGElement, name: string, labels: Label[] = []) {
+  const address = URL.createObjectURL(
+    new Blob([standalone(svg, labels)], { type: 'image/svg+xml' })
+  );
   const link = document.createElement('a');
   link.href = address;
   link.download = name;

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { layout } from '$lib/drawing/layout';
+  import { saveSvg } from '$lib/drawing/save';
   import Parts from '$lib/drawing/Parts.svelte';
   import type { Draft } from './draft.svelte';
   import ValueField from './ValueField.svelte';
@@ -9,6 +10,18 @@
   let width = $state(1200);
   const outline = $derived(draft.answer?.outline);
   const placed = $derived(outline ? layout(outline, width) : null);
+
+  let svg = $state<SVGSVGElement>();
+
+  /** Saves the drawing with its dimensions as an SVG file. */
+  export function save(name: string) {
+    const labels = (placed?.placed ?? []).map(({ x, y, mark }) => ({
+      x,
+      y,
+      text: `${mark.symbol} ${draft.shown(mark.symbol)}`
+    }));
+    if (svg) saveSvg(svg, name, labels);
+  }
 
   function colour(symbol: string): string {
     const finding = draft.finding(symbol);
@@ -25,7 +38,7 @@
   style:height="{placed?.height ?? 180}px"
 >
   {#if outline && placed}
-    <svg {width} height={placed.height} class="absolute inset-0" aria-hidden="true">
+    <svg bind:this={svg} {width} height={placed.height} class="absolute inset-0" aria-hidden="true">
       <line
         x1={placed.at.x(0) - 14}
         x2={placed.at.x(outline.length) + 14}

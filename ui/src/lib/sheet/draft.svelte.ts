@@ -11,10 +11,21 @@ export class Draft {
   changed = $state(false);
   /** The property whose field has the focus. */
   focus = $state<string | null>(null);
+  /** What a change of class left out, by symbol. */
+  dropped = $state<Record<string, Typed>>({});
   #asked = 0;
   /** The designation that was typed last: what it says is filled in as soon as it can be read. */
   #designation: string | null = null;
   #timer: ReturnType<typeof setTimeout> | undefined;
+
+  /** Begins with what the server proposes. */
+  begin(proposal: { code: string; name: string; classId: string; values: Record<string, Typed> }) {
+    this.code = proposal.code;
+    this.name = proposal.name;
+    this.classId = proposal.classId;
+    this.values = proposal.values;
+    this.check();
+  }
 
   static of(sheet: Sheet): Draft {
     const draft = new Draft();
@@ -77,6 +88,32 @@ export class Draft {
     this.check();
   }
 
+  /** Changes the class: what still applies stays, the rest is put aside, defaults come in. */
+  async become(classId: string) {
+    this.changed = true;
+    this.classId = classId;
+    this.values = { ...this.dropped, ...this.values };
+    const answer = await ask(api.POST('/api/v1/tools/check', { body: this.body }));
+    this.dropped = Object.fromEntries(
+      answer.foreign.map((symbol) => [symbol, this.values[symbol]])
+    );
+    for (const symbol of answer.foreign) delete this.values[symbol];
+    for (const field of answer.fields) {
+      if (field.defaultText && !this.values[field.symbol]) {
+        this.values[field.symbol] = { text: field.defaultText, defaulted: true };
+      }
+    }
+    this.answer = answer;
+    this.check();
+  }
+
+  /** Keeps what a change of class left out all the same. */
+  keepDropped() {
+    this.values = { ...this.dropped, ...this.values };
+    this.dropped = {};
+    this.check();
+  }
+
   confirm(symbol: string) {
     this.changed = true;
     this.values[symbol] = { ...this.values[symbol], defaulted: false };
@@ -87,7 +124,7 @@ export class Draft {
     this.changed = true;
     for (const [symbol, text] of Object.entries(changes)) {
       if (symbol === 'CLASS') {
-        this.classId = text;
+        void this.become(text);
       } else if (symbol === 'CODE') {
         this.code = text;
       } else {

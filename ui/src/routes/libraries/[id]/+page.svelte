@@ -135,6 +135,7 @@
       {#if single}
         <a class="button" href="/tools/{single.toolId}">Open sheet</a>
       {/if}
+      <a class="button" href="/libraries/{id}/naming">Names</a>
       <button class="button" onclick={() => (exporting = true)}>Export</button>
       {#if who.may('EDIT')}
         <a class="button main" href="/libraries/{id}/new">New tool</a>

@@ -3,12 +3,15 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { watch } from 'runed';
   import { api, ask, Problem } from '$lib/api/client';
+  import Comments from '$lib/naming/Comments.svelte';
+  import Dropped from '$lib/sheet/Dropped.svelte';
   import { Draft } from '$lib/sheet/draft.svelte';
   import Drawing from '$lib/sheet/Drawing.svelte';
   import Fields from '$lib/sheet/Fields.svelte';
   import Findings from '$lib/sheet/Findings.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import Sheetlet from '$lib/shell/Sheetlet.svelte';
+  import Seat from '$lib/turning/Seat.svelte';
   import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { capital, moment } from '$lib/shell/text';
@@ -32,10 +35,14 @@
     queryFn: () => ask(api.GET('/api/v1/classes')),
     staleTime: Infinity
   }));
+  const turning = $derived(
+    classes.data?.items.find((each) => each.id === sheet.data?.classId)?.process === 'turning'
+  );
   let draft = $state(new Draft());
   let base = $state(0);
   let conflicts = $state<Conflict[]>([]);
   let saving = $state(false);
+  let drawing = $state<Drawing>();
   const may = $derived(who.may('EDIT'));
 
   // A sheet that nobody is writing on follows the newest version.
@@ -153,14 +160,7 @@
     <Choice
       label="Class"
       disabled={!may}
-      bind:value={
-        () => draft.classId,
-        (classId) => {
-          draft.classId = classId;
-          draft.changed = true;
-          draft.check();
-        }
-      }
+      bind:value={() => draft.classId, (classId) => void draft.become(classId)}
       options={(classes.data?.items ?? []).map((each) => ({ value: each.id, label: each.title }))}
     />
     <span class="text-soft">
@@ -177,6 +177,7 @@
       <a class="button" href="/tools/{id}/stack">Stack</a>
       <a class="button" href="/tools/{id}/cutting">Cutting data</a>
     {/if}
+    <button class="button" onclick={() => drawing?.save(`${shown.code}.svg`)}>Save drawing</button>
     {#if may}
       <div class="ml-auto flex items-center gap-2">
         {#if shown.usedIn.length > 0 && !draft.changed}
@@ -198,11 +199,18 @@
     {/if}
   </header>
   <div class="min-h-0 flex-1 overflow-auto pb-8">
-    <Drawing {draft} readonly={!may} />
+    <Dropped {draft} />
+    <Drawing {draft} readonly={!may} bind:this={drawing} />
     <div class="grid grid-cols-[minmax(0,1fr)_360px] gap-6">
-      <Fields {draft} readonly={!may} />
+      <div>
+        <Fields {draft} readonly={!may} />
+        {#if turning}
+          <Seat toolId={id} version={shown.version} hand={shown.answer.values.HAND?.text ?? 'R'} />
+        {/if}
+      </div>
       <div class="pr-5">
         <Findings {draft} />
+        <Comments name={draft.name} />
         <section aria-label="History">
           <h2 class="px-5 pb-1 pt-4">History</h2>
           <ol class="px-5">

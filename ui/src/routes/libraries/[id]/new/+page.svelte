@@ -8,7 +8,6 @@
   import Drawing from '$lib/sheet/Drawing.svelte';
   import Fields from '$lib/sheet/Fields.svelte';
   import Findings from '$lib/sheet/Findings.svelte';
-  import { codeOfSize, nextSize } from '$lib/sheet/nextsize';
   import { done, failed } from '$lib/shell/say';
   import { capital } from '$lib/shell/text';
 
@@ -17,6 +16,10 @@
     queryKey: ['classes'],
     queryFn: () => ask(api.GET('/api/v1/classes')),
     staleTime: Infinity
+  }));
+  const patterns = createQuery(() => ({
+    queryKey: ['library', id, 'naming'],
+    queryFn: () => ask(api.GET('/api/v1/libraries/{id}/naming', { params: { path: { id } } }))
   }));
   const draft = new Draft();
   const processes: [string, string][] = [
@@ -49,38 +52,31 @@
 
   /** Begins with the values of another tool, one size up. */
   async function begin(toolId: number) {
-    const sheet = await ask(api.GET('/api/v1/tools/{id}', { params: { path: { id: toolId } } }));
-    const other = Draft.of(sheet);
-    draft.classId = other.classId;
-    draft.values = other.values;
-    const symbol = ['DC', 'DCX'].find((each) => sheet.answer.values[each]);
-    const from = Number(symbol ? sheet.answer.values[symbol].mm : 0);
-    const to = nextSize(from);
-    if (symbol && to) {
-      draft.code = codeOfSize(sheet.code, from, to);
-      draft.name = sheet.name.replace(new RegExp(`\\b${from}\\b`), String(to));
-      for (const each of [symbol, 'DMM']) {
-        if (Number(sheet.answer.values[each]?.mm) === from) {
-          draft.values[each] = { text: String(to), unit: 'mm', defaulted: true };
-        }
-      }
-      if (sheet.classId === 'end-mill-ball') {
-        draft.values.RE = { text: String(to / 2), unit: 'mm', defaulted: true };
-      }
+    try {
+      draft.begin(
+        await ask(api.GET('/api/v1/tools/{id}/next-size', { params: { path: { id: toolId } } }))
+      );
+    } catch (error) {
+      failed(error);
     }
-    draft.check();
   }
 
-  async function choose(classId: string) {
-    draft.classId = classId;
-    const answer = await ask(api.POST('/api/v1/tools/check', { body: draft.body }));
-    for (const field of answer.fields) {
-      if (field.defaultText && !draft.values[field.symbol]) {
-        draft.values[field.symbol] = { text: field.defaultText, defaulted: true };
-      }
+  /** Takes the next code of the library's pattern, which nobody else then gets. */
+  async function reserve() {
+    try {
+      const reserved = await ask(
+        api.POST('/api/v1/libraries/{id}/codes', {
+          params: { path: { id } },
+          body: { ...draft.body, code: '' }
+        })
+      );
+      draft.code = reserved.code;
+      draft.name ||= reserved.name ?? '';
+      draft.check();
+      done(`${reserved.code} is yours for half an hour`);
+    } catch (error) {
+      failed(error);
     }
-    draft.answer = answer;
-    draft.check();
   }
 
   async function create() {
@@ -123,7 +119,7 @@
         bind:value={sought}
         onkeydown={(event) => {
           const first = groups[0]?.items[0];
-          if (event.key === 'Enter' && first) void choose(first.id);
+          if (event.key === 'Enter' && first) void draft.become(first.id);
         }}
       />
       <span class="text-soft">It brings its fields and trade defaults.</span>
@@ -135,7 +131,7 @@
           {#each group.items as each (each.id)}
             <button
               class="flex h-9 items-center gap-3 px-1 text-left hover:bg-faint"
-              onclick={() => choose(each.id)}
+              onclick={() => draft.become(each.id)}
             >
               <Silhouette outline={each.outline} width={84} height={26} />
               {capital(each.title)}
@@ -164,6 +160,9 @@
           }
         }
       />
+      {#if patterns.data?.code}
+        <button class="button" type="button" onclick={reserve}>Next code</button>
+      {/if}
     </label>
     <label class="flex items-center gap-2">
       <span class="text-soft">Name</span>

@@ -84,6 +84,7 @@ public final class NamePattern {
                     : "\\d{%d,9}".formatted(running.digits()));
         case Piece.Field field ->
             FieldText.of(field, tool)
+                .map(text -> to.isEmpty() ? capital(text) : text)
                 .ifPresentOrElse(
                     text -> to.append(plain(text, number)), () -> missing.add(field.symbol()));
         case Piece.Group group -> {
@@ -96,6 +97,10 @@ public final class NamePattern {
         }
       }
     }
+  }
+
+  private static String capital(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 
   private static String plain(String text, OptionalInt number) {

@@ -73,7 +73,7 @@ class RenamingTest {
   @Test
   void codesHaveNoWhiteSpaceAndAnEnd() {
     Renaming spaced = renaming("{CLASS}-{DC}", "");
-    assertEquals("flat-end-mill-6", spaced.plan(List.of(mill(1, "A", "6"))).getFirst().newCode());
+    assertEquals("Flat-end-mill-6", spaced.plan(List.of(mill(1, "A", "6"))).getFirst().newCode());
     Step tooLong =
         renaming("X".repeat(70) + "{DC}", "").plan(List.of(mill(1, "A", "6"))).getFirst();
     assertEquals(State.LACKS, tooLong.state());

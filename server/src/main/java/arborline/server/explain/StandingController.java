@@ -6,7 +6,6 @@ import arborline.core.turning.Mounting;
 import arborline.core.turning.Orientation;
 import arborline.core.turning.Standing;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -72,16 +71,12 @@ class StandingController {
       @RequestParam String hand,
       @RequestParam String rake) {
     Choices choices = new Choices();
-    Mounting mounting =
-        new Mounting(
-            choices.one(Mounting.Side.class, "turretSide", turretSide),
-            choices.first("xAxis", xAxis, "rear", "own"),
-            choices.first("spindle", spindle, "sub", "main"),
-            choices.first("zAxis", zAxis, "mirrored", "common"),
-            choices.first("mount", mount, "axial", "radial"),
-            choices.one(Mounting.Work.class, "work", work),
-            choices.one(Mounting.Hand.class, "hand", hand),
-            choices.first("rake", rake, "up", "down"));
+    return standing(
+        choices, choices.mounting(turretSide, xAxis, spindle, zAxis, mount, work, hand, rake));
+  }
+
+  /** How a mounting stands, or why its words or the mounting itself cannot be. */
+  static OrientationAnswer standing(Choices choices, Mounting mounting) {
     Optional<Finding> obstacle = choices.fault().or(() -> Orientation.obstacle(mounting));
     return obstacle
         .map(OrientationAnswer::impossible)
@@ -98,47 +93,5 @@ class StandingController {
         List.of(standing.tipX(), standing.tipZ()),
         Map.of(),
         standing.remark().map(each -> Finding.note("orientation-remark", each)).stream().toList());
-  }
-
-  /** Reads words of a fixed choice and keeps the first that is none of it. */
-  private static final class Choices {
-
-    private Finding fault;
-
-    Optional<Finding> fault() {
-      return Optional.ofNullable(fault);
-    }
-
-    boolean first(String name, String word, String first, String second) {
-      if (!word.equals(first) && !word.equals(second)) {
-        refuse(name, word, first + ", " + second);
-      }
-      return word.equals(first);
-    }
-
-    <E extends Enum<E>> E one(Class<E> type, String name, String word) {
-      for (E each : type.getEnumConstants()) {
-        if (each.name().equalsIgnoreCase(word)) {
-          return each;
-        }
-      }
-      refuse(
-          name,
-          word,
-          String.join(
-              ", ",
-              java.util.Arrays.stream(type.getEnumConstants())
-                  .map(each -> each.name().toLowerCase(Locale.ROOT))
-                  .toList()));
-      return type.getEnumConstants()[0];
-    }
-
-    private void refuse(String name, String word, String allowed) {
-      if (fault == null) {
-        fault =
-            Finding.hold(
-                "choice", "%s is one of %s, not '%s'".formatted(name, allowed, word), name);
-      }
-    }
   }
 }

@@ -5,6 +5,7 @@ import arborline.core.finding.Severity;
 import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Inspected;
 import arborline.core.library.Codes;
+import arborline.core.library.NextSize;
 import arborline.core.tool.Tool;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Said;
@@ -81,6 +82,16 @@ class Sheets {
         ToolJudge.answer(ToolJudge.inspect(arborline.core.exchange.RawTool.of(tool))),
         entries.findByToolId(toolId, Limit.of(LIBRARIES_SHOWN)).stream().map(this::usedIn).toList(),
         history(owner, all));
+  }
+
+  @Transactional(readOnly = true)
+  public ToolDraft nextSize(long toolId) {
+    ShopTool owner = shelves.tool(toolId);
+    Tool tool = versions.findById(owner.versionId).orElseThrow().tool(owner.code);
+    return NextSize.of(tool)
+        .map(ToolDraft::of)
+        .orElseThrow(
+            () -> Refusal.conflict("no usual diameter is larger than that of " + owner.code));
   }
 
   private UsedIn usedIn(Entry entry) {

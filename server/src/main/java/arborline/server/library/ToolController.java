@@ -52,6 +52,12 @@ class ToolController {
     return sheets.sheet(id);
   }
 
+  /** A draft of the same tool one usual diameter larger. */
+  @GetMapping("/tools/{id}/next-size")
+  ToolDraft nextSize(@PathVariable long id) {
+    return sheets.nextSize(id);
+  }
+
   /** Answers a draft without saving anything. */
   @PostMapping(value = "/tools/check", consumes = MediaType.APPLICATION_JSON_VALUE)
   ToolJudge.ToolAnswer check(@RequestBody ToolDraft draft) {

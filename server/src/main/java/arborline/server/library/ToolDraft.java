@@ -3,6 +3,7 @@ package arborline.server.library;
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.RawTool;
 import arborline.core.quantity.Unit;
+import arborline.core.tool.Tool;
 import arborline.server.support.Refusal;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +25,16 @@ public record ToolDraft(String code, String name, String classId, Map<String, Ty
    * @param unit unit where the text names none; null for the property's own
    */
   public record Typed(String text, @Nullable String unit, @Nullable Boolean defaulted) {}
+
+  static ToolDraft of(Tool tool) {
+    Map<String, Typed> values = new TreeMap<>();
+    tool.values()
+        .forEach((symbol, value) -> {
+          ValueView view = ValueView.of(value);
+          values.put(symbol, new Typed(view.text(), view.unit(), view.defaulted()));
+        });
+    return new ToolDraft(tool.code(), tool.name(), tool.toolClass(), values);
+  }
 
   RawTool raw() {
     TreeMap<String, Cell> cells = new TreeMap<>();

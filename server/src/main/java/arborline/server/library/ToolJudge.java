@@ -40,10 +40,15 @@ final class ToolJudge {
       boolean designation,
       @Nullable String defaultText) {}
 
-  /** The answer to a draft. */
+  /**
+   * The answer to a draft.
+   *
+   * @param foreign symbols with a value that the class does not ask for
+   */
   record ToolAnswer(
       Map<String, ValueView> values,
       List<ToolField> fields,
+      List<String> foreign,
       List<Finding> findings,
       @Nullable Outline outline) {}
 
@@ -52,11 +57,22 @@ final class ToolJudge {
     Map<String, ValueView> values = new LinkedHashMap<>();
     tool.values().forEach((symbol, value) -> values.put(symbol, ValueView.of(value)));
     return new ToolAnswer(
-        values, fields(tool), inspected.findings(), Silhouettes.of(tool).orElse(null));
+        values,
+        fields(tool),
+        foreign(tool),
+        inspected.findings(),
+        Silhouettes.of(tool).orElse(null));
   }
 
   static Inspected inspect(RawTool raw) {
     return Inspector.inspect(raw);
+  }
+
+  private static List<String> foreign(Tool tool) {
+    return ToolClasses.named(tool.toolClass())
+        .map(each -> each.sheet().symbols())
+        .map(own -> tool.values().keySet().stream().filter(each -> !own.contains(each)).toList())
+        .orElse(List.of());
   }
 
   /** The fields of the tool's class, then whatever else it has. */

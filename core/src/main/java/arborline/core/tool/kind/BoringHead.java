@@ -5,6 +5,7 @@ import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.EdgeAngleRange;
 import arborline.core.tool.rule.InsertAgrees;
+import arborline.core.tool.rule.InsertNamed;
 import arborline.core.tool.rule.TipSmallerThanBody;
 import com.google.auto.service.AutoService;
 
@@ -20,7 +21,11 @@ public final class BoringHead extends DrawnClass {
             .allows("DC", "CEDC", "MIID", "LU", "OAL")
             .defaults("KAPR", "92")
             .defaults("CEDC", "1")
-            .rules(new TipSmallerThanBody(), new EdgeAngleRange(), new InsertAgrees()),
+            .rules(
+                new TipSmallerThanBody(),
+                new EdgeAngleRange(),
+                new InsertAgrees(),
+                new InsertNamed()),
         Boring::outline);
   }
 }

@@ -5,6 +5,7 @@ import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.EdgeAngleRange;
 import arborline.core.tool.rule.InsertAgrees;
+import arborline.core.tool.rule.InsertNamed;
 import arborline.core.tool.rule.ShankAgrees;
 import arborline.core.tool.rule.TrailingEdgeClear;
 import com.google.auto.service.AutoService;
@@ -25,6 +26,7 @@ public final class ExternalTurningTool extends DrawnClass {
             .rules(
                 new EdgeAngleRange(),
                 new InsertAgrees(),
+                new InsertNamed(),
                 new ShankAgrees(),
                 new TrailingEdgeClear()),
         Turning::external);

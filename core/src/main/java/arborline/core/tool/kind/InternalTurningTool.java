@@ -7,6 +7,7 @@ import arborline.core.tool.rule.BarClearsBore;
 import arborline.core.tool.rule.BoreWideEnough;
 import arborline.core.tool.rule.EdgeAngleRange;
 import arborline.core.tool.rule.InsertAgrees;
+import arborline.core.tool.rule.InsertNamed;
 import arborline.core.tool.rule.ShankAgrees;
 import arborline.core.tool.rule.TrailingEdgeClear;
 import com.google.auto.service.AutoService;
@@ -27,6 +28,7 @@ public final class InternalTurningTool extends DrawnClass {
             .rules(
                 new EdgeAngleRange(),
                 new InsertAgrees(),
+                new InsertNamed(),
                 new ShankAgrees(),
                 new TrailingEdgeClear(),
                 new BoreWideEnough(),

@@ -5,6 +5,7 @@ import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.EdgeAngleRange;
 import arborline.core.tool.rule.InsertAgrees;
+import arborline.core.tool.rule.InsertNamed;
 import arborline.core.tool.rule.NeutralSymmetric;
 import arborline.core.tool.rule.ShankAgrees;
 import arborline.core.tool.rule.TrailingEdgeClear;
@@ -26,6 +27,7 @@ public final class NeutralTurningTool extends DrawnClass {
             .rules(
                 new EdgeAngleRange(),
                 new InsertAgrees(),
+                new InsertNamed(),
                 new ShankAgrees(),
                 new TrailingEdgeClear(),
                 new NeutralSymmetric()),

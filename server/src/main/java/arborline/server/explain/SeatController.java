@@ -1,0 +1,76 @@
+package arborline.server.explain;
+
+import arborline.core.tool.Process;
+import arborline.core.tool.Silhouettes;
+import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClasses;
+import arborline.core.turning.EdgeClearances;
+import arborline.core.turning.Mounting;
+import arborline.core.turning.Seat;
+import arborline.server.library.Tools;
+import arborline.server.support.Refusal;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Shows a tool of the shop as it sits on a turret. */
+@RestController
+@RequestMapping("/api/v1/tools")
+class SeatController {
+
+  private final Tools tools;
+
+  SeatController(Tools tools) {
+    this.tools = tools;
+  }
+
+  /**
+   * A mounted tool.
+   *
+   * @param work external, internal, face or center
+   * @param view null where it cannot be mounted so
+   * @param clearances null where edge angle or corner angle is not known
+   */
+  record SeatAnswer(
+      String work,
+      StandingController.OrientationAnswer standing,
+      @Nullable Seat view,
+      @Nullable EdgeClearances clearances) {}
+
+  @GetMapping("/{id}/seat")
+  SeatAnswer seat(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "rear") String turretSide,
+      @RequestParam(defaultValue = "main") String spindle,
+      @RequestParam(defaultValue = "down") String rake,
+      @RequestParam(required = false) @Nullable String work) {
+    Tool tool = tools.get(id).tool();
+    boolean turning =
+        ToolClasses.named(tool.toolClass())
+            .map(each -> each.sheet().process())
+            .filter(each -> each == Process.TURNING || each == Process.HOLE_MAKING)
+            .isPresent();
+    if (!turning) {
+      throw Refusal.conflict("%s is no tool for turning".formatted(tool.code()));
+    }
+    String hand = tool.word("HAND").orElse("R");
+    String where = work != null ? work : tool.has("DMIN") ? "internal" : "external";
+    String mount = where.equals("external") ? "radial" : "axial";
+    Choices choices = new Choices();
+    Mounting mounting =
+        choices.mounting(turretSide, "own", spindle, "common", mount, where, hand, rake);
+    StandingController.OrientationAnswer standing = StandingController.standing(choices, mounting);
+    return new SeatAnswer(
+        where,
+        standing,
+        standing.valid()
+            ? Silhouettes.of(tool)
+                .map(outline -> Seat.of(mounting, outline, mounting.hand() == Mounting.Hand.L))
+                .orElse(null)
+            : null,
+        EdgeClearances.of(tool).orElse(null));
+  }
+}

@@ -1,0 +1,38 @@
+<script lang="ts">
+  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { Debounced } from 'runed';
+  import { api, ask } from '$lib/api/client';
+
+  let { name }: { name: string } = $props();
+
+  const settled = new Debounced(() => name, 150);
+  const comments = createQuery(() => ({
+    queryKey: ['comments', settled.current],
+    queryFn: () =>
+      ask(api.GET('/api/v1/explain/comment', { params: { query: { text: settled.current } } })),
+    placeholderData: keepPreviousData,
+    enabled: settled.current !== ''
+  }));
+</script>
+
+{#if name && comments.data}
+  <section aria-label="Comments of controls">
+    <h2 class="px-5 pb-1 pt-4">In the comment of the control</h2>
+    <ul class="px-5">
+      {#each comments.data.items as each (each.machineId)}
+        <li class="band py-1.5">
+          <div class="flex items-baseline gap-2">
+            <span class="text-soft">{each.machine}</span>
+            <span class="ml-auto text-[13px] text-soft">
+              {each.most === 0 ? 'keeps none' : `${each.length} of ${each.most} characters`}
+            </span>
+          </div>
+          {#if each.most > 0}<p class="code">{each.text}</p>{/if}
+          {#each each.changes as change (change)}
+            <p class="text-[13px] text-query">{change}</p>
+          {/each}
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}

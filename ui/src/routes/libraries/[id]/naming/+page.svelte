@@ -1,0 +1,254 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import {
+    createInfiniteQuery,
+    createQuery,
+    keepPreviousData,
+    useQueryClient
+  } from '@tanstack/svelte-query';
+  import { Debounced, watch } from 'runed';
+  import { api, ask } from '$lib/api/client';
+  import Mark from '$lib/marks/Mark.svelte';
+  import PatternInput from '$lib/naming/PatternInput.svelte';
+  import { done, failed } from '$lib/shell/say';
+  import { who } from '$lib/shell/session.svelte';
+  import { count } from '$lib/shell/text';
+  import Trouble from '$lib/shell/Trouble.svelte';
+
+  const id = $derived(Number(page.params.id));
+  const client = useQueryClient();
+  const may = $derived(who.may('EDIT'));
+  const library = createQuery(() => ({
+    queryKey: ['library', id],
+    queryFn: () => ask(api.GET('/api/v1/libraries/{id}', { params: { path: { id } } }))
+  }));
+  const kept = createQuery(() => ({
+    queryKey: ['library', id, 'naming'],
+    queryFn: () => ask(api.GET('/api/v1/libraries/{id}/naming', { params: { path: { id } } }))
+  }));
+  const fields = createQuery(() => ({
+    queryKey: ['naming fields'],
+    queryFn: () => ask(api.GET('/api/v1/naming/fields')),
+    staleTime: Infinity
+  }));
+
+  let code = $state('');
+  let name = $state('');
+  let left = $state<number[]>([]);
+  let working = $state(false);
+  watch(
+    () => kept.data,
+    (patterns) => {
+      if (patterns) {
+        code = patterns.code;
+        name = patterns.name;
+      }
+    }
+  );
+  const trouble = $derived(library.error ?? kept.error);
+  const typed = new Debounced(() => ({ code, name }), 150);
+  const preview = createInfiniteQuery(() => ({
+    queryKey: ['library', id, 'naming', 'preview', typed.current],
+    initialPageParam: 0,
+    queryFn: ({ pageParam }) =>
+      ask(
+        api.POST('/api/v1/libraries/{id}/naming/preview', {
+          params: { path: { id }, query: { after: pageParam } },
+          body: typed.current
+        })
+      ),
+    getNextPageParam: (last: { next?: number | null }) => last.next ?? undefined,
+    placeholderData: keepPreviousData,
+    enabled: Boolean(kept.data)
+  }));
+  const first = $derived(preview.data?.pages[0]);
+  const faults = $derived(Boolean(first?.codeFault ?? first?.nameFault));
+  const steps = $derived((preview.data?.pages ?? []).flatMap((each) => each.items));
+  const changed = $derived(kept.data && (kept.data.code !== code || kept.data.name !== name));
+  const states = {
+    FITS: ['as the patterns say', 'pass'],
+    CHANGES: ['would change', 'note'],
+    LACKS: ['cannot be named', 'hold'],
+    CLASHES: ['code is not free', 'hold']
+  } as const;
+  const of = (state: keyof typeof states) => steps.filter((each) => each.state === state);
+  const chosen = $derived(of('CHANGES').filter((each) => !left.includes(each.id)));
+  const shown = $derived([...of('CLASHES'), ...of('LACKS'), ...of('CHANGES'), ...of('FITS')]);
+
+  async function act(what: () => Promise<{ undo: number }>, said: string) {
+    working = true;
+    try {
+      const answer = await what();
+      done(said, answer.undo, () => void client.invalidateQueries());
+      await client.invalidateQueries();
+    } catch (error) {
+      failed(error);
+    } finally {
+      working = false;
+    }
+  }
+
+  function keep() {
+    void act(
+      () =>
+        ask(
+          api.PUT('/api/v1/libraries/{id}/naming', {
+            params: { path: { id } },
+            body: { code, name }
+          })
+        ),
+      'Kept the patterns'
+    );
+  }
+
+  function rename() {
+    const tools = chosen.map((each) => ({
+      toolId: each.id,
+      code: each.newCode,
+      name: each.newName
+    }));
+    void act(
+      () =>
+        ask(
+          api.POST('/api/v1/libraries/{id}/naming/rename', {
+            params: { path: { id } },
+            body: { tools }
+          })
+        ),
+      `Renamed ${count(tools.length, 'tool')}`
+    );
+  }
+</script>
+
+<svelte:head><title>Names of {library.data?.name ?? 'a library'} · Arbor Line</title></svelte:head>
+
+{#if trouble}
+  <Trouble error={trouble} retry={() => void kept.refetch()} />
+{:else if library.data && kept.data}
+  <header class="flex items-center gap-3 px-5 pb-2 pt-3">
+    <h1>
+      Names and codes of <a class="hover:text-working" href="/libraries/{id}">{library.data.name}</a
+      >
+    </h1>
+    {#if may}
+      <div class="ml-auto flex items-center gap-2">
+        <button class="button" disabled={!changed || faults || working} onclick={keep}>
+          Keep patterns
+        </button>
+        <button
+          class="button main"
+          disabled={changed || faults || working || chosen.length === 0}
+          title={changed ? 'keep the patterns first' : undefined}
+          onclick={rename}
+        >
+          Rename {count(chosen.length, 'tool')}
+        </button>
+      </div>
+    {/if}
+  </header>
+  <div class="band space-y-2 px-5 pb-3">
+    <PatternInput
+      label="Code"
+      bind:value={code}
+      fields={fields.data?.items ?? []}
+      fault={first?.codeFault}
+      placeholder={'such as {KIND}{DC 2}-{NO 3}'}
+      readonly={!may}
+    />
+    <PatternInput
+      label="Name"
+      bind:value={name}
+      fields={fields.data?.items ?? []}
+      fault={first?.nameFault}
+      placeholder={'such as {CLASS} {DC}[ R{RE}]'}
+      readonly={!may}
+    />
+    <p class="text-[13px] text-soft">
+      <span class="code">&#123;DC&#125;</span> is a property,
+      <span class="code">&#123;DC in 1.3&#125;</span> in inches with digits before and after the
+      point,
+      <span class="code">&#123;NO 3&#125;</span> a running number;
+      <span class="code">[…]</span> stands only where all in it is known.
+    </p>
+  </div>
+  {#if preview.error}
+    <Trouble error={preview.error} retry={() => void preview.refetch()} />
+  {:else if steps.length === 0}
+    <p class="px-5 py-6 text-soft">
+      {preview.data ? 'This library has no tools to name.' : 'Looking at the tools …'}
+    </p>
+  {:else}
+    <div class="min-h-0 flex-1 overflow-auto px-5 pb-8">
+      <p class="flex gap-5 py-2" role="status">
+        {#if !code && !name}
+          <span class="text-soft">No pattern yet: any code and any name will do.</span>
+        {/if}
+        {#each Object.entries(states) as [state, [words, kind]] (state)}
+          {@const many = of(state as keyof typeof states).length}
+          {#if many > 0}
+            <Mark {kind} word="{many} {words}" />
+          {/if}
+        {/each}
+        {#if preview.hasNextPage}
+          <button class="button quiet h-6!" onclick={() => void preview.fetchNextPage()}>
+            Look at more
+          </button>
+        {/if}
+      </p>
+      <table class="rows w-full table-fixed">
+        <colgroup>
+          <col class="w-8" /><col class="w-40" /><col class="w-44" /><col /><col /><col
+            class="w-[22%]"
+          />
+        </colgroup>
+        <thead>
+          <tr>
+            <th><span class="sr-only">Rename</span></th>
+            <th>Code</th>
+            <th>New code</th>
+            <th>Name</th>
+            <th>New name</th>
+            <th></th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each shown as step (step.id)}
+            <tr class="hover:bg-faint">
+              <td>
+                {#if step.state === 'CHANGES' && may}
+                  <input
+                    type="checkbox"
+                    aria-label="Rename {step.code}"
+                    checked={!left.includes(step.id)}
+                    onchange={(event) => {
+                      left = event.currentTarget.checked
+                        ? left.filter((each) => each !== step.id)
+                        : [...left, step.id];
+                    }}
+                  />
+                {/if}
+              </td>
+              <td class="code truncate">
+                <a class="hover:text-working" href="/tools/{step.id}">{step.code}</a>
+              </td>
+              <td class="code truncate" class:text-soft={step.code === step.newCode}>
+                {step.code === step.newCode ? 'stays' : step.newCode}
+              </td>
+              <td class="truncate" title={step.name}>{step.name}</td>
+              <td
+                class="truncate"
+                class:text-soft={step.name === step.newName}
+                title={step.newName}
+              >
+                {step.name === step.newName ? 'stays' : step.newName}
+              </td>
+              <td class="truncate" title={step.why}>
+                <Mark kind={states[step.state][1]} word={step.why || states[step.state][0]} />
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+  {/if}
+{/if}
