@@ -180,7 +180,7 @@
     <button class="button" onclick={() => drawing?.save(`${shown.code}.svg`)}>Save drawing</button>
     {#if may}
       <div class="ml-auto flex items-center gap-2">
-        {#if shown.usedIn.length > 0 && !draft.changed}
+        {#if shown.usedIn.length > 0 && !draft.changed && (shown.answer.values.DC ?? shown.answer.values.DCX)}
           <a class="button" href="/libraries/{shown.usedIn[0].libraryId}/new?like={id}">Next size</a
           >
         {/if}

@@ -26,6 +26,7 @@
   }));
   let sought = $state('');
   let others = $state(false);
+  let solid = $state(false);
   const may = $derived(who.may('EDIT'));
   const seats = [
     { value: '', label: 'any spindle' },
@@ -153,7 +154,10 @@
     </span>
     {#if may}
       <div class="ml-auto flex gap-2">
-        <button class="button" onclick={saveDrawing}>Save drawing</button>
+        <button class="button" aria-pressed={solid} onclick={() => (solid = !solid)}>
+          {solid ? 'Flat' : 'In space'}
+        </button>
+        <button class="button" disabled={solid} onclick={saveDrawing}>Save drawing</button>
         {#if builder.kept}
           <a class="button" href="/api/v1/stacks/{builder.kept}/step" download>Save solid</a>
           <button class="button" onclick={takeApart}>Take apart</button>
@@ -167,12 +171,18 @@
   {:else if builder.answer}
     {@const answer = builder.answer}
     <div class="min-h-0 flex-1 overflow-auto">
-      <StackDrawing
-        shape={answer.shape}
-        wall={builder.wall}
-        clearance={answer.clearance}
-        onprojection={may ? (mm) => builder.project(mm) : undefined}
-      />
+      {#if solid}
+        {#await import('$lib/stack/Solid.svelte') then { default: Solid }}
+          <Solid shape={answer.shape} />
+        {/await}
+      {:else}
+        <StackDrawing
+          shape={answer.shape}
+          wall={builder.wall}
+          clearance={answer.clearance}
+          onprojection={may ? (mm) => builder.project(mm) : undefined}
+        />
+      {/if}
       <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_300px] gap-8 px-5 pb-8 pt-3">
         <section aria-label="Parts">
           <h2>Parts, from the machine</h2>

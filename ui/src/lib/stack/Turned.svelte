@@ -1,0 +1,53 @@
+<script lang="ts">
+  import { T, useTask, useThrelte } from '@threlte/core';
+  import { onDestroy } from 'svelte';
+  import { DoubleSide, type PerspectiveCamera } from 'three';
+  import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+  import type { StackShape } from '$lib/api/client';
+  import { stretches } from './solid';
+
+  let { shape }: { shape: StackShape } = $props();
+
+  const { dom, invalidate } = useThrelte();
+  const styles = getComputedStyle(document.documentElement);
+  const steel = styles.getPropertyValue('--steel').trim();
+  const edge = styles.getPropertyValue('--edge').trim();
+  const far = $derived(Math.max(shape.length, shape.widest));
+  let controls: OrbitControls | undefined;
+
+  function look(camera: PerspectiveCamera) {
+    controls = new OrbitControls(camera, dom);
+    controls.enableDamping = true;
+    controls.addEventListener('change', invalidate);
+  }
+
+  useTask(() => void controls?.update(), { autoInvalidate: false });
+  onDestroy(() => controls?.dispose());
+</script>
+
+<T.PerspectiveCamera
+  makeDefault
+  fov={30}
+  near={1}
+  far={far * 20}
+  position={[far * 0.4, far * 0.45, far * 1.3]}
+  oncreate={look}
+/>
+<T.AmbientLight intensity={1.4} />
+<T.DirectionalLight position={[far, far * 2, far * 1.5]} intensity={2.2} />
+<T.DirectionalLight position={[-far, -far, far]} intensity={0.7} />
+<T.Group rotation.z={-Math.PI / 2} position.x={-shape.length / 2}>
+  {#each shape.spans as span, index (index)}
+    {#each span.profile.length > 1 ? stretches(span.profile) : [] as stretch, at (at)}
+      <T.Mesh>
+        <T.LatheGeometry args={[stretch, 72]} />
+        <T.MeshStandardMaterial
+          color={span.cutter ? edge : steel}
+          metalness={0.35}
+          roughness={0.45}
+          side={DoubleSide}
+        />
+      </T.Mesh>
+    {/each}
+  {/each}
+</T.Group>
