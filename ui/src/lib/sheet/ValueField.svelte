@@ -28,6 +28,7 @@
   class={['field', compact ? 'h-6! w-[70px]' : 'w-36', field?.numeric && 'text-right']}
   class:italic={defaulted}
   aria-label={label}
+  list={field?.choices.length && !compact ? `choices-${symbol}` : undefined}
   aria-invalid={finding?.severity === 'HOLD' && !finding.code.startsWith('missing.')}
   title={finding?.message ?? field?.sentence}
   {readonly}
@@ -45,3 +46,9 @@
     draft.type(symbol, typed, field?.unit === 'mm');
   }}
 />
+
+{#if field?.choices.length && !compact}
+  <datalist id="choices-{symbol}">
+    {#each field.choices as choice (choice)}<option value={choice}></option>{/each}
+  </datalist>
+{/if}

@@ -20,16 +20,31 @@
   let width = $state(1200);
   const HEIGHT = 300;
   const LEFT = 60;
-  const far = $derived(Math.max(shape.length, 1) * 1.08);
+  const far = $derived(
+    Math.max(shape.length, (shape.turned?.at ?? 0) + shape.widest * 0.35, 1) * 1.08
+  );
   const wide = $derived(Math.max(shape.widest, (wall?.distance ?? 0) * 2 + 12, 1));
   const scale = $derived(Math.min((width - LEFT - 60) / far, (HEIGHT - 60) / wide));
   const axis = HEIGHT / 2;
   const at = $derived(view(LEFT, axis, scale));
   const tip = $derived(at.x(shape.length));
+  const dimensions = $derived([
+    { from: 0, to: shape.length, y: HEIGHT - 18, text: `A ${round(shape.length)}` },
+    ...(shape.turned
+      ? []
+      : [
+          {
+            from: shape.length - shape.projection,
+            to: shape.length,
+            y: HEIGHT - 40,
+            text: `projection ${round(shape.projection)}`
+          }
+        ])
+  ]);
   let dragging = $state<{ x: number; projection: number } | null>(null);
 
   function begin(event: PointerEvent) {
-    if (!onprojection) return;
+    if (!onprojection || shape.turned) return;
     dragging = { x: event.clientX, projection: shape.projection };
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
   }
@@ -89,8 +104,11 @@
         fill={span.cutter ? 'var(--edge)' : index % 2 ? 'var(--steel-dark)' : 'var(--steel)'}
         stroke={clearance?.touching === span.code ? 'var(--hold)' : 'var(--ink)'}
         stroke-width={clearance?.touching === span.code ? 2 : 0.8}
+        transform={span.turned && shape.turned
+          ? `translate(${shape.turned.at * scale} 0) rotate(${shape.turned.angle} ${LEFT} ${axis})`
+          : undefined}
         role="presentation"
-        class={span.cutter && onprojection ? 'cursor-ew-resize' : ''}
+        class={span.cutter && onprojection && !shape.turned ? 'cursor-ew-resize' : ''}
         onpointerdown={span.cutter ? begin : () => onpart?.(span.code)}
         onpointermove={span.cutter ? move : undefined}
         onpointerup={() => (dragging = null)}
@@ -104,7 +122,7 @@
     {/if}
     <line x1={LEFT} x2={LEFT} y1="14" y2={HEIGHT - 14} stroke="var(--working)" stroke-width="1.5" />
     <text x={LEFT + 6} y="24" font-size="12" fill="var(--working)">gauge line</text>
-    {#each [{ from: 0, to: shape.length, y: HEIGHT - 18, text: `A ${round(shape.length)}` }, { from: shape.length - shape.projection, to: shape.length, y: HEIGHT - 40, text: `projection ${round(shape.projection)}` }] as dimension (dimension.text)}
+    {#each dimensions as dimension (dimension.text)}
       <g stroke="var(--soft)" stroke-width="0.8">
         <line x1={at.x(dimension.from)} x2={at.x(dimension.to)} y1={dimension.y} y2={dimension.y} />
         <line

@@ -25,6 +25,20 @@
   onDestroy(() => controls?.dispose());
 </script>
 
+{#snippet part(span: StackShape['spans'][number])}
+  {#each span.profile.length > 1 ? stretches(span.profile) : [] as stretch, at (at)}
+    <T.Mesh>
+      <T.LatheGeometry args={[stretch, 72]} />
+      <T.MeshStandardMaterial
+        color={span.cutter ? edge : steel}
+        metalness={0.35}
+        roughness={0.45}
+        side={DoubleSide}
+      />
+    </T.Mesh>
+  {/each}
+{/snippet}
+
 <T.PerspectiveCamera
   makeDefault
   fov={30}
@@ -37,17 +51,14 @@
 <T.DirectionalLight position={[far, far * 2, far * 1.5]} intensity={2.2} />
 <T.DirectionalLight position={[-far, -far, far]} intensity={0.7} />
 <T.Group rotation.z={-Math.PI / 2} position.x={-shape.length / 2}>
-  {#each shape.spans as span, index (index)}
-    {#each span.profile.length > 1 ? stretches(span.profile) : [] as stretch, at (at)}
-      <T.Mesh>
-        <T.LatheGeometry args={[stretch, 72]} />
-        <T.MeshStandardMaterial
-          color={span.cutter ? edge : steel}
-          metalness={0.35}
-          roughness={0.45}
-          side={DoubleSide}
-        />
-      </T.Mesh>
-    {/each}
+  {#each shape.spans.filter((each) => !each.turned) as span, index (index)}
+    {@render part(span)}
   {/each}
+  {#if shape.turned}
+    <T.Group position.y={shape.turned.at} rotation.z={(-shape.turned.angle * Math.PI) / 180}>
+      {#each shape.spans.filter((each) => each.turned) as span, index (index)}
+        {@render part(span)}
+      {/each}
+    </T.Group>
+  {/if}
 </T.Group>

@@ -11,7 +11,13 @@
     queryFn: () => ask(api.GET('/api/v1/components'))
   }));
   let sought = $state('');
-  const kinds = { HOLDER: 'holder', EXTENSION: 'extension', COLLET: 'collet', ARBOR: 'arbor' };
+  const kinds = {
+    HOLDER: 'holder',
+    EXTENSION: 'extension',
+    COLLET: 'collet',
+    ARBOR: 'arbor',
+    AGGREGATE: 'aggregate'
+  };
   const shown = $derived(
     (components.data?.items ?? []).filter((each) =>
       sought
@@ -30,7 +36,7 @@
 
 <div class="flex min-h-0 flex-1 flex-col">
   <header class="flex items-center gap-3 px-5 pb-2 pt-3">
-    <h1>Holders, extensions, collets, arbors</h1>
+    <h1>Holders and what goes with them</h1>
     <span class="text-soft" role="status">{shown.length}</span>
     <input
       class="field ml-6 w-80"

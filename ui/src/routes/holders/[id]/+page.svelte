@@ -155,14 +155,38 @@
         <Choice
           label="Kind"
           disabled={!may}
-          bind:value={draft.kind}
+          bind:value={
+            () => draft.kind,
+            (kind) => {
+              draft.kind = kind;
+              draft.turn = kind === 'AGGREGATE' ? { angle: 90, at: 100, out: 50 } : undefined;
+            }
+          }
           options={[
             { value: 'HOLDER', label: 'holder' },
             { value: 'EXTENSION', label: 'extension' },
             { value: 'COLLET', label: 'collet' },
-            { value: 'ARBOR', label: 'arbor' }
+            { value: 'ARBOR', label: 'arbor' },
+            { value: 'AGGREGATE', label: 'aggregate' }
           ]}
         />
+        {#if draft.kind === 'AGGREGATE' && draft.turn}
+          {@const turn = draft.turn}
+          {#each [['angle', 'Turns by', 'deg'], ['at', 'Axes cross at', 'mm'], ['out', 'Face beyond it', 'mm']] as const as [key, title, unit] (key)}
+            <label class="text-soft" for={key}>{title}</label>
+            <span class="flex items-center gap-2">
+              <input
+                id={key}
+                class="field w-24 text-right"
+                type="number"
+                step="any"
+                readonly={!may}
+                bind:value={turn[key]}
+              />
+              <span class="text-soft">{unit}</span>
+            </span>
+          {/each}
+        {/if}
         <label class="text-soft" for="ccms">Machine side</label>
         <input id="ccms" class="field code" readonly={!may} bind:value={draft.machineSide} />
         <label class="text-soft" for="ccws">Workpiece side</label>

@@ -118,4 +118,55 @@ class CuttingTest extends ServerTest {
     assertEquals("speed must be above 0 and at most 100 000", lead.post(path, zero).text("detail"));
     assertEquals(403, as("VISITOR").post(path, line("", "fixed")).status());
   }
+
+  @Test
+  void theShopAddsMaterialsOfItsOwn() {
+    Api.Answer added =
+        lead.post(
+            "/api/v1/materials",
+            Api.body("name", "Cast bronze CuSn12", "group", "N", "force", 950, "rise", 0.24));
+    assertEquals(201, added.status());
+    String id = added.text("id");
+    assertEquals(id, lead.get("/api/v1/materials").at("items").get(0).get("id").asString());
+    long tool = tool("CU-OWN");
+    Api.Answer computed = compute(tool, "material", id);
+    assertTrue(computed.at("cut").get("power").asDouble() > 0);
+    long line =
+        lead.post("/api/v1/tools/%d/cutting".formatted(tool), line(id, "catalogue")).number("id");
+    Api.Answer needed = lead.send("DELETE", "/api/v1/materials/" + id, null);
+    assertEquals(409, needed.status());
+    assertTrue(needed.text("detail").startsWith("1 lines of cutting data are for Cast bronze"));
+    lead.send("DELETE", "/api/v1/cutting/" + line, null);
+    assertEquals(204, lead.send("DELETE", "/api/v1/materials/" + id, null).status());
+    assertEquals(404, lead.send("DELETE", "/api/v1/materials/p-low-carbon", null).status());
+  }
+
+  @Test
+  void aMaterialIsNamedOnceAndKnownByForceOrHardness() {
+    Map<String, Object> steel = Api.body("name", "Shaft steel", "group", "P", "hardness", 240);
+    assertEquals(1825, lead.post("/api/v1/materials", steel).at("force").asDouble());
+    Api.Answer twice = lead.post("/api/v1/materials", steel);
+    assertEquals(409, twice.status());
+    Api.Answer bare = lead.post("/api/v1/materials", Api.body("name", "Plywood", "group", "W"));
+    assertEquals(400, bare.status());
+    assertTrue(bare.text("detail").contains("give kc1.1"));
+  }
+
+  @Test
+  void saysWhereToBegin() {
+    long tool = tool("CU-START");
+    Api.Answer start =
+        lead.get("/api/v1/tools/%d/cutting/start?material=p-alloy-annealed".formatted(tool));
+    assertEquals(150, start.at("speed").asDouble());
+    assertEquals(9.7, start.at("depth").asDouble());
+    assertEquals(
+        400, lead.get("/api/v1/tools/%d/cutting/start?material=cheese".formatted(tool)).status());
+  }
+
+  @Test
+  void knowsCutterMaterialsAndCoatings() {
+    assertEquals(
+        "HC", lead.get("/api/v1/cutter-materials").at("items").get(0).get("id").asString());
+    assertTrue(lead.get("/api/v1/coatings").at("items").size() > 5);
+  }
 }

@@ -31,6 +31,8 @@ class RolesTest extends ServerTest {
     "POST,   /deliveries/999999/look,                 LEAD PROGRAMMER",
     "PUT,    /libraries/999999/naming,                LEAD PROGRAMMER",
     "POST,   /libraries/999999/naming/rename,         LEAD PROGRAMMER",
+    "POST,   /materials,                              LEAD PROGRAMMER",
+    "DELETE, /materials/none,                         LEAD PROGRAMMER",
     "POST,   /libraries/999999/codes,                 LEAD PROGRAMMER",
     "POST,   /deliveries/999999/accept,               LEAD PROGRAMMER",
     "POST,   /deliveries/999999/stop,                 LEAD PROGRAMMER",

@@ -3,11 +3,13 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, ask, type Computed, type CuttingLine } from '$lib/api/client';
   import WindowPlot from '$lib/cutting/WindowPlot.svelte';
+  import Lines from '$lib/cutting/Lines.svelte';
+  import OwnMaterials from '$lib/cutting/OwnMaterials.svelte';
   import Mark from '$lib/marks/Mark.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
-  import { capital, moment } from '$lib/shell/text';
+  import { capital } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const id = Number(page.params.id);
@@ -34,10 +36,8 @@
     queryFn: () => ask(api.GET('/api/v1/tools/{id}/stacks', { params: { path: { id } } }))
   }));
   const may = $derived(who.may('EDIT'));
-  const diameter = $derived(
-    Number(sheet.data?.answer.values.DC?.mm ?? sheet.data?.answer.values.DCX?.mm ?? 10)
-  );
-  const drills = $derived(/drill|sink|bore|reamer/.test(sheet.data?.classId ?? ''));
+  let drills = $state(false);
+  let unusual = $state<string[]>([]);
 
   let material = $state('p-alloy-annealed');
   let machine = $state('');
@@ -49,27 +49,37 @@
   let bend = $state(100);
   let computed = $state<Computed | null>(null);
   let problem = $state('');
-  let proving = $state<CuttingLine | null>(null);
+  let adding = $state(false);
   let asked = 0;
   const compliance = $derived(stacks.data?.items[0]?.answer.shape.deflection ?? 0);
-  const chosen = $derived(materials.data?.items.find((each) => each.id === material));
 
   let started = false;
   $effect(() => {
-    if (!started && sheet.data && materials.data) {
+    if (!started && sheet.data) {
       started = true;
-      depth = drills ? 0 : diameter;
-      width = drills ? 0 : Math.round(diameter * 30) / 100;
-      suggest();
+      void begin(true);
     }
   });
 
-  /** Usual values of the material for this diameter. */
-  function suggest() {
-    if (!chosen) return;
-    const scale = Math.min(3, Math.max(0.1, diameter / 10)) * (drills ? 2 : 1);
-    speed = Math.round((chosen.speedLow + chosen.speedHigh) / 2);
-    feed = Math.round(((chosen.feedLow + chosen.feedHigh) / 2) * scale * 1000) / 1000;
+  /** Asks where to begin with the tool in the material; depth and width only the first time. */
+  async function begin(all: boolean) {
+    try {
+      const start = await ask(
+        api.GET('/api/v1/tools/{id}/cutting/start', {
+          params: { path: { id }, query: { material } }
+        })
+      );
+      speed = start.speed;
+      feed = start.feed;
+      drills = start.drills;
+      unusual = start.findings.map((each) => each.message);
+      if (all) {
+        depth = start.depth;
+        width = start.width;
+      }
+    } catch (error) {
+      failed(error);
+    }
   }
 
   $effect(() => {
@@ -140,7 +150,6 @@
   }
 
   function prove(line: CuttingLine) {
-    proving = null;
     void act(
       () =>
         ask(
@@ -154,6 +163,13 @@
           })
         ),
       `Proven on ${machine || machines.data?.items[0]?.name}`
+    );
+  }
+
+  function remove(line: CuttingLine) {
+    void act(
+      () => ask(api.DELETE('/api/v1/cutting/{id}', { params: { path: { id: line.id } } })),
+      'Took the line out'
     );
   }
 
@@ -181,6 +197,20 @@
   }
 </script>
 
+{#snippet size(
+  key: string,
+  title: string,
+  unit: string,
+  get: () => number,
+  set: (next: number) => void
+)}
+  <label class="text-soft" for={key}>{title}</label>
+  <span class="flex items-center gap-2">
+    <input id={key} class="field w-24 text-right" type="number" step="any" bind:value={get, set} />
+    <span class="text-soft">{unit}</span>
+  </span>
+{/snippet}
+
 <svelte:head><title>Cutting data of {sheet.data?.code ?? 'a tool'} · Arbor Line</title></svelte:head
 >
 
@@ -194,127 +224,16 @@
     <span class="text-soft">{sheet.data.name}</span>
   </header>
   <div class="min-h-0 flex-1 overflow-auto pb-8">
-    <section aria-label="Lines" class="px-5">
-      <table class="rows w-full">
-        <thead>
-          <tr>
-            <th>Material</th>
-            <th>Purpose</th>
-            <th class="number">vc, m/min</th>
-            <th class="number">{drills ? 'fn' : 'fz'}, mm</th>
-            <th class="number">ap, mm</th>
-            <th class="number">ae, mm</th>
-            <th>Origin</th>
-            <th></th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each lines.data?.items ?? [] as line (line.id)}
-            <tr
-              class="hover:bg-faint"
-              onkeydown={(event) => {
-                if (event.key === 'p') proving = line;
-                if (event.key === 'Escape') proving = null;
-              }}
-            >
-              <td>
-                <button class="hover:text-working" onclick={() => open(line)}>
-                  {capital(named(line.material))}
-                </button>
-              </td>
-              <td>{line.purpose}</td>
-              {#if proving?.id === line.id}
-                {@const proof = proving}
-                <td class="number" colspan="5">
-                  <form
-                    class="flex items-center justify-end gap-2"
-                    onsubmit={(event) => {
-                      event.preventDefault();
-                      prove(proof);
-                    }}
-                  >
-                    <span class="text-soft">proved</span>
-                    <input
-                      class="field h-6! w-20 text-right"
-                      type="number"
-                      step="any"
-                      aria-label="Proven speed"
-                      bind:value={proof.speed}
-                    />
-                    <input
-                      class="field h-6! w-24 text-right"
-                      type="number"
-                      step="any"
-                      aria-label="Proven feed"
-                      bind:value={proof.feed}
-                    />
-                    <button class="button main h-6!" {@attach (button) => button.focus()}>
-                      Proven
-                    </button>
-                  </form>
-                </td>
-              {:else}
-                <td class="number">{line.speed}</td>
-                <td class="number">{line.feed}</td>
-                <td class="number">{line.depth || ''}</td>
-                <td class="number">{line.width || ''}</td>
-                <td>
-                  <span class={line.origin === 'proven' ? 'font-semibold text-working' : ''}>
-                    {line.origin}
-                  </span>
-                  <span class="text-soft">
-                    {#if line.origin === 'proven'}on {line.machine}, before {line.beforeSpeed} / {line.beforeFeed};{/if}
-                    {line.by}, {moment(line.at)}
-                  </span>
-                </td>
-              {/if}
-              <td class="number">
-                <button
-                  class="button quiet h-6!"
-                  title="Key p, then Enter"
-                  onclick={() => (proving = { ...line })}>Proven …</button
-                >
-                {#if may}
-                  <button
-                    class="button quiet h-6!"
-                    aria-label="Take out the line for {named(line.material)}"
-                    onclick={() =>
-                      act(
-                        () =>
-                          ask(
-                            api.DELETE('/api/v1/cutting/{id}', {
-                              params: { path: { id: line.id } }
-                            })
-                          ),
-                        'Took the line out'
-                      )}>Take out</button
-                  >
-                {/if}
-              </td>
-            </tr>
-          {:else}
-            <tr>
-              <td colspan="8" class="text-soft"> No line yet: compute one below and keep it. </td>
-            </tr>
-          {/each}
-          {#each lines.data?.elsewhere ?? [] as line (line.id)}
-            <tr class="text-soft">
-              <td>
-                <button class="hover:text-working" onclick={() => open(line)}>
-                  {capital(named(line.material))}
-                </button>
-              </td>
-              <td>{line.purpose}</td>
-              <td class="number">{line.speed}</td>
-              <td class="number">{line.feed}</td>
-              <td class="number">{line.depth || ''}</td>
-              <td class="number">{line.width || ''}</td>
-              <td colspan="2">proven on {line.machine} with another tool of the same geometry</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    </section>
+    <Lines
+      lines={lines.data?.items ?? []}
+      elsewhere={lines.data?.elsewhere ?? []}
+      {drills}
+      {named}
+      {may}
+      onopen={open}
+      onprove={prove}
+      onremove={remove}
+    />
     <div class="mt-4 grid grid-cols-[300px_250px_minmax(0,1fr)] gap-8 px-5">
       <section aria-label="A cut">
         <h2>A cut</h2>
@@ -326,7 +245,7 @@
               () => material,
               (next) => {
                 material = next;
-                suggest();
+                void begin(false);
               }
             }
             options={(materials.data?.items ?? []).map((each) => ({
@@ -345,68 +264,51 @@
           />
           <label class="text-soft" for="purpose">Purpose</label>
           <input id="purpose" class="field" maxlength="60" bind:value={purpose} />
-          <label class="text-soft" for="vc">Speed vc</label>
-          <span class="flex items-center gap-2"
-            ><input
-              id="vc"
-              class="field w-24 text-right"
-              type="number"
-              step="any"
-              bind:value={speed}
-            />
-            <span class="text-soft">m/min</span></span
-          >
-          <label class="text-soft" for="fz">Feed {drills ? 'fn' : 'fz'}</label>
-          <span class="flex items-center gap-2"
-            ><input
-              id="fz"
-              class="field w-24 text-right"
-              type="number"
-              step="any"
-              bind:value={feed}
-            />
-            <span class="text-soft">mm</span></span
-          >
+          {@render size(
+            'vc',
+            'Speed vc',
+            'm/min',
+            () => speed,
+            (next) => (speed = next)
+          )}
+          {@render size(
+            'fz',
+            `Feed ${drills ? 'fn' : 'fz'}`,
+            'mm',
+            () => feed,
+            (next) => (feed = next)
+          )}
           {#if !drills}
-            <label class="text-soft" for="ap">Depth ap</label>
-            <span class="flex items-center gap-2"
-              ><input
-                id="ap"
-                class="field w-24 text-right"
-                type="number"
-                step="any"
-                bind:value={depth}
-              />
-              <span class="text-soft">mm</span></span
-            >
-            <label class="text-soft" for="ae">Width ae</label>
-            <span class="flex items-center gap-2"
-              ><input
-                id="ae"
-                class="field w-24 text-right"
-                type="number"
-                step="any"
-                bind:value={width}
-              />
-              <span class="text-soft">mm</span></span
-            >
+            {@render size(
+              'ap',
+              'Depth ap',
+              'mm',
+              () => depth,
+              (next) => (depth = next)
+            )}
+            {@render size(
+              'ae',
+              'Width ae',
+              'mm',
+              () => width,
+              (next) => (width = next)
+            )}
             {#if compliance}
-              <label class="text-soft" for="bend">Bending allowed</label>
-              <span class="flex items-center gap-2"
-                ><input
-                  id="bend"
-                  class="field w-24 text-right"
-                  type="number"
-                  step="any"
-                  bind:value={bend}
-                />
-                <span class="text-soft">µm</span></span
-              >
+              {@render size(
+                'bend',
+                'Bending allowed',
+                'µm',
+                () => bend,
+                (next) => (bend = next)
+              )}
             {/if}
           {/if}
         </div>
+        {#each unusual as message (message)}
+          <p class="mt-2 text-query">{capital(message)}</p>
+        {/each}
         {#if may}
-          <div class="mt-3 flex gap-2">
+          <div class="mt-3 flex flex-wrap gap-2">
             <button
               class="button main"
               disabled={!computed?.cut}
@@ -417,6 +319,7 @@
             <button class="button" disabled={!computed?.cut} onclick={() => keep('fixed')}>
               Keep for any material
             </button>
+            <button class="button" onclick={() => (adding = true)}>Own materials</button>
           </div>
         {/if}
       </section>
@@ -457,6 +360,14 @@
       </section>
     </div>
   </div>
+  <OwnMaterials
+    bind:open={adding}
+    materials={materials.data?.items ?? []}
+    onadd={(added) => {
+      material = added;
+      void begin(false);
+    }}
+  />
 {:else}
   <p class="px-5 py-6 text-soft">Opening …</p>
 {/if}

@@ -275,7 +275,7 @@
         <section aria-label="What follows">
           <h2>What follows</h2>
           <dl class="mt-1 grid grid-cols-[1fr_auto_44px] gap-x-2 gap-y-0.5">
-            {#each [['Gauge length', number(answer.shape.length), 'mm'], ['Projection', number(answer.shape.projection), 'mm'], ['Reach', number(answer.shape.reach), 'mm'], ['Largest diameter', number(answer.shape.widest), 'mm'], ['within 50 mm of the gauge line', number(answer.shape.widestNearGauge), 'mm'], ['Mass', number(answer.shape.mass, 2), 'kg'], ['Centre of mass', number(answer.shape.centre), 'mm'], ['Tilting moment', number(answer.shape.moment, 2), 'N·m'], ['Deflection per 100 N', number(answer.shape.deflection * 100), 'µm']] as [title, value, unit] (title)}
+            {#each [['Gauge length', number(answer.shape.length), 'mm'], ...(answer.shape.turned ? [['Beside the spindle axis', number(answer.shape.turned.sideways), 'mm']] : []), ['Projection', number(answer.shape.projection), 'mm'], ['Reach', number(answer.shape.reach), 'mm'], ['Largest diameter', number(answer.shape.widest), 'mm'], ['within 50 mm of the gauge line', number(answer.shape.widestNearGauge), 'mm'], ['Mass', number(answer.shape.mass, 2), 'kg'], ['Centre of mass', number(answer.shape.centre), 'mm'], ['Tilting moment', number(answer.shape.moment, 2), 'N·m'], ['Deflection per 100 N', number(answer.shape.deflection * 100), 'µm']] as [title, value, unit] (title)}
               <dt class="text-soft">{title}</dt>
               <dd class="text-right">{value}</dd>
               <dd class="text-soft">{unit}</dd>

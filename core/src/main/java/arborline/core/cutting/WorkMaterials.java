@@ -1,10 +1,5 @@
 package arborline.core.cutting;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,7 +9,8 @@ import java.util.Optional;
  */
 public final class WorkMaterials {
 
-  private static final List<WorkMaterial> ALL = load();
+  private static final List<WorkMaterial> ALL =
+      DataTable.read("materials.tsv", WorkMaterials::material);
 
   private WorkMaterials() {}
 
@@ -26,33 +22,16 @@ public final class WorkMaterials {
     return ALL.stream().filter(each -> each.id().equals(id)).findFirst();
   }
 
-  private static List<WorkMaterial> load() {
-    try (BufferedReader lines =
-        new BufferedReader(
-            new InputStreamReader(
-                WorkMaterials.class.getResourceAsStream("materials.tsv"),
-                StandardCharsets.UTF_8))) {
-      return lines.lines().skip(1).map(WorkMaterials::material).toList();
-    } catch (IOException unreadable) {
-      throw new UncheckedIOException(unreadable);
-    }
-  }
-
-  private static WorkMaterial material(String line) {
-    String[] cells = line.split("\t");
-    double[] numbers = new double[6];
-    for (int i = 0; i < numbers.length; i++) {
-      numbers[i] = Double.parseDouble(cells[3 + i]);
-    }
+  private static WorkMaterial material(String[] cells) {
     return new WorkMaterial(
         cells[0],
         cells[1],
         cells[2],
-        numbers[0],
-        numbers[1],
-        numbers[2],
-        numbers[3],
-        numbers[4],
-        numbers[5]);
+        Double.parseDouble(cells[3]),
+        Double.parseDouble(cells[4]),
+        Double.parseDouble(cells[5]),
+        Double.parseDouble(cells[6]),
+        Double.parseDouble(cells[7]),
+        Double.parseDouble(cells[8]));
   }
 }

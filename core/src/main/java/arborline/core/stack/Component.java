@@ -4,6 +4,7 @@ import arborline.core.connection.Connection;
 import arborline.core.finding.Finding;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A holder, extension, collet or arbor.
@@ -12,6 +13,7 @@ import java.util.List;
  * @param workSide connection code CCWS: what it takes
  * @param bodies what stands in front of its own gauge plane or front face, machine side first
  * @param clamping least length that a shank must be held by, mm
+ * @param turn how an aggregate turns the axis; empty for what goes straight on
  */
 public record Component(
     String code,
@@ -21,14 +23,49 @@ public record Component(
     String workSide,
     List<Body> bodies,
     Material material,
-    double clamping) {
+    double clamping,
+    Optional<Turn> turn) {
+
+  public Component {
+    turn = turn == null ? Optional.empty() : turn;
+  }
+
+  /** A component that goes straight on. */
+  public Component(
+      String code,
+      String name,
+      Kind kind,
+      String machineSide,
+      String workSide,
+      List<Body> bodies,
+      Material material,
+      double clamping) {
+    this(code, name, kind, machineSide, workSide, bodies, material, clamping, Optional.empty());
+  }
 
   /** What it does in a stack. */
   public enum Kind {
     HOLDER,
     EXTENSION,
     COLLET,
-    ARBOR
+    ARBOR,
+    AGGREGATE
+  }
+
+  /**
+   * Where and how the axis turns.
+   *
+   * @param angle between the axes, degrees
+   * @param at from the gauge plane to where they cross, mm
+   * @param out from there to the face of the workpiece side, mm
+   */
+  public record Turn(double angle, double at, double out) {
+
+    private static final double MOST = 120;
+
+    boolean sound() {
+      return angle > 0 && angle <= MOST && at > 0 && at < LARGEST && out >= 0 && out < LARGEST;
+    }
   }
 
   private static final double LARGEST = 1000;
@@ -63,6 +100,20 @@ public record Component(
     if (!Double.isFinite(clamping) || clamping < 0 || clamping > LARGEST) {
       findings.add(
           Finding.hold("component-clamping", "clamping length must be 0 to 1000 mm", "LSC"));
+    }
+    if ((kind == Kind.AGGREGATE) != turn.isPresent()) {
+      findings.add(
+          Finding.hold(
+              "component-turn",
+              "an aggregate turns the axis: give angle, crossing and reach; nothing else does",
+              "AXISANGLE"));
+    }
+    if (turn.filter(each -> !each.sound()).isPresent()) {
+      findings.add(
+          Finding.hold(
+              "component-turn",
+              "the axis turns by more than 0 and at most 120 deg, at and out within 1000 mm",
+              "AXISANGLE"));
     }
     return findings;
   }

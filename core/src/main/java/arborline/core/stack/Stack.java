@@ -25,6 +25,11 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
       }
       socket = each.workSide();
     }
+    if (components.stream().filter(each -> each.turn().isPresent()).count() > 1) {
+      findings.add(
+          Finding.hold(
+              "stack-turned-twice", "one aggregate turns the axis, a second cannot", "AXISANGLE"));
+    }
     if (components.isEmpty()) {
       findings.add(Finding.note("stack-empty", "choose what holds %s".formatted(cutter.code())));
     } else {

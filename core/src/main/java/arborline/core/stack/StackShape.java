@@ -5,20 +5,23 @@ import arborline.core.cutting.Segment;
 import arborline.core.tool.outline.Point;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What follows from a stack. Lengths from the gauge line in mm.
  *
  * @param spans outline by part, machine side first
- * @param length gauge length: from gauge line to tip
+ * @param length gauge length: from gauge line to tip, along the axis of the spindle
  * @param projection of the cutter out of its holder
- * @param reach how deep it can go beside a wall that the edges have just cut
+ * @param reach how deep it can go along its own axis beside a wall that the edges have just cut
  * @param widest largest diameter
  * @param widestNearGauge largest diameter within 50 mm of the gauge line
  * @param mass kg
  * @param centre centre of mass from the gauge line
  * @param moment tilting moment at the gauge line, N·m
- * @param deflection at the tip per newton, micrometres; clamping itself taken as stiff
+ * @param deflection at the tip per newton, micrometres; clamping, and the part up to where an
+ *     aggregate turns the axis, taken as stiff
+ * @param turned the turned axis; empty where all parts are on the axis of the spindle
  */
 public record StackShape(
     List<Span> spans,
@@ -30,10 +33,24 @@ public record StackShape(
     double mass,
     double centre,
     double moment,
-    double deflection) {
+    double deflection,
+    Optional<Turned> turned) {
 
-  /** What one part adds to the outline, as a half profile. */
-  public record Span(String code, boolean cutter, List<Point> profile) {}
+  /**
+   * What one part adds to the outline, as a half profile.
+   *
+   * @param turned true where it lies on the turned axis, with z counted from the crossing
+   */
+  public record Span(String code, boolean cutter, List<Point> profile, boolean turned) {}
+
+  /**
+   * An axis that an aggregate turned.
+   *
+   * @param at where it crosses the axis of the spindle, from the gauge line
+   * @param angle between the axes, degrees
+   * @param sideways of the tip from the axis of the spindle
+   */
+  public record Turned(double at, double angle, double sideways) {}
 
   private static final double NEAR_GAUGE = 50;
   private static final double GRAVITY = 9.80665;
@@ -43,6 +60,7 @@ public record StackShape(
     Sum sum = new Sum();
     for (Component each : stack.components()) {
       sum.part(each.code(), false, each.bodies(), each.material());
+      each.turn().ifPresent(sum::turn);
     }
     Cutter cutter = stack.cutter();
     double projection = Math.clamp(stack.projection(), 0, cutter.length());
@@ -53,15 +71,18 @@ public record StackShape(
     double centre = mass == 0 ? 0 : sum.moment / mass;
     return new StackShape(
         List.copyOf(sum.spans),
-        sum.at,
+        sum.along(sum.at),
         cutter.length() - hidden,
         reach(sum, cutter.diameter()),
-        2 * sum.widest(sum.at),
+        2 * sum.widest(Double.POSITIVE_INFINITY),
         2 * sum.widest(NEAR_GAUGE),
         mass,
         centre,
         mass * GRAVITY * centre / 1000,
-        deflection(sum, cutter));
+        deflection(sum, cutter),
+        sum.turn == null
+            ? Optional.empty()
+            : Optional.of(new Turned(sum.turn.at(), sum.turn.angle(), sum.sideways(sum.at))));
   }
 
   /** Bodies behind a length from their machine side. */
@@ -133,9 +154,28 @@ public record StackShape(
   private static final class Sum {
     private final List<Span> spans = new ArrayList<>();
     private final List<Placed> bodies = new ArrayList<>();
+    private final List<Placed> straight = new ArrayList<>();
+    private Component.Turn turn;
     private double at;
     private double mass;
     private double moment;
+
+    /** From here on everything lies on another axis. */
+    void turn(Component.Turn next) {
+      turn = next;
+      at = next.out();
+      straight.addAll(bodies);
+      bodies.clear();
+    }
+
+    /** How far along the axis of the spindle a length on the present axis lies. */
+    double along(double length) {
+      return turn == null ? length : turn.at() + length * Math.cos(Math.toRadians(turn.angle()));
+    }
+
+    double sideways(double length) {
+      return turn == null ? 0 : length * Math.sin(Math.toRadians(turn.angle()));
+    }
 
     void part(String code, boolean cutter, List<Body> added, Material material) {
       mass(added, material, at);
@@ -146,7 +186,7 @@ public record StackShape(
         at += body.length();
         profile.add(new Point(at, body.to() / 2));
       }
-      spans.add(new Span(code, cutter, profile));
+      spans.add(new Span(code, cutter, profile, turn != null));
     }
 
     void mass(List<Body> added, Material material, double from) {
@@ -154,13 +194,31 @@ public record StackShape(
       for (Body body : added) {
         double weight = body.volume() * 1e-9 * material.density();
         mass += weight;
-        moment += weight * (begin + body.centre());
+        moment += weight * along(begin + body.centre());
         begin += body.length();
       }
     }
 
-    /** Largest radius up to a distance from the gauge line. */
+    /** Largest distance of anything from the axis of the spindle, up to one from the gauge line. */
     double widest(double until) {
+      double widest = turn == null ? widest(bodies, until) : widest(straight, until);
+      boolean all = Double.isInfinite(until);
+      return turn == null || !all ? widest : Math.max(widest, swept());
+    }
+
+    private double swept() {
+      double swept = 0;
+      double end = turn.out();
+      for (Placed placed : bodies) {
+        end += placed.body().length();
+        double radius = Math.max(placed.body().from(), placed.body().to()) / 2;
+        double lean = Math.abs(Math.cos(Math.toRadians(turn.angle())));
+        swept = Math.max(swept, sideways(end) + radius * lean);
+      }
+      return swept;
+    }
+
+    private static double widest(List<Placed> bodies, double until) {
       double widest = 0;
       double begin = 0;
       for (Placed placed : bodies) {

@@ -1,9 +1,7 @@
 package arborline.server.cutting;
 
-import arborline.core.cutting.WorkMaterial;
-import arborline.core.cutting.WorkMaterials;
+import arborline.core.cutting.Start;
 import arborline.server.account.MayEdit;
-import arborline.server.support.Slice;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
@@ -18,6 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -80,16 +79,17 @@ class CuttingLineController {
   /** Lines of a tool, and what was proven with others of the same geometry. */
   record CuttingSheet(List<CuttingLineView> items, List<CuttingLineView> elsewhere) {}
 
-  @GetMapping("/materials")
-  Slice<WorkMaterial> materials() {
-    return Slice.all(WorkMaterials.all());
-  }
-
   @GetMapping("/tools/{id}/cutting")
   CuttingSheet of(@PathVariable long id) {
     return new CuttingSheet(
         lines.of(id).stream().map(CuttingLineView::of).toList(),
         lines.provenElsewhere(id).stream().map(CuttingLineView::of).toList());
+  }
+
+  /** Where to begin with the tool in a material. */
+  @GetMapping("/tools/{id}/cutting/start")
+  Start start(@PathVariable long id, @RequestParam String material) {
+    return lines.start(id, material);
   }
 
   @PostMapping("/tools/{id}/cutting/compute")

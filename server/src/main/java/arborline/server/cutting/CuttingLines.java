@@ -3,9 +3,9 @@ package arborline.server.cutting;
 import arborline.core.cutting.Cut;
 import arborline.core.cutting.Edges;
 import arborline.core.cutting.Limits;
+import arborline.core.cutting.Start;
 import arborline.core.cutting.Window;
 import arborline.core.cutting.WorkMaterial;
-import arborline.core.cutting.WorkMaterials;
 import arborline.core.finding.Finding;
 import arborline.core.machine.Machine;
 import arborline.server.account.Actor;
@@ -35,6 +35,7 @@ class CuttingLines {
   private final CuttingLineRepository lines;
   private final Tools tools;
   private final Machines machines;
+  private final Materials materials;
   private final Trail trail;
   private final Live live;
   private final Clock clock;
@@ -43,12 +44,14 @@ class CuttingLines {
       CuttingLineRepository lines,
       Tools tools,
       Machines machines,
+      Materials materials,
       Trail trail,
       Live live,
       Clock clock) {
     this.lines = lines;
     this.tools = tools;
     this.machines = machines;
+    this.materials = materials;
     this.trail = trail;
     this.live = live;
     this.clock = clock;
@@ -103,9 +106,14 @@ class CuttingLines {
   }
 
   @Transactional(readOnly = true)
+  Start start(long toolId, String material) {
+    return Start.of(tools.get(toolId).tool(), materials.named(material));
+  }
+
+  @Transactional(readOnly = true)
   Computed compute(long toolId, Question question) {
     Edges edges = Edges.of(tools.get(toolId).tool());
-    WorkMaterial material = material(question.material());
+    WorkMaterial material = materials.named(question.material());
     Cut.Wish wish =
         new Cut.Wish(question.speed(), question.feed(), question.depth(), question.width());
     Optional<Finding> obstacle = Cut.obstacle(edges, wish);
@@ -115,11 +123,6 @@ class CuttingLines {
     Limits limits = limits(question);
     Cut cut = Cut.of(edges, material, wish, limits);
     return new Computed(cut, Window.of(edges, material, wish, limits), cut.findings());
-  }
-
-  private static WorkMaterial material(String id) {
-    return WorkMaterials.named(id)
-        .orElseThrow(() -> Refusal.badRequest("there is no work material '%s'".formatted(id)));
   }
 
   private Limits limits(Question question) {
@@ -149,7 +152,7 @@ class CuttingLines {
     CuttingLine line = new CuttingLine(toolId);
     line.material = Optional.ofNullable(draft.material()).orElse("");
     if (!line.material.isEmpty()) {
-      material(line.material);
+      materials.named(line.material);
     }
     line.origin = origin(draft.origin(), line.material);
     line.purpose = cut(draft.purpose());

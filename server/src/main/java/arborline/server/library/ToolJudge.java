@@ -1,5 +1,7 @@
 package arborline.server.library;
 
+import arborline.core.cutting.Coating;
+import arborline.core.cutting.CutterMaterial;
 import arborline.core.exchange.RawTool;
 import arborline.core.finding.Finding;
 import arborline.core.inspect.Inspected;
@@ -29,6 +31,7 @@ final class ToolJudge {
    *
    * @param unit canonical unit; null for words and counts
    * @param defaultText trade default; null where there is none
+   * @param choices words that are usual there; others are possible
    */
   record ToolField(
       String symbol,
@@ -38,7 +41,8 @@ final class ToolJudge {
       boolean numeric,
       boolean required,
       boolean designation,
-      @Nullable String defaultText) {}
+      @Nullable String defaultText,
+      List<String> choices) {}
 
   /**
    * The answer to a draft.
@@ -94,6 +98,16 @@ final class ToolJudge {
         property.numeric(),
         sheet != null && sheet.required().contains(symbol),
         sheet != null && sheet.designations().contains(symbol),
-        sheet == null ? null : sheet.defaults().get(symbol));
+        sheet == null ? null : sheet.defaults().get(symbol),
+        choices(symbol));
+  }
+
+  private static List<String> choices(String symbol) {
+    return switch (symbol) {
+      case "HAND" -> List.of("R", "L", "N");
+      case "SUBSTRATE" -> CutterMaterial.all().stream().map(CutterMaterial::id).toList();
+      case "COATING" -> Coating.all().stream().map(Coating::id).toList();
+      default -> List.of();
+    };
   }
 }

@@ -37,6 +37,7 @@ class FirstStart implements ApplicationRunner {
   private final Libraries libraries;
   private final Machines machines;
   private final Components components;
+  private final DemoLibraries shelves;
   private final Json json;
   private final String demo;
   private final String shop;
@@ -47,6 +48,7 @@ class FirstStart implements ApplicationRunner {
       Libraries libraries,
       Machines machines,
       Components components,
+      DemoLibraries shelves,
       Json json,
       @Value("${arbor.demo}") String demo,
       @Value("${ARBOR_SHOP_URL:http://127.0.0.1:8090}") String shop) {
@@ -55,6 +57,7 @@ class FirstStart implements ApplicationRunner {
     this.libraries = libraries;
     this.machines = machines;
     this.components = components;
+    this.shelves = shelves;
     this.json = json;
     this.demo = demo;
     this.shop = shop;
@@ -75,6 +78,7 @@ class FirstStart implements ApplicationRunner {
         accounts.open(role.name().toLowerCase(Locale.ROOT), role, DEMO_PASSWORD);
       }
       libraries.open("Shop milling");
+      shelves.fill(Path.of(demo, "libraries"));
       holders();
     }
   }

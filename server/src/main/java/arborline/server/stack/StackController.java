@@ -6,6 +6,7 @@ import arborline.core.stack.Cutter;
 import arborline.core.stack.StepSolid;
 import arborline.server.account.MayEdit;
 import arborline.server.library.Tools;
+import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import java.io.IOException;
 import java.time.Clock;
@@ -145,6 +146,10 @@ class StackController {
   ResponseEntity<String> solid(@PathVariable long id) throws IOException {
     Stacks.KeptStack stack = stacks.get(id);
     String name = tools.get(stack.toolId()).tool().code();
+    if (stack.answer().shape().turned().isPresent()) {
+      throw Refusal.conflict(
+          "a stack with an aggregate is no solid of revolution; save its parts one by one");
+    }
     StringBuilder file = new StringBuilder();
     StepSolid.write(file, name, StepSolid.profile(stack.answer().shape()), Instant.now(clock));
     return ResponseEntity.ok()

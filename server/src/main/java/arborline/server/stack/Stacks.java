@@ -107,7 +107,12 @@ class Stacks {
                         .formatted(part.component().code()))));
     StackShape shape = stack.shape();
     Wall wall = draft.wall();
-    boolean asked = wall != null && wall.height() > 0 && wall.distance() > 0;
+    boolean walled = wall != null && wall.height() > 0 && wall.distance() > 0;
+    boolean asked = walled && shape.turned().isEmpty();
+    if (walled && !asked) {
+      findings.add(
+          Finding.note("wall-turned", "no wall is judged beside a turned axis", "AXISANGLE"));
+    }
     return new StackAnswer(
         shape,
         findings,

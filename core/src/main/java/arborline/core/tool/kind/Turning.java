@@ -50,6 +50,29 @@ final class Turning {
         .orElse(tool.approx("IC", otherwise));
   }
 
+  /** An insert alone, its cutting corner at the far end. */
+  static Outline insert(Tool tool) {
+    double circle = circle(tool, 12.7);
+    InsertShape shape = shape(tool);
+    double half = shape.round() ? 90 : shape.angle() / 2.0;
+    List<Point> plan =
+        InsertPlan.of(shape, circle, 180 - half, new Point(0, 0), new Point(1, 0), new Point(0, 1));
+    double near = plan.stream().mapToDouble(Point::z).min().orElse(0);
+    double far = plan.stream().mapToDouble(Point::z).max().orElse(circle);
+    double middle =
+        (plan.stream().mapToDouble(Point::r).min().orElse(0)
+                + plan.stream().mapToDouble(Point::r).max().orElse(0))
+            / 2;
+    OutlineBuilder outline = OutlineBuilder.of(tool, far - near);
+    List<Point> placed =
+        plan.stream().map(each -> new Point(each.z() - near, each.r() - middle)).toList();
+    return outline
+        .flat(Part.Kind.CUTTING, placed)
+        .across("IC", (far - near) / 2, circle)
+        .radius("RE", placed.getFirst().z(), placed.getFirst().r())
+        .build();
+  }
+
   /** A square shank whose feed runs across it. */
   static Outline external(Tool tool) {
     double width = tool.approx("B", tool.approx("DMM", 20));

@@ -1,0 +1,85 @@
+package arborline.core.exchange;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import arborline.core.finding.Severity;
+import arborline.core.inspect.Inspected;
+import arborline.core.inspect.Inspector;
+import arborline.core.tool.ToolClasses;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** The libraries of the demo are sound, and show every class. */
+class DemoFilesTest {
+
+  private static final Path LIBRARIES = Path.of("../demo/libraries");
+
+  static List<Path> files() throws IOException {
+    try (Stream<Path> files = Files.list(LIBRARIES)) {
+      return files.sorted().toList();
+    }
+  }
+
+  private static List<Inspected> read(Path file) throws IOException {
+    byte[] content = Files.readAllBytes(file);
+    List<Inspected> read = new ArrayList<>();
+    try (RawToolSource source =
+        ToolFormats.named("csv")
+            .orElseThrow()
+            .open(new ByteArrayInputStream(content), content, TableReading.propose(content))) {
+      for (Optional<RawTool> next = source.next(); next.isPresent(); next = source.next()) {
+        read.add(Inspector.inspect(next.get()));
+      }
+    }
+    return read;
+  }
+
+  @ParameterizedTest
+  @MethodSource("files")
+  void everyToolIsWithoutComplaint(Path file) throws IOException {
+    for (Inspected each : read(file)) {
+      assertEquals(
+          List.of(),
+          each.findings().stream().filter(f -> f.severity() != Severity.NOTE).toList(),
+          each.tool().code());
+    }
+  }
+
+  @Test
+  void everyClassIsShownAndNoCodeGivenTwice() throws IOException {
+    Set<String> classes = new HashSet<>();
+    Set<String> codes = new HashSet<>();
+    int tools = 0;
+    for (Path file : files()) {
+      for (Inspected each : read(file)) {
+        classes.add(each.tool().toolClass());
+        assertTrue(codes.add(each.tool().code()), each.tool().code());
+        tools++;
+      }
+    }
+    assertTrue(tools > 340, tools + " tools");
+    assertEquals(
+        List.of(),
+        ToolClasses.all().stream()
+            .map(each -> each.sheet().id())
+            .filter(id -> !classes.contains(id))
+            .toList());
+  }
+
+  @Test
+  void thereAreNinetyInserts() throws IOException {
+    assertEquals(90, read(LIBRARIES.resolve("ossel-inserts.csv")).size());
+  }
+}

@@ -1,0 +1,124 @@
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query';
+  import { api, ask } from '$lib/api/client';
+  import type { components } from '$lib/api/schema';
+  import Choice from '$lib/shell/Choice.svelte';
+  import { done } from '$lib/shell/say';
+  import Sheetlet from '$lib/shell/Sheetlet.svelte';
+
+  let {
+    open = $bindable(),
+    materials,
+    onadd
+  }: {
+    open: boolean;
+    materials: components['schemas']['WorkMaterial'][];
+    onadd: (id: string) => void;
+  } = $props();
+
+  const client = useQueryClient();
+  const groups = [
+    { value: 'P', label: 'P  steel' },
+    { value: 'M', label: 'M  stainless steel' },
+    { value: 'K', label: 'K  cast iron' },
+    { value: 'N', label: 'N  non-ferrous metal' },
+    { value: 'S', label: 'S  titanium, heat-resistant alloys' },
+    { value: 'H', label: 'H  hardened steel' },
+    { value: 'W', label: 'W  wood' },
+    { value: 'O', label: 'O  plastics, laminates' }
+  ];
+  const own = $derived(materials.filter((each) => each.id.startsWith('own-')));
+  let name = $state('');
+  let group = $state('N');
+  let force = $state<number | null>(null);
+  let rise = $state<number | null>(null);
+  let hardness = $state<number | null>(null);
+  let fault = $state('');
+
+  async function act(what: () => Promise<unknown>, said: string) {
+    fault = '';
+    try {
+      await what();
+      done(said);
+      await client.invalidateQueries({ queryKey: ['materials'] });
+    } catch (error) {
+      fault = (error as Error).message;
+    }
+  }
+
+  function add(event: SubmitEvent) {
+    event.preventDefault();
+    const body = {
+      name,
+      group,
+      force: force ?? undefined,
+      rise: rise ?? undefined,
+      hardness: hardness ?? undefined
+    };
+    void act(async () => {
+      const added = await ask(api.POST('/api/v1/materials', { body }));
+      onadd(added.id);
+      name = '';
+      force = rise = hardness = null;
+    }, `Added ${name}`);
+  }
+
+  function remove(id: string, title: string) {
+    void act(
+      () => ask(api.DELETE('/api/v1/materials/{id}', { params: { path: { id } } })),
+      `Took ${title} out`
+    );
+  }
+</script>
+
+<Sheetlet
+  bind:open
+  title="Own work materials"
+  hint="Give kc1.1 where it is known; for metals the hardness does for an estimate. Speeds and feeds begin with those of the most similar material of the group."
+>
+  {#if own.length > 0}
+    <ul class="mb-4">
+      {#each own as each (each.id)}
+        <li class="band flex items-center gap-3 py-1">
+          <span class="w-4 text-soft">{each.group}</span>
+          <span class="min-w-0 flex-1 truncate">{each.name}</span>
+          <span class="text-soft">kc1.1 {each.force}, mc {each.rise}</span>
+          <button
+            class="button quiet h-6!"
+            aria-label="Take out {each.name}"
+            onclick={() => remove(each.id, each.name)}>Take out</button
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  <form class="grid grid-cols-[120px_1fr] items-center gap-x-3 gap-y-2" onsubmit={add}>
+    <label class="text-soft" for="own-name">Name</label>
+    <input id="own-name" class="field" maxlength="60" bind:value={name} />
+    <span class="text-soft">Group</span>
+    <Choice label="Group" bind:value={group} options={groups} />
+    <label class="text-soft" for="own-force">kc1.1, N/mm²</label>
+    <input
+      id="own-force"
+      class="field w-32 text-right"
+      type="number"
+      step="any"
+      bind:value={force}
+    />
+    <label class="text-soft" for="own-rise">mc</label>
+    <input id="own-rise" class="field w-32 text-right" type="number" step="any" bind:value={rise} />
+    <label class="text-soft" for="own-hardness">Hardness, HB</label>
+    <input
+      id="own-hardness"
+      class="field w-32 text-right"
+      type="number"
+      step="any"
+      bind:value={hardness}
+    />
+    <span></span>
+    <span class="flex items-center gap-3">
+      <button class="button main">Add</button>
+      {#if fault}<span role="alert" class="text-hold">{fault}</span>{/if}
+    </span>
+  </form>
+</Sheetlet>
