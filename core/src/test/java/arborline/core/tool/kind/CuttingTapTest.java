@@ -1,0 +1,33 @@
+package arborline.core.tool.kind;
+
+import org.junit.jupiter.api.Test;
+
+class CuttingTapTest {
+
+  private static final Trial SOUND =
+      Trial.of("CLASS=tap-cutting DC=8 TD=8 TP=1.25 TDZ=M8 THCHT=C PHD=6.75 DMM=8 OAL=90");
+
+  @Test
+  void needsWhatMakesIt() {
+    SOUND.needs("DC", "TD", "TP", "TDZ", "THCHT", "DMM", "OAL");
+  }
+
+  @Test
+  void diameterAndPitchAreThoseOfTheSize() {
+    SOUND.refuses("TP=1 PHD=", "thread-size", "TP 1.25 mm");
+    SOUND.refuses("TD=10 PHD=", "thread-size", "TD 8 mm");
+    SOUND.allows("TDZ=M8x1 TP=1 PHD=7");
+  }
+
+  @Test
+  void theHoleIsTheDiameterLessThePitch() {
+    SOUND.allows("PHD=6.8");
+    SOUND.refuses("PHD=7.4", "tap-drill", "6.75 mm");
+  }
+
+  @Test
+  void pitchAndThreadsPerInchAreTheSame() {
+    SOUND.refuses("TPI=24", "pitch-contradicts", "24");
+    SOUND.allows("TPI=20.32");
+  }
+}

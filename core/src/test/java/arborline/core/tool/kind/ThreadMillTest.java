@@ -1,0 +1,26 @@
+package arborline.core.tool.kind;
+
+import org.junit.jupiter.api.Test;
+
+class ThreadMillTest {
+
+  private static final Trial SOUND =
+      Trial.of("CLASS=thread-mill DC=8 TP=1.5 APMX=18 LU=24 DMM=8 OAL=70 NOF=4 TDN=10");
+
+  @Test
+  void needsWhatMakesIt() {
+    SOUND.needs("DC", "TP", "APMX", "DMM", "OAL", "NOF");
+  }
+
+  @Test
+  void entersTheThreadItMills() {
+    SOUND.refuses("TDN=8", "cutter-beyond-thread", "8 mm");
+    SOUND.allows("TDN=8.1");
+  }
+
+  @Test
+  void theEdgesHoldAtLeastOnePitch() {
+    SOUND.refuses("APMX=1", "pitch-beyond-depth", "1 mm");
+    SOUND.allows("APMX=1.5");
+  }
+}
