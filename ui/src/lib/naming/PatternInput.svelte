@@ -51,9 +51,10 @@
 </script>
 
 <div class="relative">
-  <label class="flex items-center gap-3">
-    <span class="w-24 text-soft">{label}</span>
+  <div class="flex items-center gap-3">
+    <label class="w-24 text-soft" for="{id}-pattern">{label}</label>
     <input
+      id="{id}-pattern"
       bind:this={input}
       class="field code w-[26rem]"
       role="combobox"
@@ -78,7 +79,7 @@
       {onkeydown}
     />
     <span id="{id}-fault" class="text-[13px] text-hold">{fault ?? ''}</span>
-  </label>
+  </div>
   {#if choices.length > 0}
     <ul
       id="{id}-fields"

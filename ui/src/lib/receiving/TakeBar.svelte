@@ -17,7 +17,8 @@
   let numbering = $state('keep');
   let section = $state('');
   let busy = $state(false);
-  const chosen = $derived(library || String(libraries.data?.items[0]?.id ?? ''));
+  const only = $derived(libraries.data?.items.length === 1 ? libraries.data.items[0] : null);
+  const chosen = $derived(library || String(only?.id ?? ''));
   const name = $derived(
     libraries.data?.items.find((each) => String(each.id) === chosen)?.name ?? 'a library'
   );
@@ -76,10 +77,13 @@
     <Choice
       label="Library"
       bind:value={() => chosen, (value) => (library = value)}
-      options={(libraries.data?.items ?? []).map((each) => ({
-        value: String(each.id),
-        label: each.name
-      }))}
+      options={[
+        ...(chosen ? [] : [{ value: '', label: 'choose a library' }]),
+        ...(libraries.data?.items ?? []).map((each) => ({
+          value: String(each.id),
+          label: each.name
+        }))
+      ]}
     />
     <input
       class="field w-32"

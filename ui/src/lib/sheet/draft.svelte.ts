@@ -14,8 +14,8 @@ export class Draft {
   /** What a change of class left out, by symbol. */
   dropped = $state<Record<string, Typed>>({});
   #asked = 0;
-  /** The designation that was typed last: what it says is filled in as soon as it can be read. */
-  #designation: string | null = null;
+  /** Designations typed and not yet answered: what they say is filled in once they can be read. */
+  #designations: string[] = [];
   #timer: ReturnType<typeof setTimeout> | undefined;
 
   /** Begins with what the server proposes. */
@@ -82,7 +82,7 @@ export class Draft {
   type(symbol: string, text: string, length: boolean) {
     this.changed = true;
     const field = this.answer?.fields.find((each) => each.symbol === symbol);
-    this.#designation = field?.designation ? symbol : null;
+    if (field?.designation) this.#designations = [...this.#designations, symbol];
     const known = field?.unit;
     this.values[symbol] = { text, unit: length ? settings.unit : known, defaulted: false };
     this.check();
@@ -95,7 +95,9 @@ export class Draft {
     this.values = { ...this.dropped, ...this.values };
     const answer = await ask(api.POST('/api/v1/tools/check', { body: this.body }));
     this.dropped = Object.fromEntries(
-      answer.foreign.map((symbol) => [symbol, this.values[symbol]])
+      answer.foreign
+        .map((symbol) => [symbol, this.values[symbol]] as const)
+        .filter(([, value]) => !value.defaulted)
     );
     for (const symbol of answer.foreign) delete this.values[symbol];
     for (const field of answer.fields) {
@@ -142,24 +144,25 @@ export class Draft {
 
   async #ask() {
     const asked = ++this.#asked;
+    const typed = this.#designations;
     const answer = await ask(api.POST('/api/v1/tools/check', { body: this.body }));
     if (asked === this.#asked) {
       this.answer = answer;
-      this.#fill();
+      this.#designations = this.#designations.slice(typed.length);
+      this.#fill(typed);
     }
   }
 
-  /** Takes over what the designation says and nobody has typed, as values to be confirmed. */
-  #fill() {
-    const said = this.findings.find(
-      (each) => each.code.endsWith('-says-more') && each.properties[0] === this.#designation
+  /** Takes over what designations say and nobody has typed, as values to be confirmed. */
+  #fill(designations: string[]) {
+    const said = this.findings.filter(
+      (each) => each.code.endsWith('-says-more') && designations.includes(each.properties[0])
     );
-    this.#designation = null;
-    if (said?.repair) {
-      for (const [symbol, text] of Object.entries(said.repair.changes)) {
-        this.values[symbol] = { text, defaulted: true };
-      }
-      this.check();
+    for (const [symbol, text] of said.flatMap((each) =>
+      Object.entries(each.repair?.changes ?? {})
+    )) {
+      this.values[symbol] = { text, defaulted: true };
     }
+    if (said.length > 0) this.check();
   }
 }

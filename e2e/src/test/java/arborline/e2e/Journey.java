@@ -35,6 +35,7 @@ final class Journey implements AutoCloseable {
                         List.of(
                             "--no-sandbox",
                             "--disable-gpu",
+                            "--enable-unsafe-swiftshader",
                             "--disable-quic",
                             "--no-first-run",
                             "--disable-background-networking",

@@ -69,6 +69,10 @@ class ShotsTest {
     page.getByLabel("Distance from the axis").fill("12");
     assertThat(page.getByText("of projection clear")).isVisible();
     shot(page, "stack");
+    Journey.button(page, "In space").click();
+    assertThat(page.locator("canvas")).isVisible();
+    shot(page, "stack-in-space");
+    Journey.button(page, "Flat").click();
     Journey.button(page, "Keep").click();
     Journey.link(page, "MC-FE10").click();
     Journey.link(page, "Cutting data").click();
@@ -80,6 +84,23 @@ class ShotsTest {
     assertThat(page.getByLabel("Lines", new Page.GetByLabelOptions().setExact(true)))
         .containsText("calculated");
     shot(page, "cutting");
+    page.navigate("/libraries");
+    Journey.link(page, "Ossel turning").click();
+    page.getByText("OT-PDJNR25").first().click();
+    page.getByText("Mounted on the turret").scrollIntoViewIfNeeded();
+    page.mouse().move(400, 500);
+    page.mouse().wheel(0, 800);
+    assertThat(page.getByText("Tip orientation")).isVisible();
+    shot(page, "sheet-mounted");
+    page.navigate("/libraries");
+    Journey.link(page, "Marram milling").click();
+    Journey.link(page, "Names").click();
+    page.getByLabel("Code", new Page.GetByLabelOptions().setExact(true))
+        .fill("{KIND}{DC 2}-{NO 3}");
+    page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true))
+        .fill("{CLASS} {DC}[ R{RE}]");
+    assertThat(page.getByText("cannot be named")).isVisible();
+    shot(page, "names");
     steps.load("MC-FE06", 1, "98.214");
     steps.load("MC-FE10", 2, "121.4");
     steps.load("MC-FE12", 3, "128.633");

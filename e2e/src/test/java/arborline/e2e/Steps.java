@@ -46,11 +46,19 @@ final class Steps {
 
   /** Takes everything that passes. */
   void takeAll() {
+    choose("Library", "Shop milling");
     page.getByRole(
             AriaRole.BUTTON,
             new Page.GetByRoleOptions().setName(Pattern.compile("^Take \\d+ tools?$")))
         .click();
     assertThat(page.getByText(Pattern.compile("entered Shop milling"))).isVisible();
+  }
+
+  /** Opens a choice and takes one of its options. */
+  void choose(String choice, String option) {
+    page.getByLabel(choice, new Page.GetByLabelOptions().setExact(true)).click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option).setExact(true))
+        .click();
   }
 
   /** Hangs tools on the strip by clicking their rows. */

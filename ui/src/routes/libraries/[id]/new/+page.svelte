@@ -118,7 +118,8 @@
         placeholder="such as ball, or reamer; Enter takes the first"
         bind:value={sought}
         onkeydown={(event) => {
-          const first = groups[0]?.items[0];
+          const exact = offered.find((each) => each.title === sought.trim().toLowerCase());
+          const first = exact ?? groups[0]?.items[0];
           if (event.key === 'Enter' && first) void draft.become(first.id);
         }}
       />
@@ -160,10 +161,10 @@
           }
         }
       />
-      {#if patterns.data?.code}
-        <button class="button" type="button" onclick={reserve}>Next code</button>
-      {/if}
     </label>
+    {#if patterns.data?.code}
+      <button class="button -ml-2" type="button" onclick={reserve}>Next code</button>
+    {/if}
     <label class="flex items-center gap-2">
       <span class="text-soft">Name</span>
       <input class="field w-80" bind:value={draft.name} />

@@ -1,0 +1,147 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+
+const post = vi.hoisted(() => vi.fn());
+vi.mock('$lib/api/client', () => ({
+  api: { POST: post },
+  ask: (answer: Promise<unknown>) => answer
+}));
+
+import { Draft } from './draft.svelte';
+
+interface Body {
+  classId: string;
+  values: Record<string, { text: string }>;
+}
+
+const field = (symbol: string, more: object = {}) => ({
+  symbol,
+  name: symbol,
+  sentence: '',
+  numeric: true,
+  required: false,
+  designation: false,
+  choices: [],
+  ...more
+});
+
+function answer(more: object = {}) {
+  return { values: {}, fields: [], foreign: [], findings: [], ...more };
+}
+
+describe('a tool being written', () => {
+  beforeEach(() => {
+    vi.useFakeTimers();
+    post.mockReset();
+  });
+
+  it('asks once for what is typed quickly', async () => {
+    post.mockResolvedValue(answer());
+    const draft = new Draft();
+    draft.type('DC', '1', true);
+    draft.type('DC', '12', true);
+    await vi.runAllTimersAsync();
+    expect(post).toHaveBeenCalledTimes(1);
+    expect((post.mock.calls[0][1] as { body: Body }).body.values.DC.text).toBe('12');
+    expect(draft.changed).toBe(true);
+  });
+
+  it('never lets an older answer replace a newer one', async () => {
+    const late: ((value: unknown) => void)[] = [];
+    post.mockImplementation(() => new Promise((resolve) => late.push(resolve)));
+    const draft = new Draft();
+    draft.type('DC', '1', true);
+    await vi.advanceTimersByTimeAsync(100);
+    draft.type('DC', '12', true);
+    await vi.advanceTimersByTimeAsync(100);
+    late[1](answer({ foreign: ['NEW'] }));
+    late[0](answer({ foreign: ['OLD'] }));
+    await vi.runAllTimersAsync();
+    expect(draft.answer?.foreign).toEqual(['NEW']);
+  });
+
+  it('fills in what each designation says, though one was typed before the other was answered', async () => {
+    const says = (symbol: string, changes: Record<string, string>) => ({
+      code: `${symbol}-says-more`,
+      severity: 'NOTE',
+      message: '',
+      properties: [symbol],
+      repair: { id: '', title: '', changes }
+    });
+    const fields = [field('SHANK', { designation: true }), field('MIID', { designation: true })];
+    const findings = [says('SHANK', { H: '25 mm' }), says('MIID', { RE: '0.8 mm' })];
+    post.mockImplementation(() => Promise.resolve(answer({ fields, findings })));
+    const draft = new Draft();
+    draft.answer = answer({ fields }) as never;
+    draft.type('SHANK', 'PCLNR 2525 M 12', false);
+    await vi.advanceTimersByTimeAsync(10);
+    draft.type('MIID', 'CNMG 120408', false);
+    await vi.runAllTimersAsync();
+    expect(draft.values.H).toEqual({ text: '25 mm', defaulted: true });
+    expect(draft.values.RE).toEqual({ text: '0.8 mm', defaulted: true });
+  });
+
+  it('leaves alone what a designation says where somebody took it away again', async () => {
+    const fields = [field('SHANK', { designation: true })];
+    post.mockImplementation(() => Promise.resolve(answer({ fields })));
+    const draft = new Draft();
+    draft.answer = answer({ fields }) as never;
+    draft.type('SHANK', 'PCLNR 2525 M 12', false);
+    await vi.runAllTimersAsync();
+    post.mockImplementation(() =>
+      Promise.resolve(
+        answer({
+          fields,
+          findings: [
+            {
+              code: 'holder-says-more',
+              severity: 'NOTE',
+              message: '',
+              properties: ['SHANK'],
+              repair: { id: '', title: '', changes: { H: '25 mm' } }
+            }
+          ]
+        })
+      )
+    );
+    draft.type('LF', '', true);
+    await vi.runAllTimersAsync();
+    expect(draft.values.H).toBeUndefined();
+  });
+
+  it('puts aside what a new class does not know, and brings it back with the old one', async () => {
+    const draft = new Draft();
+    draft.classId = 'end-mill-corner-radius';
+    draft.values = {
+      DC: { text: '10', defaulted: false },
+      RE: { text: '0.5', defaulted: false },
+      NOF: { text: '4', defaulted: true }
+    };
+    post.mockImplementation((_: string, { body }: { body: Body }) =>
+      Promise.resolve(
+        body.classId === 'drill-twist'
+          ? answer({
+              foreign: Object.keys(body.values).filter((each) => ['RE', 'NOF'].includes(each)),
+              fields: [field('SIG', { defaultText: '118' })]
+            })
+          : answer()
+      )
+    );
+    await draft.become('drill-twist');
+    expect(Object.keys(draft.dropped)).toEqual(['RE']);
+    expect(draft.values.RE).toBeUndefined();
+    expect(draft.values.NOF).toBeUndefined();
+    expect(draft.values.SIG).toEqual({ text: '118', defaulted: true });
+    await draft.become('end-mill-corner-radius');
+    expect(draft.values.RE.text).toBe('0.5');
+    expect(draft.dropped).toEqual({});
+  });
+
+  it('takes a repair over as typed', async () => {
+    post.mockResolvedValue(answer());
+    const draft = new Draft();
+    draft.repair({ RE: '4 mm', CODE: 'MC-2' });
+    await vi.runAllTimersAsync();
+    expect(draft.values.RE).toEqual({ text: '4 mm', defaulted: false });
+    expect(draft.code).toBe('MC-2');
+  });
+});
