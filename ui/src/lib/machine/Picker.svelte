@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
-  import { Debounced } from 'runed';
+  import { Debounced, PersistedState } from 'runed';
   import { api, ask, type ToolRow } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Choice from '$lib/shell/Choice.svelte';
@@ -12,13 +12,18 @@
   }: { picked: number | null; planned: Set<number>; onpick: (tool: ToolRow) => void } = $props();
 
   let text = $state('');
-  let library = $state('');
+  const last = new PersistedState('picker library', '');
   const q = new Debounced(() => text.trim(), 150);
   const libraries = createQuery(() => ({
     queryKey: ['libraries'],
     queryFn: () => ask(api.GET('/api/v1/libraries'))
   }));
-  const chosen = $derived(Number(library || libraries.data?.items[0]?.id || 0));
+  /** The library picked from last, or the one that holds most. */
+  const chosen = $derived.by(() => {
+    const items = libraries.data?.items ?? [];
+    const most = [...items].sort((one, other) => other.tools - one.tools)[0];
+    return (items.find((each) => String(each.id) === last.current) ?? most)?.id ?? 0;
+  });
   const tools = createQuery(() => ({
     queryKey: ['tools', chosen, 'picker', q.current],
     queryFn: () =>
@@ -44,7 +49,7 @@
     />
     <Choice
       label="Library"
-      bind:value={() => String(chosen), (value) => (library = value)}
+      bind:value={() => String(chosen), (value) => (last.current = value)}
       options={(libraries.data?.items ?? []).map((each) => ({
         value: String(each.id),
         label: each.name

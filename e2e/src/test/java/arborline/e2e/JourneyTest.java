@@ -339,6 +339,7 @@ class JourneyTest {
   void turningToolFollowsFromItsDesignations() {
     page.navigate("/libraries/1/new");
     page.getByPlaceholder(Pattern.compile("such as ball")).fill("external");
+    assertThat(page.getByRole(AriaRole.REGION).getByRole(AriaRole.BUTTON).first()).isVisible();
     page.keyboard().press("Enter");
     field("Code").fill("TE-1");
     field("Holder designation").fill("PSJNR 2525 M 12");

@@ -70,7 +70,7 @@ class KnowledgeTest {
       value = {
         "lollipop 1|undercutting|Cutting diameter=8; Neck diameter=5; Neck length=30; Shank diameter=8; Overall length=75",
         "dovetail 2|dovetail|Cutting diameter=20; Neck diameter=12; Largest depth of cut=5; Shank diameter=12; Overall length=80",
-        "form 3|form mill|Largest cutting diameter=24; Shank diameter=16; Overall length=80; Cutter profile=0 0; 12 0; 12 6; 8 14",
+        "form 3|form mill|Largest cutting diameter=24; Shank diameter=16; Overall length=80; Cutter profile=0 0; 0 12; 6 12; 14 8",
         "step drill 4|step drill|Cutting diameter=6.8; First step diameter=9; First step length=20; Flute length=45; Shank diameter=10; Overall length=95",
         "reamer 5|reamer|Cutting diameter=8; Largest depth of cut=30; Pre-machined hole diameter=7.8; Shank diameter=8; Overall length=120",
         "tap 6|cutting tap|Cutting diameter=8; Thread diameter=8; Thread pitch=1.25; Thread size=M8; Shank diameter=8; Overall length=90",
@@ -102,6 +102,29 @@ class KnowledgeTest {
     picture(plain);
     Journey.button(page, "Create").click();
     assertThat(Journey.heading(page, plain)).isVisible();
+  }
+
+  /** The guide counts these keys: twelve besides code and numbers. */
+  @Test
+  void aFlatEndMillIsMadeWithoutTheMouse() {
+    library("Probes and jets");
+    Journey.link(page, "New tool").click();
+    assertThat(page.getByRole(AriaRole.REGION).getByRole(AriaRole.BUTTON).first()).isVisible();
+    page.keyboard().type("flat");
+    page.keyboard().press("Enter");
+    assertThat(field("Code")).isFocused();
+    page.keyboard().type("KEYS-10");
+    for (int tab = 0; tab < 3; tab++) {
+      page.keyboard().press("Tab");
+    }
+    page.keyboard().type("10");
+    for (String number : new String[] {"22", "10", "72"}) {
+      page.keyboard().press("Tab");
+      page.keyboard().type(number);
+    }
+    assertThat(page.getByLabel("Findings")).containsText("nothing to object");
+    page.keyboard().press("Control+s");
+    assertThat(Journey.heading(page, "KEYS-10")).isVisible();
   }
 
   /** Kept where somebody asked for pictures, to be looked at. */

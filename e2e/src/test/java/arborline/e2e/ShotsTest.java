@@ -30,7 +30,6 @@ class ShotsTest {
     shot(page, "sign-in");
     page = journey.as("lead");
     assertThat(page.getByText("Nothing was received yet")).isVisible();
-    shot(page, "today-first");
     Steps steps = new Steps(page);
     steps.receive(Journey.STARTER);
     shot(page, "delivery");

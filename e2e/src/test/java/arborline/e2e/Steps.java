@@ -81,6 +81,7 @@ final class Steps {
   void load(String code, int pocket, String length) {
     if (!page.url().endsWith("/machines/M1")) {
       page.navigate("/machines/M1");
+      choose("Library", "Shop milling");
     }
     page.getByLabel("Search tools").fill(code);
     page.getByRole(

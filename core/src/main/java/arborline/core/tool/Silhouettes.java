@@ -7,7 +7,7 @@ import java.util.Optional;
 /** Outlines of tools by their class. */
 public final class Silhouettes {
 
-  private static final List<String> SIZES = List.of("DC", "DCX", "TD", "DMM", "B", "KERF");
+  private static final List<String> SIZES = List.of("DC", "DCX", "TD", "DMM", "B", "KERF", "IC");
 
   private Silhouettes() {}
 

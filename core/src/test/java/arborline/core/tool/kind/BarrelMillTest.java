@@ -17,7 +17,7 @@ class BarrelMillTest {
 
   @Test
   void isWidestInTheMiddleOfItsFlank() {
-    assertEquals(12, SOUND.wide(10), 1e-3);
+    assertEquals(12, SOUND.wide(10), 0.01);
     assertTrue(SOUND.wide(1.5) < 12);
     assertTrue(SOUND.wide(19.5) < 12);
   }

@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 class FormMillTest {
 
   private static final Trial SOUND =
-      Trial.of("CLASS=form-mill DCX=24 DMM=16 OAL=80 NOF=2 PROFILE=0_0;_12_0;_12_6;_8_14");
+      Trial.of("CLASS=form-mill DCX=24 DMM=16 OAL=80 NOF=2 PROFILE=0_0;_0_12;_6_12;_14_8");
 
   @Test
   void needsWhatMakesIt() {
@@ -24,8 +24,8 @@ class FormMillTest {
 
   @Test
   void theProfileStartsOnTheAxisAndDoesNotCrossItself() {
-    SOUND.refuses("PROFILE=3_0;_12_6", "profile", "axis");
-    SOUND.refuses("PROFILE=0_0;_-2_4", "profile", "PROFILE");
-    SOUND.refuses("PROFILE=0_0;_10_0;_10_10;_4_10;_12_5", "profile", "PROFILE");
+    SOUND.refuses("PROFILE=0_3;_6_12", "profile", "axis");
+    SOUND.refuses("PROFILE=0_0;_4_-2", "profile", "PROFILE");
+    SOUND.refuses("PROFILE=0_0;_0_10;_10_10;_10_4;_5_12", "profile", "PROFILE");
   }
 }
