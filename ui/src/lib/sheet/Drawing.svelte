@@ -14,13 +14,13 @@
   let svg = $state<SVGSVGElement>();
 
   /** Saves the drawing with its dimensions as an SVG file. */
-  export function save(name: string) {
+  function save() {
     const labels = (placed?.placed ?? []).map(({ x, y, mark }) => ({
       x,
       y,
       text: `${mark.symbol} ${draft.shown(mark.symbol)}`
     }));
-    if (svg) saveSvg(svg, name, labels);
+    if (svg) saveSvg(svg, `${draft.code || 'drawing'}.svg`, labels);
   }
 
   function colour(symbol: string): string {
@@ -88,6 +88,7 @@
         />
       </div>
     {/each}
+    <button class="button quiet absolute bottom-2 right-4" onclick={save}>Save drawing</button>
   {:else}
     <p class="px-5 py-6 text-soft">
       Give a class and a diameter: the drawing follows from the dimensions.

@@ -42,7 +42,6 @@
   let base = $state(0);
   let conflicts = $state<Conflict[]>([]);
   let saving = $state(false);
-  let drawing = $state<Drawing>();
   const may = $derived(who.may('EDIT'));
 
   // A sheet that nobody is writing on follows the newest version.
@@ -177,7 +176,6 @@
       <a class="button" href="/tools/{id}/stack">Stack</a>
       <a class="button" href="/tools/{id}/cutting">Cutting data</a>
     {/if}
-    <button class="button" onclick={() => drawing?.save(`${shown.code}.svg`)}>Save drawing</button>
     {#if may}
       <div class="ml-auto flex items-center gap-2">
         {#if shown.usedIn.length > 0 && !draft.changed && (shown.answer.values.DC ?? shown.answer.values.DCX)}
@@ -200,7 +198,7 @@
   </header>
   <div class="min-h-0 flex-1 overflow-auto pb-8">
     <Dropped {draft} />
-    <Drawing {draft} readonly={!may} bind:this={drawing} />
+    <Drawing {draft} readonly={!may} />
     <div class="grid grid-cols-[minmax(0,1fr)_360px] gap-6">
       <div>
         <Fields {draft} readonly={!may} />

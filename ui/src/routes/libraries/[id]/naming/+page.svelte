@@ -242,8 +242,11 @@
               >
                 {step.name === step.newName ? 'stays' : step.newName}
               </td>
-              <td class="truncate" title={step.why}>
-                <Mark kind={states[step.state][1]} word={step.why || states[step.state][0]} />
+              <td title={step.why}>
+                <span class="flex items-center gap-1.5">
+                  <Mark kind={states[step.state][1]} word="" />
+                  <span class="min-w-0 truncate">{step.why || states[step.state][0]}</span>
+                </span>
               </td>
             </tr>
           {/each}

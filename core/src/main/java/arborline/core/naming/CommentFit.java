@@ -67,11 +67,17 @@ public final class CommentFit {
     String allowed = allowed(text.strip(), characters, changes);
     String fitted = shorter(allowed, most, changes);
     if (fitted.length() > most) {
-      String kept = fitted.substring(0, most).strip();
+      String kept = cut(fitted, most);
       changes.add("'%s' is cut off".formatted(fitted.substring(kept.length()).strip()));
       fitted = kept;
     }
     return new Fitted(fitted, fitted.length(), most, changes);
+  }
+
+  /** The beginning of a text, up to the end of a word where that keeps at least half of it. */
+  private static String cut(String text, int most) {
+    int space = text.lastIndexOf(' ', most);
+    return text.substring(0, space >= most / 2 ? space : most).strip();
   }
 
   private static String allowed(String text, String characters, List<String> changes) {

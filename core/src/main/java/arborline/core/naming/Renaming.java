@@ -141,7 +141,7 @@ public final class Renaming {
 
   private static void lacking(String what, NamePattern.Filled filled, List<String> wrong) {
     if (!filled.missing().isEmpty()) {
-      wrong.add("the %s needs %s".formatted(what, String.join(", ", filled.missing())));
+      wrong.add("%s needs %s".formatted(what, String.join(", ", filled.missing())));
     }
   }
 

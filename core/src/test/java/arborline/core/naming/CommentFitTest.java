@@ -41,10 +41,16 @@ class CommentFitTest {
   @Test
   void saysWhatWasGivenUp() {
     CommentFit.Fitted fitted = CommentFit.fit("Ölige Kühlung für das Bohren", CAPITALS, 10);
-    assertEquals("OELIGE KUE", fitted.text());
-    assertEquals(10, fitted.length());
+    assertEquals("OELIGE", fitted.text());
+    assertEquals(6, fitted.length());
     assertTrue(fitted.changes().contains("'Ö' becomes 'OE'"));
-    assertTrue(fitted.changes().getLast().startsWith("'HLUNG"));
+    assertTrue(fitted.changes().getLast().startsWith("'KUEHLUNG"));
+  }
+
+  @Test
+  void cutsInsideAWordOnlyWhereTooLittleWouldBeLeft() {
+    assertEquals("DRILL 8.5", CommentFit.fit("Drill 8.5 coolant", CAPITALS, 14).text());
+    assertEquals("A VERYLONG", CommentFit.fit("A verylongwordindeed", CAPITALS, 10).text());
   }
 
   @Test

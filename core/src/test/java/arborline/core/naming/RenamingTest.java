@@ -66,7 +66,7 @@ class RenamingTest {
   void saysWhichPropertyIsMissing() {
     Step step = renaming("EM{DC}-{COATING}", "{LU}").plan(List.of(mill(1, "A", "6"))).getFirst();
     assertEquals(State.LACKS, step.state());
-    assertEquals("the name needs LU; the code needs COATING", step.why());
+    assertEquals("name needs LU; code needs COATING", step.why());
     assertEquals("A", step.newCode());
   }
 
