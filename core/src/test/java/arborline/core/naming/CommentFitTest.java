@@ -49,7 +49,7 @@ class CommentFitTest {
 
   @Test
   void cutsInsideAWordOnlyWhereTooLittleWouldBeLeft() {
-    assertEquals("DRILL 8.5", CommentFit.fit("Drill 8.5 coolant", CAPITALS, 14).text());
+    assertEquals("CUTTER 8.5", CommentFit.fit("Cutter 8.5 coolant", CAPITALS, 14).text());
     assertEquals("A VERYLONG", CommentFit.fit("A verylongwordindeed", CAPITALS, 10).text());
   }
 
