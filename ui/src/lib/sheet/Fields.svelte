@@ -80,7 +80,7 @@
 <style>
   .fields {
     display: grid;
-    grid-template-columns: 64px 210px 144px 44px 1fr;
+    grid-template-columns: 80px 200px 144px 44px 1fr;
     gap: 2px 12px;
     align-items: center;
     min-height: 30px;

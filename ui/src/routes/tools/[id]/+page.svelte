@@ -199,7 +199,7 @@
   <div class="min-h-0 flex-1 overflow-auto pb-8">
     <Dropped {draft} />
     <Drawing {draft} readonly={!may} />
-    <div class="grid grid-cols-[minmax(0,1fr)_360px] gap-6">
+    <div class="grid grid-cols-[minmax(0,1fr)_280px] gap-6 xl:grid-cols-[minmax(0,1fr)_360px]">
       <div>
         <Fields {draft} readonly={!may} />
         {#if turning}

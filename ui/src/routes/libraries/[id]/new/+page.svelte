@@ -178,7 +178,7 @@
   </header>
   <div class="min-h-0 flex-1 overflow-auto pb-8">
     <Drawing {draft} />
-    <div class="grid grid-cols-[minmax(0,1fr)_360px] gap-6">
+    <div class="grid grid-cols-[minmax(0,1fr)_280px] gap-6 xl:grid-cols-[minmax(0,1fr)_360px]">
       <Fields {draft} />
       <Findings {draft} />
     </div>
