@@ -51,6 +51,14 @@ final class HolderLength {
     return Optional.ofNullable(LETTERS.get(letter));
   }
 
+  /** The letter of a length; nothing where no letter says it. */
+  static Optional<Character> letter(int length) {
+    return LETTERS.entrySet().stream()
+        .filter(each -> each.getValue() == length)
+        .map(Map.Entry::getKey)
+        .findFirst();
+  }
+
   static boolean known(char letter) {
     return letter == 'X' || LETTERS.containsKey(letter);
   }

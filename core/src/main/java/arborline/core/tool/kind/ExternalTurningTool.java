@@ -7,6 +7,7 @@ import arborline.core.tool.rule.EdgeAngleRange;
 import arborline.core.tool.rule.InsertAgrees;
 import arborline.core.tool.rule.InsertNamed;
 import arborline.core.tool.rule.ShankAgrees;
+import arborline.core.tool.rule.ShankNamed;
 import arborline.core.tool.rule.TrailingEdgeClear;
 import com.google.auto.service.AutoService;
 
@@ -28,6 +29,7 @@ public final class ExternalTurningTool extends DrawnClass {
                 new InsertAgrees(),
                 new InsertNamed(),
                 new ShankAgrees(),
+                new ShankNamed(),
                 new TrailingEdgeClear()),
         Turning::external);
   }

@@ -8,6 +8,7 @@ import arborline.core.tool.rule.InsertAgrees;
 import arborline.core.tool.rule.InsertNamed;
 import arborline.core.tool.rule.NeutralSymmetric;
 import arborline.core.tool.rule.ShankAgrees;
+import arborline.core.tool.rule.ShankNamed;
 import arborline.core.tool.rule.TrailingEdgeClear;
 import com.google.auto.service.AutoService;
 
@@ -29,6 +30,7 @@ public final class NeutralTurningTool extends DrawnClass {
                 new InsertAgrees(),
                 new InsertNamed(),
                 new ShankAgrees(),
+                new ShankNamed(),
                 new TrailingEdgeClear(),
                 new NeutralSymmetric()),
         Turning::external);
