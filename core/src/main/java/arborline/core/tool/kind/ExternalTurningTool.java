@@ -5,6 +5,7 @@ import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.EdgeAngleRange;
 import arborline.core.tool.rule.InsertAgrees;
+import arborline.core.tool.rule.InsertFitsSeat;
 import arborline.core.tool.rule.InsertNamed;
 import arborline.core.tool.rule.ShankAgrees;
 import arborline.core.tool.rule.ShankNamed;
@@ -30,6 +31,7 @@ public final class ExternalTurningTool extends DrawnClass {
                 new InsertNamed(),
                 new ShankAgrees(),
                 new ShankNamed(),
+                new InsertFitsSeat(),
                 new TrailingEdgeClear()),
         Turning::external);
   }

@@ -7,6 +7,7 @@ import arborline.core.tool.rule.BarClearsBore;
 import arborline.core.tool.rule.BoreWideEnough;
 import arborline.core.tool.rule.EdgeAngleRange;
 import arborline.core.tool.rule.InsertAgrees;
+import arborline.core.tool.rule.InsertFitsSeat;
 import arborline.core.tool.rule.InsertNamed;
 import arborline.core.tool.rule.ShankAgrees;
 import arborline.core.tool.rule.ShankNamed;
@@ -32,6 +33,7 @@ public final class InternalTurningTool extends DrawnClass {
                 new InsertNamed(),
                 new ShankAgrees(),
                 new ShankNamed(),
+                new InsertFitsSeat(),
                 new TrailingEdgeClear(),
                 new BoreWideEnough(),
                 new BarClearsBore()),

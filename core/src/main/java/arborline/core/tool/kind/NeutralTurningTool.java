@@ -5,6 +5,7 @@ import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.EdgeAngleRange;
 import arborline.core.tool.rule.InsertAgrees;
+import arborline.core.tool.rule.InsertFitsSeat;
 import arborline.core.tool.rule.InsertNamed;
 import arborline.core.tool.rule.NeutralSymmetric;
 import arborline.core.tool.rule.ShankAgrees;
@@ -31,6 +32,7 @@ public final class NeutralTurningTool extends DrawnClass {
                 new InsertNamed(),
                 new ShankAgrees(),
                 new ShankNamed(),
+                new InsertFitsSeat(),
                 new TrailingEdgeClear(),
                 new NeutralSymmetric()),
         Turning::external);
