@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.List;
@@ -16,6 +17,9 @@ final class Journey implements AutoCloseable {
   static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
   static final Path STARTER = ROOT.resolve("demo/incoming/marram-starter.csv");
 
+  /** Milliseconds until what a page should show is given up; long, for machines that are busy. */
+  private static final double PATIENCE = 45_000;
+
   private static Journey running;
 
   final RunningLine line;
@@ -23,6 +27,7 @@ final class Journey implements AutoCloseable {
   private final Browser browser;
 
   private Journey(String folder) {
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
     line = RunningLine.start(ROOT, Path.of("target", folder));
     shop = new Shop(line.shopUrl());
     browser =
@@ -70,7 +75,7 @@ final class Journey implements AutoCloseable {
                 .setBaseURL(line.url())
                 .setTimezoneId("UTC")
                 .setAcceptDownloads(true));
-    context.setDefaultTimeout(15_000);
+    context.setDefaultTimeout(PATIENCE);
     return context.newPage();
   }
 

@@ -1,9 +1,12 @@
 package arborline.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -94,6 +97,26 @@ class PowerCutTest {
             .post("/deliveries/%d/accept".formatted(delivery), order)
             .get("accepted")
             .getAsLong());
+  }
+
+  @Test
+  void killedWhileReadingGoesOnWhereItWas() throws Exception {
+    Path file = folder.resolve("large.csv");
+    Files.writeString(file, table("KILL", 60_000));
+    Page page = journey.as("lead");
+    page.navigate("/receiving");
+    page.getByLabel("File to bring in").setInputFiles(file);
+    page.waitForURL("**/receiving/*");
+    assertThat(page.getByText("Reading:")).isVisible();
+    journey.line.killAndRestart();
+    page.reload();
+    assertThat(page.getByLabel("Taking"))
+        .containsText(
+            "60,000 tools will enter",
+            new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
+    assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Lines")))
+        .containsText("60,000 read");
+    page.context().close();
   }
 
   @Test

@@ -26,6 +26,18 @@ record Script(String url, String key) {
             .build());
   }
 
+  JsonObject put(String path, String body) {
+    return send(
+        request(path)
+            .header("Content-Type", "application/json")
+            .PUT(HttpRequest.BodyPublishers.ofString(body))
+            .build());
+  }
+
+  JsonObject delete(String path) {
+    return send(request(path).DELETE().build());
+  }
+
   /** Brings a file in; answers its delivery. */
   long deliver(String name, String content) {
     String body =
@@ -46,8 +58,11 @@ record Script(String url, String key) {
 
   private static JsonObject send(HttpRequest request) {
     try (HttpClient http = HttpClient.newHttpClient()) {
-      return JsonParser.parseString(http.send(request, HttpResponse.BodyHandlers.ofString()).body())
-          .getAsJsonObject();
+      HttpResponse<String> response = http.send(request, HttpResponse.BodyHandlers.ofString());
+      if (response.statusCode() / 100 != 2) {
+        throw new IllegalStateException(request.uri() + ": " + response.body());
+      }
+      return JsonParser.parseString(response.body()).getAsJsonObject();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     } catch (InterruptedException interrupted) {

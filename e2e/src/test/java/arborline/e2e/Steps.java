@@ -44,14 +44,14 @@ final class Steps {
     }
   }
 
-  /** Takes everything that passes. */
-  void takeAll() {
-    choose("Library", "Shop milling");
+  /** Takes everything that passes into a library. */
+  void takeAll(String library) {
+    choose("Library", library);
     page.getByRole(
             AriaRole.BUTTON,
             new Page.GetByRoleOptions().setName(Pattern.compile("^Take \\d+ tools?$")))
         .click();
-    assertThat(page.getByText(Pattern.compile("entered Shop milling"))).isVisible();
+    assertThat(page.getByText("entered " + library)).isVisible();
   }
 
   /** Opens a choice and takes one of its options. */
@@ -77,11 +77,11 @@ final class Steps {
     assertThat(page.getByText(Pattern.compile("^\\d+ tools$"))).isVisible();
   }
 
-  /** Plans a tool for a pocket of M1 and gives its measured length. */
-  void load(String code, int pocket, String length) {
+  /** Plans a tool of a library for a pocket of M1 and gives its measured length. */
+  void load(String library, String code, int pocket, String length) {
     if (!page.url().endsWith("/machines/M1")) {
       page.navigate("/machines/M1");
-      choose("Library", "Shop milling");
+      choose("Library", library);
     }
     page.getByLabel("Search tools").fill(code);
     page.getByRole(

@@ -37,7 +37,7 @@ public final class Background implements AutoCloseable {
 
   /** Waits until something is so; fails with the end of the log where the process ended first. */
   public Background until(String what, BooleanSupplier so) {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(120);
+    long end = System.nanoTime() + TimeUnit.MINUTES.toNanos(5);
     while (!so.getAsBoolean()) {
       if (!process.isAlive() || System.nanoTime() > end) {
         throw new IllegalStateException("not " + what + ":\n" + logEnd());

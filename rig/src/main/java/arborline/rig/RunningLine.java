@@ -75,7 +75,12 @@ public final class RunningLine implements AutoCloseable {
                 "ARBOR_SHOP_URL", shopUrl(),
                 "ARBOR_DEMO", root.resolve("demo").toString()),
             work.resolve("server.log"));
-    server.until("a server", () -> answers(url() + "/actuator/health"));
+    try {
+      server.until("a server", () -> answers(url() + "/actuator/health"));
+    } catch (IllegalStateException silent) {
+      close();
+      throw silent;
+    }
   }
 
   private static boolean answers(String address) {

@@ -2,10 +2,14 @@ package arborline.server;
 
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
 import org.springframework.scheduling.annotation.EnableScheduling;
 
-/** The server: persistence, accounts, web API, background work and live updates. */
-@SpringBootApplication
+/**
+ * The server: persistence, accounts, web API, background work and live updates. People are kept in
+ * {@code account}, so the one made-up user of the framework is left out.
+ */
+@SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 @EnableScheduling
 public class ArborLine {
 

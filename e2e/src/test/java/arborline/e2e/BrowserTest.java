@@ -1,0 +1,53 @@
+package arborline.e2e;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+
+/** A test with a page of its own on which the lead is signed in. */
+abstract class BrowserTest {
+
+  protected final Journey journey = Journey.start();
+  protected Page page;
+  protected Steps steps;
+
+  @BeforeEach
+  void signIn() {
+    page = journey.as("lead");
+    steps = new Steps(page);
+  }
+
+  @AfterEach
+  void leave() {
+    page.context().close();
+  }
+
+  /** The view has no serious accessibility fault. */
+  protected void assertAccessible() {
+    List<String> serious =
+        new AxeBuilder(page)
+            .analyze().getViolations().stream()
+                .filter(each -> List.of("serious", "critical").contains(each.getImpact()))
+                .map(each -> each.getId() + ": " + each.getNodes().getFirst().getTarget())
+                .toList();
+    assertEquals(List.of(), serious, page.url());
+  }
+
+  protected Locator field(String name) {
+    return page.getByLabel(name, new Page.GetByLabelOptions().setExact(true));
+  }
+
+  /** The button whose name begins so; {@code start} holds no sign that means something in a pattern. */
+  protected Locator buttonFrom(String start) {
+    return page.getByRole(
+        AriaRole.BUTTON,
+        new Page.GetByRoleOptions().setName(Pattern.compile("^" + start)));
+  }
+}

@@ -1,0 +1,61 @@
+package arborline.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+class MachineTest extends BrowserTest {
+
+  private Stock stock;
+
+  @BeforeEach
+  void emptyPlan() {
+    stock = Stock.of(journey, "MP");
+    stock.clearPlan();
+  }
+
+  @Test
+  void pocketsAreFilledByKeyboardAndByDragging() {
+    steps.load(stock.name(), "MP-FE06", 1, "98.2");
+    page.getByLabel("Measured length").fill("long");
+    Journey.button(page, "Keep measures").click();
+    assertThat(page.getByText("'long': not a number")).isVisible();
+    page.getByLabel("Search tools").fill("MP-FE12");
+    Locator tool = buttonFrom("MP-FE12 ");
+    tool.focus();
+    page.keyboard().press("Enter");
+    assertThat(page.getByText("MP-FE12 is picked up")).isVisible();
+    steps.pocket(2).focus();
+    page.keyboard().press("ArrowRight");
+    page.keyboard().press("Enter");
+    assertThat(steps.pocket(3)).hasAccessibleName(Pattern.compile("MP-FE12"));
+    page.getByLabel("Search tools").fill("MP-FE16");
+    buttonFrom("MP-FE16 ").dragTo(steps.pocket(24));
+    assertThat(steps.pocket(24)).hasAccessibleName(Pattern.compile("MP-FE16"));
+    page.getByLabel("Measured length").fill("138.02");
+    Journey.button(page, "Keep measures").click();
+    assertThat(page.getByText("Kept the measures of pocket 24")).isVisible();
+    assertAccessible();
+  }
+
+  @Test
+  void whatWasPlannedStandsInTheTrailAndIsTakenBackThere() {
+    steps.load(stock.name(), "MP-FE10", 7, "120");
+    page.navigate("/trail");
+    assertAccessible();
+    Locator planned =
+        page.getByRole(AriaRole.ROW)
+            .filter(
+                new Locator.FilterOptions()
+                    .setHasText(Pattern.compile("lead\\s*Planned MP-FE10 for pocket 7")))
+            .last();
+    planned.getByRole(AriaRole.BUTTON).click();
+    assertThat(planned).containsText("taken back");
+    page.navigate("/machines/M1");
+    assertThat(steps.pocket(7)).hasAccessibleName(Pattern.compile("Pocket 7: (?!.*MP-FE10)"));
+  }
+}

@@ -1,0 +1,87 @@
+package arborline.e2e;
+
+import com.google.gson.JsonElement;
+import com.google.gson.JsonObject;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+
+/**
+ * A library of the starter file's good tools under codes of its own, so that no test meets the
+ * tools of another one.
+ *
+ * @param prefix what the codes begin with in place of {@code MC}
+ */
+record Stock(Script script, String prefix, long library, String name) {
+
+  /** Shelves one; as often as it is asked for the same prefix there is still one. */
+  static Stock of(Journey journey, String prefix) {
+    Script script = new Script(journey.line.url(), journey.line.key("LEAD"));
+    String name = "Stock " + prefix;
+    for (JsonElement each : script.get("/libraries").getAsJsonArray("items")) {
+      JsonObject known = each.getAsJsonObject();
+      if (known.get("name").getAsString().equals(name)) {
+        return new Stock(script, prefix, known.get("id").getAsLong(), name);
+      }
+    }
+    long library =
+        script.post("/libraries", "{\"name\":\"%s\"}".formatted(name)).get("id").getAsLong();
+    long delivery = script.deliver(prefix + ".csv", starter(prefix));
+    until(script, delivery);
+    script.post(
+        "/deliveries/%d/accept".formatted(delivery),
+        "{\"library\":%d,\"numbering\":\"keep\"}".formatted(library));
+    return new Stock(script, prefix, library, name);
+  }
+
+  /** The starter file with other codes. */
+  static String starter(String prefix) {
+    try {
+      return Files.readString(Journey.STARTER).replace("\nMC-", "\n" + prefix + "-");
+    } catch (IOException unreadable) {
+      throw new UncheckedIOException(unreadable);
+    }
+  }
+
+  private static void until(Script script, long delivery) {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
+    while (!script.get("/deliveries/" + delivery).get("state").getAsString().equals("ready")) {
+      if (System.nanoTime() > end) {
+        throw new IllegalStateException("delivery " + delivery + " is still not read");
+      }
+      LockSupport.parkNanos(20_000_000);
+    }
+  }
+
+  /** The code of one of its tools, as {@code FE10}. */
+  String code(String tool) {
+    return prefix + "-" + tool;
+  }
+
+  String path() {
+    return "/libraries/" + library;
+  }
+
+  /** Plans one of its tools for a pocket of M1. */
+  void plan(String tool, int pocket, String length) {
+    long id =
+        script
+            .get(path() + "/tools?q=" + code(tool))
+            .getAsJsonArray("items")
+            .get(0)
+            .getAsJsonObject()
+            .get("toolId")
+            .getAsLong();
+    script.put(
+        "/machines/M1/plan/" + pocket, "{\"toolId\":%d,\"length\":\"%s\"}".formatted(id, length));
+  }
+
+  /** Empties the plan of M1. */
+  void clearPlan() {
+    for (JsonElement each : script.get("/machines/M1").getAsJsonArray("plan")) {
+      script.delete("/machines/M1/plan/" + each.getAsJsonObject().get("place").getAsString());
+    }
+  }
+}

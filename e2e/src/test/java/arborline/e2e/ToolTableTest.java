@@ -1,0 +1,71 @@
+package arborline.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+class ToolTableTest extends BrowserTest {
+
+  @BeforeEach
+  void planTwoTools() {
+    journey.shop.forget();
+    Stock stock = Stock.of(journey, "TT");
+    stock.clearPlan();
+    stock.plan("FE12", 23, "128.633");
+    stock.plan("FE16", 24, "138.02");
+  }
+
+  @AfterEach
+  void behaveAgain() {
+    journey.shop.forget();
+  }
+
+  @Test
+  void aControlThatChangedMeanwhileStopsTheWriting() {
+    page.navigate("/tables/M1");
+    assertThat(page.getByLabel("What to do with pocket 24")).containsText("send the plan");
+    assertAccessible();
+    Journey.button(page, "Show what will be written").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("G10 L10 P8 R138.02");
+    journey.shop.operatorSetsLength(49, "182.5");
+    Journey.button(page, "Write, read back, compare").click();
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("length was 182.300, now 182.500");
+    Journey.button(page, "Read and compare again").click();
+    assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+  }
+
+  @Test
+  void aCutConnectionIsFinishedByRunningAgain() {
+    page.navigate("/tables/M1");
+    Journey.button(page, "Show what will be written").click();
+    journey.shop.behave("{\"cutAfterRows\":1}");
+    Journey.button(page, "Write, read back, compare").click();
+    assertThat(page.getByText("Interrupted:")).isVisible();
+    assertThat(page.getByText(Pattern.compile("Not written: pocket .*24"))).isVisible();
+    Journey.button(page, "Read again").click();
+    Journey.button(page, "Show what will be written").click();
+    Journey.button(page, "Write, read back, compare").click();
+    assertThat(page.getByText("Written, read back and equal")).isVisible();
+    assertThat(page.getByLabel("What to do with pocket 24")).hasCount(0);
+    page.getByText("all places").click();
+    assertThat(
+            page.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^\\s*24"))))
+        .containsText("in step");
+  }
+
+  @Test
+  void aSilentControlIsSaid() {
+    journey.shop.behave("{\"offline\":true}");
+    page.navigate("/tables/M1");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("cannot be read");
+    journey.shop.behave("{}");
+    Journey.button(page, "Try again").click();
+    assertThat(page.getByText("control read")).isVisible();
+  }
+}
