@@ -44,10 +44,11 @@ abstract class BrowserTest {
     return page.getByLabel(name, new Page.GetByLabelOptions().setExact(true));
   }
 
-  /** The button whose name begins so; {@code start} holds no sign that means something in a pattern. */
+  /**
+   * The button whose name begins so; {@code start} holds no sign that means something in a pattern.
+   */
   protected Locator buttonFrom(String start) {
     return page.getByRole(
-        AriaRole.BUTTON,
-        new Page.GetByRoleOptions().setName(Pattern.compile("^" + start)));
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + start)));
   }
 }

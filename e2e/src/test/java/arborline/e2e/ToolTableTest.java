@@ -11,13 +11,13 @@ import org.junit.jupiter.api.Test;
 
 class ToolTableTest extends BrowserTest {
 
+  private Stock stock;
+
   @BeforeEach
-  void planTwoTools() {
+  void emptyPlan() {
     journey.shop.forget();
-    Stock stock = Stock.of(journey, "TT");
+    stock = Stock.of(journey, "TT");
     stock.clearPlan();
-    stock.plan("FE12", 23, "128.633");
-    stock.plan("FE16", 24, "138.02");
   }
 
   @AfterEach
@@ -27,6 +27,7 @@ class ToolTableTest extends BrowserTest {
 
   @Test
   void aControlThatChangedMeanwhileStopsTheWriting() {
+    stock.plan("FE16", 24, "138.02");
     page.navigate("/tables/M1");
     assertThat(page.getByLabel("What to do with pocket 24")).containsText("send the plan");
     assertAccessible();
@@ -41,21 +42,23 @@ class ToolTableTest extends BrowserTest {
 
   @Test
   void aCutConnectionIsFinishedByRunningAgain() {
+    stock.plan("FE12", 33, "128.633");
+    stock.plan("FE16", 34, "138.02");
     page.navigate("/tables/M1");
     Journey.button(page, "Show what will be written").click();
     journey.shop.behave("{\"cutAfterRows\":1}");
     Journey.button(page, "Write, read back, compare").click();
     assertThat(page.getByText("Interrupted:")).isVisible();
-    assertThat(page.getByText(Pattern.compile("Not written: pocket .*24"))).isVisible();
+    assertThat(page.getByText(Pattern.compile("Not written: pocket .*34"))).isVisible();
     Journey.button(page, "Read again").click();
     Journey.button(page, "Show what will be written").click();
     Journey.button(page, "Write, read back, compare").click();
     assertThat(page.getByText("Written, read back and equal")).isVisible();
-    assertThat(page.getByLabel("What to do with pocket 24")).hasCount(0);
+    assertThat(page.getByLabel("What to do with pocket 34")).hasCount(0);
     page.getByText("all places").click();
     assertThat(
             page.getByRole(AriaRole.ROW)
-                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^\\s*24"))))
+                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^\\s*34"))))
         .containsText("in step");
   }
 
