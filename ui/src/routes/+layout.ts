@@ -1,4 +1,5 @@
 import { redirect } from '@sveltejs/kit';
+import { units } from '$lib/quantity/units.svelte';
 import { who } from '$lib/shell/session.svelte';
 import type { LayoutLoad } from './$types';
 
@@ -9,4 +10,5 @@ export const load: LayoutLoad = async ({ url }) => {
   if (!session.name && url.pathname !== '/sign-in') {
     redirect(307, `/sign-in?then=${encodeURIComponent(url.pathname + url.search)}`);
   }
+  if (session.name) await units.load();
 };

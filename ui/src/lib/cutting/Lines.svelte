@@ -1,11 +1,16 @@
 <script lang="ts">
-  import type { CuttingLine } from '$lib/api/client';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { api, ask, type CuttingLine } from '$lib/api/client';
+  import NumberField from '$lib/quantity/NumberField.svelte';
+  import { units } from '$lib/quantity/units.svelte';
+  import Choice from '$lib/shell/Choice.svelte';
   import { capital, moment } from '$lib/shell/text';
 
   let {
     lines,
     elsewhere,
-    drills,
+    feedTitle,
+    machine,
     named,
     may,
     onopen,
@@ -15,15 +20,31 @@
     lines: CuttingLine[];
     /** Proven with other tools of the same geometry. */
     elsewhere: CuttingLine[];
-    drills: boolean;
+    feedTitle: string;
+    /** The machine that is chosen now; the proof begins with it. */
+    machine: string;
     named: (material: string) => string;
     may: boolean;
     onopen: (line: CuttingLine) => void;
-    onprove: (line: CuttingLine) => void;
+    onprove: (line: CuttingLine, machine: string) => void;
     onremove: (line: CuttingLine) => void;
   } = $props();
 
+  const machines = createQuery(() => ({
+    queryKey: ['machines'],
+    queryFn: () => ask(api.GET('/api/v1/machines'))
+  }));
   let proving = $state<CuttingLine | null>(null);
+  let where = $state('');
+
+  function begin(line: CuttingLine) {
+    where = machine || (machines.data?.items[0]?.id ?? '');
+    proving = { ...line };
+  }
+
+  function number(value: number, unit: string): string {
+    return value ? units.entry(value, unit) : '';
+  }
 </script>
 
 <section aria-label="Lines" class="px-5">
@@ -32,10 +53,11 @@
       <tr>
         <th>Material</th>
         <th>Purpose</th>
-        <th class="number">vc, m/min</th>
-        <th class="number">{drills ? 'fn' : 'fz'}, mm</th>
-        <th class="number">ap, mm</th>
-        <th class="number">ae, mm</th>
+        <th class="number">vc, {units.label('m/min')}</th>
+        <th class="number">{feedTitle}, {units.label('mm')}</th>
+        <th class="number">ap, {units.label('mm')}</th>
+        <th class="number">ae, {units.label('mm')}</th>
+        <th>Coolant</th>
         <th>Origin</th>
         <th></th>
       </tr>
@@ -45,7 +67,7 @@
         <tr
           class="hover:bg-faint"
           onkeydown={(event) => {
-            if (event.key === 'p') proving = line;
+            if (event.key === 'p' && !proving) begin(line);
             if (event.key === 'Escape') proving = null;
           }}
         >
@@ -57,29 +79,37 @@
           <td>{line.purpose}</td>
           {#if proving?.id === line.id}
             {@const proof = proving}
-            <td class="number" colspan="5">
+            <td class="number" colspan="6">
               <form
                 class="flex items-center justify-end gap-2"
                 onsubmit={(event) => {
                   event.preventDefault();
-                  onprove(proof);
+                  onprove(proof, where);
                   proving = null;
                 }}
               >
-                <span class="text-soft">proved</span>
-                <input
-                  class="field h-6! w-20 text-right"
-                  type="number"
-                  step="any"
-                  aria-label="Proven speed"
-                  bind:value={proof.speed}
+                <span class="text-soft">proved on</span>
+                <Choice
+                  label="Proven on"
+                  bind:value={where}
+                  options={(machines.data?.items ?? []).map((each) => ({
+                    value: each.id,
+                    label: each.name
+                  }))}
                 />
-                <input
-                  class="field h-6! w-24 text-right"
-                  type="number"
-                  step="any"
-                  aria-label="Proven feed"
-                  bind:value={proof.feed}
+                <NumberField
+                  label="Proven speed"
+                  unit="m/min"
+                  class="h-6! w-20"
+                  value={proof.speed}
+                  onvalue={(speed) => (proof.speed = speed ?? 0)}
+                />
+                <NumberField
+                  label="Proven feed"
+                  unit="mm"
+                  class="h-6! w-24"
+                  value={proof.feed}
+                  onvalue={(feed) => (proof.feed = feed ?? 0)}
                 />
                 <button class="button main h-6!" {@attach (button) => button.focus()}>
                   Proven
@@ -87,25 +117,27 @@
               </form>
             </td>
           {:else}
-            <td class="number">{line.speed}</td>
-            <td class="number">{line.feed}</td>
-            <td class="number">{line.depth || ''}</td>
-            <td class="number">{line.width || ''}</td>
+            <td class="number">{number(line.speed, 'm/min')}</td>
+            <td class="number">{number(line.feed, 'mm')}</td>
+            <td class="number">{number(line.depth, 'mm')}</td>
+            <td class="number">{number(line.width, 'mm')}</td>
+            <td>{line.coolant}</td>
             <td>
               <span class={line.origin === 'proven' ? 'font-semibold text-working' : ''}>
                 {line.origin}
               </span>
               <span class="text-soft">
-                {#if line.origin === 'proven'}on {line.machine}, before {line.beforeSpeed} / {line.beforeFeed};{/if}
+                {#if line.origin === 'proven'}on {line.machine}, before {number(
+                    line.beforeSpeed ?? 0,
+                    'm/min'
+                  )} / {number(line.beforeFeed ?? 0, 'mm')};{/if}
                 {line.by}, {moment(line.at)}
               </span>
             </td>
           {/if}
           <td class="number">
-            <button
-              class="button quiet h-6!"
-              title="Key p, then Enter"
-              onclick={() => (proving = { ...line })}>Proven …</button
+            <button class="button quiet h-6!" title="Key p, then Enter" onclick={() => begin(line)}
+              >Proven …</button
             >
             {#if may}
               <button
@@ -118,7 +150,7 @@
         </tr>
       {:else}
         <tr>
-          <td colspan="8" class="text-soft"> No line yet: compute one below and keep it. </td>
+          <td colspan="9" class="text-soft"> No line yet: compute one below and keep it. </td>
         </tr>
       {/each}
       {#each elsewhere as line (line.id)}
@@ -129,10 +161,11 @@
             </button>
           </td>
           <td>{line.purpose}</td>
-          <td class="number">{line.speed}</td>
-          <td class="number">{line.feed}</td>
-          <td class="number">{line.depth || ''}</td>
-          <td class="number">{line.width || ''}</td>
+          <td class="number">{number(line.speed, 'm/min')}</td>
+          <td class="number">{number(line.feed, 'mm')}</td>
+          <td class="number">{number(line.depth, 'mm')}</td>
+          <td class="number">{number(line.width, 'mm')}</td>
+          <td>{line.coolant}</td>
           <td colspan="2">proven on {line.machine} with another tool of the same geometry</td>
         </tr>
       {/each}

@@ -2,6 +2,7 @@
   import { useQueryClient } from '@tanstack/svelte-query';
   import { api, ask } from '$lib/api/client';
   import type { components } from '$lib/api/schema';
+  import NumberField from '$lib/quantity/NumberField.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import { done } from '$lib/shell/say';
   import Sheetlet from '$lib/shell/Sheetlet.svelte';
@@ -98,21 +99,15 @@
     <span class="text-soft">Group</span>
     <Choice label="Group" bind:value={group} options={groups} />
     <label class="text-soft" for="own-force">kc1.1, N/mm²</label>
-    <input
-      id="own-force"
-      class="field w-32 text-right"
-      type="number"
-      step="any"
-      bind:value={force}
-    />
+    <NumberField id="own-force" label="kc1.1, N/mm²" class="w-32" optional bind:value={force} />
     <label class="text-soft" for="own-rise">mc</label>
-    <input id="own-rise" class="field w-32 text-right" type="number" step="any" bind:value={rise} />
+    <NumberField id="own-rise" label="mc" class="w-32" optional bind:value={rise} />
     <label class="text-soft" for="own-hardness">Hardness, HB</label>
-    <input
+    <NumberField
       id="own-hardness"
-      class="field w-32 text-right"
-      type="number"
-      step="any"
+      label="Hardness, HB"
+      class="w-32"
+      optional
       bind:value={hardness}
     />
     <span></span>

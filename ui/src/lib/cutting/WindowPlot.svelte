@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { CuttingWindow } from '$lib/api/client';
+  import { units } from '$lib/quantity/units.svelte';
 
   let { window, speed, feed }: { window: CuttingWindow; speed: number; feed: number } = $props();
 
@@ -90,12 +91,12 @@
       {#each [0, 0.25, 0.5, 0.75, 1] as share (share)}
         {@const vc = first + share * (last - first)}
         {@const fz = share * highest}
-        <text x={x(vc)} y={HEIGHT - 16} text-anchor="middle">{tidy(vc)}</text>
-        <text x={LEFT - 8} y={y(fz) + 4} text-anchor="end">{tidy(fz)}</text>
+        <text x={x(vc)} y={HEIGHT - 16} text-anchor="middle">{tidy(units.view(vc, 'm/min'))}</text>
+        <text x={LEFT - 8} y={y(fz) + 4} text-anchor="end">{tidy(units.view(fz, 'mm'))}</text>
         <line x1={LEFT - 4} x2={LEFT} y1={y(fz)} y2={y(fz)} stroke="var(--hairline)" />
       {/each}
-      <text x={width - 16} y={HEIGHT - 2} text-anchor="end">speed, m/min</text>
-      <text x={LEFT + 6} y="14">feed, mm</text>
+      <text x={width - 16} y={HEIGHT - 2} text-anchor="end">speed, {units.label('m/min')}</text>
+      <text x={LEFT + 6} y="14">feed, {units.label('mm')}</text>
     </g>
     <line x1={LEFT} x2={LEFT} y1="10" y2={HEIGHT - BOTTOM} stroke="var(--soft)" />
     <line

@@ -1,11 +1,14 @@
 <script lang="ts">
   import type { Outline } from '$lib/api/client';
+  import { units } from '$lib/quantity/units.svelte';
   import { fit, view } from './geometry';
   import Parts from './Parts.svelte';
+  import { saveSvg } from './save';
 
   let { tools }: { tools: { key: number; code: string; outline?: Outline | null }[] } = $props();
 
   let width = $state(1000);
+  let svg = $state<SVGSVGElement>();
   const HEIGHT = 190;
   const LEFT = 150;
   const drawn = $derived(tools.filter((each) => each.outline));
@@ -26,7 +29,7 @@
 
 <section
   aria-label="Strip"
-  class="shrink-0 border-t border-hairline bg-sheet"
+  class="relative shrink-0 border-t border-hairline bg-sheet"
   bind:clientWidth={width}
 >
   {#if drawn.length === 0}
@@ -35,6 +38,7 @@
     </p>
   {:else}
     <svg
+      bind:this={svg}
       {width}
       height={HEIGHT}
       role="img"
@@ -57,11 +61,16 @@
         />
         <Parts {outline} {at} />
         <text x={at.x(longest) + 20} y={axis(index) + 4} font-size="13" fill="var(--soft)">
-          {outline.length} long{longest > outline.length
-            ? `, ${Math.round((longest - outline.length) * 1000) / 1000} shorter`
+          {units.entry(outline.length, 'mm')} long{longest > outline.length
+            ? `, ${units.entry(Math.round((longest - outline.length) * 1000) / 1000, 'mm')} shorter`
             : ''}
         </text>
       {/each}
     </svg>
+    <button
+      class="button quiet absolute bottom-2 right-4"
+      onclick={() => svg && saveSvg(svg, `${drawn.map((each) => each.code).join('-')}.svg`)}
+      >Save drawing</button
+    >
   {/if}
 </section>

@@ -1,11 +1,21 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import { layout } from '$lib/drawing/layout';
   import { saveSvg } from '$lib/drawing/save';
   import Parts from '$lib/drawing/Parts.svelte';
   import type { Draft } from './draft.svelte';
   import ValueField from './ValueField.svelte';
 
-  let { draft, readonly = false }: { draft: Draft; readonly?: boolean } = $props();
+  let {
+    draft,
+    readonly = false,
+    machineSide
+  }: {
+    draft: Draft;
+    readonly?: boolean;
+    /** What stands at the end that points to the machine. */
+    machineSide?: Snippet;
+  } = $props();
 
   let width = $state(1200);
   const outline = $derived(draft.answer?.outline);
@@ -35,7 +45,7 @@
   aria-label="Drawing"
   class="band relative overflow-hidden bg-sheet"
   bind:clientWidth={width}
-  style:height="{placed?.height ?? 180}px"
+  style:height="{(placed?.height ?? 180) + (machineSide ? 34 : 0)}px"
 >
   {#if outline && placed}
     <svg bind:this={svg} {width} height={placed.height} class="absolute inset-0" aria-hidden="true">
@@ -88,6 +98,9 @@
         />
       </div>
     {/each}
+    {#if machineSide}
+      <div class="absolute bottom-2 left-5">{@render machineSide()}</div>
+    {/if}
     <button class="button quiet absolute bottom-2 right-4" onclick={save}>Save drawing</button>
   {:else}
     <p class="px-5 py-6 text-soft">

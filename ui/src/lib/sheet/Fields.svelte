@@ -1,6 +1,7 @@
 <script lang="ts">
   import { settings } from '$lib/shell/settings.svelte';
   import type { Draft } from './draft.svelte';
+  import Segments from './Segments.svelte';
   import ValueField from './ValueField.svelte';
   import { capital } from '$lib/shell/text';
   import type { ToolField } from '$lib/api/client';
@@ -67,6 +68,15 @@
             <span class="text-soft">{field.sentence}</span>
           {/if}
         </span>
+        {#if field.segments}
+          <div class="col-span-full">
+            <Segments
+              text={draft.values[field.symbol]?.text ?? ''}
+              {readonly}
+              onchange={(text) => draft.type(field.symbol, text, false)}
+            />
+          </div>
+        {/if}
       </div>
     {/each}
   </div>

@@ -136,10 +136,10 @@ export class Draft {
     this.check();
   }
 
-  /** Asks the rules, at most every 80 ms; an older answer never replaces a newer one. */
+  /** Asks the rules, at most every 30 ms; an older answer never replaces a newer one. */
   check() {
     clearTimeout(this.#timer);
-    this.#timer = setTimeout(() => void this.#ask(), 80);
+    this.#timer = setTimeout(() => void this.#ask(), 30);
   }
 
   async #ask() {

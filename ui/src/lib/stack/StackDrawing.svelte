@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Clearance, StackShape } from '$lib/api/client';
   import { path, view } from '$lib/drawing/geometry';
+  import { units } from '$lib/quantity/units.svelte';
 
   let {
     shape,
@@ -29,7 +30,7 @@
   const at = $derived(view(LEFT, axis, scale));
   const tip = $derived(at.x(shape.length));
   const dimensions = $derived([
-    { from: 0, to: shape.length, y: HEIGHT - 18, text: `A ${round(shape.length)}` },
+    { from: 0, to: shape.length, y: HEIGHT - 18, text: `A ${said(shape.length)}` },
     ...(shape.turned
       ? []
       : [
@@ -37,7 +38,7 @@
             from: shape.length - shape.projection,
             to: shape.length,
             y: HEIGHT - 40,
-            text: `projection ${round(shape.projection)}`
+            text: `projection ${said(shape.projection)}`
           }
         ])
   ]);
@@ -56,8 +57,8 @@
     }
   }
 
-  function round(value: number): string {
-    return (Math.round(value * 100) / 100).toLocaleString('en');
+  function said(mm: number): string {
+    return units.entry(Math.round(mm * 100) / 100, 'mm');
   }
 </script>
 
@@ -71,7 +72,7 @@
     {width}
     height={HEIGHT}
     role="img"
-    aria-label="Stack of gauge length {round(shape.length)} mm to scale"
+    aria-label="Stack of gauge length {said(shape.length)} {units.label('mm')} to scale"
   >
     <line
       x1={LEFT - 20}

@@ -14,7 +14,8 @@ export class StackBuilder {
   name = $state('');
   seat = $state('');
   parts = $state<ComponentKnown[]>([]);
-  projection = $state(0);
+  /** In mm; null until somebody gives it: the server then takes the usual one. */
+  projection = $state<number | null>(null);
   height = $state(0);
   distance = $state(0);
   answer = $state<StackAnswer | null>(null);
@@ -37,7 +38,10 @@ export class StackBuilder {
       name: this.name,
       seat: this.seat,
       components: this.parts.map((each) => each.id),
-      projection: this.projection,
+      projection: this.projection ?? undefined,
+      stays: Object.fromEntries(
+        this.parts.filter((each) => each.stays).map((each) => [each.id, each.stays ?? 0])
+      ),
       wall: this.wall ?? undefined
     };
   }
@@ -62,20 +66,26 @@ export class StackBuilder {
     this.kept = null;
     this.name = '';
     this.parts = [];
+    this.projection = null;
     void this.check();
   }
 
   add(offer: StackOffer) {
-    this.parts = [...this.parts, { id: offer.id, component: offer.component, retired: false }];
-    if (offer.takesCutter && this.answer) {
-      const most = this.answer.cutterLength - offer.component.clamping;
-      this.projection = Math.min(this.projection, Math.floor(most));
-    }
+    const { id, component } = offer;
+    this.parts = [...this.parts, { id, component, retired: false, version: 0 }];
     void this.check();
   }
 
   remove(index: number) {
     this.parts = this.parts.slice(0, index);
+    void this.check();
+  }
+
+  /** Lets a part follow its newest version again. */
+  follow(index: number) {
+    this.parts = this.parts.map((each, at) =>
+      at === index ? { ...each, stays: undefined } : each
+    );
     void this.check();
   }
 
@@ -88,9 +98,6 @@ export class StackBuilder {
   async check() {
     const asked = ++this.#asked;
     try {
-      if (this.projection === 0) {
-        this.projection = 40;
-      }
       const path = { id: this.toolId };
       const [answer, offers] = await Promise.all([
         ask(api.POST('/api/v1/tools/{id}/stacks/check', { params: { path }, body: this.body })),

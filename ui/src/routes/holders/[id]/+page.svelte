@@ -3,14 +3,19 @@
   import { page } from '$app/state';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { watch } from 'runed';
-  import { api, ask, Problem, type Component, type Finding } from '$lib/api/client';
+  import { api, ask, Problem, type Component, type Finding, type StackKept } from '$lib/api/client';
   import Parts from '$lib/drawing/Parts.svelte';
   import { fit, view } from '$lib/drawing/geometry';
+  import { saveSvg } from '$lib/drawing/save';
+  import NumberField from '$lib/quantity/NumberField.svelte';
+  import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { fromClipboard, isTable } from '$lib/shell/sheetcells';
   import { capital, count } from '$lib/shell/text';
+  import Sheetlet from '$lib/shell/Sheetlet.svelte';
+  import Tick from '$lib/shell/Tick.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
   import { profileOf } from '$lib/stack/bodies';
 
@@ -48,20 +53,46 @@
     }
   );
 
+  const titles = {
+    length: 'Length',
+    from: 'Machine-side diameter',
+    to: 'Workpiece-side diameter'
+  };
+  /** Stacks that are to stay with what the component was; asked for while somebody saves. */
+  let stays = $state<number[]>([]);
+  let deciding = $state(false);
+  let svg = $state<SVGSVGElement>();
+
   let width = $state(900);
   const outline = $derived(profileOf(draft.bodies.filter((body) => body.length > 0)));
   const at = $derived(outline ? view(80, 110, fit([outline], width - 160, 190)) : null);
 
+  /** A change asks first which stacks follow, where there are any. */
+  function change() {
+    stays = [];
+    if (using.data?.items.some((stack) => follows(stack))) deciding = true;
+    else void save(false);
+  }
+
+  function follows(stack: StackKept): boolean {
+    return stack.parts.some((part) => part.id === id && !part.stays);
+  }
+
   async function save(asNew: boolean) {
+    deciding = false;
     findings = [];
     const body = $state.snapshot(draft) as Component;
     try {
       const saved = asNew
         ? await ask(api.POST('/api/v1/components', { body }))
-        : await ask(api.PUT('/api/v1/components/{id}', { params: { path: { id } }, body }));
-      done(`Saved ${saved.component.code}`);
-      await client.invalidateQueries({ queryKey: ['components'] });
-      await client.invalidateQueries({ queryKey: ['component', id] });
+        : await ask(
+            api.PUT('/api/v1/components/{id}', {
+              params: { path: { id }, query: { stays } },
+              body
+            })
+          );
+      done(`Saved ${saved.component.code}`, saved.undo ?? undefined, () => void again());
+      await again();
       await goto(`/holders/${saved.id}`);
     } catch (error) {
       findings =
@@ -70,6 +101,11 @@
           : [];
       if (findings.length === 0) failed(error);
     }
+  }
+
+  async function again() {
+    await client.invalidateQueries({ queryKey: ['components'] });
+    await client.invalidateQueries({ queryKey: ['component', id] });
   }
 
   async function retire(retired: boolean) {
@@ -110,11 +146,14 @@
     {#if known.data?.retired}<span class="text-query">retired</span>{/if}
     <div class="ml-auto flex gap-2">
       {#if may && !fresh}
+        <button class="button" onclick={() => svg && saveSvg(svg, `${draft.code || 'holder'}.svg`)}
+          >Save drawing</button
+        >
         <button class="button" onclick={() => retire(!known.data?.retired)}>
           {known.data?.retired ? 'Take back into use' : 'Retire'}
         </button>
         <button class="button" onclick={() => save(true)}>Save under a new code</button>
-        <button class="button main" onclick={() => save(false)}>Save</button>
+        <button class="button main" onclick={change}>Save</button>
       {:else if may}
         <button class="button main" onclick={() => save(true)}>Save</button>
       {/if}
@@ -122,7 +161,7 @@
   </header>
   <div class="min-h-0 flex-1 overflow-auto pb-8">
     <section aria-label="Drawing" class="band bg-sheet" bind:clientWidth={width}>
-      <svg {width} height="220" role="img" aria-label="{draft.code} to scale">
+      <svg bind:this={svg} {width} height="220" role="img" aria-label="{draft.code} to scale">
         {#if outline && at}
           <line
             x1="60"
@@ -135,7 +174,8 @@
           <Parts {outline} {at} />
           <line x1="80" x2="80" y1="10" y2="210" stroke="var(--working)" stroke-width="1.5" />
           <text x={at.x(outline.length) + 26} y="114" font-size="13" fill="var(--soft)">
-            {outline.length} long
+            {units.show(outline.length, 'mm', 1)}
+            {units.label('mm')} long
           </text>
         {/if}
       </svg>
@@ -175,15 +215,8 @@
           {#each [['angle', 'Turns by', 'deg'], ['at', 'Axes cross at', 'mm'], ['out', 'Face beyond it', 'mm']] as const as [key, title, unit] (key)}
             <label class="text-soft" for={key}>{title}</label>
             <span class="flex items-center gap-2">
-              <input
-                id={key}
-                class="field w-24 text-right"
-                type="number"
-                step="any"
-                readonly={!may}
-                bind:value={turn[key]}
-              />
-              <span class="text-soft">{unit}</span>
+              <NumberField id={key} label={title} {unit} readonly={!may} bind:value={turn[key]} />
+              <span class="text-soft">{units.label(unit)}</span>
             </span>
           {/each}
         {/if}
@@ -205,16 +238,14 @@
         />
         <label class="text-soft" for="clamping">Least clamping</label>
         <span class="flex items-center gap-2">
-          <input
+          <NumberField
             id="clamping"
-            class="field w-24 text-right"
-            type="number"
-            step="any"
-            min="0"
+            label="Least clamping"
+            unit="mm"
             readonly={!may}
             bind:value={draft.clamping}
           />
-          <span class="text-soft">mm</span>
+          <span class="text-soft">{units.label('mm')}</span>
         </span>
       </div>
       <section aria-label="Cylinders and cones">
@@ -222,7 +253,7 @@
         <table class="rows mt-1">
           <thead>
             <tr>
-              <th class="number">Length</th>
+              <th class="number">Length, {units.label('mm')}</th>
               <th class="number">Ø machine side</th>
               <th class="number">Ø workpiece side</th>
               <th></th>
@@ -233,15 +264,10 @@
               <tr>
                 {#each ['length', 'from', 'to'] as const as field (field)}
                   <td onpaste={(event) => paste(event, row)}>
-                    <input
-                      class="field h-6! w-28 text-right"
-                      type="number"
-                      step="any"
-                      aria-label="{field === 'length'
-                        ? 'Length'
-                        : field === 'from'
-                          ? 'Machine-side diameter'
-                          : 'Workpiece-side diameter'} of row {row + 1}"
+                    <NumberField
+                      label="{titles[field]} of row {row + 1}"
+                      unit="mm"
+                      class="h-6! w-28"
                       readonly={!may}
                       bind:value={body[field]}
                     />
@@ -274,8 +300,7 @@
         <h2>Stacks that use it</h2>
         {#if using.data && using.data.items.length > 0}
           <p class="text-soft">
-            A change here is followed by {count(using.data.items.length, 'stack')}; save under a new
-            code to leave them as they are.
+            {count(using.data.items.length, 'stack')}: saving a change asks which of them follow.
           </p>
           <ul class="mt-1">
             {#each using.data.items as stack (stack.id)}
@@ -283,7 +308,11 @@
                 <a class="hover:text-working" href="/tools/{stack.toolId}/stack">
                   {stack.name || stack.parts.map((part) => part.component.code).join(' + ')}
                 </a>
-                <span class="text-soft">A {Math.round(stack.answer.shape.length * 10) / 10}</span>
+                <span class="text-soft">
+                  A {units.show(stack.answer.shape.length, 'mm', 1)}{follows(stack)
+                    ? ''
+                    : ', stays with an earlier version'}
+                </span>
               </li>
             {/each}
           </ul>
@@ -293,6 +322,31 @@
       </section>
     </div>
   </div>
+  <Sheetlet
+    bind:open={deciding}
+    title="Which stacks follow?"
+    hint="Those that stay keep the holder as it was, until they are told to follow."
+  >
+    <ul>
+      {#each (using.data?.items ?? []).filter(follows) as stack (stack.id)}
+        <li class="band flex h-9 items-center gap-3">
+          <Tick
+            label={stack.name || stack.parts.map((part) => part.component.code).join(' + ')}
+            bind:checked={
+              () => !stays.includes(stack.id),
+              (follow) =>
+                (stays = follow ? stays.filter((each) => each !== stack.id) : [...stays, stack.id])
+            }
+          />
+          <span class="ml-auto text-soft">{stays.includes(stack.id) ? 'stays' : 'follows'}</span>
+        </li>
+      {/each}
+    </ul>
+    <div class="mt-4 flex justify-end gap-2">
+      <button class="button" onclick={() => (deciding = false)}>Give up</button>
+      <button class="button main" onclick={() => save(false)}>Save</button>
+    </div>
+  </Sheetlet>
 {:else}
   <p class="px-5 py-6 text-soft">Opening …</p>
 {/if}

@@ -7,6 +7,7 @@
   import { failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { capital, count, moment } from '$lib/shell/text';
+  import Tick from '$lib/shell/Tick.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
   import Row from '$lib/table/Row.svelte';
 
@@ -99,10 +100,7 @@
       <Mark kind="differs" word="{report.data.differ} differ" />
       <Mark kind="unknown tool" word="{report.data.unknown} unknown" />
     </div>
-    <label class="flex items-center gap-1.5">
-      <input type="checkbox" bind:checked={all} class="accent-working" />
-      all places
-    </label>
+    <Tick label="all places" bind:checked={all} />
   {/if}
   <div class="ml-auto flex gap-2">
     <a class="button" href="/machines/{id}">Load plan</a>

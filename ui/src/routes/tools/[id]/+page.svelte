@@ -35,9 +35,8 @@
     queryFn: () => ask(api.GET('/api/v1/classes')),
     staleTime: Infinity
   }));
-  const turning = $derived(
-    classes.data?.items.find((each) => each.id === sheet.data?.classId)?.process === 'turning'
-  );
+  const known = $derived(classes.data?.items.find((each) => each.id === sheet.data?.classId));
+  const turning = $derived(known?.process === 'turning');
   let draft = $state(new Draft());
   let base = $state(0);
   let conflicts = $state<Conflict[]>([]);
@@ -174,6 +173,8 @@
     <span class="text-soft">version {shown.version}</span>
     {#if shown.answer.outline && !shown.answer.outline.parts.some((part) => part.flat)}
       <a class="button" href="/tools/{id}/stack">Stack</a>
+    {/if}
+    {#if known?.cuts}
       <a class="button" href="/tools/{id}/cutting">Cutting data</a>
     {/if}
     {#if may}

@@ -4,13 +4,14 @@ import arborline.core.designation.InsertReader;
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.Interpreter;
 import arborline.core.exchange.RawTool;
-import arborline.core.stack.Body;
 import arborline.core.stack.Component;
 import arborline.core.stack.Cutter;
+import arborline.core.stack.Frustum;
 import arborline.core.stack.Material;
 import arborline.core.stack.Stack;
 import arborline.core.tool.RuleBook;
 import arborline.core.tool.Tool;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -80,6 +81,11 @@ final class KnowledgeFigures {
     line("insert designations read, best of 12 passes", 200_000 / best, "1/s of " + read);
   }
 
+  private static Frustum step(int length, int from) {
+    return new Frustum(
+        BigDecimal.valueOf(length), BigDecimal.valueOf(from), BigDecimal.valueOf(from - 2));
+  }
+
   private static void profile() {
     List<Component> parts = new ArrayList<>();
     for (int i = 0; i < 5; i++) {
@@ -90,9 +96,9 @@ final class KnowledgeFigures {
               Component.Kind.EXTENSION,
               "ST-JD-40:m",
               "CY-SF-10:f",
-              List.of(new Body(20, 60 - i, 58 - i), new Body(15, 50 - i, 48 - i)),
+              List.of(step(20, 60 - i), step(15, 50 - i)),
               Material.STEEL,
-              20));
+              BigDecimal.valueOf(20)));
     }
     Stack stack = new Stack("", parts, Cutter.of(tool(8)).orElseThrow(), 40);
     double best = Double.MAX_VALUE;

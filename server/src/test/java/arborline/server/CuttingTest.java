@@ -15,7 +15,7 @@ class CuttingTest extends ServerTest {
                 "code",
                 code,
                 "name",
-                "Mill",
+                "Mill " + code,
                 "classId",
                 "end-mill-flat",
                 "values",
@@ -101,8 +101,61 @@ class CuttingTest extends ServerTest {
     Api.Answer offered = lead.get("/api/v1/tools/%d/cutting".formatted(twin));
     assertEquals(165, offered.at("elsewhere").get(0).get("speed").asDouble());
     assertTrue(offered.at("items").isEmpty());
-    assertEquals(204, lead.send("DELETE", "/api/v1/cutting/" + kept, null).status());
+    long out = lead.send("DELETE", "/api/v1/cutting/" + kept, null).number("undo");
     assertTrue(lead.get(path).at("items").isEmpty());
+    lead.post("/api/v1/trail/%d/undo".formatted(out), null);
+    assertEquals("proven", lead.get(path).at("items").get(0).get("origin").asString());
+  }
+
+  @Test
+  void provingIsTakenBackAndACopyKeepsTheLines() {
+    long tool = tool("CU-5");
+    String path = "/api/v1/tools/%d/cutting".formatted(tool);
+    long kept = lead.post(path, line("p-alloy-annealed", "calculated")).number("id");
+    long proven =
+        lead.send(
+                "PUT",
+                "/api/v1/cutting/%d/proven".formatted(kept),
+                Api.body("machine", "M1", "speed", 165, "feed", 0.06))
+            .number("undo");
+    long library = library("Copies of lines");
+    long copy =
+        lead.post("/api/v1/libraries/%d/tools/%d/copy".formatted(library, tool), null)
+            .number("toolId");
+    var copied = lead.get("/api/v1/tools/%d/cutting".formatted(copy)).at("items").get(0);
+    assertEquals(165, copied.get("speed").asDouble());
+    assertEquals("proven", copied.get("origin").asString());
+    lead.post("/api/v1/trail/%d/undo".formatted(proven), null);
+    var back = lead.get(path).at("items").get(0);
+    assertEquals("calculated", back.get("origin").asString());
+    assertEquals(150, back.get("speed").asDouble());
+  }
+
+  @Test
+  void aToolThatDoesNotCutByTurningHasNoCuttingData() {
+    long probe =
+        lead.post(
+                "/api/v1/libraries/%d/tools".formatted(library("Cutting probes")),
+                Api.body(
+                    "code",
+                    "CU-P",
+                    "name",
+                    "Probe",
+                    "classId",
+                    "probe-touch",
+                    "values",
+                    Map.of(
+                        "DC", Map.of("text", "6", "unit", "mm"),
+                        "DN", Map.of("text", "4", "unit", "mm"),
+                        "LU", Map.of("text", "50", "unit", "mm"),
+                        "LF", Map.of("text", "150", "unit", "mm"),
+                        "RPMX", Map.of("text", "0"))))
+            .number("toolId");
+    assertEquals(409, compute(probe).status());
+    assertEquals(
+        409,
+        lead.get("/api/v1/tools/%d/cutting/start?material=p-alloy-annealed".formatted(probe))
+            .status());
   }
 
   @Test
@@ -157,8 +210,9 @@ class CuttingTest extends ServerTest {
     long tool = tool("CU-START");
     Api.Answer start =
         lead.get("/api/v1/tools/%d/cutting/start?material=p-alloy-annealed".formatted(tool));
-    assertEquals(150, start.at("speed").asDouble());
-    assertEquals(9.7, start.at("depth").asDouble());
+    assertEquals(150, start.at("wish").get("speed").asDouble());
+    assertEquals(9.7, start.at("wish").get("depth").asDouble());
+    assertEquals("Feed fz", start.at("asks").get(0).get("title").asString());
     assertEquals(
         400, lead.get("/api/v1/tools/%d/cutting/start?material=cheese".formatted(tool)).status());
   }

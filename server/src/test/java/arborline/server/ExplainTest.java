@@ -92,4 +92,21 @@ class ExplainTest extends ServerTest {
     assertFalse(valid(explain("quantity?text=5&from=mm&to=parsec")));
     assertTrue(valid(explain("quantity?text=1/2&from=in&to=mm&decimals=3")));
   }
+
+  @Test
+  void aProfileIsReadByItsRows() {
+    Api.Answer sound = explain("profile?text=0 0; 2 3 R4; 10 3");
+    assertTrue(valid(sound));
+    assertEquals(4, sound.at("points").get(1).get("bend").asDouble());
+    Api.Answer crossing = explain("profile?text=0 0; 5 -1");
+    assertFalse(valid(crossing));
+    assertEquals("point 2: the profile crosses the axis", crossing.text("why"));
+  }
+
+  @Test
+  void theTwoViewsHaveTheirUnits() {
+    Api.Answer units = lead.get("/api/v1/units");
+    assertEquals("in", units.at("items").get(0).get("inch").asString());
+    assertEquals(25.4, units.at("items").get(0).get("factor").asDouble());
+  }
 }

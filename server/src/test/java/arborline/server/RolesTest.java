@@ -34,6 +34,15 @@ class RolesTest extends ServerTest {
     "POST,   /materials,                              LEAD PROGRAMMER",
     "DELETE, /materials/none,                         LEAD PROGRAMMER",
     "POST,   /libraries/999999/codes,                 LEAD PROGRAMMER",
+    "POST,   /components,                             LEAD PROGRAMMER",
+    "PUT,    /components/999999,                      LEAD PROGRAMMER",
+    "PUT,    /components/999999/retired?retired=true, LEAD PROGRAMMER",
+    "POST,   /tools/999999/stacks,                    LEAD PROGRAMMER",
+    "PUT,    /stacks/999999,                          LEAD PROGRAMMER",
+    "DELETE, /stacks/999999,                          LEAD PROGRAMMER",
+    "POST,   /tools/999999/cutting,                   LEAD PROGRAMMER",
+    "PUT,    /cutting/999999/proven,                  LEAD PROGRAMMER TOOLROOM OPERATOR",
+    "DELETE, /cutting/999999,                         LEAD PROGRAMMER",
     "POST,   /deliveries/999999/accept,               LEAD PROGRAMMER",
     "POST,   /deliveries/999999/stop,                 LEAD PROGRAMMER",
     "DELETE, /deliveries/999999,                      LEAD PROGRAMMER",
@@ -77,6 +86,9 @@ class RolesTest extends ServerTest {
         "/machines/M1/table",
         "/machines/M1/reconciliation",
         "/trail",
+        "/units",
+        "/components",
+        "/materials",
         "/explain/quantity?text=1/2&from=in&to=mm&decimals=3"
       })
   void everybodySignedInMayLook(String path) {

@@ -86,8 +86,124 @@ class StackTest extends ServerTest {
     String solid =
         new String(lead.bytes("/api/v1/stacks/%d/step".formatted(id)), StandardCharsets.US_ASCII);
     assertTrue(solid.startsWith("ISO-10303-21;") && solid.contains("MANIFOLD_SOLID_BREP('ST-T1'"));
-    assertEquals(204, lead.send("DELETE", "/api/v1/stacks/" + id, null).status());
-    assertTrue(lead.get("/api/v1/tools/%d/stacks".formatted(tool)).at("items").isEmpty());
+    long apart = lead.send("DELETE", "/api/v1/stacks/" + id, null).number("undo");
+    String path = "/api/v1/tools/%d/stacks".formatted(tool);
+    assertTrue(lead.get(path).at("items").isEmpty());
+    undo(apart);
+    assertEquals(44, lead.get(path).at("items").get(0).get("projection").asDouble());
+  }
+
+  private void undo(long deed) {
+    assertEquals(204, lead.post("/api/v1/trail/%d/undo".formatted(deed), null).status());
+  }
+
+  @Test
+  void aStackIsTakenBackToWhatItWasUnlessItWasChangedSince() {
+    long component = add("ST-U");
+    long tool = tool("ST-T5");
+    String path = "/api/v1/tools/%d/stacks".formatted(tool);
+    Api.Answer kept = lead.post(path, stack(component, 40));
+    String one = "/api/v1/stacks/" + kept.number("id");
+    long longer = lead.send("PUT", one, stack(component, 42)).number("undo");
+    long longest = lead.send("PUT", one, stack(component, 44)).number("undo");
+    assertEquals(409, lead.post("/api/v1/trail/%d/undo".formatted(longer), null).status());
+    undo(longest);
+    undo(longer);
+    assertEquals(40, lead.get(path).at("items").get(0).get("projection").asDouble());
+    undo(kept.number("undo"));
+    assertTrue(lead.get(path).at("items").isEmpty());
+  }
+
+  @Test
+  void aStackCanStayWithWhatAHolderWas() {
+    long component = add("ST-S");
+    long follower = tool("ST-T6");
+    long stayer = tool("ST-T7");
+    lead.post("/api/v1/tools/%d/stacks".formatted(follower), stack(component, 40));
+    long stays =
+        lead.post("/api/v1/tools/%d/stacks".formatted(stayer), stack(component, 40)).number("id");
+    Map<String, Object> longer = holder("ST-S");
+    longer.put("bodies", List.of(Api.body("length", 100, "from", 63, "to", 30)));
+    Api.Answer changed =
+        lead.send("PUT", "/api/v1/components/%d?stays=%d".formatted(component, stays), longer);
+    assertEquals(2, changed.number("version"));
+    assertEquals(140, gauge(follower), 1e-9);
+    assertEquals(127, gauge(stayer), 1e-9);
+    undo(changed.number("undo"));
+    assertEquals(127, gauge(follower), 1e-9);
+    lead.send("PUT", "/api/v1/components/" + component, longer);
+    assertEquals(140, gauge(stayer), 1e-9);
+  }
+
+  private double gauge(long tool) {
+    return lead.get("/api/v1/tools/%d/stacks".formatted(tool))
+        .at("items")
+        .get(0)
+        .get("answer")
+        .get("shape")
+        .get("length")
+        .asDouble();
+  }
+
+  private Map<String, Object> draft(String code, String depth) {
+    return Api.body(
+        "code",
+        code,
+        "name",
+        "Mill",
+        "classId",
+        "end-mill-flat",
+        "values",
+        Map.of(
+            "DC", Map.of("text", "10", "unit", "mm"),
+            "APMX", Map.of("text", depth, "unit", "mm"),
+            "DMM", Map.of("text", "10", "unit", "mm"),
+            "OAL", Map.of("text", "72", "unit", "mm"),
+            "NOF", Map.of("text", "4")));
+  }
+
+  @Test
+  void aNewToolIsMadeInItsHolderOrNotAtAll() {
+    long component = add("ST-H");
+    String path = "/api/v1/libraries/%d/held-tools".formatted(library("Held"));
+    Api.Answer offers = lead.post("/api/v1/stacks/offers", draft("", "22"));
+    assertTrue(
+        offers.at("items").valueStream().anyMatch(each -> each.get("id").asLong() == component));
+    Map<String, Object> held = Api.body("components", List.of(component), "seat", "ST-JD-40:f");
+    Api.Answer made = lead.post(path, Api.body("tool", draft("ST-H1", "22"), "stack", held));
+    assertEquals(201, made.status(), made.body().toString());
+    assertEquals(112, gauge(made.number("toolId")), 1e-9);
+    held.put("projection", 60);
+    Api.Answer refused = lead.post(path, Api.body("tool", draft("ST-H2", "22"), "stack", held));
+    assertEquals(409, refused.status());
+    held.put("projection", 40);
+    Api.Answer again = lead.post(path, Api.body("tool", draft("ST-H2", "22"), "stack", held));
+    assertEquals(201, again.status(), "nothing was left of the first try");
+  }
+
+  @Test
+  void aFileSaysThatItDoesNotCarryStacks() {
+    long component = add("ST-X");
+    long library = library("Stacks in files");
+    long tool =
+        lead.post("/api/v1/libraries/%d/tools".formatted(library), draft("ST-X1", "22"))
+            .number("toolId");
+    String losses = "/api/v1/libraries/%d/losses?format=json".formatted(library);
+    assertEquals(0, lead.get(losses).number("count"));
+    lead.post("/api/v1/tools/%d/stacks".formatted(tool), stack(component, 40));
+    assertEquals("stack", lead.get(losses).at("losses").get(0).get("symbol").asString());
+  }
+
+  @Test
+  void aCopiedToolIsHeldAsTheOneItWasCopiedFrom() {
+    long component = add("ST-Y");
+    long tool = tool("ST-T8");
+    lead.post("/api/v1/tools/%d/stacks".formatted(tool), stack(component, 40));
+    long library = library("Copies of stacks");
+    long copy =
+        lead.post("/api/v1/libraries/%d/tools/%d/copy".formatted(library, tool), null)
+            .number("toolId");
+    assertEquals(127, gauge(copy), 1e-9);
   }
 
   @Test

@@ -13,6 +13,7 @@
   import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
+  import Tick from '$lib/shell/Tick.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const id = $derived(Number(page.params.id));
@@ -216,15 +217,16 @@
             <tr class="hover:bg-faint">
               <td>
                 {#if step.state === 'CHANGES' && may}
-                  <input
-                    type="checkbox"
-                    aria-label="Rename {step.code}"
-                    checked={!left.includes(step.id)}
-                    onchange={(event) => {
-                      left = event.currentTarget.checked
-                        ? left.filter((each) => each !== step.id)
-                        : [...left, step.id];
-                    }}
+                  <Tick
+                    hidden
+                    label="Rename {step.code}"
+                    bind:checked={
+                      () => !left.includes(step.id),
+                      (chosen) =>
+                        (left = chosen
+                          ? left.filter((each) => each !== step.id)
+                          : [...left, step.id])
+                    }
                   />
                 {/if}
               </td>

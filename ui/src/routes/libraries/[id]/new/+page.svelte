@@ -10,6 +10,7 @@
   import Findings from '$lib/sheet/Findings.svelte';
   import { done, failed } from '$lib/shell/say';
   import { capital } from '$lib/shell/text';
+  import HeldBy from '$lib/stack/HeldBy.svelte';
 
   const id = $derived(Number(page.params.id));
   const classes = createQuery(() => ({
@@ -46,6 +47,8 @@
       .filter((group) => group.items.length > 0)
   );
   let saving = $state(false);
+  let holder = $state('');
+  let projection = $state<number | null>(null);
 
   const like = page.url.searchParams.get('like');
   if (like) void begin(Number(like));
@@ -81,10 +84,21 @@
 
   async function create() {
     saving = true;
+    const path = { id };
     try {
-      const made = await ask(
-        api.POST('/api/v1/libraries/{id}/tools', { params: { path: { id } }, body: draft.body })
-      );
+      const made = holder
+        ? await ask(
+            api.POST('/api/v1/libraries/{id}/held-tools', {
+              params: { path },
+              body: {
+                tool: draft.body,
+                stack: { components: [Number(holder)], projection: projection ?? undefined }
+              }
+            })
+          )
+        : await ask(
+            api.POST('/api/v1/libraries/{id}/tools', { params: { path }, body: draft.body })
+          );
       done(`Created ${draft.code}`, made.undo, () => void goto(`/libraries/${id}`));
       await goto(`/tools/${made.toolId}`);
     } catch (error) {
@@ -167,7 +181,11 @@
     {/if}
     <label class="flex items-center gap-2">
       <span class="text-soft">Name</span>
-      <input class="field w-80" bind:value={draft.name} />
+      <input
+        class="field w-80"
+        placeholder={draft.answer?.usualName ?? ''}
+        bind:value={draft.name}
+      />
     </label>
     <div class="ml-auto flex items-center gap-2">
       <a class="button" href="/libraries/{id}">Give up</a>
@@ -177,7 +195,11 @@
     </div>
   </header>
   <div class="min-h-0 flex-1 overflow-auto pb-8">
-    <Drawing {draft} />
+    <Drawing {draft}>
+      {#snippet machineSide()}
+        <HeldBy {draft} bind:holder bind:projection />
+      {/snippet}
+    </Drawing>
     <div class="grid grid-cols-[minmax(0,1fr)_280px] gap-6 xl:grid-cols-[minmax(0,1fr)_360px]">
       <Fields {draft} />
       <Findings {draft} />

@@ -4,6 +4,8 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, ask } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
+  import NumberField from '$lib/quantity/NumberField.svelte';
+  import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
@@ -45,6 +47,34 @@
   const refused = $derived(found.filter((offer) => !offer.fits));
   const complete = $derived(builder.parts.length > 0 && builder.holds.length === 0);
 
+  const rows = $derived.by(() => {
+    const shape = builder.answer?.shape;
+    if (!shape) return [];
+    const turned = shape.turned
+      ? [
+          {
+            title: 'Beside the spindle axis',
+            value: shape.turned.sideways,
+            unit: 'mm',
+            decimals: 1
+          }
+        ]
+      : [];
+    return [
+      { title: 'Gauge length', value: shape.length, unit: 'mm', decimals: 1 },
+      ...turned,
+      { title: 'Projection', value: shape.projection, unit: 'mm', decimals: 1 },
+      { title: 'Functional length', value: shape.functional, unit: 'mm', decimals: 1 },
+      { title: 'Reach', value: shape.reach, unit: 'mm', decimals: 1 },
+      { title: 'Largest diameter', value: shape.widest, unit: 'mm', decimals: 1 },
+      { title: 'near the gauge line', value: shape.widestNearGauge, unit: 'mm', decimals: 1 },
+      { title: 'Mass', value: shape.mass, unit: 'kg', decimals: 2 },
+      { title: 'Centre of mass', value: shape.centre, unit: 'mm', decimals: 1 },
+      { title: 'Tilting moment', value: shape.moment, unit: 'N.m', decimals: 2 },
+      { title: 'Bends by 100 N', value: shape.deflection * 100, unit: 'um', decimals: 1 }
+    ];
+  });
+
   onMount(() => void builder.check());
 
   let first = true;
@@ -55,6 +85,14 @@
       builder.open(newest);
     }
   });
+
+  /** Shows what is kept now, after a deed or when it was taken back. */
+  async function again() {
+    await client.invalidateQueries({ queryKey: ['tool', id, 'stacks'] });
+    const now = kept.data?.items.find((each) => each.id === builder.kept) ?? kept.data?.items[0];
+    if (now) builder.open(now);
+    else builder.empty();
+  }
 
   async function keep() {
     try {
@@ -69,8 +107,8 @@
             api.POST('/api/v1/tools/{id}/stacks', { params: { path: { id } }, body: builder.body })
           );
       builder.kept = saved.id;
-      done('Kept the stack');
-      await client.invalidateQueries({ queryKey: ['tool', id, 'stacks'] });
+      done('Kept the stack', saved.undo ?? undefined, () => void again());
+      await again();
     } catch (error) {
       failed(error);
     }
@@ -84,20 +122,15 @@
   async function takeApart() {
     if (!builder.kept) return;
     try {
-      await ask(api.DELETE('/api/v1/stacks/{id}', { params: { path: { id: builder.kept } } }));
+      const { undo } = await ask(
+        api.DELETE('/api/v1/stacks/{id}', { params: { path: { id: builder.kept } } })
+      );
       builder.empty();
-      done('Took the stack apart');
-      await client.invalidateQueries({ queryKey: ['tool', id, 'stacks'] });
+      done('Took the stack apart', undo, () => void again());
+      await again();
     } catch (error) {
       failed(error);
     }
-  }
-
-  function number(value: number, decimals = 1): string {
-    return value.toLocaleString('en', {
-      minimumFractionDigits: decimals,
-      maximumFractionDigits: decimals
-    });
   }
 </script>
 
@@ -195,6 +228,14 @@
                 <span class="min-w-0 flex-1 truncate text-soft" title={part.component.name}
                   >{part.component.name}</span
                 >
+                {#if part.stays}
+                  <span class="text-query">stays at version {part.stays} of {part.version}</span>
+                  {#if may}
+                    <button class="button quiet h-6!" onclick={() => builder.follow(index)}
+                      >Follow</button
+                    >
+                  {/if}
+                {/if}
                 {#if may}
                   <button
                     class="button quiet h-6!"
@@ -207,19 +248,17 @@
             <li class="band flex min-h-8 items-center gap-3 py-1">
               <span class="code">{sheet.data.code}</span>
               <span class="text-soft">projects</span>
-              <input
-                class="field h-6! w-20 text-right"
-                aria-label="Projection"
-                inputmode="decimal"
+              <NumberField
+                label="Projection"
+                unit="mm"
+                class="h-6! w-20"
                 readonly={!may}
-                value={builder.projection}
-                onchange={(event) => {
-                  const typed = Number(event.currentTarget.value.replace(',', '.'));
-                  if (Number.isFinite(typed)) builder.project(typed);
-                  else event.currentTarget.value = String(builder.projection);
-                }}
+                value={builder.projection ?? answer.shape.projection}
+                onvalue={(mm) => builder.project(mm ?? 0)}
               />
-              <span class="text-soft">of {number(answer.cutterLength)} mm</span>
+              <span class="text-soft"
+                >of {units.show(answer.cutterLength, 'mm', 1)} {units.label('mm')}</span
+              >
             </li>
           </ol>
           <ul class="mt-2" aria-live="polite">
@@ -230,6 +269,52 @@
               </li>
             {/each}
           </ul>
+          <h2 class="mt-4">Beside a wall</h2>
+          <div class="mt-1 grid grid-cols-[170px_84px_30px] items-center gap-x-2 gap-y-1">
+            <label class="text-soft" for="wall-height">Height above the tip</label>
+            <NumberField
+              id="wall-height"
+              label="Height above the tip"
+              unit="mm"
+              class="h-6! w-full"
+              optional
+              value={builder.height || null}
+              onvalue={(mm) => ((builder.height = mm ?? 0), void builder.check())}
+            />
+            <span class="text-soft">{units.label('mm')}</span>
+            <label class="text-soft" for="wall-distance">Distance from the axis</label>
+            <NumberField
+              id="wall-distance"
+              label="Distance from the axis"
+              unit="mm"
+              class="h-6! w-full"
+              optional
+              value={builder.distance || null}
+              onvalue={(mm) => ((builder.distance = mm ?? 0), void builder.check())}
+            />
+            <span class="text-soft">{units.label('mm')}</span>
+          </div>
+          <p role="status" class="mt-2">
+            {#if answer.clearance}
+              <span class="flex gap-2">
+                <Mark kind={answer.clearance.clear ? 'pass' : 'hold'} word="" />
+                <span class={answer.clearance.clear ? 'text-working' : 'text-hold'}>
+                  {capital(answer.clearance.said)}
+                </span>
+              </span>
+              {#if !answer.clearance.clear && answer.clearance.shortest && may}
+                {@const needed = Math.ceil(answer.clearance.shortest)}
+                <button class="button mt-1" onclick={() => builder.project(needed)}>
+                  Project {units.show(needed, 'mm', 0)}
+                  {units.label('mm')}
+                </button>
+              {/if}
+            {:else}
+              <span class="text-soft"
+                >Give height and distance to see whether the holder clears.</span
+              >
+            {/if}
+          </p>
         </section>
         <section aria-label="What could come next">
           <div class="flex items-center gap-3">
@@ -275,59 +360,12 @@
         <section aria-label="What follows">
           <h2>What follows</h2>
           <dl class="mt-1 grid grid-cols-[1fr_auto_44px] gap-x-2 gap-y-0.5">
-            {#each [['Gauge length', number(answer.shape.length), 'mm'], ...(answer.shape.turned ? [['Beside the spindle axis', number(answer.shape.turned.sideways), 'mm']] : []), ['Projection', number(answer.shape.projection), 'mm'], ['Reach', number(answer.shape.reach), 'mm'], ['Largest diameter', number(answer.shape.widest), 'mm'], ['within 50 mm of the gauge line', number(answer.shape.widestNearGauge), 'mm'], ['Mass', number(answer.shape.mass, 2), 'kg'], ['Centre of mass', number(answer.shape.centre), 'mm'], ['Tilting moment', number(answer.shape.moment, 2), 'N·m'], ['Deflection per 100 N', number(answer.shape.deflection * 100), 'µm']] as [title, value, unit] (title)}
-              <dt class="text-soft">{title}</dt>
-              <dd class="text-right">{value}</dd>
-              <dd class="text-soft">{unit}</dd>
+            {#each rows as row (row.title)}
+              <dt class="text-soft">{row.title}</dt>
+              <dd class="text-right">{units.show(row.value, row.unit, row.decimals)}</dd>
+              <dd class="text-soft">{units.label(row.unit)}</dd>
             {/each}
           </dl>
-          <h2 class="mt-4">Beside a wall</h2>
-          <div class="mt-1 grid grid-cols-[1fr_84px_30px] items-center gap-x-2 gap-y-1">
-            <label class="text-soft" for="wall-height">Height above the tip</label>
-            <input
-              id="wall-height"
-              class="field h-6! text-right"
-              type="number"
-              min="0"
-              step="any"
-              bind:value={
-                () => builder.height, (mm) => ((builder.height = mm ?? 0), void builder.check())
-              }
-            />
-            <span class="text-soft">mm</span>
-            <label class="text-soft" for="wall-distance">Distance from the axis</label>
-            <input
-              id="wall-distance"
-              class="field h-6! text-right"
-              type="number"
-              min="0"
-              step="any"
-              bind:value={
-                () => builder.distance, (mm) => ((builder.distance = mm ?? 0), void builder.check())
-              }
-            />
-            <span class="text-soft">mm</span>
-          </div>
-          <p role="status" class="mt-2">
-            {#if answer.clearance}
-              <span class="flex gap-2">
-                <Mark kind={answer.clearance.clear ? 'pass' : 'hold'} word="" />
-                <span class={answer.clearance.clear ? 'text-working' : 'text-hold'}>
-                  {capital(answer.clearance.said)}
-                </span>
-              </span>
-              {#if !answer.clearance.clear && answer.clearance.shortest && may}
-                {@const needed = Math.ceil(answer.clearance.shortest)}
-                <button class="button mt-1" onclick={() => builder.project(needed)}>
-                  Project {needed} mm
-                </button>
-              {/if}
-            {:else}
-              <span class="text-soft"
-                >Give height and distance to see whether the holder clears.</span
-              >
-            {/if}
-          </p>
         </section>
       </div>
     </div>

@@ -7,18 +7,19 @@ import java.util.Locale;
 import java.util.Optional;
 
 /**
- * One cut, computed. Formulas are those of {@link Formulas}.
+ * One cut, computed and clipped by limits. Formulas are those of {@link Formulas}.
  *
  * @param speed vc really reached, m/min
  * @param rotation n, 1/min
- * @param feed fz (fn for drills) really fed, mm
+ * @param feed fz or fn really fed, mm
  * @param feedRate vf, mm/min
  * @param chip largest chip thickness, mm
- * @param removal Q, cm3/min
+ * @param removal Q, cm3/min; 0 where none is known
  * @param power kW
  * @param torque N·m
  * @param force mean force across the tool, which bends it, N
  * @param bend at the tip, micrometres; 0 where the stack is not known
+ * @param figures what else follows with this way of cutting
  * @param findings what was clipped and why
  */
 public record Cut(
@@ -32,37 +33,14 @@ public record Cut(
     double torque,
     double force,
     double bend,
+    List<Figure> figures,
     List<Finding> findings) {
 
   private static final double SHARE = 0.995;
 
-  /** Mean force across the tool in N is 60 000 P / vc. */
-  private static final double MEAN_FORCE = 60_000;
-
-  /**
-   * What somebody asks for.
-   *
-   * @param speed vc, m/min
-   * @param feed per tooth, or per revolution for drills, mm
-   * @param depth ap, mm; not looked at for drills
-   * @param width ae, mm; not looked at for drills
-   */
-  public record Wish(double speed, double feed, double depth, double width) {}
-
   /** Why a cut cannot be computed, or nothing where it can. */
-  public static Optional<Finding> obstacle(Edges edges, Wish wish) {
-    if (!(edges.diameter() > 0)) {
-      return Optional.of(Finding.hold("cut-diameter", "the tool has no cutting diameter", "DC"));
-    }
-    if (!(wish.speed() > 0) || !(wish.feed() > 0)) {
-      return Optional.of(Finding.hold("cut-wish", "speed and feed must be > 0"));
-    }
-    if (!edges.drills() && (!(wish.depth() > 0) || !(wish.width() > 0))) {
-      return Optional.of(Finding.hold("cut-wish", "depth ap and width ae must be > 0"));
-    }
-    return !edges.drills() && wish.width() > edges.diameter()
-        ? Optional.of(Finding.hold("cut-width", "ae cannot exceed D"))
-        : Optional.empty();
+  public static Optional<Finding> obstacle(Way way, Wish wish) {
+    return wish.speed() > 0 ? way.obstacle(wish) : Way.refused("speed vc must be > 0");
   }
 
   /**
@@ -71,14 +49,15 @@ public record Cut(
    *
    * @throws IllegalArgumentException where {@link #obstacle} names a reason
    */
-  public static Cut of(Edges edges, WorkMaterial material, Wish wish, Limits limits) {
-    obstacle(edges, wish)
+  public static Cut of(Way way, WorkMaterial material, Wish wish, Limits limits) {
+    obstacle(way, wish)
         .ifPresent(finding -> {
           throw new IllegalArgumentException(finding.message());
         });
     List<Finding> findings = new ArrayList<>();
-    double wanted = Formulas.N.apply("vc", wish.speed(), "D", edges.diameter());
-    double most = Math.min(limits.rpm(), edges.rpm());
+    double diameter = way.diameter(wish);
+    double wanted = Formulas.N.apply("vc", wish.speed(), "D", diameter);
+    double most = Math.min(limits.rpm(), way.rpm());
     double rotation = Math.min(wanted, most);
     if (rotation < wanted) {
       findings.add(
@@ -86,23 +65,25 @@ public record Cut(
               "rpm",
               "%.0f 1/min wanted, %s allows %.0f",
               wanted,
-              limits.rpm() <= edges.rpm() ? "the spindle" : "the tool",
+              limits.rpm() <= way.rpm() ? "the spindle" : "the tool",
               most));
     }
-    double speed = Formulas.VC.apply("n", rotation, "D", edges.diameter());
-    Cut cut = plain(edges, material, speed, rotation, wish.feed(), wish, limits, findings);
+    double speed = Formulas.VC.apply("n", rotation, "D", diameter);
+    Scene scene = new Scene(way, material, wish, limits, speed, rotation, findings);
+    Cut cut = scene.at(way.feed(wish));
     for (Bound bound : Bound.values()) {
-      cut = bound.clip(cut, edges, material, wish, limits, findings);
+      cut = bound.clip(cut, scene);
     }
-    if (cut.feed() < wish.feed() && cut.feed() < material.least(edges)) {
+    double least = way.feeds(material).low();
+    if (cut.feed() < way.feed(wish) && cut.feed() < least) {
       findings.add(
-          Finding.hold(
+          Finding.query(
               "cut-thin",
               String.format(
                   Locale.ROOT,
                   "%.4f mm is below the usual feed of %.3f mm: cut less deep or less wide",
                   cut.feed(),
-                  material.least(edges))));
+                  least)));
     }
     return cut;
   }
@@ -120,75 +101,32 @@ public record Cut(
     return Finding.query("cut-" + code, String.format(Locale.ROOT, sentence, numbers));
   }
 
-  private static Cut plain(
-      Edges edges,
+  /** Everything of a cut but its feed. */
+  private record Scene(
+      Way way,
       WorkMaterial material,
-      double speed,
-      double rotation,
-      double feed,
       Wish wish,
       Limits limits,
-      List<Finding> findings) {
-    return edges.drills()
-        ? drilled(edges, material, speed, rotation, feed, findings)
-        : milled(edges, material, speed, rotation, feed, wish, limits, findings);
-  }
-
-  private static Cut drilled(
-      Edges edges,
-      WorkMaterial material,
       double speed,
       double rotation,
-      double feed,
       List<Finding> findings) {
-    double rate = Formulas.VF_REV.apply("n", rotation, "fn", feed);
-    double chip = Formulas.H_DRILL.apply("fn", feed, "SIG", edges.pointAngle());
-    double kc = Formulas.KC.apply("kc11", material.force(), "mc", material.rise(), "h", chip);
-    double power = Formulas.P_DRILL.apply("fn", feed, "vc", speed, "D", edges.diameter(), "kc", kc);
-    return new Cut(
-        speed,
-        rotation,
-        feed,
-        rate,
-        chip,
-        Formulas.Q_DRILL.apply("D", edges.diameter(), "vf", rate),
-        power,
-        Formulas.TORQUE.apply("P", power, "n", rotation),
-        0,
-        0,
-        findings);
-  }
 
-  private static Cut milled(
-      Edges edges,
-      WorkMaterial material,
-      double speed,
-      double rotation,
-      double feed,
-      Wish wish,
-      Limits limits,
-      List<Finding> findings) {
-    double rate = Formulas.VF_MILL.apply("n", rotation, "z", edges.teeth(), "fz", feed);
-    Inputs engaged =
-        Inputs.of("fz", feed, "ae", wish.width(), "D", edges.diameter(), "ka", edges.edgeAngle());
-    double mean = Formulas.HM_SIDE.apply(engaged);
-    double kc = Formulas.KC.apply("kc11", material.force(), "mc", material.rise(), "h", mean);
-    double power =
-        Formulas.P_MILL.apply("ap", wish.depth(), "ae", wish.width(), "vf", rate, "kc", kc);
-    double chip = Formulas.HEX_SIDE.apply(engaged);
-    double force = MEAN_FORCE * power / speed;
-    return new Cut(
-        speed,
-        rotation,
-        feed,
-        rate,
-        chip,
-        Formulas.Q_MILL.apply("ap", wish.depth(), "ae", wish.width(), "vf", rate),
-        power,
-        Formulas.TORQUE.apply("P", power, "n", rotation),
-        force,
-        force * limits.compliance(),
-        findings);
+    Cut at(double feed) {
+      Load load = way.load(material, speed, rotation, feed, wish);
+      return new Cut(
+          speed,
+          rotation,
+          feed,
+          load.rate(),
+          load.chip(),
+          load.removal(),
+          load.power(),
+          Formulas.TORQUE.apply("P", load.power(), "n", rotation),
+          load.force(),
+          load.force() * limits.compliance(),
+          load.figures(),
+          findings);
+    }
   }
 
   /** Limits that a smaller feed can keep. */
@@ -239,16 +177,19 @@ public record Cut(
 
     abstract double allowed(Limits limits);
 
-    /** Halves the interval of feeds until the limit is just kept. */
-    Cut clip(
-        Cut cut,
-        Edges edges,
-        WorkMaterial material,
-        Wish wish,
-        Limits limits,
-        List<Finding> findings) {
-      double most = allowed(limits);
+    /**
+     * Halves the interval of feeds until the limit is just kept. A feed that is a pitch stays, and
+     * what it exceeds is said.
+     */
+    Cut clip(Cut cut, Scene scene) {
+      double most = allowed(scene.limits());
       if (!(used(cut) > most)) {
+        return cut;
+      }
+      if (scene.way().feedIsPitch()) {
+        scene
+            .findings()
+            .add(clipped(code, sentence.replace(": feed lowered to %.4f mm", ""), used(cut), most));
         return cut;
       }
       double low = 0;
@@ -256,14 +197,14 @@ public record Cut(
       Cut kept = cut;
       for (int step = 0; step < 60 && (used(kept) > most || used(kept) < SHARE * most); step++) {
         double feed = (low + high) / 2;
-        kept = plain(edges, material, cut.speed(), cut.rotation(), feed, wish, limits, findings);
+        kept = scene.at(feed);
         if (used(kept) > most) {
           high = feed;
         } else {
           low = feed;
         }
       }
-      findings.add(clipped(code, sentence, used(cut), most, kept.feed()));
+      scene.findings().add(clipped(code, sentence, used(cut), most, kept.feed()));
       return kept;
     }
   }

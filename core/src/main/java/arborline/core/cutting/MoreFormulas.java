@@ -2,8 +2,50 @@ package arborline.core.cutting;
 
 import java.util.List;
 
-/** Formulas that the calculator does not use itself but answers when asked. */
+/** Formulas of single ways of cutting, and those that are answered when asked. */
 final class MoreFormulas {
+
+  /** Removal rate in turning. */
+  static final Formula Q_TURN =
+      Formula.of("Q_turn", "cm3/min", "vc*ap*fn", in -> in.get("vc") * in.get("ap") * in.get("fn"))
+          .needs("vc", "ap", "fn");
+
+  /** Chip thickness in turning. */
+  static final Formula H_TURN =
+      Formula.of("h_turn", "mm", "fn*sin(kappa)", in -> in.get("fn") * Formulas.sinKappa(in))
+          .needs("fn");
+
+  /** Feed rate of a tap. */
+  static final Formula TAP_FEED =
+      Formula.of("tap_feed", "mm/min", "n*P", in -> in.get("n") * in.get("P")).needs("n", "P");
+
+  /** Hole before tapping. */
+  static final Formula TAP_DRILL =
+      Formula.of("tap_drill", "mm", "d-P", in -> in.get("d") - in.get("P"))
+          .needs("d", "P")
+          .when(in -> in.get("P") < in.get("d"), "pitch must be smaller than thread diameter");
+
+  /** Height of the feed marks that a corner radius leaves. */
+  static final Formula RT =
+      Formula.of(
+              "Rt",
+              "um",
+              "1000*fn^2/(8*RE)",
+              in -> 1000 * in.get("fn") * in.get("fn") / (8 * in.get("RE")))
+          .needs("fn", "RE");
+
+  /** Height of the ridges between two rows of a ball. */
+  static final Formula SCALLOP =
+      Formula.of(
+              "scallop",
+              "um",
+              "1000*(R-sqrt(R^2-ae^2/4))",
+              in ->
+                  1000
+                      * (in.get("R")
+                          - Math.sqrt(in.get("R") * in.get("R") - in.get("ae") * in.get("ae") / 4)))
+          .needs("R", "ae")
+          .when(in -> in.get("ae") <= 2 * in.get("R"), "ae cannot exceed 2*R");
 
   static final List<Formula> ALL =
       List.of(
@@ -23,11 +65,8 @@ final class MoreFormulas {
               .needs("vf", "n", "z")
               .when(in -> Formulas.whole(in.get("z")), "z must be a whole number"),
           Formula.of("fn", "mm", "vf/n", in -> in.get("vf") / in.get("n")).needs("vf", "n"),
-          Formula.of(
-                  "Q_turn", "cm3/min", "vc*ap*fn", in -> in.get("vc") * in.get("ap") * in.get("fn"))
-              .needs("vc", "ap", "fn"),
-          Formula.of("h_turn", "mm", "fn*sin(kappa)", in -> in.get("fn") * Formulas.sinKappa(in))
-              .needs("fn"),
+          Q_TURN,
+          H_TURN,
           Formula.of(
                   "deff_ball_tilt",
                   "mm",
@@ -56,13 +95,11 @@ final class MoreFormulas {
                   "kc*fn*D^2/8000",
                   in -> in.get("kc") * in.get("fn") * in.get("D") * in.get("D") / 8000)
               .needs("kc", "fn", "D"),
-          Formula.of("tap_feed", "mm/min", "n*P", in -> in.get("n") * in.get("P")).needs("n", "P"),
+          TAP_FEED,
           Formula.of(
                   "tap_feed_tpi", "mm/min", "n*25.4/tpi", in -> in.get("n") * 25.4 / in.get("tpi"))
               .needs("n", "tpi"),
-          Formula.of("tap_drill", "mm", "d-P", in -> in.get("d") - in.get("P"))
-              .needs("d", "P")
-              .when(in -> in.get("P") < in.get("d"), "pitch must be smaller than thread diameter"),
+          TAP_DRILL,
           Formula.of(
                   "tap_drill_pct",
                   "mm",
@@ -79,23 +116,8 @@ final class MoreFormulas {
               .needs("d", "P", "pct")
               .when(in -> in.get("P") < in.get("d"), "pitch must be smaller than thread diameter")
               .when(in -> in.get("pct") <= 100, "pct must be <= 100"),
-          Formula.of(
-                  "Rt",
-                  "um",
-                  "1000*fn^2/(8*RE)",
-                  in -> 1000 * in.get("fn") * in.get("fn") / (8 * in.get("RE")))
-              .needs("fn", "RE"),
-          Formula.of(
-                  "scallop",
-                  "um",
-                  "1000*(R-sqrt(R^2-ae^2/4))",
-                  in ->
-                      1000
-                          * (in.get("R")
-                              - Math.sqrt(
-                                  in.get("R") * in.get("R") - in.get("ae") * in.get("ae") / 4)))
-              .needs("R", "ae")
-              .when(in -> in.get("ae") <= 2 * in.get("R"), "ae cannot exceed 2*R"),
+          RT,
+          SCALLOP,
           Formula.of(
                   "vf_thread_int",
                   "mm/min",

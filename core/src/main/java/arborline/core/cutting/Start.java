@@ -5,29 +5,21 @@ import arborline.core.tool.Tool;
 import java.util.List;
 
 /**
- * Where somebody may begin with a tool in a material: the middle of the usual ranges. Depth one
- * diameter and width three tenths of it for whatever mills; neither for what feeds along its axis.
+ * Where somebody may begin with a tool in a material: the middle of the usual ranges.
  *
- * @param speed vc, m/min
- * @param feed fz or fn, mm
+ * @param asks what the way of cutting asks for beside the speed
  * @param findings what speaks against the pair of materials
  */
-public record Start(
-    double speed, double feed, double depth, double width, boolean drills, List<Finding> findings) {
+public record Start(Wish wish, List<Ask> asks, List<Finding> findings) {
 
-  private static final double SIDE = 0.3;
-
-  public static Start of(Tool tool, WorkMaterial work) {
-    Edges edges = Edges.of(tool);
+  public static Start of(Tool tool, Way way, WorkMaterial work) {
     CutterMaterial cutter = CutterMaterial.named(tool.word("SUBSTRATE").orElse(""));
-    double speed = (work.speedLow() + work.speedHigh()) / 2 * cutter.speedShare();
-    double feed = (work.least(edges) + work.most(edges)) / 2;
+    double speed =
+        (work.speedLow() + work.speedHigh()) / 2 * cutter.speedShare() * way.speedShare();
+    double feed = way.feeds(work).middle();
     return new Start(
-        Math.rint(speed),
-        Math.rint(feed * 1000) / 1000,
-        edges.drills() ? 0 : edges.diameter(),
-        edges.drills() ? 0 : Math.rint(edges.diameter() * SIDE * 100) / 100,
-        edges.drills(),
+        way.begin(Math.rint(speed), Math.rint(feed * 1000) / 1000),
+        way.asks(),
         cutter.suits(work)
             ? List.of()
             : List.of(

@@ -24,21 +24,19 @@ public record Window(List<WindowPoint> points, double feedLow, double feedHigh, 
   private static final int STEPS = 40;
 
   /** Computes the window around the usual speeds of a material. */
-  public static Window of(Edges edges, WorkMaterial material, Cut.Wish wish, Limits limits) {
-    double low = material.least(edges);
-    double high = material.most(edges);
-    double end = Math.PI * edges.diameter() * Math.min(limits.rpm(), edges.rpm()) / 1000;
-    double from = 0.5 * material.speedLow();
-    double to = 1.5 * material.speedHigh();
+  public static Window of(Way way, WorkMaterial material, Wish wish, Limits limits) {
+    Feeds usual = way.feeds(material);
+    double end = Math.PI * way.diameter(wish) * Math.min(limits.rpm(), way.rpm()) / 1000;
+    double from = 0.5 * material.speedLow() * way.speedShare();
+    double to = 1.5 * material.speedHigh() * way.speedShare();
     List<WindowPoint> points = new ArrayList<>();
     for (int step = 0; step <= STEPS; step++) {
       double speed = from + (to - from) * step / STEPS;
       if (speed <= end) {
-        Cut cut =
-            Cut.of(edges, material, new Cut.Wish(speed, high, wish.depth(), wish.width()), limits);
+        Cut cut = Cut.of(way, material, wish.with(speed, usual.high()), limits);
         points.add(new WindowPoint(speed, cut.feed(), cut.limitedBy()));
       }
     }
-    return new Window(points, low, high, end);
+    return new Window(points, usual.low(), usual.high(), end);
   }
 }

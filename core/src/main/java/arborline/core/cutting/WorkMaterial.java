@@ -18,21 +18,4 @@ public record WorkMaterial(
     double speedLow,
     double speedHigh,
     double feedLow,
-    double feedHigh) {
-
-  private static final double REFERENCE = 10;
-
-  /** Lowest usual feed of a tool, mm: grows with its diameter, twice as much for drills. */
-  double least(Edges edges) {
-    return feedLow * scale(edges);
-  }
-
-  /** Highest usual feed of a tool, mm. */
-  double most(Edges edges) {
-    return feedHigh * scale(edges);
-  }
-
-  private static double scale(Edges edges) {
-    return (edges.drills() ? 2 : 1) * Math.clamp(edges.diameter() / REFERENCE, 0.1, 3);
-  }
-}
+    double feedHigh) {}

@@ -2,6 +2,7 @@ package arborline.core.stack;
 
 import arborline.core.connection.Connection;
 import arborline.core.finding.Finding;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -21,12 +22,18 @@ public record Component(
     Kind kind,
     String machineSide,
     String workSide,
-    List<Body> bodies,
+    List<Frustum> bodies,
     Material material,
-    double clamping,
+    BigDecimal clamping,
     Optional<Turn> turn) {
 
   public Component {
+    code = code == null ? "" : code;
+    name = name == null ? "" : name;
+    machineSide = machineSide == null ? "" : machineSide;
+    workSide = workSide == null ? "" : workSide;
+    bodies = bodies == null ? List.of() : List.copyOf(bodies);
+    material = material == null ? Material.STEEL : material;
     turn = turn == null ? Optional.empty() : turn;
   }
 
@@ -37,9 +44,9 @@ public record Component(
       Kind kind,
       String machineSide,
       String workSide,
-      List<Body> bodies,
+      List<Frustum> bodies,
       Material material,
-      double clamping) {
+      BigDecimal clamping) {
     this(code, name, kind, machineSide, workSide, bodies, material, clamping, Optional.empty());
   }
 
@@ -59,20 +66,28 @@ public record Component(
    * @param at from the gauge plane to where they cross, mm
    * @param out from there to the face of the workpiece side, mm
    */
-  public record Turn(double angle, double at, double out) {
+  public record Turn(BigDecimal angle, BigDecimal at, BigDecimal out) {
 
-    private static final double MOST = 120;
+    private static final BigDecimal MOST = BigDecimal.valueOf(120);
 
     boolean sound() {
-      return angle > 0 && angle <= MOST && at > 0 && at < LARGEST && out >= 0 && out < LARGEST;
+      return angle != null
+          && at != null
+          && out != null
+          && angle.signum() > 0
+          && angle.compareTo(MOST) <= 0
+          && at.signum() > 0
+          && at.compareTo(LARGEST) < 0
+          && out.signum() >= 0
+          && out.compareTo(LARGEST) < 0;
     }
   }
 
-  private static final double LARGEST = 1000;
+  private static final BigDecimal LARGEST = BigDecimal.valueOf(1000);
 
-  /** Length from its own gauge plane to its front face, mm. */
-  public double length() {
-    return bodies.stream().mapToDouble(Body::length).sum();
+  /** Its cylinders and cones for computation. */
+  List<Body> shape() {
+    return bodies.stream().map(Frustum::body).toList();
   }
 
   /** What is wrong with it by itself. */
@@ -88,8 +103,7 @@ public record Component(
       findings.add(Finding.hold("component-body", "give at least one cylinder or cone", "BODIES"));
     }
     for (int i = 0; i < bodies.size(); i++) {
-      Body body = bodies.get(i);
-      if (!sound(body.length()) || !sound(body.from()) || !sound(body.to())) {
+      if (!bodies.get(i).sound(LARGEST)) {
         findings.add(
             Finding.hold(
                 "component-body",
@@ -97,7 +111,7 @@ public record Component(
                 "BODIES"));
       }
     }
-    if (!Double.isFinite(clamping) || clamping < 0 || clamping > LARGEST) {
+    if (clamping == null || clamping.signum() < 0 || clamping.compareTo(LARGEST) > 0) {
       findings.add(
           Finding.hold("component-clamping", "clamping length must be 0 to 1000 mm", "LSC"));
     }
@@ -116,10 +130,6 @@ public record Component(
               "AXISANGLE"));
     }
     return findings;
-  }
-
-  private static boolean sound(double size) {
-    return size > 0 && size < LARGEST;
   }
 
   private static void connection(

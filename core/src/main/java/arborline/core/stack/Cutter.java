@@ -1,7 +1,9 @@
 package arborline.core.stack;
 
+import arborline.core.tool.Motion;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
 import arborline.core.tool.outline.Part;
 import arborline.core.tool.outline.Point;
@@ -18,6 +20,8 @@ import java.util.Optional;
  * @param bodies from shank end to tip
  * @param fluted length from the tip that is weakened by flutes, mm
  * @param diameter largest cutting diameter, mm
+ * @param usable length LU that is to stand free, else that of the flutes, mm
+ * @param point how far a drill's point stands beyond its corners, mm; 0 without a point
  */
 public record Cutter(
     String code,
@@ -25,7 +29,11 @@ public record Cutter(
     List<Body> bodies,
     Material material,
     double fluted,
-    double diameter) {
+    double diameter,
+    double usable,
+    double point) {
+
+  private static final double FREE = 3;
 
   /** A cutter from its sheet; empty where it has no outline, or is no solid of revolution. */
   public static Optional<Cutter> of(Tool tool) {
@@ -55,7 +63,31 @@ public record Cutter(
         bodies,
         material(tool),
         fluted,
-        tool.approx("DCX", tool.approx("DC", outline.diameter())));
+        tool.approx("DCX", tool.approx("DC", outline.diameter())),
+        tool.approx("LU", tool.approx("LCF", tool.approx("APMX", 0))),
+        point(tool));
+  }
+
+  /**
+   * How far it usually stands out of what holds it, whole mm: its usable length and 3 mm more, as
+   * far as it can be clamped.
+   *
+   * @param clamped least length that what holds it needs, mm
+   */
+  public double usualProjection(double clamped) {
+    double free = usable > 0 ? usable + FREE : length() / 2;
+    return Math.max(1, Math.floor(Math.min(Math.ceil(free), length() - clamped)));
+  }
+
+  private static double point(Tool tool) {
+    double angle = tool.approx("SIG", 180);
+    boolean drills =
+        ToolClasses.named(tool.toolClass())
+            .filter(known -> known.sheet().motion() == Motion.DRILLS)
+            .isPresent();
+    return drills && angle < 180
+        ? tool.approx("PL", tool.approx("DC", 0) / 2 / Math.tan(Math.toRadians(angle / 2)))
+        : 0;
   }
 
   private static String connection(Tool tool) {

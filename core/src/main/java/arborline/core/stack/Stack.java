@@ -57,7 +57,7 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
 
   private void clamping(List<Finding> findings) {
     double held = cutter.length() - projection;
-    double needed = components.getLast().clamping();
+    double needed = components.getLast().clamping().doubleValue();
     if (!(projection > 0) || projection > cutter.length()) {
       findings.add(
           said(

@@ -12,6 +12,7 @@ import java.util.Optional;
  *
  * @param spans outline by part, machine side first
  * @param length gauge length: from gauge line to tip, along the axis of the spindle
+ * @param functional LF: from gauge line to the cutting reference point, the corners of a drill
  * @param projection of the cutter out of its holder
  * @param reach how deep it can go along its own axis beside a wall that the edges have just cut
  * @param widest largest diameter
@@ -26,6 +27,7 @@ import java.util.Optional;
 public record StackShape(
     List<Span> spans,
     double length,
+    double functional,
     double projection,
     double reach,
     double widest,
@@ -59,7 +61,7 @@ public record StackShape(
   static StackShape of(Stack stack) {
     Sum sum = new Sum();
     for (Component each : stack.components()) {
-      sum.part(each.code(), false, each.bodies(), each.material());
+      sum.part(each.code(), false, each.shape(), each.material());
       each.turn().ifPresent(sum::turn);
     }
     Cutter cutter = stack.cutter();
@@ -72,6 +74,7 @@ public record StackShape(
     return new StackShape(
         List.copyOf(sum.spans),
         sum.along(sum.at),
+        sum.along(sum.at - cutter.point()),
         cutter.length() - hidden,
         reach(sum, cutter.diameter()),
         2 * sum.widest(Double.POSITIVE_INFINITY),
@@ -152,18 +155,23 @@ public record StackShape(
 
   /** Adds parts one behind the other. */
   private static final class Sum {
+
+    /** A turned axis: degrees, and mm along the spindle and along itself. */
+    private record Axis(double angle, double at, double out) {}
+
     private final List<Span> spans = new ArrayList<>();
     private final List<Placed> bodies = new ArrayList<>();
     private final List<Placed> straight = new ArrayList<>();
-    private Component.Turn turn;
+    private Axis turn;
     private double at;
     private double mass;
     private double moment;
 
     /** From here on everything lies on another axis. */
     void turn(Component.Turn next) {
-      turn = next;
-      at = next.out();
+      turn =
+          new Axis(next.angle().doubleValue(), next.at().doubleValue(), next.out().doubleValue());
+      at = turn.out();
       straight.addAll(bodies);
       bodies.clear();
     }

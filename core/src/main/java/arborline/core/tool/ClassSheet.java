@@ -12,6 +12,7 @@ import java.util.Set;
  *
  * @param id stable name in files and addresses
  * @param title what people call it
+ * @param motion how such tools move while they cut
  * @param aliases other names under which it may arrive
  * @param designations symbols of designations from which other values follow; asked first
  * @param required symbols without which it is not a tool of this class
@@ -23,6 +24,7 @@ public record ClassSheet(
     String id,
     String title,
     Process process,
+    Motion motion,
     List<String> aliases,
     List<String> designations,
     Set<String> required,
@@ -50,6 +52,7 @@ public record ClassSheet(
     private final String id;
     private final String title;
     private final Process process;
+    private Motion motion;
     private List<String> aliases = List.of();
     private List<String> designations = List.of();
     private final Set<String> required = new LinkedHashSet<>();
@@ -61,6 +64,13 @@ public record ClassSheet(
       this.id = id;
       this.title = title;
       this.process = process;
+      this.motion = process.motion();
+    }
+
+    /** Where it moves otherwise than most tools of its process. */
+    public Builder moving(Motion other) {
+      motion = other;
+      return this;
     }
 
     public Builder also(String... names) {
@@ -101,6 +111,7 @@ public record ClassSheet(
           id,
           title,
           process,
+          motion,
           aliases,
           designations,
           java.util.Collections.unmodifiableSet(required),

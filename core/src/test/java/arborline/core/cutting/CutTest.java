@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.finding.Finding;
+import arborline.core.tool.Sample;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -13,9 +14,21 @@ import org.junit.jupiter.params.provider.CsvSource;
 class CutTest {
 
   private static final double NONE = Double.POSITIVE_INFINITY;
-  private static final Edges MILL = new Edges(10, 4, 90, 180, false, NONE);
+  private static final Way MILL = way("CLASS=end-mill-flat DC=10 DMM=10 OAL=72 NOF=4");
   private static final WorkMaterial STEEL = WorkMaterials.named("p-alloy-annealed").orElseThrow();
-  private static final Cut.Wish SLOT = new Cut.Wish(150, 0.05, 10, 10);
+  private static final Wish SLOT = new Wish(150, 0.05, 10, 10);
+
+  private static Way way(String tool) {
+    return Way.of(Sample.tool(tool)).orElseThrow();
+  }
+
+  private static double figure(Cut cut, String title) {
+    return cut.figures().stream()
+        .filter(each -> each.title().equals(title))
+        .findFirst()
+        .orElseThrow()
+        .value();
+  }
 
   private static List<String> codes(Cut cut) {
     return cut.findings().stream().map(Finding::code).toList();
@@ -25,14 +38,107 @@ class CutTest {
   @Test
   void drillingAgreesWithTheWorkedCase() {
     Cut cut =
-        Cut.of(
-            new Edges(10, 2, 90, 140, true, NONE), STEEL, new Cut.Wish(90, 0.2, 0, 0), Limits.NONE);
+        Cut.of(way("CLASS=drill-twist DC=10 SIG=140"), STEEL, new Wish(90, 0.2, 0, 0), Limits.NONE);
     assertEquals(2865, cut.rotation(), 0.5);
     assertEquals(573, cut.feedRate(), 0.05);
     assertEquals(0.09397, cut.chip(), 1e-5);
     assertEquals(2.303, cut.power(), 5e-4);
     assertEquals(7.676, cut.torque(), 5e-4);
     assertEquals(45, cut.removal(), 1e-2);
+  }
+
+  /** The worked turning of the textbook: vc 200, D 60, ap 3, fn 0.3, KAPR 95. */
+  @Test
+  void turningAgreesWithTheWorkedCase() {
+    Way tool = way("CLASS=turning-external KAPR=95 RE=0.8 H=25 B=25 LF=150 HAND=R");
+    Cut cut = Cut.of(tool, STEEL, new Wish(200, 0.3, 3, 0, 60, false), Limits.NONE);
+    assertEquals(1061, cut.rotation(), 0.5);
+    assertEquals(0.2989, cut.chip(), 5e-5);
+    assertEquals(6.898, cut.power(), 5e-4);
+    assertEquals(62.08, cut.torque(), 5e-3);
+    assertEquals(14.06, figure(cut, "Roughness Rt"), 5e-3);
+  }
+
+  /** The worked face milling of the textbook: D 50, z 4, vc 180, fz 0.15, ap 4, ae 35 centred. */
+  @Test
+  void millingOverTheMiddleAgreesWithTheWorkedCase() {
+    Way tool = way("CLASS=end-mill-flat DC=50 NOF=4");
+    Cut cut = Cut.of(tool, STEEL, new Wish(180, 0.15, 4, 35, 0, true), Limits.NONE);
+    assertEquals(1146, cut.rotation(), 0.5);
+    assertEquals(687.5, cut.feedRate(), 0.05);
+    assertEquals(96.26, cut.removal(), 5e-3);
+    assertEquals(4.496, cut.power(), 5e-4);
+    assertEquals(37.47, cut.torque(), 5e-3);
+  }
+
+  /** A ball of 10 mm at ap 0.5 cuts on 4.359 mm: at vc 150 it turns with 10 950 1/min. */
+  @Test
+  void aBallTurnsByTheDiameterThatItReaches() {
+    Way ball = way("CLASS=end-mill-ball DC=10 RE=5 NOF=2");
+    Cut cut = Cut.of(ball, STEEL, new Wish(150, 0.05, 0.5, 0.5), Limits.NONE);
+    assertEquals(4.359, figure(cut, "Effective diameter"), 5e-4);
+    assertEquals(10950, cut.rotation(), 5);
+    Cut deep = Cut.of(ball, STEEL, new Wish(150, 0.05, 5, 0.5), Limits.NONE);
+    assertEquals(4775, deep.rotation(), 0.5);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "CLASS=corner-radius_end_mill DC=10 RE=2 NOF=4, 1, 9.464",
+    "CLASS=chamfer-mill DC=10 DCN=2 SIG=90 NOF=4, 2, 6",
+    "CLASS=end-mill-flat DC=10 NOF=4, 1, 10"
+  })
+  void slantingAndRoundEdgesReachADiameterByDepth(String tool, double depth, double reached) {
+    assertEquals(reached, way(tool).diameter(new Wish(100, 0.05, depth, 1)), 5e-4);
+  }
+
+  /** n 500 with a pitch of 1.25 feeds 625 mm/min, whatever feed is asked for. */
+  @Test
+  void aTapFeedsItsPitch() {
+    Way tap = way("CLASS=tap-cutting TD=8 DC=8 TP=1.25 TDZ=M8");
+    Cut cut = Cut.of(tap, STEEL, new Wish(Math.PI * 8 * 500 / 1000, 9, 0, 0), Limits.NONE);
+    assertEquals(625, cut.feedRate(), 1e-6);
+    assertEquals(6.75, figure(cut, "Drill before, D - P"), 1e-9);
+    assertEquals(1.25 * 1.25 * 8 * 1700 / 8000, cut.torque(), 1e-9);
+    assertTrue(tap.feedIsPitch());
+    Cut weak = Cut.of(tap, STEEL, new Wish(10, 1.25, 0, 0), new Limits(NONE, NONE, 1, 0, NONE));
+    assertEquals(1.25, weak.feed(), 1e-9);
+    assertEquals(List.of("cut-torque"), codes(weak));
+  }
+
+  @Test
+  void aReamerTakesOnlyTheRing() {
+    Cut full = Cut.of(way("CLASS=reamer DC=10"), STEEL, new Wish(20, 0.3, 0, 0), Limits.NONE);
+    Cut ring =
+        Cut.of(way("CLASS=reamer DC=10 PHD=9.8"), STEEL, new Wish(20, 0.3, 0, 0), Limits.NONE);
+    assertEquals(full.power() * (1 - 0.98 * 0.98), ring.power(), 1e-9);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"probe-touch", "jet-laser", "insert", "no-such-class"})
+  void whatDoesNotCutByTurningHasNoCuttingData(String classId) {
+    assertTrue(Way.of(Sample.tool("CLASS=" + classId + " DC=10")).isEmpty());
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "turning-external, 0.2, 3, 0, the diameter of the work must be > 0",
+    "turning-external, 0.2, 31, 60, depth ap cannot exceed half the diameter of the work",
+    "turning-external, 0, 3, 60, feed fn and depth ap must be > 0",
+    "tap-cutting, 1, 0, 0, the tool has no pitch"
+  })
+  void saysWhatIsMissing(String classId, double feed, double depth, double work, String message) {
+    Way way = way("CLASS=" + classId + " TD=8");
+    Wish wish = new Wish(100, feed, depth, 0, work, false);
+    assertEquals(message, Cut.obstacle(way, wish).orElseThrow().message());
+  }
+
+  @Test
+  void depthEndsWithTheEdges() {
+    Way mill = way("CLASS=end-mill-flat DC=10 APMX=22 NOF=4");
+    assertEquals(
+        "depth ap 23.00 mm is more than the edges reach, APMX 22.00 mm",
+        Cut.obstacle(mill, new Wish(100, 0.05, 23, 1)).orElseThrow().message());
   }
 
   @Test
@@ -70,7 +176,7 @@ class CutTest {
   @ParameterizedTest
   @CsvSource({"0, 0.1, 1, 1", "100, -1, 1, 1", "100, 0.1, 0, 1", "100, 0.1, 1, 11", "NaN, 1, 1, 1"})
   void whatCannotBeCutIsRefused(double speed, double feed, double depth, double width) {
-    Cut.Wish wish = new Cut.Wish(speed, feed, depth, width);
+    Wish wish = new Wish(speed, feed, depth, width);
     assertTrue(Cut.obstacle(MILL, wish).isPresent());
     assertThrows(IllegalArgumentException.class, () -> Cut.of(MILL, STEEL, wish, Limits.NONE));
   }

@@ -75,23 +75,27 @@ class MaterialsTest {
   private static final String MILL = "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4";
 
   private static Start start(String tool, String material) {
-    return Start.of(Sample.tool(tool), WorkMaterials.named(material).orElseThrow());
+    return start(Sample.tool(tool), WorkMaterials.named(material).orElseThrow());
+  }
+
+  private static Start start(Tool tool, WorkMaterial material) {
+    return Start.of(tool, Way.of(tool).orElseThrow(), material);
   }
 
   @Test
   void beginsInTheMiddleOfTheUsual() {
     Start start = start(MILL, "p-alloy-annealed");
-    assertEquals(150, start.speed());
-    assertEquals(0.055, start.feed());
-    assertEquals(10, start.depth());
-    assertEquals(3, start.width());
+    assertEquals(150, start.wish().speed());
+    assertEquals(0.055, start.wish().feed());
+    assertEquals(10, start.wish().depth());
+    assertEquals(3, start.wish().width());
     assertEquals(List.of(), start.findings());
   }
 
   @ParameterizedTest
   @CsvSource({"HSS, 45", "high-speed_steel, 45", "HW, 112", "hc, 150", "something, 150"})
   void edgesOfAnotherMaterialRunAtAnotherSpeed(String substrate, double speed) {
-    assertEquals(speed, start(MILL + " SUBSTRATE=" + substrate, "p-alloy-annealed").speed());
+    assertEquals(speed, start(MILL + " SUBSTRATE=" + substrate, "p-alloy-annealed").wish().speed());
   }
 
   @Test
@@ -105,9 +109,23 @@ class MaterialsTest {
   void drillsFeedAlongTheirAxisAndTwiceAsMuch() {
     Start drill =
         start("CLASS=drill-twist DC=10 SIG=140 LCF=50 DMM=10 OAL=89 NOF=2", "p-alloy-annealed");
-    assertTrue(drill.drills());
-    assertEquals(0.11, drill.feed());
-    assertEquals(0, drill.depth());
+    assertEquals(List.of(Ask.FEED_PER_REVOLUTION), drill.asks());
+    assertEquals(0.11, drill.wish().feed());
+    assertEquals(0, drill.wish().depth());
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "CLASS=turning-external RE=0.8 KAPR=95, 0.32, 2, 50",
+    "CLASS=turning-internal RE=0.4 KAPR=95 DMIN=32, 0.16, 1, 32",
+    "CLASS=turning-grooving CW=3 RE=0.2, 0.105, 3, 50",
+    "CLASS=tap-cutting TD=8 TP=1.25, 1.25, 0, 0"
+  })
+  void eachWayOfCuttingBeginsInItsOwnWay(String tool, double feed, double depth, double work) {
+    Wish wish = start(tool, "p-alloy-annealed").wish();
+    assertEquals(feed, wish.feed(), 1e-9);
+    assertEquals(depth, wish.depth(), 1e-9);
+    assertEquals(work, wish.work(), 1e-9);
   }
 
   @Test
@@ -115,8 +133,8 @@ class MaterialsTest {
     Tool thin = Sample.tool(MILL.replace("DC=10", "DC=0.5"));
     Tool wide = Sample.tool(MILL.replace("DC=10", "DC=100"));
     WorkMaterial steel = WorkMaterials.named("p-low-carbon").orElseThrow();
-    assertEquals(0.006, Start.of(thin, steel).feed(), 1e-9);
-    assertEquals(0.165, Start.of(wide, steel).feed(), 1e-9);
+    assertEquals(0.006, start(thin, steel).wish().feed(), 1e-9);
+    assertEquals(0.165, start(wide, steel).wish().feed(), 1e-9);
   }
 
   @Test

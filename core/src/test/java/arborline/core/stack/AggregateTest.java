@@ -8,6 +8,7 @@ import arborline.core.finding.Finding;
 import arborline.core.stack.Component.Kind;
 import arborline.core.stack.Component.Turn;
 import arborline.core.tool.Sample;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -23,17 +24,21 @@ class AggregateTest {
         kind,
         "HT-F-63:m",
         "CY-SF-10:f",
-        List.of(new Body(120, 90, 90)),
+        List.of(Frustum.of("120", "90", "90")),
         Material.STEEL,
-        20,
+        BigDecimal.valueOf(20),
         turn);
+  }
+
+  private static Turn turn(double angle, double at, double out) {
+    return new Turn(BigDecimal.valueOf(angle), BigDecimal.valueOf(at), BigDecimal.valueOf(out));
   }
 
   private static Stack stack(double angle) {
     Cutter mill =
         Cutter.of(Sample.tool("CODE=EM-10 CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4"))
             .orElseThrow();
-    Component head = aggregate(Optional.of(new Turn(angle, 100, 50)), Kind.AGGREGATE);
+    Component head = aggregate(Optional.of(turn(angle, 100, 50)), Kind.AGGREGATE);
     return new Stack("HT-F-63:f", List.of(head), mill, 30);
   }
 
@@ -74,7 +79,7 @@ class AggregateTest {
 
   @Test
   void aSecondTurnIsRefused() {
-    Component head = aggregate(Optional.of(new Turn(90, 100, 50)), Kind.AGGREGATE);
+    Component head = aggregate(Optional.of(turn(90, 100, 50)), Kind.AGGREGATE);
     Stack twice = new Stack("", List.of(head, head), stack(90).cutter(), 30);
     assertTrue(twice.findings().stream().map(Finding::code).anyMatch("stack-turned-twice"::equals));
   }
@@ -86,19 +91,18 @@ class AggregateTest {
     "121, 100, 50",
     "90, 0, 50",
     "90, 100, -1",
-    "90, 1e9, 0",
-    "NaN, 100, 50"
+    "90, 1e9, 0"
   })
   void aTurnHasItsLimits(double angle, double at, double out) {
     List<Finding> findings =
-        aggregate(Optional.of(new Turn(angle, at, out)), Kind.AGGREGATE).findings();
+        aggregate(Optional.of(turn(angle, at, out)), Kind.AGGREGATE).findings();
     assertEquals(List.of("component-turn"), findings.stream().map(Finding::code).toList());
   }
 
   @Test
   void anAggregateNeedsItsTurnAndAHolderHasNone() {
     assertEquals(1, aggregate(Optional.empty(), Kind.AGGREGATE).findings().size());
-    assertEquals(1, aggregate(Optional.of(new Turn(90, 100, 50)), Kind.HOLDER).findings().size());
+    assertEquals(1, aggregate(Optional.of(turn(90, 100, 50)), Kind.HOLDER).findings().size());
     assertEquals(List.of(), aggregate(Optional.empty(), Kind.HOLDER).findings());
   }
 }

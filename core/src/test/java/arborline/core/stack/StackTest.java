@@ -10,6 +10,7 @@ import arborline.core.exchange.RawTool;
 import arborline.core.finding.Finding;
 import arborline.core.stack.Component.Kind;
 import arborline.core.tool.Tool;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
@@ -25,9 +26,9 @@ class StackTest {
           Kind.HOLDER,
           "ST-JD-40:m",
           "CY-SF-10:f",
-          List.of(new Body(27, 63, 63), new Body(60, 44, 24)),
+          List.of(Frustum.of("27", "63", "63"), Frustum.of("60", "44", "24")),
           Material.STEEL,
-          28);
+          BigDecimal.valueOf(28));
 
   private static Tool tool(String text) {
     TreeMap<String, Cell> cells = new TreeMap<>();
@@ -57,6 +58,28 @@ class StackTest {
     assertEquals(40, shape.projection(), 1e-9);
     assertEquals(63, shape.widest(), 1e-9);
     assertEquals(40, shape.reach(), 1e-9);
+  }
+
+  /** LPR = LF + PL where LF is at the corners: 10 mm with a point of 140 degrees, PL 1.820. */
+  @Test
+  void functionalLengthOfADrillEndsAtItsCorners() {
+    Cutter drill =
+        Cutter.of(tool("CODE=DR CLASS=drill-twist DC=10 SIG=140 LCF=50 DMM=10 OAL=89 NOF=2"))
+            .orElseThrow();
+    StackShape shape = new Stack("", List.of(CHUCK), drill, 55).shape();
+    assertEquals(shape.length() - 1.820, shape.functional(), 5e-4);
+    assertEquals(stack(40).shape().length(), stack(40).shape().functional(), 1e-9);
+  }
+
+  /** APMX 22 and 3 mm more; with little to be held by, only as far as the shank can be clamped. */
+  @Test
+  void aCutterUsuallyStandsOutAsFarAsItIsUsed() {
+    assertEquals(25, mill().usualProjection(28));
+    Cutter shank =
+        Cutter.of(tool("CODE=L CLASS=end-mill-flat DC=10 APMX=50 DMM=10 OAL=72 NOF=4"))
+            .orElseThrow();
+    assertEquals(44, shank.usualProjection(28));
+    assertEquals(53, shank.usualProjection(0));
   }
 
   /** Frustum volumes and centres of textbooks, density 7850 and 14500 kg/m3. */
@@ -137,9 +160,9 @@ class StackTest {
             Kind.HOLDER,
             "ST-JD-41:m",
             "CY-A-10:m",
-            List.of(new Body(10, -1, 20)),
+            List.of(Frustum.of("10", "-1", "20")),
             Material.STEEL,
-            -5);
+            BigDecimal.valueOf(-5));
     assertEquals(
         List.of(
             "component-code",
@@ -149,6 +172,16 @@ class StackTest {
             "component-clamping"),
         wrong.findings().stream().map(Finding::code).toList());
     assertEquals(List.of(), CHUCK.findings());
+  }
+
+  @Test
+  void whatAFileLeavesOutIsSaid() {
+    Component bare = new Component("H-2", "", Kind.HOLDER, null, null, null, null, null, null);
+    assertEquals(
+        List.of(
+            "component-connection", "component-connection", "component-body", "component-clamping"),
+        bare.findings().stream().map(Finding::code).toList());
+    assertEquals(Material.STEEL, bare.material());
   }
 
   @Test

@@ -1,7 +1,11 @@
 package arborline.server.cutting;
 
+import arborline.core.cutting.Ask;
 import arborline.core.cutting.Start;
+import arborline.core.cutting.Wish;
+import arborline.core.finding.Finding;
 import arborline.server.account.MayEdit;
+import arborline.server.trail.Undoable;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
@@ -35,9 +39,10 @@ class CuttingLineController {
    *
    * @param material id; blank where the line ignores the material
    * @param speed vc, m/min
-   * @param feed per tooth, or per revolution for drills, mm
+   * @param feed per tooth in milling, else per revolution, mm
    * @param origin {@code proven}, {@code fixed}, {@code catalogue} or {@code calculated}
    * @param beforeSpeed what stood there before it was proven
+   * @param undo line of the trail that takes the last deed back; null where nothing was done
    */
   record CuttingLineView(
       long id,
@@ -54,9 +59,18 @@ class CuttingLineController {
       Instant at,
       @Nullable String machine,
       @Nullable BigDecimal beforeSpeed,
-      @Nullable BigDecimal beforeFeed) {
+      @Nullable BigDecimal beforeFeed,
+      @Nullable Long undo) {
 
     static CuttingLineView of(CuttingLine line) {
+      return of(line, null);
+    }
+
+    static CuttingLineView of(CuttingLines.Kept kept) {
+      return of(kept.line(), kept.undo());
+    }
+
+    private static CuttingLineView of(CuttingLine line, @Nullable Long undo) {
       return new CuttingLineView(
           line.id,
           line.toolId,
@@ -72,7 +86,22 @@ class CuttingLineController {
           line.saidAt,
           line.machine,
           line.beforeSpeed,
-          line.beforeFeed);
+          line.beforeFeed,
+          undo);
+    }
+  }
+
+  /** Something that a form asks for. */
+  record Asked(Ask id, String title) {}
+
+  /** Where to begin, and what a form asks for beside the speed. */
+  record Beginning(Wish wish, List<Asked> asks, List<Finding> findings) {
+
+    static Beginning of(Start start) {
+      return new Beginning(
+          start.wish(),
+          start.asks().stream().map(each -> new Asked(each, each.title())).toList(),
+          start.findings());
     }
   }
 
@@ -88,8 +117,8 @@ class CuttingLineController {
 
   /** Where to begin with the tool in a material. */
   @GetMapping("/tools/{id}/cutting/start")
-  Start start(@PathVariable long id, @RequestParam String material) {
-    return lines.start(id, material);
+  Beginning start(@PathVariable long id, @RequestParam String material) {
+    return Beginning.of(lines.start(id, material));
   }
 
   @PostMapping("/tools/{id}/cutting/compute")
@@ -114,8 +143,7 @@ class CuttingLineController {
 
   @DeleteMapping("/cutting/{id}")
   @MayEdit
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(@PathVariable long id) {
-    lines.remove(id);
+  Undoable remove(@PathVariable long id) {
+    return new Undoable(lines.remove(id));
   }
 }

@@ -1,5 +1,6 @@
 package arborline.server.cutting;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.Query;
@@ -15,7 +16,12 @@ interface CuttingLineRepository extends Repository<CuttingLine, Long> {
 
   List<CuttingLine> findByToolIdOrderById(long toolId);
 
-  /** Proven lines of other tools whose geometry is the same. */
+  /** How many lines tools have: tool id and count. */
+  @Query(
+      "select c.toolId, count(*) from CuttingLine c where c.toolId in (:tools) group by c.toolId")
+  List<Object[]> counts(Collection<Long> tools);
+
+  /** Proven lines of other tools of the same class and diameter, newest first. */
   @Query(
       nativeQuery = true,
       value =
@@ -23,10 +29,12 @@ interface CuttingLineRepository extends Repository<CuttingLine, Long> {
           select c.* from cutting_line c
           join tool other on other.id = c.tool_id
           join tool_version theirs on theirs.id = other.version_id
-          join tool_version ours on ours.hash = theirs.hash
-          join tool mine on mine.version_id = ours.id
-          where mine.id = :toolId and other.id <> mine.id and c.origin = 'PROVEN'
-          order by c.said_at desc limit 50\
+          join tool mine on mine.id = :toolId
+          join tool_version ours on ours.id = mine.version_id
+            and ours.class_id = theirs.class_id
+            and json_value(ours.sizes, '$.DC') <=> json_value(theirs.sizes, '$.DC')
+          where other.id <> mine.id and c.origin = 'PROVEN'
+          order by c.said_at desc limit 500\
           """)
-  List<CuttingLine> provenElsewhere(long toolId);
+  List<CuttingLine> provenWithSimilar(long toolId);
 }

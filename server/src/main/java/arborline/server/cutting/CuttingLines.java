@@ -1,14 +1,19 @@
 package arborline.server.cutting;
 
 import arborline.core.cutting.Cut;
-import arborline.core.cutting.Edges;
 import arborline.core.cutting.Limits;
 import arborline.core.cutting.Start;
+import arborline.core.cutting.Way;
 import arborline.core.cutting.Window;
+import arborline.core.cutting.Wish;
 import arborline.core.cutting.WorkMaterial;
 import arborline.core.finding.Finding;
 import arborline.core.machine.Machine;
+import arborline.core.tool.Geometry;
+import arborline.core.tool.Tool;
 import arborline.server.account.Actor;
+import arborline.server.library.Attachment;
+import arborline.server.library.ToolCopied;
 import arborline.server.library.Tools;
 import arborline.server.live.Live;
 import arborline.server.machine.Machines;
@@ -19,17 +24,23 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps and computes cutting data. */
 @Service
-class CuttingLines {
+class CuttingLines implements Attachment {
 
+  private static final int OFFERED = 50;
   private static final BigDecimal MOST = BigDecimal.valueOf(100_000);
 
   private final CuttingLineRepository lines;
@@ -79,12 +90,19 @@ class CuttingLines {
       double feed,
       double depth,
       double width,
+      @Nullable Double work,
+      @Nullable Boolean centred,
       @Nullable String machine,
       @Nullable Double compliance,
       @Nullable Double bend) {}
 
-  /** A computed cut; null where it cannot be computed, with the reason. */
+  /**
+   * A computed cut; null where it cannot be, with the reason. No window where the feed is a pitch.
+   */
   record Computed(@Nullable Cut cut, @Nullable Window window, List<Finding> findings) {}
+
+  /** A line, and what takes the deed back. */
+  record Kept(CuttingLine line, long undo) {}
 
   /** What was proven at a machine. */
   record Proof(String machine, BigDecimal speed, BigDecimal feed) {}
@@ -101,28 +119,49 @@ class CuttingLines {
   }
 
   @Transactional(readOnly = true)
+  /** What was proven with other tools of the same geometry. */
   List<CuttingLine> provenElsewhere(long toolId) {
-    return lines.provenElsewhere(toolId);
+    List<CuttingLine> similar = lines.provenWithSimilar(toolId);
+    Map<Long, Tools.Known> others =
+        tools.load(similar.stream().map(line -> line.toolId).distinct().toList());
+    Tool mine = tools.get(toolId).tool();
+    return similar.stream()
+        .filter(line -> Geometry.same(mine, others.get(line.toolId).tool()))
+        .limit(OFFERED)
+        .toList();
   }
 
   @Transactional(readOnly = true)
   Start start(long toolId, String material) {
-    return Start.of(tools.get(toolId).tool(), materials.named(material));
+    return Start.of(tools.get(toolId).tool(), way(toolId), materials.named(material));
+  }
+
+  private Way way(long toolId) {
+    return Way.of(tools.get(toolId).tool())
+        .orElseThrow(() ->
+            Refusal.conflict("a tool of this class cuts nothing by turning: no cutting data"));
   }
 
   @Transactional(readOnly = true)
   Computed compute(long toolId, Question question) {
-    Edges edges = Edges.of(tools.get(toolId).tool());
+    Way way = way(toolId);
     WorkMaterial material = materials.named(question.material());
-    Cut.Wish wish =
-        new Cut.Wish(question.speed(), question.feed(), question.depth(), question.width());
-    Optional<Finding> obstacle = Cut.obstacle(edges, wish);
+    Wish wish =
+        new Wish(
+            question.speed(),
+            question.feed(),
+            question.depth(),
+            question.width(),
+            Optional.ofNullable(question.work()).orElse(0.0),
+            Boolean.TRUE.equals(question.centred()));
+    Optional<Finding> obstacle = Cut.obstacle(way, wish);
     if (obstacle.isPresent()) {
       return new Computed(null, null, List.of(obstacle.get()));
     }
     Limits limits = limits(question);
-    Cut cut = Cut.of(edges, material, wish, limits);
-    return new Computed(cut, Window.of(edges, material, wish, limits), cut.findings());
+    Cut cut = Cut.of(way, material, wish, limits);
+    return new Computed(
+        cut, way.feedIsPitch() ? null : Window.of(way, material, wish, limits), cut.findings());
   }
 
   private Limits limits(Question question) {
@@ -148,7 +187,7 @@ class CuttingLines {
 
   /** Keeps a new line. */
   @Transactional
-  CuttingLine keep(long toolId, CuttingDraft draft) {
+  Kept keep(long toolId, CuttingDraft draft) {
     CuttingLine line = new CuttingLine(toolId);
     line.material = Optional.ofNullable(draft.material()).orElse("");
     if (!line.material.isEmpty()) {
@@ -163,8 +202,7 @@ class CuttingLines {
     line.width = notNegative("width", draft.width());
     sign(line);
     CuttingLine saved = lines.save(line);
-    said(toolId, "kept cutting data of ");
-    return saved;
+    return new Kept(saved, said(saved, "kept cutting data of ", null, LineState.of(saved)));
   }
 
   private static CuttingLine.Origin origin(@Nullable String name, String material) {
@@ -202,8 +240,9 @@ class CuttingLines {
 
   /** Marks a line as proven at a machine; what stood there before is kept beside it. */
   @Transactional
-  CuttingLine prove(long id, Proof proof) {
+  Kept prove(long id, Proof proof) {
     CuttingLine line = row(id);
+    LineState before = LineState.of(line);
     if (proof.machine() == null || proof.machine().isBlank()) {
       throw Refusal.badRequest("say on which machine it was proven");
     }
@@ -214,15 +253,37 @@ class CuttingLines {
     line.machine = cut(proof.machine());
     line.origin = CuttingLine.Origin.PROVEN;
     sign(line);
-    said(line.toolId, "proved cutting data of ");
-    return line;
+    return new Kept(line, said(line, "proved cutting data of ", before, LineState.of(line)));
   }
 
+  /** Takes a line out. Answers the line of the trail that takes it back. */
   @Transactional
-  void remove(long id) {
+  long remove(long id) {
     CuttingLine line = row(id);
     lines.delete(line);
-    said(line.toolId, "took out cutting data of ");
+    return said(line, "took out cutting data of ", LineState.of(line), null);
+  }
+
+  @Override
+  public String title() {
+    return "cutting data";
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public Map<Long, Long> counts(Collection<Long> toolIds) {
+    return lines.counts(toolIds).stream()
+        .collect(Collectors.toMap(row -> (Long) row[0], row -> (Long) row[1]));
+  }
+
+  /** What was proven with a tool is not lost to its copy. */
+  @EventListener
+  void copied(ToolCopied copied) {
+    for (CuttingLine original : lines.findByToolIdOrderById(copied.from())) {
+      CuttingLine copy = new CuttingLine(copied.to());
+      LineState.of(original).to(copy);
+      lines.save(copy);
+    }
   }
 
   private CuttingLine row(long id) {
@@ -231,11 +292,14 @@ class CuttingLines {
 
   private void sign(CuttingLine line) {
     line.saidBy = Actor.name();
-    line.saidAt = Instant.now(clock);
+    line.saidAt = Instant.now(clock).truncatedTo(ChronoUnit.MICROS);
   }
 
-  private void said(long toolId, String text) {
-    trail.record(Said.of("tool", toolId, text + tools.get(toolId).tool().code()));
-    live.say("tool", toolId, "cutting");
+  private long said(
+      CuttingLine line, String text, @Nullable LineState before, @Nullable LineState after) {
+    live.say("tool", line.toolId, "cutting");
+    return trail.record(
+        Said.of("tool", line.toolId, text + tools.get(line.toolId).tool().code())
+            .undoneBy(CuttingUndo.KIND, new CuttingUndo.Deed(line.id, line.toolId, before, after)));
   }
 }

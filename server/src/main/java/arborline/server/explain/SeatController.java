@@ -7,6 +7,7 @@ import arborline.core.tool.ToolClasses;
 import arborline.core.turning.EdgeClearances;
 import arborline.core.turning.Mounting;
 import arborline.core.turning.Seat;
+import arborline.core.turning.SeatFront;
 import arborline.server.library.Tools;
 import arborline.server.support.Refusal;
 import org.jspecify.annotations.Nullable;
@@ -31,13 +32,15 @@ class SeatController {
    * A mounted tool.
    *
    * @param work external, internal, face or center
-   * @param view null where it cannot be mounted so
+   * @param view from above; null where it cannot be mounted so
+   * @param front along the spindle; null where it cannot be mounted so
    * @param clearances null where edge angle or corner angle is not known
    */
   record SeatAnswer(
       String work,
       StandingController.OrientationAnswer standing,
       @Nullable Seat view,
+      @Nullable SeatFront front,
       @Nullable EdgeClearances clearances) {}
 
   @GetMapping("/{id}/seat")
@@ -57,7 +60,7 @@ class SeatController {
       throw Refusal.conflict("%s is no tool for turning".formatted(tool.code()));
     }
     String hand = tool.word("HAND").orElse("R");
-    String where = work != null ? work : tool.has("DMIN") ? "internal" : "external";
+    String where = work != null ? work : usual(tool);
     String mount = where.equals("external") ? "radial" : "axial";
     Choices choices = new Choices();
     Mounting mounting =
@@ -71,6 +74,12 @@ class SeatController {
                 .map(outline -> Seat.of(mounting, outline, mounting.hand() == Mounting.Hand.L))
                 .orElse(null)
             : null,
+        standing.valid() ? SeatFront.of(mounting, tool) : null,
         EdgeClearances.of(tool).orElse(null));
+  }
+
+  /** Bars with a least bore work inside, face groovers on a face, all others outside. */
+  private static String usual(Tool tool) {
+    return tool.has("DMIN") ? "internal" : tool.has("DAXN") ? "face" : "external";
   }
 }

@@ -12,7 +12,9 @@ import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -29,13 +31,16 @@ class Exports {
   private final EntityManager entities;
   private final Shelves shelves;
 
-  Exports(EntityManager entities, Shelves shelves) {
+  private final List<Attachment> attachments;
+
+  Exports(EntityManager entities, Shelves shelves, List<Attachment> attachments) {
     this.entities = entities;
     this.shelves = shelves;
+    this.attachments = attachments;
   }
 
   private interface ToolVisitor {
-    void visit(LibraryTool tool) throws IOException;
+    void visit(Entry entry, LibraryTool tool) throws IOException;
   }
 
   public String name(long libraryId) {
@@ -45,7 +50,7 @@ class Exports {
   public void write(long libraryId, ToolFormat format, Optional<Unit> unit, OutputStream file)
       throws IOException {
     try (ToolSink sink = format.create(file, options(libraryId, unit))) {
-      each(libraryId, sink::write);
+      each(libraryId, (entry, tool) -> sink.write(tool));
     }
   }
 
@@ -53,13 +58,24 @@ class Exports {
       throws IOException {
     LossReport report = new LossReport();
     WriteOptions options = options(libraryId, unit);
-    each(libraryId, tool -> format.losses(tool, options, report));
+    Map<Long, String> codes = new LinkedHashMap<>();
+    each(
+        libraryId,
+        (entry, tool) -> {
+          format.losses(tool, options, report);
+          codes.put(entry.toolId, entry.code);
+        });
+    for (Attachment each : attachments) {
+      each.counts(codes.keySet())
+          .forEach((tool, count) ->
+              report.add(codes.get(tool), each.title(), "%d not carried".formatted(count)));
+    }
     return report;
   }
 
   private WriteOptions options(long libraryId, Optional<Unit> unit) throws IOException {
     Set<String> used = new HashSet<>();
-    each(libraryId, tool -> used.addAll(tool.tool().values().keySet()));
+    each(libraryId, (entry, tool) -> used.addAll(tool.tool().values().keySet()));
     List<String> symbols =
         Dictionary.standard().all().stream().map(Property::symbol).filter(used::contains).toList();
     return new WriteOptions(name(libraryId), symbols, unit);
@@ -86,6 +102,7 @@ class Exports {
       for (Object[] row : rows) {
         Entry entry = (Entry) row[0];
         visitor.visit(
+            entry,
             new LibraryTool(
                 StoredTools.tool(entry.code, entry.name, entry.classId, (String) row[1]),
                 OptionalInt.of(entry.number)));

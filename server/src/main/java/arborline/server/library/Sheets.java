@@ -6,12 +6,14 @@ import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Inspected;
 import arborline.core.library.Codes;
 import arborline.core.library.NextSize;
+import arborline.core.naming.UsualName;
 import arborline.core.tool.Tool;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
 import java.time.Instant;
 import java.util.List;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,6 +31,7 @@ class Sheets {
   private final EntryRepository entries;
   private final LibraryRepository libraries;
   private final Trail trail;
+  private final ApplicationEventPublisher events;
 
   Sheets(
       Shelves shelves,
@@ -36,13 +39,15 @@ class Sheets {
       VersionRepository versions,
       EntryRepository entries,
       LibraryRepository libraries,
-      Trail trail) {
+      Trail trail,
+      ApplicationEventPublisher events) {
     this.shelves = shelves;
     this.tools = tools;
     this.versions = versions;
     this.entries = entries;
     this.libraries = libraries;
     this.trail = trail;
+    this.events = events;
   }
 
   record UsedIn(long libraryId, String library, int number) {}
@@ -139,6 +144,7 @@ class Sheets {
     ShopTool owner =
         shelves.add(copy, "copied from %s version %d".formatted(original.code, original.versionNo));
     Entry entry = shelves.shelve(libraryId, owner, copy);
+    events.publishEvent(new ToolCopied(original.id, owner.id));
     long undo =
         trail.record(
             Said.of(
@@ -233,7 +239,8 @@ class Sheets {
   private static Tool sound(ToolDraft draft) {
     Inspected inspected = ToolJudge.inspect(draft.raw());
     refuseHolds(inspected.findings());
-    return inspected.tool();
+    Tool tool = inspected.tool();
+    return tool.name().isBlank() ? tool.named(tool.code(), UsualName.of(tool)) : tool;
   }
 
   private static void refuseHolds(List<Finding> findings) {

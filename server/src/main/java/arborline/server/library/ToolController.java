@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.core.tool.Motion;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
 import arborline.server.account.MayEdit;
@@ -24,8 +25,12 @@ class ToolController {
     this.sheets = sheets;
   }
 
-  /** A tool class for choosing, with an outline that shows its kind. */
-  record ClassHead(String id, String title, String process, Outline outline) {}
+  /**
+   * A tool class for choosing, with an outline that shows its kind.
+   *
+   * @param cuts true where cutting data can be computed
+   */
+  record ClassHead(String id, String title, String process, boolean cuts, Outline outline) {}
 
   @GetMapping("/classes")
   Slice<ClassHead> classes() {
@@ -36,6 +41,7 @@ class ToolController {
                     each.sheet().id(),
                     each.sheet().title(),
                     each.sheet().process().name().toLowerCase(java.util.Locale.ROOT),
+                    each.sheet().motion() != Motion.STANDS,
                     each.outline(ExampleTools.of(each))))
             .toList());
   }

@@ -6,6 +6,7 @@ import arborline.core.exchange.RawTool;
 import arborline.core.finding.Finding;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
+import arborline.core.naming.UsualName;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.quantity.Unit;
@@ -14,6 +15,7 @@ import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
+import arborline.core.tool.outline.SegmentTable;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -31,6 +33,7 @@ final class ToolJudge {
    *
    * @param unit canonical unit; null for words and counts
    * @param defaultText trade default; null where there is none
+   * @param segments true where the text is a table of lines and arcs
    * @param choices words that are usual there; others are possible
    */
   record ToolField(
@@ -41,6 +44,7 @@ final class ToolJudge {
       boolean numeric,
       boolean required,
       boolean designation,
+      boolean segments,
       @Nullable String defaultText,
       List<String> choices) {}
 
@@ -48,11 +52,13 @@ final class ToolJudge {
    * The answer to a draft.
    *
    * @param foreign symbols with a value that the class does not ask for
+   * @param usualName what it is called where nobody gives a name
    */
   record ToolAnswer(
       Map<String, ValueView> values,
       List<ToolField> fields,
       List<String> foreign,
+      String usualName,
       List<Finding> findings,
       @Nullable Outline outline) {}
 
@@ -64,6 +70,7 @@ final class ToolJudge {
         values,
         fields(tool),
         foreign(tool),
+        UsualName.of(tool),
         inspected.findings(),
         Silhouettes.of(tool).orElse(null));
   }
@@ -98,6 +105,7 @@ final class ToolJudge {
         property.numeric(),
         sheet != null && sheet.required().contains(symbol),
         sheet != null && sheet.designations().contains(symbol),
+        symbol.equals(SegmentTable.SYMBOL),
         sheet == null ? null : sheet.defaults().get(symbol),
         choices(symbol));
   }

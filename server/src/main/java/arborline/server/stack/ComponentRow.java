@@ -22,6 +22,7 @@ class ComponentRow {
   String name;
   String definition;
   boolean retired;
+  int versionNo = 1;
 
   protected ComponentRow() {}
 

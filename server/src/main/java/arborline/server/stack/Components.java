@@ -4,15 +4,20 @@ import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.library.Codes;
 import arborline.core.stack.Component;
+import arborline.server.account.Actor;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,19 +29,44 @@ public class Components {
   private static final int MOST = 2000;
 
   private final ComponentRepository components;
+  private final ComponentVersionRepository versions;
+  private final StackRepository stacks;
   private final Trail trail;
   private final Live live;
   private final Json json;
+  private final Clock clock;
 
-  Components(ComponentRepository components, Trail trail, Live live, Json json) {
+  Components(
+      ComponentRepository components,
+      ComponentVersionRepository versions,
+      StackRepository stacks,
+      Trail trail,
+      Live live,
+      Json json,
+      Clock clock) {
     this.components = components;
+    this.versions = versions;
+    this.stacks = stacks;
     this.trail = trail;
     this.live = live;
     this.json = json;
+    this.clock = clock;
   }
 
-  /** A component with its identity. */
-  public record KnownComponent(long id, Component component, boolean retired) {}
+  /**
+   * A component with its identity.
+   *
+   * @param version the newest there is
+   * @param stays the version that a stack stays with; null where it follows the newest
+   * @param undo line of the trail that takes the last deed back; null where nothing was done
+   */
+  public record KnownComponent(
+      long id,
+      Component component,
+      boolean retired,
+      int version,
+      @Nullable Integer stays,
+      @Nullable Long undo) {}
 
   @Transactional(readOnly = true)
   public List<KnownComponent> all() {
@@ -48,23 +78,45 @@ public class Components {
     return known(row(id));
   }
 
-  /** Several in the order asked for; refused where one is unknown. */
+  /**
+   * Those of a stack in their order, each in the version that the stack has; unknown ones are
+   * refused.
+   */
   @Transactional(readOnly = true)
-  public List<KnownComponent> inOrder(List<Long> ids) {
-    Map<Long, KnownComponent> found = new HashMap<>();
-    components.findByIdIn(ids).forEach(row -> found.put(row.id, known(row)));
+  List<KnownComponent> inOrder(List<StackPart> parts) {
+    Map<Long, ComponentRow> found = new HashMap<>();
+    components
+        .findByIdIn(parts.stream().map(part -> part.componentId).toList())
+        .forEach(row -> found.put(row.id, row));
     List<KnownComponent> ordered = new ArrayList<>();
-    for (long id : ids) {
-      if (!found.containsKey(id)) {
-        throw Refusal.badRequest("there is no holder or extension " + id);
+    for (StackPart part : parts) {
+      ComponentRow row = found.get(part.componentId);
+      if (row == null) {
+        throw Refusal.badRequest("there is no holder or extension " + part.componentId);
       }
-      ordered.add(found.get(id));
+      ordered.add(
+          known(row, part.versionNo == null ? row.definition : definition(part), part.versionNo));
     }
     return ordered;
   }
 
+  private String definition(StackPart part) {
+    return versions
+        .findByComponentIdAndVersionNo(part.componentId, part.versionNo)
+        .orElseThrow(() ->
+            Refusal.badRequest(
+                "holder or extension %d has no version %d"
+                    .formatted(part.componentId, part.versionNo)))
+        .definition;
+  }
+
   private KnownComponent known(ComponentRow row) {
-    return new KnownComponent(row.id, json.read(row.definition, Component.class), row.retired);
+    return known(row, row.definition, null);
+  }
+
+  private KnownComponent known(ComponentRow row, String definition, @Nullable Integer stays) {
+    return new KnownComponent(
+        row.id, json.read(definition, Component.class), row.retired, row.versionNo, stays, null);
   }
 
   private ComponentRow row(long id) {
@@ -77,42 +129,80 @@ public class Components {
   @Transactional
   public KnownComponent add(Component component) {
     check(component);
-    if (components.findByCodeKey(Codes.key(component.code())).isPresent()) {
-      throw Refusal.conflict("code %s is taken already".formatted(component.code()));
-    }
+    refuseTaken(component.code(), null);
     ComponentRow row = components.save(new ComponentRow(component, json.text(component)));
-    said(row, "added " + row.code);
+    versions.save(new ComponentVersion(row, Actor.name(), Instant.now(clock)));
+    said(row, Said.of("component", row.id, "added " + row.code));
     return known(row);
   }
 
-  /** Changes a component; every stack that uses it follows. */
+  /**
+   * Changes a component. Stacks that use it follow, but for those that are to stay with what it
+   * was.
+   *
+   * @param stays ids of stacks
+   */
   @Transactional
-  public KnownComponent change(long id, Component component) {
+  KnownComponent change(long id, Component component, Set<Long> stays) {
     check(component);
     ComponentRow row = row(id);
+    refuseTaken(component.code(), id);
+    int before = row.versionNo;
+    List<Long> stayed = new ArrayList<>();
+    for (StackRow stack : stacks.using(id, Limit.of(MOST))) {
+      if (stays.contains(stack.id)) {
+        stack.parts.stream()
+            .filter(part -> part.componentId == id && part.versionNo == null)
+            .forEach(part -> {
+              part.versionNo = before;
+              stayed.add(stack.id);
+            });
+      }
+    }
+    define(row, component);
+    String text =
+        "changed "
+            + row.code
+            + (stayed.isEmpty() ? "" : "; %d stacks stay".formatted(stayed.size()));
+    long undo =
+        said(
+            row,
+            Said.of("component", row.id, text)
+                .undoneBy(
+                    ComponentUndo.KIND,
+                    new ComponentUndo.Changed(id, before, row.versionNo, stayed)));
+    KnownComponent known = known(row);
+    return new KnownComponent(id, known.component(), row.retired, row.versionNo, null, undo);
+  }
+
+  /** Gives a component another newest version. */
+  void define(ComponentRow row, Component component) {
+    row.define(component, json.text(component));
+    row.versionNo++;
+    versions.save(new ComponentVersion(row, Actor.name(), Instant.now(clock)));
+  }
+
+  private void refuseTaken(String code, @Nullable Long except) {
     components
-        .findByCodeKey(Codes.key(component.code()))
-        .filter(other -> !other.id.equals(id))
+        .findByCodeKey(Codes.key(code))
+        .filter(other -> !other.id.equals(except))
         .ifPresent(other -> {
           throw Refusal.conflict("code %s is taken already".formatted(other.code));
         });
-    row.define(component, json.text(component));
-    said(row, "changed " + row.code);
-    return known(row);
   }
 
   /** Takes a component out of use, or back into it; stacks that have it say so. */
   @Transactional
-  public KnownComponent retire(long id, boolean retired) {
+  KnownComponent retire(long id, boolean retired) {
     ComponentRow row = row(id);
     row.retired = retired;
-    said(row, (retired ? "retired " : "took back into use ") + row.code);
+    said(row, Said.of("component", id, (retired ? "retired " : "took back into use ") + row.code));
     return known(row);
   }
 
-  private void said(ComponentRow row, String text) {
-    trail.record(Said.of("component", row.id, text));
+  private long said(ComponentRow row, Said said) {
     live.say("component", row.id, "");
+    return trail.record(said);
   }
 
   private static void check(Component component) {

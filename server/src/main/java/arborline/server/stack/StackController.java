@@ -5,14 +5,18 @@ import arborline.core.stack.Component;
 import arborline.core.stack.Cutter;
 import arborline.core.stack.StepSolid;
 import arborline.server.account.MayEdit;
+import arborline.server.library.NewTools;
+import arborline.server.library.ToolDraft;
 import arborline.server.library.Tools;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
+import arborline.server.trail.Undoable;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -71,10 +75,14 @@ class StackController {
     return components.add(component);
   }
 
+  /** Changes a component; stacks in {@code stays} keep what it was, all others follow. */
   @PutMapping("/components/{id}")
   @MayEdit
-  Components.KnownComponent change(@PathVariable long id, @RequestBody Component component) {
-    return components.change(id, component);
+  Components.KnownComponent change(
+      @PathVariable long id,
+      @RequestParam(required = false) @Nullable Set<Long> stays,
+      @RequestBody Component component) {
+    return components.change(id, component, stays == null ? Set.of() : stays);
   }
 
   @PutMapping("/components/{id}/retired")
@@ -122,6 +130,28 @@ class StackController {
             : joint.why());
   }
 
+  /** What could hold a tool that somebody describes: goes into a spindle and takes its shank. */
+  @PostMapping("/stacks/offers")
+  Slice<PartOffer> holding(@RequestBody ToolDraft draft) {
+    Optional<Cutter> cutter = Cutter.of(NewTools.read(draft));
+    return Slice.all(
+        components.all().stream()
+            .filter(known -> !known.retired())
+            .map(known -> offer(known, null, cutter))
+            .filter(offer -> offer.fits() && offer.takesCutter())
+            .toList());
+  }
+
+  /** A new tool in a stack. */
+  record HeldDraft(ToolDraft tool, Stacks.StackDraft stack) {}
+
+  @PostMapping("/libraries/{id}/held-tools")
+  @MayEdit
+  @ResponseStatus(HttpStatus.CREATED)
+  Stacks.HeldTool create(@PathVariable long id, @RequestBody HeldDraft draft) {
+    return stacks.create(id, draft.tool(), draft.stack());
+  }
+
   @PostMapping("/tools/{id}/stacks/check")
   Stacks.StackAnswer check(@PathVariable long id, @RequestBody Stacks.StackDraft draft) {
     return stacks.check(id, draft);
@@ -167,8 +197,7 @@ class StackController {
 
   @DeleteMapping("/stacks/{id}")
   @MayEdit
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(@PathVariable long id) {
-    stacks.remove(id);
+  Undoable remove(@PathVariable long id) {
+    return new Undoable(stacks.remove(id));
   }
 }

@@ -1,5 +1,6 @@
 package arborline.server.stack;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
@@ -16,6 +17,11 @@ interface StackRepository extends Repository<StackRow, Long> {
 
   List<StackRow> findByToolIdOrderById(long toolId);
 
-  @Query("select s from StackRow s where :component member of s.parts order by s.id")
+  /** How many stacks tools have: tool id and count. */
+  @Query("select s.toolId, count(*) from StackRow s where s.toolId in (:tools) group by s.toolId")
+  List<Object[]> counts(Collection<Long> tools);
+
+  @Query(
+      "select distinct s from StackRow s join s.parts p where p.componentId = :component order by s.id")
   List<StackRow> using(long component, Limit limit);
 }

@@ -1,7 +1,6 @@
 package arborline.server.stack;
 
 import jakarta.persistence.CollectionTable;
-import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Entity;
 import jakarta.persistence.FetchType;
@@ -32,8 +31,7 @@ class StackRow {
   @ElementCollection(fetch = FetchType.EAGER)
   @CollectionTable(name = "stack_part", joinColumns = @JoinColumn(name = "stack_id"))
   @OrderColumn(name = "place")
-  @Column(name = "component_id")
-  List<Long> parts = new ArrayList<>();
+  List<StackPart> parts = new ArrayList<>();
 
   protected StackRow() {}
 

@@ -6,24 +6,33 @@ import arborline.core.stack.Clearance;
 import arborline.core.stack.Cutter;
 import arborline.core.stack.Stack;
 import arborline.core.stack.StackShape;
+import arborline.server.library.Attachment;
+import arborline.server.library.NewTools;
+import arborline.server.library.ToolCopied;
+import arborline.server.library.ToolDraft;
 import arborline.server.library.Tools;
 import arborline.server.live.Live;
+import arborline.server.stack.StackUndo.StackState;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Stacks of the shop's cutters. */
 @Service
-class Stacks {
+class Stacks implements Attachment {
 
   private static final int MOST = 500;
   private static final BigDecimal LONGEST = BigDecimal.valueOf(2000);
@@ -31,13 +40,21 @@ class Stacks {
   private final StackRepository stacks;
   private final Components components;
   private final Tools tools;
+  private final NewTools newTools;
   private final Trail trail;
   private final Live live;
 
-  Stacks(StackRepository stacks, Components components, Tools tools, Trail trail, Live live) {
+  Stacks(
+      StackRepository stacks,
+      Components components,
+      Tools tools,
+      NewTools newTools,
+      Trail trail,
+      Live live) {
     this.stacks = stacks;
     this.components = components;
     this.tools = tools;
+    this.newTools = newTools;
     this.trail = trail;
     this.live = live;
   }
@@ -47,14 +64,25 @@ class Stacks {
    *
    * @param seat connection of the spindle; blank where no machine is chosen
    * @param components ids, machine side first
-   * @param projection of the cutter out of the last one, mm
+   * @param stays version by component id, for those that do not follow the newest
+   * @param projection of the cutter out of the last one, mm; null for the usual one
    */
   record StackDraft(
       @Nullable String name,
       @Nullable String seat,
       List<Long> components,
-      BigDecimal projection,
-      @Nullable Wall wall) {}
+      @Nullable BigDecimal projection,
+      @Nullable Wall wall,
+      @Nullable Map<Long, Integer> stays) {
+
+    List<StackPart> parts() {
+      Map<Long, Integer> kept = Optional.ofNullable(stays).orElse(Map.of());
+      return components.stream().map(id -> new StackPart(id, kept.get(id))).toList();
+    }
+  }
+
+  /** A new tool and the stack that holds it. */
+  record HeldTool(long toolId, long stackId, long undo) {}
 
   /** A wall beside the tool: height above the tip and distance from the axis, mm. */
   record Wall(double height, double distance) {}
@@ -66,7 +94,11 @@ class Stacks {
       @Nullable Clearance clearance,
       double cutterLength) {}
 
-  /** A stack that is kept. */
+  /**
+   * A stack that is kept.
+   *
+   * @param undo line of the trail that takes the last deed back; null where nothing was done
+   */
   record KeptStack(
       long id,
       long toolId,
@@ -74,25 +106,34 @@ class Stacks {
       String seat,
       List<Components.KnownComponent> parts,
       BigDecimal projection,
-      StackAnswer answer) {}
+      StackAnswer answer,
+      @Nullable Long undo) {}
 
   @Transactional(readOnly = true)
   StackAnswer check(long toolId, StackDraft draft) {
-    return answer(toolId, draft);
+    return answer(toolId, draft.seat(), draft.parts(), draft.projection(), draft.wall());
   }
 
-  private StackAnswer answer(long toolId, StackDraft draft) {
+  private StackAnswer answer(
+      long toolId,
+      @Nullable String seat,
+      List<StackPart> chosen,
+      @Nullable BigDecimal projection,
+      @Nullable Wall wall) {
     Cutter cutter =
         Cutter.of(tools.get(toolId).tool())
             .orElseThrow(
                 () -> Refusal.conflict("this tool does not rotate, or has no dimensions yet"));
-    List<Components.KnownComponent> parts = components.inOrder(draft.components());
+    List<Components.KnownComponent> parts = components.inOrder(chosen);
     Stack stack =
         new Stack(
-            Optional.ofNullable(draft.seat()).orElse(""),
+            Optional.ofNullable(seat).orElse(""),
             parts.stream().map(Components.KnownComponent::component).toList(),
             cutter,
-            draft.projection().doubleValue());
+            projection == null
+                ? cutter.usualProjection(
+                    parts.isEmpty() ? 0 : parts.getLast().component().clamping().doubleValue())
+                : projection.doubleValue());
     List<Finding> findings = new ArrayList<>(stack.findings());
     if (parts.stream().map(Components.KnownComponent::id).distinct().count() < parts.size()) {
       findings.add(Finding.hold("stack-twice", "the same part stands in the stack twice", "CODE"));
@@ -106,7 +147,6 @@ class Stacks {
                     "%s was retired: choose another, or take it back into use"
                         .formatted(part.component().code()))));
     StackShape shape = stack.shape();
-    Wall wall = draft.wall();
     boolean walled = wall != null && wall.height() > 0 && wall.distance() > 0;
     boolean asked = walled && shape.turned().isEmpty();
     if (walled && !asked) {
@@ -122,22 +162,20 @@ class Stacks {
 
   @Transactional(readOnly = true)
   List<KeptStack> of(long toolId) {
-    return stacks.findByToolIdOrderById(toolId).stream().map(this::kept).toList();
+    return stacks.findByToolIdOrderById(toolId).stream().map(row -> kept(row, null)).toList();
   }
 
   @Transactional(readOnly = true)
   KeptStack get(long id) {
-    return kept(row(id));
+    return kept(row(id), null);
   }
 
   @Transactional(readOnly = true)
   List<KeptStack> using(long componentId) {
-    return stacks.using(componentId, Limit.of(MOST)).stream().map(this::kept).toList();
+    return stacks.using(componentId, Limit.of(MOST)).stream().map(row -> kept(row, null)).toList();
   }
 
-  private KeptStack kept(StackRow row) {
-    StackDraft draft =
-        new StackDraft(row.name, row.seat, List.copyOf(row.parts), row.projection, null);
+  private KeptStack kept(StackRow row, @Nullable Long undo) {
     return new KeptStack(
         row.id,
         row.toolId,
@@ -145,13 +183,21 @@ class Stacks {
         row.seat,
         components.inOrder(row.parts),
         row.projection.stripTrailingZeros(),
-        answer(row.toolId, draft));
+        answer(row.toolId, row.seat, row.parts, row.projection, null),
+        undo);
   }
 
   /** Keeps a new stack. */
   @Transactional
   KeptStack keep(long toolId, StackDraft draft) {
     return store(new StackRow(toolId), draft, "kept stack ");
+  }
+
+  /** A new tool together with the stack that holds it; both or neither. */
+  @Transactional
+  HeldTool create(long libraryId, ToolDraft tool, StackDraft stack) {
+    NewTools.Created created = newTools.create(libraryId, tool);
+    return new HeldTool(created.toolId(), keep(created.toolId(), stack).id(), created.undo());
   }
 
   /** Changes a stack that is kept. */
@@ -165,35 +211,63 @@ class Stacks {
   }
 
   private KeptStack store(StackRow row, StackDraft draft, String said) {
-    if (draft.projection().signum() <= 0 || draft.projection().compareTo(LONGEST) > 0) {
+    StackAnswer answer = check(row.toolId, draft);
+    BigDecimal projection =
+        Optional.ofNullable(draft.projection())
+            .orElseGet(() -> BigDecimal.valueOf(answer.shape().projection()));
+    if (projection.signum() <= 0 || projection.compareTo(LONGEST) > 0) {
       throw Refusal.badRequest("projection must be above 0 and below 2000 mm");
     }
     List<Finding> holds =
-        answer(row.toolId, draft).findings().stream()
-            .filter(finding -> finding.severity() == Severity.HOLD)
-            .toList();
+        answer.findings().stream().filter(finding -> finding.severity() == Severity.HOLD).toList();
     if (!holds.isEmpty()) {
       throw Refusal.conflict(holds.getFirst().message(), holds);
     }
+    StackState before = row.id == null ? null : StackState.of(row);
     String name = Optional.ofNullable(draft.name()).map(String::strip).orElse("");
     row.name = name.length() > 100 ? name.substring(0, 100) : name;
     row.seat = Optional.ofNullable(draft.seat()).orElse("");
-    row.projection = draft.projection().setScale(4, RoundingMode.HALF_UP);
-    row.parts = new ArrayList<>(draft.components());
+    row.projection = projection.setScale(4, RoundingMode.HALF_UP);
+    row.parts = new ArrayList<>(draft.parts());
     StackRow saved = stacks.save(row);
-    trail.record(Said.of("tool", row.toolId, said + "for " + tools.get(row.toolId).tool().code()));
-    live.say("tool", row.toolId, "stack");
-    return kept(saved);
+    return kept(saved, said(saved, said + "for ", before, StackState.of(saved)));
   }
 
-  /** Takes a stack apart; its parts stay. */
+  /** Takes a stack apart; its parts stay. Answers the line of the trail that takes it back. */
   @Transactional
-  void remove(long id) {
+  long remove(long id) {
     StackRow row = row(id);
     stacks.delete(row);
-    trail.record(
-        Said.of(
-            "tool", row.toolId, "took apart a stack of " + tools.get(row.toolId).tool().code()));
+    return said(row, "took apart a stack of ", StackState.of(row), null);
+  }
+
+  private long said(
+      StackRow row, String text, @Nullable StackState before, @Nullable StackState after) {
     live.say("tool", row.toolId, "stack");
+    return trail.record(
+        Said.of("tool", row.toolId, text + tools.get(row.toolId).tool().code())
+            .undoneBy(StackUndo.KIND, new StackUndo.Deed(row.id, row.toolId, before, after)));
+  }
+
+  @Override
+  public String title() {
+    return "stack";
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public Map<Long, Long> counts(Collection<Long> toolIds) {
+    return stacks.counts(toolIds).stream()
+        .collect(Collectors.toMap(row -> (Long) row[0], row -> (Long) row[1]));
+  }
+
+  /** A copied tool is held as the one it was copied from. */
+  @EventListener
+  void copied(ToolCopied copied) {
+    for (StackRow original : stacks.findByToolIdOrderById(copied.from())) {
+      StackRow copy = new StackRow(copied.to());
+      StackState.of(original).to(copy);
+      stacks.save(copy);
+    }
   }
 }

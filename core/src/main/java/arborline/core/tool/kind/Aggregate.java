@@ -1,6 +1,7 @@
 package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Motion;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.AngleTurned;
@@ -13,6 +14,7 @@ public final class Aggregate extends DrawnClass {
   public Aggregate() {
     super(
         ClassSheet.named("aggregate", "aggregate", Process.ROUTING)
+            .moving(Motion.STANDS)
             .also("angle head")
             .requires("AXISANGLE", "LF", "DMM", "RPMX")
             .allows("WF", "BD", "OAL", "DC", "CCWS")

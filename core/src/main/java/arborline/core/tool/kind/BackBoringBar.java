@@ -1,6 +1,7 @@
 package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Motion;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.NeckSmallerThanLargest;
@@ -13,6 +14,7 @@ public final class BackBoringBar extends DrawnClass {
   public BackBoringBar() {
     super(
         ClassSheet.named("back-boring-bar", "back-boring bar", Process.HOLE_MAKING)
+            .moving(Motion.TURNS)
             .also("back boring tool")
             .requires("DCX", "DN", "OFFSET", "DMM", "LF")
             .allows("RE", "LU", "MIID", "OAL")

@@ -1,6 +1,7 @@
 package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Motion;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.EdgeAngleRange;
@@ -16,6 +17,7 @@ public final class BoringHead extends DrawnClass {
   public BoringHead() {
     super(
         ClassSheet.named("boring-head", "boring head", Process.HOLE_MAKING)
+            .moving(Motion.TURNS)
             .also("boring bar rotating", "fine boring head")
             .requires("DCN", "DCX", "KAPR", "RE", "DMM", "LF")
             .allows("DC", "CEDC", "MIID", "LU", "OAL")

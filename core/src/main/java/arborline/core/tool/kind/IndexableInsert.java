@@ -1,6 +1,7 @@
 package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Motion;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.InsertAgrees;
@@ -14,6 +15,7 @@ public final class IndexableInsert extends DrawnClass {
   public IndexableInsert() {
     super(
         ClassSheet.named("insert", "indexable insert", Process.TURNING)
+            .moving(Motion.STANDS)
             .also("turning insert", "cutting insert")
             .designatedBy("MIID")
             .requires("SC", "IC", "S")

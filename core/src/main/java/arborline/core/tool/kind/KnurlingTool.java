@@ -1,6 +1,7 @@
 package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Motion;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import com.google.auto.service.AutoService;
@@ -12,6 +13,7 @@ public final class KnurlingTool extends DrawnClass {
   public KnurlingTool() {
     super(
         ClassSheet.named("knurling-tool", "knurling tool", Process.TURNING)
+            .moving(Motion.STANDS)
             .also("knurl")
             .requires("TP", "PATTERN", "H", "B", "LF")
             .allows("CW", "DC")

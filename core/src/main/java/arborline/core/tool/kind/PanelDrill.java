@@ -1,6 +1,7 @@
 package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Motion;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.UsableWithinTool;
@@ -13,6 +14,7 @@ public final class PanelDrill extends DrawnClass {
   public PanelDrill() {
     super(
         ClassSheet.named("drill-panel", "panel drill", Process.ROUTING)
+            .moving(Motion.DRILLS)
             .also("dowel drill", "brad point drill")
             .requires("DC", "LU", "DMM", "OAL", "RPMX")
             .allows("SIG", "LCF", "NOF", "LF")

@@ -143,7 +143,7 @@ final class Tapers {
   static Outline form(Tool tool) {
     OutlineBuilder outline = OutlineBuilder.of(tool);
     double tip = outline.length();
-    SegmentTable table = SegmentTable.read(tool.word("PROFILE").orElse(""));
+    SegmentTable table = SegmentTable.read(tool.word(SegmentTable.SYMBOL).orElse(""));
     if (table.fault().isPresent()) {
       return EndMills.outline(tool, 0);
     }

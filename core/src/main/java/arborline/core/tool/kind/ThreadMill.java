@@ -1,6 +1,7 @@
 package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Motion;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.CutterWithinThread;
@@ -17,6 +18,7 @@ public final class ThreadMill extends DrawnClass {
   public ThreadMill() {
     super(
         ClassSheet.named("thread-mill", "thread mill", Process.THREADING)
+            .moving(Motion.MILLS)
             .also("thread milling cutter")
             .requires("DC", "TP", "APMX", "DMM", "OAL", "NOF")
             .allows("TDN", "NT", "LU", "LCF", "DN", "LN", "THFT", "TPI")

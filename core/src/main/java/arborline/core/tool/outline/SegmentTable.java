@@ -16,6 +16,9 @@ import java.util.regex.Pattern;
  */
 public record SegmentTable(List<Corner> points, Optional<String> fault) {
 
+  /** The property that holds such a table. */
+  public static final String SYMBOL = "PROFILE";
+
   private static final Pattern CORNER =
       Pattern.compile("(-?\\d+(?:\\.\\d+)?)\\s+(-?\\d+(?:\\.\\d+)?)(?:\\s+R(-?\\d+(?:\\.\\d+)?))?");
   private static final int ARC_STEPS = 16;

@@ -11,7 +11,7 @@ public final class ProfileSound implements Rule {
 
   @Override
   public Optional<Finding> check(Tool tool) {
-    return tool.word("PROFILE")
+    return tool.word(SegmentTable.SYMBOL)
         .flatMap(text -> SegmentTable.read(text).fault())
         .map(fault -> Finding.hold("profile", "profile PROFILE: " + fault, "PROFILE"));
   }

@@ -1,0 +1,154 @@
+package arborline.core.cutting;
+
+import arborline.core.finding.Finding;
+import arborline.core.tool.Tool;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * Edges that enter and leave the work.
+ *
+ * @param diameter DC, mm
+ * @param tip diameter of the flat at the front of a cone, mm; equal to the diameter where there is
+ *     no cone
+ * @param flank half of the angle of that cone, degrees; 90 without one
+ * @param corner RE, mm
+ * @param teeth that cut in turn
+ * @param edgeAngle KAPR, degrees
+ * @param depth that its edges reach along the axis, mm; infinite where the sheet says nothing
+ * @param slot width CW of the slot it cuts, mm; 0 where it is no disc
+ * @param hung true for what is hung on an arbor and used over the middle of the work
+ */
+record Milling(
+    double diameter,
+    double tip,
+    double flank,
+    double corner,
+    int teeth,
+    double edgeAngle,
+    double depth,
+    double slot,
+    boolean hung,
+    double rpm)
+    implements Way {
+
+  private static final double SIDE = 0.3;
+  private static final double FACE = 0.7;
+  private static final double SHALLOW = 0.1;
+  private static final double FACE_DEPTH = 2;
+
+  /** Mean force across the tool in N is 60 000 P / vc. */
+  private static final double MEAN_FORCE = 60_000;
+
+  static Milling of(Tool tool) {
+    double diameter = tool.approx("DC", tool.approx("DCX", tool.approx("TD", 0)));
+    boolean cone = tool.has("SIG") && tool.has("DCN");
+    return new Milling(
+        diameter,
+        cone ? tool.approx("DCN", 0) : diameter,
+        cone ? tool.approx("SIG", 180) / 2 : 90,
+        tool.approx("RE", 0),
+        (int) Math.max(1, tool.approx("ZEFP", tool.approx("NOF", tool.approx("CICT", 1)))),
+        tool.approx("KAPR", 90),
+        tool.approx("APMX", Double.POSITIVE_INFINITY),
+        tool.approx("CW", 0),
+        tool.has("DCONMS") && !tool.has("CW"),
+        Way.rpm(tool));
+  }
+
+  @Override
+  public List<Ask> asks() {
+    return List.of(Ask.FEED_PER_TOOTH, Ask.DEPTH, Ask.WIDTH, Ask.CENTRED);
+  }
+
+  @Override
+  public Feeds feeds(WorkMaterial material) {
+    return Feeds.scaled(material, diameter, 1);
+  }
+
+  @Override
+  public Wish begin(double speed, double feed) {
+    boolean ball = corner > 0 && corner >= diameter / 2 - 1e-6;
+    double along =
+        slot > 0 ? slot : hung ? FACE_DEPTH : ball ? SHALLOW * diameter : Math.min(diameter, depth);
+    double across = hung ? FACE : slot > 0 || ball ? SHALLOW : SIDE;
+    return new Wish(
+        speed,
+        feed,
+        Math.rint(Math.min(along, depth) * 100) / 100,
+        Math.rint(diameter * across * 100) / 100,
+        0,
+        hung);
+  }
+
+  @Override
+  public Optional<Finding> obstacle(Wish wish) {
+    if (!(diameter > 0)) {
+      return Way.refused("the tool has no cutting diameter", "DC");
+    }
+    if (!(wish.feed() > 0)) {
+      return Way.refused("feed fz must be > 0");
+    }
+    if (!(wish.depth() > 0) || !(wish.width() > 0)) {
+      return Way.refused("depth ap and width ae must be > 0");
+    }
+    if (wish.width() > diameter) {
+      return Optional.of(Finding.hold("cut-width", "ae cannot exceed D"));
+    }
+    return wish.depth() > depth + 1e-9
+        ? Way.refused(
+            String.format(
+                Locale.ROOT,
+                "depth ap %.2f mm is more than the edges reach, APMX %.2f mm",
+                wish.depth(),
+                depth),
+            "APMX")
+        : Optional.empty();
+  }
+
+  /** Where a round or slanting edge cuts no deeper than ap, the diameter reached there. */
+  @Override
+  public double diameter(Wish wish) {
+    if (corner > 0 && wish.depth() < corner) {
+      double flat = Math.max(0, diameter - 2 * corner);
+      return flat + Formulas.DEFF_BALL.apply("D", 2 * corner, "ap", wish.depth());
+    }
+    double slanting = tip + 2 * wish.depth() * Math.tan(Math.toRadians(Math.min(flank, 89)));
+    return tip < diameter ? Math.min(diameter, slanting) : diameter;
+  }
+
+  @Override
+  public Load load(WorkMaterial material, double speed, double rotation, double feed, Wish wish) {
+    double rate = Formulas.VF_MILL.apply("n", rotation, "z", teeth, "fz", feed);
+    Inputs engaged = Inputs.of("fz", feed, "ae", wish.width(), "D", diameter, "ka", edgeAngle);
+    double mean = (wish.centred() ? Formulas.HM_CENTRE : Formulas.HM_SIDE).apply(engaged);
+    double chip =
+        wish.centred() ? feed * Formulas.sinKappa(engaged) : Formulas.HEX_SIDE.apply(engaged);
+    double kc = Formulas.KC.apply("kc11", material.force(), "mc", material.rise(), "h", mean);
+    double power =
+        Formulas.P_MILL.apply("ap", wish.depth(), "ae", wish.width(), "vf", rate, "kc", kc);
+    List<Figure> figures = new ArrayList<>();
+    double reached = diameter(wish);
+    if (reached < diameter - 1e-6) {
+      figures.add(new Figure("Effective diameter", reached, "mm"));
+    }
+    if (chip < feed * 0.999) {
+      figures.add(new Figure("Chip over feed", chip / feed, ""));
+    }
+    if (corner > 0) {
+      double step = Math.min(wish.width(), 2 * corner);
+      figures.add(
+          new Figure(
+              "Ridge at this width", MoreFormulas.SCALLOP.apply("R", corner, "ae", step), "um"));
+    }
+    return new Load(
+        rate,
+        chip,
+        Formulas.Q_MILL.apply("ap", wish.depth(), "ae", wish.width(), "vf", rate),
+        power,
+        MEAN_FORCE * power / speed,
+        figures);
+  }
+}

@@ -1,0 +1,113 @@
+package arborline.core.cutting;
+
+import arborline.core.finding.Finding;
+import arborline.core.tool.Tool;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One edge that stays in the work: turning, boring, grooving.
+ *
+ * @param edgeAngle KAPR, degrees
+ * @param corner RE, mm; 0 where the sheet says nothing
+ * @param width CW of a groove, mm; 0 where it is no groove
+ * @param thread pitch, mm; 0 where it cuts no thread
+ * @param bore diameter that a rotating bar is set to, or least bore, mm; 0 for outside work
+ */
+record Turning(
+    double edgeAngle, double corner, double width, double thread, double bore, double rpm)
+    implements Way {
+
+  private static final double LOW = 0.2;
+  private static final double HIGH = 0.6;
+  private static final double GROOVE_LOW = 0.02;
+  private static final double GROOVE_HIGH = 0.05;
+  private static final double OUTSIDE = 50;
+  private static final double DEPTH_PER_CORNER = 2.5;
+  private static final double USUAL_CORNER = 0.8;
+
+  static Turning of(Tool tool) {
+    return new Turning(
+        tool.approx("KAPR", 90),
+        tool.approx("RE", 0),
+        tool.approx("CW", 0),
+        tool.has("TPN") ? tool.approx("TP", tool.approx("TPN", 0)) : 0,
+        tool.approx("DC", tool.approx("DMIN", tool.approx("DCX", 0))),
+        Way.rpm(tool));
+  }
+
+  @Override
+  public List<Ask> asks() {
+    return thread > 0
+        ? List.of(Ask.DEPTH, Ask.WORK)
+        : List.of(Ask.FEED_PER_REVOLUTION, Ask.DEPTH, Ask.WORK);
+  }
+
+  @Override
+  public double feed(Wish wish) {
+    return thread > 0 ? thread : wish.feed();
+  }
+
+  /**
+   * A fifth to three fifths of the corner radius; in grooves 2 to 5 hundredths of their width; the
+   * pitch for threads.
+   */
+  @Override
+  public Feeds feeds(WorkMaterial material) {
+    if (thread > 0) {
+      return new Feeds(thread, thread);
+    }
+    if (width > 0) {
+      return new Feeds(GROOVE_LOW * width, GROOVE_HIGH * width);
+    }
+    double radius = corner > 0 ? corner : USUAL_CORNER;
+    return new Feeds(LOW * radius, HIGH * radius);
+  }
+
+  @Override
+  public Wish begin(double speed, double feed) {
+    double depth =
+        width > 0
+            ? width
+            : thread > 0 ? 0.1 : DEPTH_PER_CORNER * (corner > 0 ? corner : USUAL_CORNER);
+    return new Wish(speed, feed, depth, 0, bore > 0 ? bore : OUTSIDE, false);
+  }
+
+  @Override
+  public Optional<Finding> obstacle(Wish wish) {
+    if (!(feed(wish) > 0) || !(wish.depth() > 0)) {
+      return Way.refused("feed fn and depth ap must be > 0");
+    }
+    if (!(wish.work() > 0)) {
+      return Way.refused("the diameter of the work must be > 0");
+    }
+    return wish.depth() > wish.work() / 2
+        ? Way.refused("depth ap cannot exceed half the diameter of the work")
+        : Optional.empty();
+  }
+
+  @Override
+  public double diameter(Wish wish) {
+    return wish.work();
+  }
+
+  @Override
+  public Load load(WorkMaterial material, double speed, double rotation, double feed, Wish wish) {
+    double chip = MoreFormulas.H_TURN.apply("fn", feed, "ka", edgeAngle);
+    double kc = Formulas.KC.apply("kc11", material.force(), "mc", material.rise(), "h", chip);
+    List<Figure> figures = new ArrayList<>();
+    figures.add(new Figure("Cutting force", kc * wish.depth() * feed, "N"));
+    if (corner > 0 && width == 0) {
+      figures.add(
+          new Figure("Roughness Rt", MoreFormulas.RT.apply("fn", feed, "RE", corner), "um"));
+    }
+    return new Load(
+        Formulas.VF_REV.apply("n", rotation, "fn", feed),
+        chip,
+        MoreFormulas.Q_TURN.apply("vc", speed, "ap", wish.depth(), "fn", feed),
+        Formulas.P_TURN.apply("vc", speed, "ap", wish.depth(), "fn", feed, "kc", kc),
+        kc * wish.depth() * feed,
+        figures);
+  }
+}

@@ -1,0 +1,30 @@
+package arborline.core.tool;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class GeometryTest {
+
+  private static final String MILL =
+      "CODE=A NAME=Mill CLASS=end-mill-flat DC=12.7 APMX=22 DMM=12.7 OAL=72 NOF=4 ";
+
+  @ParameterizedTest(name = "{0}: {1}")
+  @CsvSource({
+    "CODE=B NAME=Other GRADE=K20, true",
+    "DC=1/2in DMM=0.5in, true",
+    "RPMX=20000 WT=0.1, true",
+    "FHA=45, true",
+    "NOF=3, false",
+    "OAL=83, false",
+    "HAND=L, false",
+    "CLASS=end-mill-ball, false"
+  })
+  void cutAlikeWhateverTheyAreCalled(String changes, boolean same) {
+    Tool one = Sample.tool(MILL + "HAND=R");
+    Tool other = Sample.tool(MILL + "HAND=R " + changes);
+    assertEquals(same, Geometry.same(one, other));
+    assertEquals(same, Geometry.same(other, one));
+  }
+}

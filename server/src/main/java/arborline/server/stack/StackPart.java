@@ -1,0 +1,21 @@
+package arborline.server.stack;
+
+import jakarta.persistence.Embeddable;
+import org.jspecify.annotations.Nullable;
+
+/** A component in a stack. */
+@Embeddable
+class StackPart {
+
+  long componentId;
+
+  /** The version that the stack stays with; null where it follows the newest. */
+  @Nullable Integer versionNo;
+
+  protected StackPart() {}
+
+  StackPart(long componentId, @Nullable Integer versionNo) {
+    this.componentId = componentId;
+    this.versionNo = versionNo;
+  }
+}

@@ -1,0 +1,121 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { api, ask } from '$lib/api/client';
+  import NumberField from '$lib/quantity/NumberField.svelte';
+  import { units } from '$lib/quantity/units.svelte';
+  import Choice from '$lib/shell/Choice.svelte';
+  import { capital } from '$lib/shell/text';
+  import type { CutDraft, Wish } from './cut.svelte';
+
+  let { cut }: { cut: CutDraft } = $props();
+
+  const materials = createQuery(() => ({
+    queryKey: ['materials'],
+    queryFn: () => ask(api.GET('/api/v1/materials')),
+    staleTime: Infinity
+  }));
+  const machines = createQuery(() => ({
+    queryKey: ['machines'],
+    queryFn: () => ask(api.GET('/api/v1/machines'))
+  }));
+  const sizes = {
+    FEED_PER_TOOTH: 'feed',
+    FEED_PER_REVOLUTION: 'feed',
+    DEPTH: 'depth',
+    WIDTH: 'width',
+    WORK: 'work'
+  } as const;
+  const coolants = ['emulsion', 'through the tool', 'minimum quantity', 'air', 'dry'];
+</script>
+
+{#snippet size(
+  title: string,
+  unit: string,
+  value: number | null,
+  onvalue: (next: number | null) => void
+)}
+  <span class="text-soft">{title}</span>
+  <span class="flex items-center gap-2">
+    <NumberField label={title} {unit} {value} {onvalue} />
+    <span class="text-soft">{units.label(unit)}</span>
+  </span>
+{/snippet}
+
+<section aria-label="A cut">
+  <h2>A cut</h2>
+  <div class="mt-2 grid grid-cols-[110px_1fr] items-center gap-x-3 gap-y-1.5">
+    <span class="text-soft">Material</span>
+    <Choice
+      label="Material"
+      bind:value={
+        () => cut.material,
+        (next) => {
+          cut.material = next;
+          void cut.begin(false);
+        }
+      }
+      options={(materials.data?.items ?? []).map((each) => ({
+        value: each.id,
+        label: `${each.group}  ${each.name}`
+      }))}
+    />
+    <span class="text-soft">Machine</span>
+    <Choice
+      label="Machine"
+      bind:value={
+        () => cut.machine,
+        (next) => {
+          cut.machine = next;
+          void cut.compute();
+        }
+      }
+      options={[
+        { value: '', label: 'no limits' },
+        ...(machines.data?.items ?? []).map((each) => ({ value: each.id, label: each.name }))
+      ]}
+    />
+    <label class="text-soft" for="purpose">Purpose</label>
+    <input id="purpose" class="field" maxlength="60" bind:value={cut.purpose} />
+    <label class="text-soft" for="coolant">Coolant</label>
+    <input
+      id="coolant"
+      class="field"
+      maxlength="60"
+      list="coolants"
+      placeholder="if it matters"
+      bind:value={cut.coolant}
+    />
+    <datalist id="coolants">
+      {#each coolants as coolant (coolant)}<option value={coolant}></option>{/each}
+    </datalist>
+    {@render size('Speed vc', 'm/min', cut.wish.speed, (speed) => cut.want({ speed: speed ?? 0 }))}
+    {#each cut.asks as { id, title } (id)}
+      {#if id === 'CENTRED'}
+        <span class="text-soft">Engaged</span>
+        <Choice
+          label="Engaged"
+          bind:value={
+            () => (cut.wish.centred ? 'middle' : 'side'),
+            (where) => cut.want({ centred: where === 'middle' })
+          }
+          options={[
+            { value: 'side', label: 'at the side' },
+            { value: 'middle', label: 'over the middle' }
+          ]}
+        />
+      {:else}
+        {@const key = sizes[id] as keyof Wish & ('feed' | 'depth' | 'width' | 'work')}
+        {@render size(title, 'mm', cut.wish[key], (next) => cut.want({ [key]: next ?? 0 }))}
+      {/if}
+    {/each}
+    {#if cut.compliance > 0 && cut.asksFor('WIDTH')}
+      {@render size('Bending allowed', 'um', cut.bend, (next) => {
+        cut.bend = next ?? 0;
+        void cut.compute();
+      })}
+    {/if}
+  </div>
+  {#each cut.unusual as message (message)}
+    <p class="mt-2 text-query">{capital(message)}</p>
+  {/each}
+</section>

@@ -1,0 +1,114 @@
+import { api, ask, type Computed, type CuttingLine } from '$lib/api/client';
+import type { components } from '$lib/api/schema';
+import { failed } from '$lib/shell/say';
+
+type Schemas = components['schemas'];
+export type Wish = Schemas['Wish'];
+export type Asked = Schemas['Asked'];
+
+/** A cut that somebody thinks about: what is wished, and what the server says follows from it. */
+export class CutDraft {
+  readonly toolId: number;
+  material = $state('p-alloy-annealed');
+  machine = $state('');
+  purpose = $state('rough');
+  coolant = $state('');
+  /** Deflection of the kept stack per newton, µm; 0 where no stack is kept. */
+  compliance = $state(0);
+  /** Bending that is allowed, µm. */
+  bend = $state(100);
+  wish = $state<Wish>({ speed: 0, feed: 0, depth: 0, width: 0, work: 0, centred: false });
+  asks = $state<Asked[]>([]);
+  computed = $state<Computed | null>(null);
+  problem = $state('');
+  /** What speaks against this tool in this material. */
+  unusual = $state<string[]>([]);
+  #asked = 0;
+
+  constructor(toolId: number) {
+    this.toolId = toolId;
+  }
+
+  asksFor(id: Asked['id']): boolean {
+    return this.asks.some((each) => each.id === id);
+  }
+
+  /** What the feed is called. */
+  readonly feedTitle = $derived(
+    this.asks.find((each) => each.id.startsWith('FEED'))?.title ?? 'Pitch'
+  );
+
+  /** Asks where to begin in the material; depth, width and work diameter only the first time. */
+  async begin(first: boolean) {
+    try {
+      const start = await ask(
+        api.GET('/api/v1/tools/{id}/cutting/start', {
+          params: { path: { id: this.toolId }, query: { material: this.material } }
+        })
+      );
+      const { speed, feed } = start.wish;
+      this.wish = first ? start.wish : { ...this.wish, speed, feed };
+      this.asks = start.asks;
+      this.unusual = start.findings.map((each) => each.message);
+      await this.compute();
+    } catch (error) {
+      failed(error);
+    }
+  }
+
+  /** Takes the numbers of a line. */
+  open(line: CuttingLine) {
+    this.material = line.material || this.material;
+    this.purpose = line.purpose;
+    this.coolant = line.coolant;
+    const { speed, feed, depth, width } = line;
+    this.wish = { ...this.wish, speed, feed, depth, width };
+    void this.compute();
+  }
+
+  /** Changes some of what is wished. */
+  want(change: Partial<Wish>) {
+    this.wish = { ...this.wish, ...change };
+    void this.compute();
+  }
+
+  /** Asks what follows; an older answer never replaces a newer one. */
+  async compute() {
+    const mine = ++this.#asked;
+    try {
+      const answer = await ask(
+        api.POST('/api/v1/tools/{id}/cutting/compute', {
+          params: { path: { id: this.toolId } },
+          body: {
+            ...this.wish,
+            material: this.material,
+            machine: this.machine || undefined,
+            compliance: this.compliance || undefined,
+            bend: this.compliance ? this.bend : undefined
+          }
+        })
+      );
+      if (mine === this.#asked) {
+        this.computed = answer;
+        this.problem = '';
+      }
+    } catch (error) {
+      if (mine === this.#asked) this.problem = (error as Error).message;
+    }
+  }
+
+  /** What is to be kept: speed and feed as they are really reached. */
+  line(origin: string) {
+    const cut = this.computed?.cut;
+    return {
+      material: origin === 'fixed' ? '' : this.material,
+      purpose: this.purpose,
+      coolant: this.coolant,
+      speed: Math.round((cut?.speed ?? 0) * 1000) / 1000,
+      feed: Math.round((cut?.feed ?? 0) * 100000) / 100000,
+      depth: this.wish.depth,
+      width: this.wish.width,
+      origin
+    };
+  }
+}

@@ -1,0 +1,107 @@
+<script lang="ts">
+  import { api, ask } from '$lib/api/client';
+  import { capital } from '$lib/shell/text';
+  import { units } from './units.svelte';
+
+  let {
+    label,
+    value = $bindable(),
+    unit = '1',
+    readonly = false,
+    optional = false,
+    id,
+    class: look = 'w-24',
+    onvalue
+  }: {
+    label: string;
+    /** In the metric unit; null while an optional field is empty. */
+    value: number | null;
+    unit?: string;
+    readonly?: boolean;
+    optional?: boolean;
+    id?: string;
+    class?: string;
+    onvalue?: (value: number | null) => void;
+  } = $props();
+
+  let typed = $state<string | null>(null);
+  let wrong = $state('');
+  let input = $state<HTMLInputElement>();
+  /** Near the left edge of the window the complaint opens to the right. */
+  const opensRight = $derived(Boolean(wrong) && (input?.getBoundingClientRect().right ?? 0) < 320);
+  let asked = 0;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const shown = $derived(typed ?? (value === null ? '' : units.entry(value, unit)));
+  const help = $props.id();
+
+  function take(next: number | null) {
+    wrong = '';
+    value = next;
+    onvalue?.(next);
+  }
+
+  /** Has the server read what was typed; only what it understands becomes the value. */
+  async function read(text: string) {
+    const mine = ++asked;
+    if (optional && text.trim() === '') {
+      take(null);
+      return;
+    }
+    const answer = await ask(
+      api.GET('/api/v1/explain/quantity', {
+        params: { query: { text, from: units.code(unit), to: unit } }
+      })
+    );
+    if (mine !== asked) return;
+    if (answer.valid) take(Number(answer.exact));
+    else wrong = `'${text}': ${answer.why}`;
+  }
+
+  function soon(text: string) {
+    typed = text;
+    clearTimeout(timer);
+    timer = setTimeout(() => void read(text), 40);
+  }
+
+  function leave() {
+    if (!wrong) typed = null;
+  }
+</script>
+
+<span class="relative inline-flex min-w-0">
+  <input
+    bind:this={input}
+    {id}
+    class={['field min-w-0 text-right', look]}
+    aria-label={label}
+    aria-invalid={wrong !== ''}
+    aria-describedby={wrong ? help : undefined}
+    inputmode="decimal"
+    autocomplete="off"
+    {readonly}
+    value={shown}
+    oninput={(event) => soon(event.currentTarget.value)}
+    onblur={leave}
+    onkeydown={(event) => {
+      if (event.key === 'Escape' && typed !== null) {
+        clearTimeout(timer);
+        asked++;
+        typed = null;
+        wrong = '';
+        event.stopPropagation();
+      }
+    }}
+  />
+  {#if wrong}
+    <span
+      id={help}
+      role="alert"
+      class={[
+        'floating absolute top-full z-40 mt-1 w-max max-w-72 border-hold! px-2 py-1 text-[13px] text-hold',
+        opensRight ? 'left-0' : 'right-0'
+      ]}
+    >
+      {capital(wrong)}
+    </span>
+  {/if}
+</span>
