@@ -1,4 +1,5 @@
-# Prints the speed figures, each as a ratio against its floor measured in the same run.
+# Prints the speed figures, each as a ratio against its floor measured in the same run; all of them,
+# or those named: knowledge, table, import, list.
 source tools/common.sh
 need_build_tools
 need_database
@@ -12,4 +13,4 @@ for each in $libraries; do
   unzip -q -j -o server/target/arbor-line.jar "BOOT-INF/lib/$each" -d "$RUN/bench-lib"
 done
 exec java -cp "bench/target/classes:core/target/classes:rig/target/classes:$RUN/bench-lib/*" \
-  arborline.bench.Bench "$PWD" "$RUN/bench"
+  arborline.bench.Bench "$PWD" "$RUN/bench" "$@"

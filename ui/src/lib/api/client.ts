@@ -7,6 +7,7 @@ export type Part = Schemas['Part'];
 export type Mark = Schemas['Mark'];
 export type Finding = Schemas['Finding'];
 export type Delivery = Schemas['DeliveryView'];
+export type DeliveryFile = Schemas['FileView'];
 export type Line = Schemas['LineView'];
 export type FindingGroup = Schemas['FindingGroup'];
 export type ToolRow = Schemas['ToolRow'];
@@ -84,15 +85,15 @@ export async function ask<T>(
   return data as T;
 }
 
-/** Sends a file as a new delivery, telling how far it is. */
-export function bring(file: File, progress: (share: number) => void): Promise<number> {
+/** Sends files as one new delivery, telling how far it is. */
+export function bring(files: File[], progress: (share: number) => void): Promise<number> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
     const form = new FormData();
-    form.append('files', file);
+    for (const file of files) form.append('files', file);
     request.upload.onprogress = (event) => progress(event.loaded / event.total);
     request.onerror = () =>
-      reject(new Problem(0, 'the connection broke; nothing was received, bring the file again'));
+      reject(new Problem(0, 'the connection broke; nothing was received, bring it again'));
     request.onload = () => {
       const body = JSON.parse(request.responseText || '{}') as { id?: number; detail?: string };
       if (request.status === 202 && body.id) {

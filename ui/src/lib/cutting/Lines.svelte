@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { api, ask, type CuttingLine } from '$lib/api/client';
+  import { entries } from '$lib/quantity/entries';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
@@ -82,8 +83,9 @@
             <td class="number" colspan="6">
               <form
                 class="flex items-center justify-end gap-2"
-                onsubmit={(event) => {
+                onsubmit={async (event) => {
                   event.preventDefault();
+                  if (!(await entries.sound())) return;
                   onprove(proof, where);
                   proving = null;
                 }}

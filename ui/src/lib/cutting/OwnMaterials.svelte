@@ -2,6 +2,7 @@
   import { useQueryClient } from '@tanstack/svelte-query';
   import { api, ask } from '$lib/api/client';
   import type { components } from '$lib/api/schema';
+  import { entries } from '$lib/quantity/entries';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import { done } from '$lib/shell/say';
@@ -47,8 +48,9 @@
     }
   }
 
-  function add(event: SubmitEvent) {
+  async function add(event: SubmitEvent) {
     event.preventDefault();
+    if (!(await entries.sound())) return;
     const body = {
       name,
       group,

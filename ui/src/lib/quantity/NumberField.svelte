@@ -1,6 +1,8 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte';
   import { api, ask } from '$lib/api/client';
   import { capital } from '$lib/shell/text';
+  import { entries } from './entries';
   import { units } from './units.svelte';
 
   let {
@@ -31,11 +33,19 @@
   const opensRight = $derived(Boolean(wrong) && (input?.getBoundingClientRect().right ?? 0) < 320);
   let asked = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let release: () => void = () => {};
   const shown = $derived(typed ?? (value === null ? '' : units.entry(value, unit)));
   const help = $props.id();
 
+  onDestroy(() => entries.mark(help, false));
+
+  function judge(complaint: string) {
+    wrong = complaint;
+    entries.mark(help, complaint !== '');
+  }
+
   function take(next: number | null) {
-    wrong = '';
+    judge('');
     value = next;
     onvalue?.(next);
   }
@@ -54,13 +64,24 @@
     );
     if (mine !== asked) return;
     if (answer.valid) take(Number(answer.exact));
-    else wrong = `'${text}': ${answer.why}`;
+    else judge(`'${text}': ${answer.why}`);
+  }
+
+  function stop() {
+    clearTimeout(timer);
+    release();
+    asked++;
   }
 
   function soon(text: string) {
     typed = text;
-    clearTimeout(timer);
-    timer = setTimeout(() => void read(text), 40);
+    stop();
+    entries.reading(
+      new Promise((done) => {
+        release = done;
+        timer = setTimeout(() => void read(text).finally(done), 40);
+      })
+    );
   }
 
   function leave() {
@@ -84,10 +105,9 @@
     onblur={leave}
     onkeydown={(event) => {
       if (event.key === 'Escape' && typed !== null) {
-        clearTimeout(timer);
-        asked++;
+        stop();
         typed = null;
-        wrong = '';
+        judge('');
         event.stopPropagation();
       }
     }}

@@ -6,8 +6,12 @@
   import { capital, count } from '$lib/shell/text';
   import Lines from './Lines.svelte';
 
-  let { delivery, group, editable }: { delivery: number; group: FindingGroup; editable: boolean } =
-    $props();
+  let {
+    delivery,
+    files,
+    group,
+    editable
+  }: { delivery: number; files: string[]; group: FindingGroup; editable: boolean } = $props();
 
   const client = useQueryClient();
   let busy = $state(false);
@@ -63,5 +67,5 @@
       {/if}
     {/if}
   </header>
-  <Lines {delivery} finding={group.code} properties={group.properties} {editable} />
+  <Lines {files} {delivery} finding={group.code} properties={group.properties} {editable} />
 </section>

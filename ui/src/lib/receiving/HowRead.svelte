@@ -1,11 +1,22 @@
 <script lang="ts">
-  import { api, ask, type Delivery } from '$lib/api/client';
+  import { api, ask, type DeliveryFile } from '$lib/api/client';
   import Choice from '$lib/shell/Choice.svelte';
   import { failed } from '$lib/shell/say';
 
-  let { delivery, onchanged }: { delivery: Delivery; onchanged: () => void } = $props();
+  let {
+    delivery,
+    file,
+    named = false,
+    onchanged
+  }: {
+    delivery: number;
+    file: DeliveryFile;
+    /** True where the delivery has several files. */
+    named?: boolean;
+    onchanged: () => void;
+  } = $props();
 
-  const reading = $derived(delivery.reading);
+  const reading = $derived(file.reading);
   const delimiters: Record<string, string> = {
     ',': 'comma',
     ';': 'semicolon',
@@ -15,12 +26,23 @@
   const unread = $derived((reading?.columns ?? []).filter((column) => !column.symbol));
   let symbols = $state<Record<number, string>>({});
 
-  async function decide(change: {
+  interface Change {
     encoding?: string;
     delimiter?: string;
     decimal?: string;
     columns?: Record<string, { symbol: string; unit?: string }>;
-  }) {
+  }
+
+  /** Columns decided before; the decision on another one does not undo them. */
+  function columns(): NonNullable<Change['columns']> {
+    return Object.fromEntries(
+      (reading?.columns ?? []).flatMap(({ symbol, unit, evidence }, position) =>
+        evidence === 'chosen by hand' ? [[position, { symbol, unit: unit ?? undefined }]] : []
+      )
+    );
+  }
+
+  async function decide(change: Change) {
     const keep = {
       encoding: reading?.encodingEvidence === 'chosen by hand' ? reading.encoding : undefined,
       delimiter: reading?.delimiterEvidence === 'chosen by hand' ? reading.delimiter : undefined,
@@ -29,8 +51,8 @@
     try {
       await ask(
         api.PUT('/api/v1/deliveries/{id}/reading', {
-          params: { path: { id: delivery.id } },
-          body: { ...keep, ...change }
+          params: { path: { id: delivery }, query: { file: file.file } },
+          body: { ...keep, ...change, columns: { ...columns(), ...change.columns } }
         })
       );
       onchanged();
@@ -43,7 +65,7 @@
 {#if reading}
   <details class="band group">
     <summary class="flex h-9 cursor-pointer items-center gap-3 px-5">
-      <span class="font-semibold">How it was read</span>
+      <span class="font-semibold">How {named ? file.name : 'it'} was read</span>
       <span class="text-soft">
         {reading.encoding}, {delimiters[reading.delimiter] ?? reading.delimiter} between cells, {reading.decimal ===
         ','

@@ -10,12 +10,15 @@
 
   let {
     delivery,
+    files = [],
     finding,
     disposition,
     properties,
     editable
   }: {
     delivery: number;
+    /** Names of the files where there are several. */
+    files?: string[];
     finding?: string;
     disposition?: string;
     properties: string[];
@@ -87,6 +90,7 @@
 <table class="rows w-full">
   <thead>
     <tr>
+      {#if files.length > 0}<th class="w-32">File</th>{/if}
       <th class="number w-14">Line</th>
       <th class="w-44">Code</th>
       <th class="w-64">Name</th>
@@ -101,6 +105,9 @@
   <tbody>
     {#each rows as line, row (line.id)}
       <tr>
+        {#if files.length > 0}
+          <td class="max-w-32 truncate text-soft" title={files[line.file]}>{files[line.file]}</td>
+        {/if}
         <td class="number text-soft">{line.line}</td>
         <td class="max-w-44">
           {#if editable && properties.includes('CODE') && !line.takenToolId}

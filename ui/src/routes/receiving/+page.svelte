@@ -6,7 +6,7 @@
   import { failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { isTable } from '$lib/shell/sheetcells';
-  import { bytes, moment } from '$lib/shell/text';
+  import { bytes, count, moment } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const client = useQueryClient();
@@ -28,22 +28,21 @@
     }
   }
 
+  /** What comes together is one delivery. */
   async function receive(files: Iterable<File> | null | undefined) {
     over = false;
     const list = [...(files ?? [])];
-    let last = 0;
-    for (const file of list) {
-      sending = { name: file.name, share: 0 };
-      try {
-        last = await bring(file, (share) => (sending = { name: file.name, share }));
-      } catch (error) {
-        failed(error);
-      }
-    }
-    sending = null;
-    await client.invalidateQueries({ queryKey: ['deliveries'] });
-    if (list.length === 1 && last) {
-      await goto(`/receiving/${last}`);
+    if (list.length === 0) return;
+    const name = list.length === 1 ? list[0].name : count(list.length, 'file');
+    sending = { name, share: 0 };
+    try {
+      const id = await bring(list, (share) => (sending = { name, share }));
+      await client.invalidateQueries({ queryKey: ['deliveries'] });
+      await goto(`/receiving/${id}`);
+    } catch (error) {
+      failed(error);
+    } finally {
+      sending = null;
     }
   }
 
@@ -90,10 +89,10 @@
         <p class="w-80">{sending.name}: {Math.round(sending.share * 100)} % sent</p>
         <progress class="w-64" max="1" value={sending.share} aria-label="sent"></progress>
       {:else}
-        <button class="button main" onclick={() => picker?.click()}>Bring a file in</button>
+        <button class="button main" onclick={() => picker?.click()}>Bring files in</button>
         <p class="text-soft">
-          or drop it here: a table as CSV, or our own JSON; or paste rows of a spreadsheet, heads
-          and all. It is inspected before anything enters a library.
+          or drop them here: tables as CSV, or our own JSON; or paste rows of a spreadsheet, heads
+          and all. What comes together is one delivery, inspected before anything enters a library.
         </p>
       {/if}
       <input
@@ -102,7 +101,7 @@
         multiple
         class="sr-only"
         tabindex="-1"
-        aria-label="File to bring in"
+        aria-label="Files to bring in"
         onchange={(e) => void receive(e.currentTarget.files)}
       />
     </div>

@@ -7,6 +7,7 @@
   import Parts from '$lib/drawing/Parts.svelte';
   import { fit, view } from '$lib/drawing/geometry';
   import { saveSvg } from '$lib/drawing/save';
+  import { entries } from '$lib/quantity/entries';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
@@ -68,7 +69,8 @@
   const at = $derived(outline ? view(80, 110, fit([outline], width - 160, 190)) : null);
 
   /** A change asks first which stacks follow, where there are any. */
-  function change() {
+  async function change() {
+    if (!(await entries.sound())) return;
     stays = [];
     if (using.data?.items.some((stack) => follows(stack))) deciding = true;
     else void save(false);
@@ -79,6 +81,7 @@
   }
 
   async function save(asNew: boolean) {
+    if (!(await entries.sound())) return;
     deciding = false;
     findings = [];
     const body = $state.snapshot(draft) as Component;

@@ -2,7 +2,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { api, ask, type Delivery } from '$lib/api/client';
   import Balance from '$lib/receiving/Balance.svelte';
   import Group from '$lib/receiving/Group.svelte';
   import HowRead from '$lib/receiving/HowRead.svelte';
@@ -26,6 +26,10 @@
   }));
   let part = $state('');
   const may = $derived(who.may('RECEIVE'));
+  /** Names of the files where there are several. */
+  const files = $derived(
+    (delivery.data?.files.length ?? 0) > 1 ? delivery.data!.files.map((each) => each.name) : []
+  );
   const reading = $derived(
     delivery.data?.state === 'reading' || delivery.data?.state === 'waiting'
   );
@@ -51,6 +55,12 @@
     }
   }
 </script>
+
+{#snippet howRead(arrived: Delivery)}
+  {#each arrived.files as file (file.file)}
+    <HowRead delivery={id} {file} named={arrived.files.length > 1} onchanged={refresh} />
+  {/each}
+{/snippet}
 
 <svelte:head><title>{delivery.data?.name ?? 'Delivery'} · Arbor Line</title></svelte:head>
 
@@ -81,7 +91,7 @@
       {#if may}<button class="button" onclick={stop}>Stop reading</button>{/if}
     </div>
   {:else if arrived.state === 'failed' || arrived.state === 'stopped'}
-    <HowRead delivery={arrived} onchanged={refresh} />
+    {@render howRead(arrived)}
     <div role="alert" class="m-5 max-w-3xl border-l-4 border-hold py-2 pl-4">
       <p>{capital(arrived.note)}</p>
       <p class="mt-1 text-soft">
@@ -90,12 +100,12 @@
     </div>
   {:else}
     <div class="min-h-0 flex-1 overflow-auto">
-      <HowRead delivery={arrived} onchanged={refresh} />
+      {@render howRead(arrived)}
       {#if part}
-        <Lines delivery={id} disposition={part} properties={[]} editable={false} />
+        <Lines {files} delivery={id} disposition={part} properties={[]} editable={false} />
       {:else}
         {#each groups.data?.items ?? [] as group (group.code)}
-          <Group delivery={id} {group} editable={may} />
+          <Group {files} delivery={id} {group} editable={may} />
         {/each}
         {#if groups.data && groups.data.items.length === 0 && arrived.read > 0}
           <p class="px-5 py-4 text-soft">No line has a finding.</p>
@@ -106,7 +116,7 @@
         {#if arrived.pass > 0}
           <section class="border-t border-hairline" aria-label="Lines that pass">
             <h2 class="px-5 pb-1 pt-3">{count(arrived.pass, 'line')} without objection</h2>
-            <Lines delivery={id} disposition="pass" properties={['DC', 'OAL']} editable={false} />
+            <Lines {files} delivery={id} disposition="pass" properties={['DC', 'OAL']} editable={false} />
           </section>
         {/if}
       {/if}

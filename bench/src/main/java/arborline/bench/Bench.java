@@ -2,19 +2,42 @@ package arborline.bench;
 
 import arborline.rig.RunningLine;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Set;
 
-/** Prints all figures: {@code Bench <project folder> <work folder>}. */
+/**
+ * Prints figures: {@code Bench <project folder> <work folder> [knowledge] [table] [import] [list]};
+ * all of them where none is named.
+ */
 public final class Bench {
 
   private Bench() {}
 
   public static void main(String[] arguments) throws Exception {
-    new KnowledgeFigures().print();
-    new ReconciliationFigure().print();
+    Set<String> wanted =
+        arguments.length > 2
+            ? Set.of(Arrays.copyOfRange(arguments, 2, arguments.length))
+            : Set.of("knowledge", "table", "import", "list");
+    if (wanted.contains("knowledge")) {
+      new KnowledgeFigures().print();
+    }
+    if (wanted.contains("table")) {
+      new ReconciliationFigure().print();
+    }
+    if (wanted.contains("import") || wanted.contains("list")) {
+      overHttp(wanted, arguments);
+    }
+  }
+
+  private static void overHttp(Set<String> wanted, String[] arguments) throws Exception {
     try (RunningLine line = RunningLine.start(Path.of(arguments[0]), Path.of(arguments[1]))) {
       Http http = new Http(line.url(), line.key("LEAD"));
-      new ImportFigure(line, http).print();
-      new ListFigure(line, http).print();
+      if (wanted.contains("import")) {
+        new ImportFigure(line, http).print();
+      }
+      if (wanted.contains("list")) {
+        new ListFigure(line, http).print();
+      }
     }
   }
 

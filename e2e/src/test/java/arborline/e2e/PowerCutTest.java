@@ -105,7 +105,7 @@ class PowerCutTest {
     Files.writeString(file, table("KILL", 60_000));
     Page page = journey.as("lead");
     page.navigate("/receiving");
-    page.getByLabel("File to bring in").setInputFiles(file);
+    page.getByLabel("Files to bring in").setInputFiles(file);
     page.waitForURL("**/receiving/*");
     assertThat(page.getByText("Reading:")).isVisible();
     journey.line.killAndRestart();
@@ -125,7 +125,7 @@ class PowerCutTest {
     Files.writeString(file, table("CLOSED", 20_000));
     Page page = journey.as("programmer");
     page.navigate("/receiving");
-    page.getByLabel("File to bring in").setInputFiles(file);
+    page.getByLabel("Files to bring in").setInputFiles(file);
     page.waitForURL("**/receiving/*");
     long delivery = Long.parseLong(page.url().replaceAll(".*/", ""));
     page.context().close();

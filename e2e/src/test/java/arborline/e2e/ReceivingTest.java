@@ -42,7 +42,7 @@ class ReceivingTest extends BrowserTest {
     Path broken = folder.resolve("broken.json");
     Files.writeString(broken, "{\"tools\": 1}");
     page.navigate("/receiving");
-    page.getByLabel("File to bring in").setInputFiles(broken);
+    page.getByLabel("Files to bring in").setInputFiles(broken);
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("Line 1");
     Journey.button(page, "Put this delivery away").click();
     assertThat(page).hasURL(Pattern.compile("/receiving$"));
@@ -52,7 +52,7 @@ class ReceivingTest extends BrowserTest {
   @Test
   void rowsOfASpreadsheetArePastedInAndPutRightByPasting() {
     page.navigate("/receiving");
-    assertThat(Journey.button(page, "Bring a file in")).isVisible();
+    assertThat(Journey.button(page, "Bring files in")).isVisible();
     paste(
         "body",
         "CODE\tCLASS\tDC [mm]\tAPMX [mm]\tDMM [mm]\tOAL [mm]\tNOF\n"

@@ -20,7 +20,7 @@ final class Steps {
   /** Brings a file in and waits until it is inspected. */
   void receive(Path file) {
     page.navigate("/receiving");
-    page.getByLabel("File to bring in").setInputFiles(file);
+    page.getByLabel("Files to bring in").setInputFiles(file);
     page.waitForURL("**/receiving/*");
     assertThat(page.getByLabel("Taking")).isVisible();
   }

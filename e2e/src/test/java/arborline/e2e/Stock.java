@@ -64,18 +64,22 @@ record Stock(Script script, String prefix, long library, String name) {
     return "/libraries/" + library;
   }
 
+  /** Id of one of its tools. */
+  long tool(String tool) {
+    return script
+        .get(path() + "/tools?q=" + code(tool))
+        .getAsJsonArray("items")
+        .get(0)
+        .getAsJsonObject()
+        .get("toolId")
+        .getAsLong();
+  }
+
   /** Plans one of its tools for a pocket of M1. */
   void plan(String tool, int pocket, String length) {
-    long id =
-        script
-            .get(path() + "/tools?q=" + code(tool))
-            .getAsJsonArray("items")
-            .get(0)
-            .getAsJsonObject()
-            .get("toolId")
-            .getAsLong();
     script.put(
-        "/machines/M1/plan/" + pocket, "{\"toolId\":%d,\"length\":\"%s\"}".formatted(id, length));
+        "/machines/M1/plan/" + pocket,
+        "{\"toolId\":%d,\"length\":\"%s\"}".formatted(tool(tool), length));
   }
 
   /** Empties the plan of M1. */

@@ -108,8 +108,15 @@ final class Api {
 
   /** Brings a file in and waits until it is inspected. */
   long deliver(String name, byte[] content) {
+    return deliver(named(name, content));
+  }
+
+  /** Brings files in as one delivery and waits until it is inspected. */
+  long deliver(Resource... files) {
     MultiValueMap<String, Object> parts = new LinkedMultiValueMap<>();
-    parts.add("files", named(name, content));
+    for (Resource file : files) {
+      parts.add("files", file);
+    }
     Answer brought =
         answer(
             http.post()
@@ -129,7 +136,7 @@ final class Api {
     return id;
   }
 
-  private static Resource named(String name, byte[] content) {
+  static Resource named(String name, byte[] content) {
     return new ByteArrayResource(content) {
       @Override
       public String getFilename() {

@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Test;
 
@@ -58,6 +59,59 @@ class ReceivingTest extends ServerTest {
       assertEquals(taken.number("accepted"), back.number("skipped"));
       assertTrue(back.text("note").startsWith("nothing changed"));
     }
+  }
+
+  private static org.springframework.core.io.Resource file(String name, String content) {
+    return Api.named(name, content.getBytes(StandardCharsets.UTF_8));
+  }
+
+  @Test
+  void severalFilesAreOneDelivery() {
+    long library = library("Several");
+    long id =
+        lead.deliver(
+            file("a.csv", table("SEV", 2)),
+            file("b.csv", table("SEV", 3).replace(',', ';')),
+            file("c.json", "{\"tools\": 1}"));
+    Api.Answer read = delivery(id);
+    assertEquals("ready", read.text("state"));
+    assertEquals("a.csv and 2 more", read.text("name"));
+    assertEquals(5, read.number("read"));
+    assertEquals(3, read.number("pass"));
+    assertEquals(2, read.number("hold"));
+    assertAddsUp(read);
+    assertTrue(read.text("note").startsWith("c.json: "));
+    Api.Answer held = lead.get("/api/v1/deliveries/%d/lines?severity=hold".formatted(id));
+    var line = held.at("items").get(0);
+    assertEquals(1, line.get("file").asInt());
+    assertEquals(
+        "code SEV-1 stands on line 2 of a.csv already",
+        line.get("findings").get(0).get("message").asString());
+    assertEquals(3, accept(id, library).number("accepted"));
+  }
+
+  @Test
+  void oneFileOfSeveralIsReadAgainWithOtherDecisions() {
+    long id =
+        lead.deliver(
+            file("a.csv", table("AGA", 1)),
+            file("b.csv", table("AGB", 1).replace("OAL [mm]", "Long [mm]")));
+    assertEquals(1, delivery(id).number("hold"));
+    var columns = delivery(id).at("files").get(1).get("reading").get("columns");
+    int unread = 0;
+    while (!columns.get(unread).get("symbol").asString().isEmpty()) {
+      unread++;
+    }
+    lead.send(
+        "PUT",
+        "/api/v1/deliveries/%d/reading?file=1".formatted(id),
+        Api.body("columns", Map.of(Integer.toString(unread), Map.of("symbol", "OAL"))));
+    Api.until(() -> delivery(id).text("state").equals("ready"));
+    assertEquals(2, delivery(id).number("pass"));
+    assertEquals(
+        404,
+        lead.send("PUT", "/api/v1/deliveries/%d/reading?file=2".formatted(id), Api.body())
+            .status());
   }
 
   @Test

@@ -10,6 +10,7 @@
   import OwnMaterials from '$lib/cutting/OwnMaterials.svelte';
   import WindowPlot from '$lib/cutting/WindowPlot.svelte';
   import Wished from '$lib/cutting/Wished.svelte';
+  import { entries } from '$lib/quantity/entries';
   import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
@@ -57,8 +58,8 @@
     }
   }
 
-  function keep(origin: string) {
-    if (!cut.computed?.cut) return;
+  async function keep(origin: string) {
+    if (!(await entries.sound()) || !cut.computed?.cut) return;
     const body = cut.line(origin);
     void act(
       () => ask(api.POST('/api/v1/tools/{id}/cutting', { params: { path: { id } }, body })),

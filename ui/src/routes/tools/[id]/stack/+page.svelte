@@ -4,6 +4,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, ask } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
+  import { entries } from '$lib/quantity/entries';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
@@ -95,6 +96,7 @@
   }
 
   async function keep() {
+    if (!(await entries.sound())) return;
     try {
       const saved = builder.kept
         ? await ask(

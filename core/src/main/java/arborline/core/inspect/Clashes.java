@@ -13,12 +13,14 @@ public final class Clashes {
 
   private Clashes() {}
 
-  /** Another line of the same delivery came first with this code. */
-  public static Finding insideDelivery(String code, long firstLine, String freeCode) {
+  /**
+   * Another line of the same delivery came first with this code.
+   *
+   * @param first where that is, as {@code line 4} or {@code line 4 of drills.csv}
+   */
+  public static Finding insideDelivery(String code, String first, String freeCode) {
     return Finding.hold(
-            "code-twice",
-            "code %s stands on line %d already".formatted(code, firstLine),
-            RawTool.CODE)
+            "code-twice", "code %s stands on %s already".formatted(code, first), RawTool.CODE)
         .withRepair(nextFree(freeCode));
   }
 

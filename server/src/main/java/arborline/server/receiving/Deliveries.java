@@ -40,6 +40,7 @@ public class Deliveries {
   private static final int SHARING = 1000;
 
   private final DeliveryRepository deliveries;
+  private final DocumentRepository documents;
   private final LineRepository lines;
   private final StoredFile files;
   private final Inspection inspection;
@@ -54,6 +55,7 @@ public class Deliveries {
 
   Deliveries(
       DeliveryRepository deliveries,
+      DocumentRepository documents,
       LineRepository lines,
       StoredFile files,
       Inspection inspection,
@@ -66,6 +68,7 @@ public class Deliveries {
       Clock clock,
       TransactionTemplate transaction) {
     this.deliveries = deliveries;
+    this.documents = documents;
     this.lines = lines;
     this.files = files;
     this.inspection = inspection;
@@ -79,12 +82,15 @@ public class Deliveries {
     this.transaction = transaction;
   }
 
-  /** Stores a file as a new delivery and queues its inspection. */
-  public long bring(String name, long size, InputStream file) throws IOException {
+  /** A file that arrives; its content can be opened once. */
+  public record Arriving(String name, long size, InputStream content) {}
+
+  /** Stores files as one new delivery and queues its inspection. */
+  public long bring(List<Arriving> arriving) {
     long id =
         transaction.execute(status -> {
           try {
-            return store(name, size, file);
+            return store(arriving);
           } catch (IOException broken) {
             throw new java.io.UncheckedIOException(broken);
           }
@@ -93,16 +99,35 @@ public class Deliveries {
     return id;
   }
 
-  private long store(String name, long size, InputStream file) throws IOException {
-    Delivery delivery =
-        deliveries.save(new Delivery(name, "csv", size, "", Instant.now(clock), Actor.name()));
-    files.store(delivery.id, file);
-    byte[] head = inspection.head(delivery.id);
-    delivery.format = ToolFormats.recognise(head).id();
-    delivery.reading = json.text(ReadingView.of(TableReading.propose(head)));
+  private long store(List<Arriving> arriving) throws IOException {
+    String first = arriving.getFirst().name();
+    String name =
+        arriving.size() == 1 ? first : "%s and %d more".formatted(first, arriving.size() - 1);
+    long size = arriving.stream().mapToLong(Arriving::size).sum();
+    Delivery delivery = deliveries.save(new Delivery(name, size, Instant.now(clock), Actor.name()));
+    int fileNo = 0;
+    for (Arriving each : arriving) {
+      files.store(delivery.id, fileNo, each.content());
+      byte[] head = inspection.head(delivery.id, fileNo);
+      documents.save(
+          new Document(
+              delivery.id,
+              fileNo,
+              each.name(),
+              each.size(),
+              ToolFormats.recognise(head).id(),
+              json.text(ReadingView.of(TableReading.propose(head)))));
+      fileNo++;
+    }
     trail.record(Said.of("delivery", delivery.id, "brought in " + delivery.name));
     live.say("delivery", delivery.id, "brought in");
     return delivery.id;
+  }
+
+  /** The files of a delivery in their order. */
+  @Transactional(readOnly = true)
+  List<Document> documents(long id) {
+    return documents.findByDeliveryIdOrderByFileNo(id);
   }
 
   @Transactional(readOnly = true)
@@ -126,8 +151,8 @@ public class Deliveries {
     return delivery;
   }
 
-  /** Reads the file again with other decisions; refused once lines were taken. */
-  void readAgain(long id, ReadingChoice choice, long taken) {
+  /** Reads a delivery again with other decisions on one file; refused once lines were taken. */
+  void readAgain(long id, int fileNo, ReadingChoice choice, long taken) {
     transaction.executeWithoutResult(status -> {
       Delivery delivery =
           deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
@@ -137,7 +162,11 @@ public class Deliveries {
       if (taken > 0) {
         throw Refusal.conflict("lines were taken already; bring the file in again instead");
       }
-      delivery.reading = json.text(ReadingView.of(choice.apply(inspection.head(id))));
+      Document document =
+          documents
+              .findByDeliveryIdAndFileNo(id, fileNo)
+              .orElseThrow(() -> Refusal.notFound("the delivery has no file " + fileNo));
+      document.reading = json.text(ReadingView.of(choice.apply(inspection.head(id, fileNo))));
       delivery.state = Delivery.State.WAITING;
       delivery.linesRead = 0;
       inspection.forgetLines(id);
@@ -161,6 +190,7 @@ public class Deliveries {
     }
     inspection.forgetLines(id);
     files.delete(id);
+    documents.forget(id);
     deliveries.delete(delivery);
     trail.record(Said.of("delivery", id, "put away " + delivery.name));
     live.say("delivery", id, "put away");

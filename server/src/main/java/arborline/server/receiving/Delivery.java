@@ -26,25 +26,21 @@ class Delivery {
   Long id;
 
   String name;
-  String format;
   long size;
 
   @Enumerated(EnumType.STRING)
   State state;
 
   String note;
-  String reading;
   long linesRead;
   Instant createdAt;
   String createdBy;
 
   protected Delivery() {}
 
-  Delivery(String name, String format, long size, String reading, Instant at, String by) {
+  Delivery(String name, long size, Instant at, String by) {
     this.name = name.length() > 200 ? name.substring(0, 200) : name;
-    this.format = format;
     this.size = size;
-    this.reading = reading;
     this.createdAt = at;
     this.createdBy = by;
     this.state = State.WAITING;

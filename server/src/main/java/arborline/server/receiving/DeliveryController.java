@@ -6,8 +6,8 @@ import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import java.io.IOException;
-import java.io.InputStream;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -33,6 +33,7 @@ import org.springframework.web.multipart.MultipartFile;
 class DeliveryController {
 
   private static final int MOST = 500;
+  private static final int MOST_FILES = 100;
 
   private final Deliveries deliveries;
   private final Taking taking;
@@ -54,6 +55,9 @@ class DeliveryController {
   /**
    * A delivery with its counts; read = pass + query + hold + skipped.
    *
+   * @param format of its first file
+   * @param reading how its first file is read; null where that is no table
+   * @param files all of them; empty in lists of deliveries
    * @param state {@code waiting}, {@code reading}, {@code ready}, {@code stopped} or {@code failed}
    */
   record DeliveryView(
@@ -71,7 +75,16 @@ class DeliveryController {
       long hold,
       long skipped,
       long taken,
-      @Nullable ReadingView reading) {}
+      @Nullable ReadingView reading,
+      List<FileView> files) {}
+
+  /**
+   * A file of a delivery.
+   *
+   * @param file its number in the delivery, from 0
+   * @param reading how it is read; null where it is no table
+   */
+  record FileView(int file, String name, String format, @Nullable ReadingView reading) {}
 
   record Corrections(Map<String, String> cells) {}
 
@@ -98,14 +111,22 @@ class DeliveryController {
   @MayReceive
   @ResponseStatus(HttpStatus.ACCEPTED)
   Brought bring(@RequestParam("files") List<MultipartFile> files) throws IOException {
-    if (files.size() != 1) {
-      throw Refusal.badRequest("send one file in the part 'files'; each file is one delivery");
+    if (files.size() > MOST_FILES) {
+      throw Refusal.badRequest("a delivery has at most %d files".formatted(MOST_FILES));
     }
-    MultipartFile file = files.getFirst();
-    String name = Optional.ofNullable(file.getOriginalFilename()).orElse("unnamed");
-    try (InputStream content = file.getInputStream()) {
-      return new Brought(
-          deliveries.bring(name.replaceAll(".*[/\\\\]", ""), file.getSize(), content));
+    List<Deliveries.Arriving> arriving = new ArrayList<>();
+    try {
+      for (MultipartFile file : files) {
+        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("unnamed");
+        arriving.add(
+            new Deliveries.Arriving(
+                name.replaceAll(".*[/\\\\]", ""), file.getSize(), file.getInputStream()));
+      }
+      return new Brought(deliveries.bring(arriving));
+    } finally {
+      for (Deliveries.Arriving each : arriving) {
+        each.content().close();
+      }
     }
   }
 
@@ -119,13 +140,14 @@ class DeliveryController {
     return view(deliveries.get(id), true);
   }
 
-  private DeliveryView view(Delivery delivery, boolean withReading) {
+  private DeliveryView view(Delivery delivery, boolean whole) {
     Counts.LineCounts lines = counts.of(delivery.id);
-    boolean table = withReading && delivery.format.equals("csv");
+    List<FileView> files = deliveries.documents(delivery.id).stream().map(this::file).toList();
+    FileView first = files.getFirst();
     return new DeliveryView(
         delivery.id,
         delivery.name,
-        delivery.format,
+        first.format(),
         delivery.size,
         delivery.state.name().toLowerCase(Locale.ROOT),
         delivery.note,
@@ -137,7 +159,16 @@ class DeliveryController {
         lines.hold(),
         lines.skipped(),
         lines.taken(),
-        table ? json.read(delivery.reading, ReadingView.class) : null);
+        whole ? first.reading() : null,
+        whole ? files : List.of());
+  }
+
+  private FileView file(Document document) {
+    return new FileView(
+        document.fileNo,
+        document.name,
+        document.format,
+        document.format.equals("csv") ? json.read(document.reading, ReadingView.class) : null);
   }
 
   @GetMapping("/{id}/lines")
@@ -161,8 +192,11 @@ class DeliveryController {
   @PutMapping("/{id}/reading")
   @MayReceive
   @ResponseStatus(HttpStatus.ACCEPTED)
-  void readAgain(@PathVariable long id, @RequestBody ReadingChoice choice) {
-    deliveries.readAgain(id, choice, counts.of(id).taken());
+  void readAgain(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "0") int file,
+      @RequestBody ReadingChoice choice) {
+    deliveries.readAgain(id, file, choice, counts.of(id).taken());
   }
 
   @PatchMapping("/{id}/lines/{lineId}")

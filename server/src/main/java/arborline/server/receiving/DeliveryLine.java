@@ -20,7 +20,14 @@ class DeliveryLine {
 
   @Id Long id;
   long deliveryId;
+  int fileNo;
+
+  /** Where it starts in its file, from 1. */
   long lineNo;
+
+  /** Its place among all lines of the delivery. */
+  long position;
+
   String code;
   String codeKey;
   String name;
@@ -48,7 +55,9 @@ class DeliveryLine {
           List.of(
               "id",
               "delivery_id",
+              "file_no",
               "line_no",
+              "position",
               "code",
               "code_key",
               "name",
@@ -65,7 +74,9 @@ class DeliveryLine {
               new Object[] {
                 line.id,
                 line.deliveryId,
+                line.fileNo,
                 line.lineNo,
+                line.position,
                 line.code,
                 line.codeKey,
                 line.name,
@@ -82,9 +93,12 @@ class DeliveryLine {
 
   protected DeliveryLine() {}
 
-  DeliveryLine(long id, long deliveryId, Inspected inspected, String findings) {
+  DeliveryLine(
+      long id, long deliveryId, int fileNo, long position, Inspected inspected, String findings) {
     this.id = id;
     this.deliveryId = deliveryId;
+    this.fileNo = fileNo;
+    this.position = position;
     this.lineNo = inspected.raw().line();
     judged(inspected, findings);
   }

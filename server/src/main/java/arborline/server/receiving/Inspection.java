@@ -33,7 +33,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Reads a delivery's file and stores its inspected lines, a thousand in a transaction. After a
+ * Reads a delivery's files and stores their inspected lines, a thousand in a transaction. After a
  * crash it goes on behind the last thousand that was stored.
  */
 @Component
@@ -44,6 +44,7 @@ class Inspection {
   private static final int HEAD = 64 * 1024;
 
   private final DeliveryRepository deliveries;
+  private final DocumentRepository documents;
   private final LineRepository lines;
   private final StoredFile files;
   private final LineJudge judge;
@@ -57,6 +58,7 @@ class Inspection {
 
   Inspection(
       DeliveryRepository deliveries,
+      DocumentRepository documents,
       LineRepository lines,
       StoredFile files,
       LineJudge judge,
@@ -68,6 +70,7 @@ class Inspection {
       JdbcClient jdbc,
       TransactionTemplate transaction) {
     this.deliveries = deliveries;
+    this.documents = documents;
     this.lines = lines;
     this.files = files;
     this.judge = judge;
@@ -81,8 +84,8 @@ class Inspection {
   }
 
   /** Reads the first bytes of a file that was stored. */
-  byte[] head(long deliveryId) {
-    try (InputStream file = files.open(deliveryId)) {
+  byte[] head(long deliveryId, int fileNo) {
+    try (InputStream file = files.open(deliveryId, fileNo)) {
       return file.readNBytes(HEAD);
     } catch (IOException broken) {
       throw new UncheckedIOException(broken);
@@ -97,18 +100,30 @@ class Inspection {
     }
     Delivery delivery = found.get();
     try {
-      if (read(delivery)) {
+      List<String> unread = new ArrayList<>();
+      if (read(delivery, unread)) {
         clashes(deliveryId);
-        end(deliveryId, Delivery.State.READY, summary(deliveryId));
+        finish(deliveryId, unread);
       } else {
         stopped(delivery);
       }
-    } catch (UnreadableFileException unreadable) {
-      end(deliveryId, Delivery.State.FAILED, unreadable.getMessage());
     } catch (IOException broken) {
       LOG.error("delivery {} cannot be read", deliveryId, broken);
       end(deliveryId, Delivery.State.FAILED, "the stored file cannot be read; bring it in again");
     }
+  }
+
+  /** A delivery of which nothing could be read has failed; else what could not is said. */
+  private void finish(long deliveryId, List<String> unread) {
+    boolean nothing = unread.size() == documents.findByDeliveryIdOrderByFileNo(deliveryId).size();
+    List<String> said = new ArrayList<>(unread);
+    if (!nothing) {
+      said.add(summary(deliveryId));
+    }
+    end(
+        deliveryId,
+        nothing ? Delivery.State.FAILED : Delivery.State.READY,
+        String.join("; ", said.stream().filter(each -> !each.isEmpty()).toList()));
   }
 
   private Optional<Delivery> begin(long deliveryId) {
@@ -122,14 +137,48 @@ class Inspection {
     return found;
   }
 
-  private boolean read(Delivery delivery) throws IOException {
-    byte[] head = head(delivery.id);
-    TableReading reading = json.read(delivery.reading, ReadingView.class).reading();
-    ToolFormat format = ToolFormats.named(delivery.format).orElseThrow();
-    try (InputStream file = new BufferedInputStream(files.open(delivery.id), HEAD);
+  /**
+   * Reads all files of a delivery in their order; false where somebody stopped it.
+   *
+   * @param unread takes what cannot be read and why
+   */
+  private boolean read(Delivery delivery, List<String> unread) throws IOException {
+    List<Document> all = documents.findByDeliveryIdOrderByFileNo(delivery.id);
+    Progress progress = new Progress(delivery.linesRead);
+    for (Document document : all) {
+      try {
+        if (!read(delivery, document, progress)) {
+          return false;
+        }
+      } catch (UnreadableFileException unreadable) {
+        unread.add(
+            all.size() == 1
+                ? unreadable.getMessage()
+                : "%s: %s".formatted(document.name, unreadable.getMessage()));
+      }
+    }
+    return true;
+  }
+
+  /** How many lines were stored before, and how many of all files were passed by now. */
+  private static final class Progress {
+    private final long stored;
+    private long passed;
+
+    Progress(long stored) {
+      this.stored = stored;
+    }
+  }
+
+  private boolean read(Delivery delivery, Document document, Progress progress) throws IOException {
+    byte[] head = head(delivery.id, document.fileNo);
+    TableReading reading = json.read(document.reading, ReadingView.class).reading();
+    ToolFormat format = ToolFormats.named(document.format).orElseThrow();
+    try (InputStream file =
+            new BufferedInputStream(files.open(delivery.id, document.fileNo), HEAD);
         RawToolSource source = format.open(file, head, reading)) {
-      for (long skipped = 0; skipped < delivery.linesRead; skipped++) {
-        source.next();
+      while (progress.passed < progress.stored && source.next().isPresent()) {
+        progress.passed++;
       }
       List<Inspected> chunk = chunk(source);
       while (!chunk.isEmpty()) {
@@ -138,7 +187,8 @@ class Inspection {
         }
         CompletableFuture<List<Inspected>> next = CompletableFuture.supplyAsync(ahead(source));
         try {
-          store(delivery.id, chunk);
+          store(document, progress.passed, chunk);
+          progress.passed += chunk.size();
         } finally {
           chunk = joined(next);
         }
@@ -186,7 +236,8 @@ class Inspection {
     return chunk;
   }
 
-  private void store(long deliveryId, List<Inspected> chunk) {
+  private void store(Document document, long passed, List<Inspected> chunk) {
+    long deliveryId = document.deliveryId;
     List<DeliveryLine> rows = new ArrayList<>(chunk.size());
     Map<Long, List<Finding>> findings = new HashMap<>();
     for (Inspected inspected : chunk) {
@@ -195,7 +246,12 @@ class Inspection {
       boolean clean = inspected.findings().isEmpty();
       DeliveryLine row =
           new DeliveryLine(
-              id, deliveryId, inspected, clean ? "[]" : json.text(inspected.findings()));
+              id,
+              deliveryId,
+              document.fileNo,
+              passed + rows.size() + 1,
+              inspected,
+              clean ? "[]" : json.text(inspected.findings()));
       row.readingFindings = raw.findings().isEmpty() ? null : json.text(raw.findings());
       rows.add(row);
       if (!clean) {
@@ -224,10 +280,10 @@ class Inspection {
                 where l.delivery_id = :delivery
                 union
                 select l.id from delivery_line l
-                join (select code_key, min(line_no) as first_line from delivery_line
+                join (select code_key, min(position) as first_line from delivery_line
                   where delivery_id = :delivery and code_key <> ''
                   group by code_key having count(*) > 1) twice
-                  on twice.code_key = l.code_key and l.line_no > twice.first_line
+                  on twice.code_key = l.code_key and l.position > twice.first_line
                 where l.delivery_id = :delivery\
                 """)
             .param("delivery", deliveryId)

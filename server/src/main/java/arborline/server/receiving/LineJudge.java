@@ -18,6 +18,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -41,7 +42,13 @@ class LineJudge {
 
   private record Present(String codeKey, Tool tool, String hash, boolean shelved) {}
 
-  private record FirstLine(String codeKey, long lineNo) {}
+  private record FirstLine(String codeKey, long position, long lineNo, int fileNo, String name) {
+
+    /** Where it is, for somebody who looks at a line of a file. */
+    String seenFrom(int file) {
+      return fileNo == file ? "line " + lineNo : "line %d of %s".formatted(lineNo, name);
+    }
+  }
 
   /** The codes of these lines that no tool carries and that are not free all the same. */
   Set<String> held(List<DeliveryLine> some) {
@@ -56,7 +63,7 @@ class LineJudge {
             .map(each -> Codes.key(each.tool().code()))
             .filter(key -> !key.isEmpty() && key.length() <= 60)
             .collect(Collectors.toSet());
-    Map<String, Long> first = keys.isEmpty() ? Map.of() : firstLines(deliveryId, keys);
+    Map<String, FirstLine> first = keys.isEmpty() ? Map.of() : firstLines(deliveryId, keys);
     Map<String, Present> shop = keys.isEmpty() ? Map.of() : shop(keys);
     Map<String, String> promised = held.why(keys);
     for (int i = 0; i < lines.size(); i++) {
@@ -80,18 +87,20 @@ class LineJudge {
       long deliveryId,
       DeliveryLine line,
       Inspected each,
-      Map<String, Long> first,
+      Map<String, FirstLine> first,
       Map<String, Present> shop,
       Map<String, String> promised) {
     String code = each.tool().code();
     String key = Codes.key(code);
-    long firstLine = first.getOrDefault(key, line.lineNo);
+    FirstLine earlier = first.get(key);
     Present present = shop.get(key);
     if (key.isEmpty() || each.disposition() == Disposition.SKIPPED) {
       return each;
     }
-    if (firstLine < line.lineNo) {
-      return with(each, Clashes.insideDelivery(code, firstLine, free(deliveryId, code)));
+    if (earlier != null && earlier.position() < line.position) {
+      return with(
+          each,
+          Clashes.insideDelivery(code, earlier.seenFrom(line.fileNo), free(deliveryId, code)));
     }
     if (present == null) {
       return promised.containsKey(key)
@@ -119,19 +128,22 @@ class LineJudge {
         each.raw(), each.tool(), each.number(), findings, Disposition.of(findings));
   }
 
-  private Map<String, Long> firstLines(long deliveryId, Collection<String> keys) {
+  private Map<String, FirstLine> firstLines(long deliveryId, Collection<String> keys) {
     return jdbc
         .sql(
             """
-            select code_key, min(line_no) as line_no from delivery_line
-            where delivery_id = :delivery and code_key in (:keys) and disposition <> 'SKIPPED'
-            group by code_key\
+            select l.code_key, l.position, l.line_no, l.file_no, d.name from delivery_line l
+            join (select code_key, min(position) as position from delivery_line
+              where delivery_id = :delivery and code_key in (:keys) and disposition <> 'SKIPPED'
+              group by code_key) f on f.position = l.position
+            join delivery_document d on d.delivery_id = l.delivery_id and d.file_no = l.file_no
+            where l.delivery_id = :delivery\
             """)
         .param("delivery", deliveryId)
         .param("keys", keys)
         .query(FirstLine.class)
         .stream()
-        .collect(Collectors.toMap(FirstLine::codeKey, FirstLine::lineNo));
+        .collect(Collectors.toMap(FirstLine::codeKey, Function.identity()));
   }
 
   private Map<String, Present> shop(Collection<String> keys) {

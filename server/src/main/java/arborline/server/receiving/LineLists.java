@@ -43,11 +43,16 @@ class LineLists {
   /**
    * A line for showing.
    *
+   * @param file which file of the delivery, from 0
+   * @param line where it starts in that file, from 1
+   * @param position its place among all lines of the delivery
    * @param disposition {@code pass}, {@code query}, {@code hold} or {@code skipped}
    */
   record LineView(
       long id,
+      int file,
       long line,
+      long position,
       String code,
       String name,
       String classId,
@@ -94,16 +99,16 @@ class LineLists {
       parameters.put("disposition", disposition.toUpperCase(Locale.ROOT));
     }
     if (after != null) {
-      where.append(" and l.lineNo > :after");
+      where.append(" and l.position > :after");
       parameters.put("after", after);
     }
     TypedQuery<DeliveryLine> query =
         entities.createQuery(
-            "select l from DeliveryLine l" + where + " order by l.lineNo", DeliveryLine.class);
+            "select l from DeliveryLine l" + where + " order by l.position", DeliveryLine.class);
     parameters.forEach(query::setParameter);
     List<LineView> items =
         query.setMaxResults(limit + 1).getResultStream().map(this::view).toList();
-    return Slice.cut(items, limit, line -> Long.toString(line.line()));
+    return Slice.cut(items, limit, line -> Long.toString(line.position()));
   }
 
   private static String severity(String text) {
@@ -119,7 +124,9 @@ class LineLists {
     CellsJson.fromText(line.cells).forEach((symbol, cell) -> cells.put(symbol, view(cell)));
     return new LineView(
         line.id,
+        line.fileNo,
         line.lineNo,
+        line.position,
         line.code,
         line.name,
         line.classId,
@@ -193,7 +200,7 @@ class LineLists {
             """
             select f.line_id from line_finding f join delivery_line l on l.id = f.line_id
             where f.delivery_id = ? and f.code = ? and l.taken_tool_id is null
-            order by l.line_no\
+            order by l.position\
             """)
         .params(deliveryId, finding)
         .query(Long.class)

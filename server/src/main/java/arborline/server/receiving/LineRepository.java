@@ -19,7 +19,7 @@ interface LineRepository extends Repository<DeliveryLine, Long> {
       """
       select l from DeliveryLine l
       where l.deliveryId = :delivery and l.codeKey in (:keys) and l.takenToolId is null
-      order by l.lineNo\
+      order by l.position\
       """)
   List<DeliveryLine> sharing(long delivery, Collection<String> keys, Limit limit);
 

@@ -5,7 +5,9 @@ import java.io.InputStream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
-/** Keeps a delivery's file in the database, in parts, so that every server instance can read it. */
+/**
+ * Keeps a delivery's files in the database, in parts, so that every server instance can read it.
+ */
 @Component
 class StoredFile {
 
@@ -18,18 +20,18 @@ class StoredFile {
   }
 
   /** Stores a file part by part; call inside a transaction. */
-  void store(long deliveryId, InputStream file) throws IOException {
+  void store(long deliveryId, int fileNo, InputStream file) throws IOException {
     int part = 0;
     for (byte[] bytes = file.readNBytes(PART); bytes.length > 0; bytes = file.readNBytes(PART)) {
-      jdbc.sql("insert into delivery_file (delivery_id, part, bytes) values (?, ?, ?)")
-          .params(deliveryId, part++, bytes)
+      jdbc.sql("insert into delivery_file (delivery_id, file_no, part, bytes) values (?, ?, ?, ?)")
+          .params(deliveryId, fileNo, part++, bytes)
           .update();
     }
   }
 
-  /** The file as a stream that holds one part in memory. */
-  InputStream open(long deliveryId) {
-    return new PartStream(deliveryId);
+  /** A file as a stream that holds one part in memory. */
+  InputStream open(long deliveryId, int fileNo) {
+    return new PartStream(deliveryId, fileNo);
   }
 
   void delete(long deliveryId) {
@@ -38,12 +40,14 @@ class StoredFile {
 
   private final class PartStream extends InputStream {
     private final long deliveryId;
+    private final int fileNo;
     private byte[] bytes = new byte[0];
     private int position;
     private int next;
 
-    PartStream(long deliveryId) {
+    PartStream(long deliveryId, int fileNo) {
       this.deliveryId = deliveryId;
+      this.fileNo = fileNo;
     }
 
     @Override
@@ -70,8 +74,9 @@ class StoredFile {
         return true;
       }
       bytes =
-          jdbc.sql("select bytes from delivery_file where delivery_id = ? and part = ?")
-              .params(deliveryId, next++)
+          jdbc.sql(
+                  "select bytes from delivery_file where delivery_id = ? and file_no = ? and part = ?")
+              .params(deliveryId, fileNo, next++)
               .query(byte[].class)
               .optional()
               .orElse(new byte[0]);

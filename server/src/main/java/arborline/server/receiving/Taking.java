@@ -210,7 +210,7 @@ public class Taking {
     return new Intake.Arriving(
         Interpreter.interpret(line.raw()).tool(),
         line.number == null ? OptionalInt.empty() : OptionalInt.of(line.number),
-        Math.toIntExact(line.lineNo),
+        Math.toIntExact(line.position),
         existing == null ? OptionalLong.empty() : OptionalLong.of(existing));
   }
 

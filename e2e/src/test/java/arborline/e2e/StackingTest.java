@@ -1,0 +1,119 @@
+package arborline.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Tools in their holders. */
+class StackingTest extends BrowserTest {
+
+  /** The guide counts these keys: sixteen besides code and numbers. */
+  @Test
+  void aFlatEndMillInAHolderIsMadeWithoutTheMouse() {
+    Stock stock = Stock.of(journey, "KH");
+    page.navigate(stock.path() + "/new");
+    assertThat(page.getByRole(AriaRole.REGION).getByRole(AriaRole.BUTTON).first()).isVisible();
+    page.keyboard().type("flat");
+    page.keyboard().press("Enter");
+    assertThat(field("Code")).isFocused();
+    page.keyboard().type("KH-NEW");
+    for (int tab = 0; tab < 3; tab++) {
+      page.keyboard().press("Tab");
+    }
+    page.keyboard().type("10");
+    for (String number : new String[] {"22", "10", "72"}) {
+      page.keyboard().press("Tab");
+      page.keyboard().type(number);
+    }
+    assertThat(page.getByPlaceholder(Pattern.compile("^one of"))).isVisible();
+    page.keyboard().press("Tab");
+    page.keyboard().type("sf");
+    assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("SF10");
+    page.keyboard().press("Enter");
+    assertThat(page.getByText("as usual")).isVisible();
+    page.keyboard().press("Control+s");
+    assertThat(Journey.heading(page, "KH-NEW")).isVisible();
+    assertThat(field("Name")).hasValue("Flat end mill 10");
+    Journey.link(page, "Stack").click();
+    assertThat(page.getByLabel("Parts", new Page.GetByLabelOptions().setExact(true)))
+        .containsText("SF10");
+    assertThat(field("Projection")).hasValue("25");
+  }
+
+  private static long holder(Script script, String code) {
+    return script
+        .post(
+            "/components",
+            """
+            {"code": "%s", "name": "Shrink chuck", "kind": "HOLDER", "machineSide": "ST-JD-40:m",
+             "workSide": "CY-SF-10:f", "bodies": [{"length": 80, "from": 50, "to": 24}],
+             "material": "STEEL", "clamping": 28}\
+            """
+                .formatted(code))
+        .get("id")
+        .getAsLong();
+  }
+
+  @Test
+  void aChangedHolderAsksWhichStacksFollow() {
+    Stock stock = Stock.of(journey, "KF");
+    long holder = holder(stock.script(), "KF-HOLDER");
+    for (String tool : new String[] {"FE10", "BE10"}) {
+      stock
+          .script()
+          .post(
+              "/tools/%d/stacks".formatted(stock.tool(tool)),
+              "{\"name\":\"%s\",\"components\":[%d]}".formatted("With " + tool, holder));
+    }
+    page.navigate("/holders/" + holder);
+    field("Length of row 1").fill("long");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("not a number");
+    field("Length of row 1").fill("3 1/2in");
+    Journey.button(page, "Save").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Which stacks follow?");
+    page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("With BE10")).click();
+    assertAccessible();
+    page.getByRole(AriaRole.DIALOG)
+        .getByRole(
+            AriaRole.BUTTON,
+            new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Save"))
+        .click();
+    assertThat(page.getByText("Saved KF-HOLDER")).isVisible();
+    assertThat(field("Length of row 1")).hasValue("88.9");
+    page.navigate("/tools/%d/stack".formatted(stock.tool("BE10")));
+    assertThat(page.getByText("stays at version 1 of 2")).isVisible();
+    Journey.button(page, "Follow").click();
+    assertThat(page.getByText("stays at version 1 of 2")).hasCount(0);
+  }
+
+  @Test
+  void aProjectionThatIsNoNumberOrCannotBeIsSaid() {
+    Stock stock = Stock.of(journey, "KP");
+    page.navigate("/tools/%d/stack".formatted(stock.tool("FE10")));
+    buttonFrom("BH-J40-SF10").click();
+    field("Projection").fill("1,250");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("thousands or decimal");
+    field("Projection").fill("-5");
+    assertThat(page.getByText("is not between 0 and the length")).isVisible();
+    field("Projection").fill("1e9");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("exponent");
+    field("Projection").fill("30");
+    assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+    assertThat(Journey.button(page, "Keep")).isEnabled();
+  }
+
+  @Test
+  void lengthsAreLookedAtInInches() {
+    Stock stock = Stock.of(journey, "KI");
+    page.navigate("/tools/%d/stack".formatted(stock.tool("FE10")));
+    buttonFrom("BH-J40-SF10").click();
+    field("Projection").fill("25.4");
+    Journey.button(page, "Lengths are shown in millimetres; switch").click();
+    field("Height above the tip").click();
+    assertThat(field("Projection")).hasValue("1");
+    assertThat(page.getByLabel("What follows")).containsText("lbf.ft");
+  }
+}
