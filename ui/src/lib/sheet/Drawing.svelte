@@ -57,7 +57,7 @@
         stroke="var(--steel-dark)"
         stroke-dasharray="18 4 4 4"
       />
-      <Parts {outline} at={placed.at} />
+      <g opacity={draft.answer?.sketch ? 0.4 : 1}><Parts {outline} at={placed.at} /></g>
       <line
         x1={placed.at.x(0)}
         x2={placed.at.x(0)}
@@ -101,10 +101,16 @@
     {#if machineSide}
       <div class="absolute bottom-2 left-5">{@render machineSide()}</div>
     {/if}
-    <button class="button quiet absolute bottom-2 right-4" onclick={save}>Save drawing</button>
+    {#if draft.answer?.sketch}
+      <p class="absolute right-5 top-2 text-[13px] text-soft">
+        A sketch until a size is given: type into its dimensions.
+      </p>
+    {:else}
+      <button class="button quiet absolute bottom-2 right-4" onclick={save}>Save drawing</button>
+    {/if}
   {:else}
     <p class="px-5 py-6 text-soft">
-      Give a class and a diameter: the drawing follows from the dimensions.
+      Give a class: the drawing follows from it and from the dimensions.
     </p>
   {/if}
 </section>

@@ -22,10 +22,11 @@
   const shank = $derived(
     ['DMM', 'DCONMS', 'DCON', 'CCMS'].map((symbol) => draft.answer?.values[symbol]?.mm ?? '')
   );
+  const drawn = $derived(Boolean(draft.answer?.outline) && !draft.answer?.sketch);
   const offers = createQuery(() => ({
-    queryKey: ['offers', draft.classId, ...shank, Boolean(draft.answer?.outline)],
+    queryKey: ['offers', draft.classId, ...shank, drawn],
     queryFn: () => ask(api.POST('/api/v1/stacks/offers', { body: draft.body })),
-    enabled: Boolean(draft.answer?.outline),
+    enabled: drawn,
     placeholderData: keepPreviousData
   }));
   const fitting = $derived(offers.data?.items ?? []);

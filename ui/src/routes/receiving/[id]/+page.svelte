@@ -116,7 +116,13 @@
         {#if arrived.pass > 0}
           <section class="border-t border-hairline" aria-label="Lines that pass">
             <h2 class="px-5 pb-1 pt-3">{count(arrived.pass, 'line')} without objection</h2>
-            <Lines {files} delivery={id} disposition="pass" properties={['DC', 'OAL']} editable={false} />
+            <Lines
+              {files}
+              delivery={id}
+              disposition="pass"
+              properties={['DC', 'OAL']}
+              editable={false}
+            />
           </section>
         {/if}
       {/if}

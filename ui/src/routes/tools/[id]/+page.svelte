@@ -171,7 +171,7 @@
       {/each}
     </span>
     <span class="text-soft">version {shown.version}</span>
-    {#if shown.answer.outline && !shown.answer.outline.parts.some((part) => part.flat)}
+    {#if shown.answer.outline && !shown.answer.sketch && !shown.answer.outline.parts.some((part) => part.flat)}
       <a class="button" href="/tools/{id}/stack">Stack</a>
     {/if}
     {#if known?.cuts}

@@ -118,7 +118,7 @@ class KnowledgeTest {
       page.keyboard().press("Tab");
     }
     page.keyboard().type("10");
-    for (String number : new String[] {"22", "10", "72"}) {
+    for (String number : new String[] {"10", "22", "72"}) {
       page.keyboard().press("Tab");
       page.keyboard().type(number);
     }

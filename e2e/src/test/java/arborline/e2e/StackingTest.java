@@ -24,7 +24,7 @@ class StackingTest extends BrowserTest {
       page.keyboard().press("Tab");
     }
     page.keyboard().type("10");
-    for (String number : new String[] {"22", "10", "72"}) {
+    for (String number : new String[] {"10", "22", "72"}) {
       page.keyboard().press("Tab");
       page.keyboard().type(number);
     }

@@ -20,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -52,6 +53,8 @@ final class ToolJudge {
    * The answer to a draft.
    *
    * @param foreign symbols with a value that the class does not ask for
+   * @param sketch true where no size is given yet and the outline is that of an example
+   * @param outline null where the class is not known
    * @param usualName what it is called where nobody gives a name
    */
   record ToolAnswer(
@@ -60,19 +63,26 @@ final class ToolJudge {
       List<String> foreign,
       String usualName,
       List<Finding> findings,
+      boolean sketch,
       @Nullable Outline outline) {}
 
   static ToolAnswer answer(Inspected inspected) {
     Tool tool = inspected.tool();
     Map<String, ValueView> values = new LinkedHashMap<>();
     tool.values().forEach((symbol, value) -> values.put(symbol, ValueView.of(value)));
+    Optional<Outline> drawn = Silhouettes.of(tool);
     return new ToolAnswer(
         values,
         fields(tool),
         foreign(tool),
         UsualName.of(tool),
         inspected.findings(),
-        Silhouettes.of(tool).orElse(null));
+        drawn.isEmpty(),
+        drawn.or(() -> example(tool)).orElse(null));
+  }
+
+  private static Optional<Outline> example(Tool tool) {
+    return ToolClasses.named(tool.toolClass()).map(each -> each.outline(ExampleTools.of(each)));
   }
 
   static Inspected inspect(RawTool raw) {
