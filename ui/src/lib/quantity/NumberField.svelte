@@ -48,6 +48,7 @@
     judge('');
     value = next;
     onvalue?.(next);
+    if (document.activeElement !== input) typed = null;
   }
 
   /** Has the server read what was typed; only what it understands becomes the value. */

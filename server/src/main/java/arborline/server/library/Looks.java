@@ -45,8 +45,8 @@ class Looks {
   }
 
   /** Looks by version id. */
-  Map<Long, Look> of(Collection<Entry> entries) {
-    return looks.getAll(entries.stream().map(each -> each.versionId).toList());
+  Map<Long, Look> of(Collection<ListedTool> entries) {
+    return looks.getAll(entries.stream().map(ListedTool::versionId).toList());
   }
 
   private Map<Long, Look> read(Set<Long> versions) {

@@ -61,16 +61,16 @@ class ToolLists {
 
   Slice<ToolRow> page(
       ToolQuery.Filter filter, String sort, boolean down, @Nullable String after, int limit) {
-    List<Entry> rows =
+    List<ListedTool> rows =
         new ToolQuery(filter, ToolQuery.Except.NOTHING).page(entities, sort, down, after, limit);
     if (rows.isEmpty()) {
       check(filter.libraryId());
     }
     boolean more = rows.size() > limit;
-    List<Entry> shown = more ? rows.subList(0, limit) : rows;
+    List<ListedTool> shown = more ? rows.subList(0, limit) : rows;
     Map<Long, Looks.Look> seen = looks.of(shown);
     List<ToolRow> items =
-        shown.stream().map(entry -> row(entry, seen.get(entry.versionId))).toList();
+        shown.stream().map(entry -> row(entry, seen.get(entry.versionId()))).toList();
     String next = more ? ToolQuery.Cursor.write(shown.getLast(), sort) : null;
     return new Slice<>(items, next);
   }
@@ -81,16 +81,16 @@ class ToolLists {
     }
   }
 
-  private static ToolRow row(Entry entry, Looks.Look look) {
+  private static ToolRow row(ListedTool entry, Looks.Look look) {
     return new ToolRow(
-        entry.id,
-        entry.toolId,
-        entry.code,
-        entry.name,
-        entry.classId,
-        title(entry.classId),
-        entry.number,
-        entry.section,
+        entry.id(),
+        entry.toolId(),
+        entry.code(),
+        entry.name(),
+        entry.classId(),
+        title(entry.classId()),
+        entry.number(),
+        entry.section(),
         look.values(),
         look.outline());
   }

@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.StringJoiner;
-import org.hibernate.jpa.HibernateHints;
 import org.jspecify.annotations.Nullable;
 
 /** Builds the list query of a library from its filters: key-set paging, no offset. */
@@ -104,7 +103,7 @@ final class ToolQuery {
   }
 
   /** The page after a cursor, one row more than the limit. */
-  List<Entry> page(
+  List<ListedTool> page(
       EntityManager entities, String sort, boolean down, @Nullable String after, int limit) {
     String column = SORTS.get(sort);
     if (column == null) {
@@ -120,9 +119,11 @@ final class ToolQuery {
       parameters.put("keyId", cursor.id());
     }
     String order = down ? " desc" : "";
-    TypedQuery<Entry> query =
+    TypedQuery<ListedTool> query =
         entities.createQuery(
-            "select e from Entry e"
+            "select "
+                + ListedTool.COLUMNS
+                + " from Entry e"
                 + joined()
                 + where
                 + " order by e."
@@ -130,12 +131,9 @@ final class ToolQuery {
                 + order
                 + ", e.id"
                 + order,
-            Entry.class);
+            ListedTool.class);
     parameters.forEach(query::setParameter);
-    return query
-        .setHint(HibernateHints.HINT_READ_ONLY, true)
-        .setMaxResults(limit + 1)
-        .getResultList();
+    return query.setMaxResults(limit + 1).getResultList();
   }
 
   private String joined() {
@@ -164,18 +162,18 @@ final class ToolQuery {
   /** Where a page ended. */
   record Cursor(Object value, long id) {
 
-    static String write(Entry last, String sort) {
+    static String write(ListedTool last, String sort) {
       Object value =
           switch (SORTS.get(sort)) {
-            case "code" -> last.code;
-            case "name" -> last.name;
-            case "number" -> last.number;
-            case "dc" -> last.dc.toPlainString();
-            default -> last.classId;
+            case "code" -> last.code();
+            case "name" -> last.name();
+            case "number" -> last.number();
+            case "dc" -> last.dc().toPlainString();
+            default -> last.classId();
           };
       return Base64.getUrlEncoder()
           .withoutPadding()
-          .encodeToString((last.id + "|" + value).getBytes(StandardCharsets.UTF_8));
+          .encodeToString((last.id() + "|" + value).getBytes(StandardCharsets.UTF_8));
     }
 
     static Cursor read(String text, String column) {
