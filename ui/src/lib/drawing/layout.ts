@@ -48,7 +48,7 @@ function unique(marks: Mark[]): Mark[] {
   return marks.filter((mark, index) => marks.findIndex((m) => m.symbol === mark.symbol) === index);
 }
 
-/** The diameter nearest to each end of the tool, the cutting end first. */
+/** The diameter nearest to each end of the tool. */
 function endMarks(marks: Mark[], outline: Outline): Mark[] {
   const across = marks.filter((mark) => mark.kind === 'ACROSS').sort((a, b) => a.z1 - b.z1);
   if (across.length < 2) {
@@ -56,7 +56,7 @@ function endMarks(marks: Mark[], outline: Outline): Mark[] {
   }
   const tip = across[across.length - 1];
   const tail = across[0];
-  return tail.z1 < outline.length / 2 ? [tip, tail] : [tip];
+  return tail.z1 < outline.length / 2 ? [tail, tip] : [tip];
 }
 
 function end(mark: Mark, at: View, outline: Outline): Placed {

@@ -21,6 +21,17 @@
   const outline = $derived(draft.answer?.outline);
   const placed = $derived(outline ? layout(outline, width) : null);
 
+  /**
+   * The dimensions in the order of the form: while somebody types they change places on the drawing
+   * but never in the document, where a field that is moved would lose the focus.
+   */
+  const steady = $derived.by(() => {
+    const order = (draft.answer?.fields ?? []).map((field) => field.symbol);
+    return [...(placed?.placed ?? [])].sort(
+      (a, b) => order.indexOf(a.mark.symbol) - order.indexOf(b.mark.symbol)
+    );
+  });
+
   let svg = $state<SVGSVGElement>();
 
   /** Saves the drawing with its dimensions as an SVG file. */
@@ -79,7 +90,7 @@
         {/each}
       {/each}
     </svg>
-    {#each placed.placed as dimension (dimension.mark.symbol)}
+    {#each steady as dimension (dimension.mark.symbol)}
       {@const symbol = dimension.mark.symbol}
       {@const field = draft.answer?.fields.find((each) => each.symbol === symbol)}
       <div

@@ -109,20 +109,7 @@ class KnowledgeTest {
   void aFlatEndMillIsMadeWithoutTheMouse() {
     library("Probes and jets");
     Journey.link(page, "New tool").click();
-    assertThat(page.getByRole(AriaRole.REGION).getByRole(AriaRole.BUTTON).first()).isVisible();
-    page.keyboard().type("flat");
-    page.keyboard().press("Enter");
-    assertThat(field("Code")).isFocused();
-    page.keyboard().type("KEYS-10");
-    for (int tab = 0; tab < 3; tab++) {
-      page.keyboard().press("Tab");
-    }
-    page.keyboard().type("10");
-    for (String number : new String[] {"10", "22", "72"}) {
-      page.keyboard().press("Tab");
-      page.keyboard().type(number);
-    }
-    assertThat(page.getByLabel("Findings")).containsText("nothing to object");
+    steps.typeFlatEndMill("KEYS-10");
     page.keyboard().press("Control+s");
     assertThat(Journey.heading(page, "KEYS-10")).isVisible();
   }

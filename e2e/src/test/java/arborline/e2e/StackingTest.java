@@ -15,19 +15,7 @@ class StackingTest extends BrowserTest {
   void aFlatEndMillInAHolderIsMadeWithoutTheMouse() {
     Stock stock = Stock.of(journey, "KH");
     page.navigate(stock.path() + "/new");
-    assertThat(page.getByRole(AriaRole.REGION).getByRole(AriaRole.BUTTON).first()).isVisible();
-    page.keyboard().type("flat");
-    page.keyboard().press("Enter");
-    assertThat(field("Code")).isFocused();
-    page.keyboard().type("KH-NEW");
-    for (int tab = 0; tab < 3; tab++) {
-      page.keyboard().press("Tab");
-    }
-    page.keyboard().type("10");
-    for (String number : new String[] {"10", "22", "72"}) {
-      page.keyboard().press("Tab");
-      page.keyboard().type(number);
-    }
+    steps.typeFlatEndMill("KH-NEW");
     assertThat(page.getByPlaceholder(Pattern.compile("^one of"))).isVisible();
     page.keyboard().press("Tab");
     page.keyboard().type("sf");

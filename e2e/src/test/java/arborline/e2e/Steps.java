@@ -54,6 +54,24 @@ final class Steps {
     assertThat(page.getByText("entered " + library)).isVisible();
   }
 
+  /** Types a flat end mill of 10 mm on the page of new tools, as the guide counts its keys. */
+  void typeFlatEndMill(String code) {
+    assertThat(page.getByRole(AriaRole.REGION).getByRole(AriaRole.BUTTON).first()).isVisible();
+    page.keyboard().type("flat");
+    page.keyboard().press("Enter");
+    assertThat(page.getByLabel("Code", new Page.GetByLabelOptions().setExact(true))).isFocused();
+    page.keyboard().type(code);
+    for (int tab = 0; tab < 3; tab++) {
+      page.keyboard().press("Tab");
+    }
+    page.keyboard().type("10");
+    for (String number : new String[] {"22", "10", "72"}) {
+      page.keyboard().press("Tab");
+      page.keyboard().type(number);
+    }
+    assertThat(page.getByLabel("Findings")).containsText("nothing to object");
+  }
+
   /** Opens a choice and takes one of its options. */
   void choose(String choice, String option) {
     page.getByLabel(choice, new Page.GetByLabelOptions().setExact(true)).click();

@@ -163,6 +163,16 @@ class StackTest extends ServerTest {
   }
 
   @Test
+  void spindlesAreThoseThatTheShopHasSomethingFor() {
+    add("ST-Z");
+    var seats = lead.get("/api/v1/components/seats").at("items");
+    assertTrue(
+        seats.valueStream().anyMatch(each -> each.get("code").asString().equals("ST-JD-40:f")));
+    assertTrue(seats.valueStream().allMatch(each -> each.get("code").asString().endsWith(":f")));
+    assertTrue(seats.valueStream().noneMatch(each -> each.get("code").asString().startsWith("CY")));
+  }
+
+  @Test
   void aNewToolIsMadeInItsHolderOrNotAtAll() {
     long component = add("ST-H");
     String path = "/api/v1/libraries/%d/held-tools".formatted(library("Held"));

@@ -31,14 +31,25 @@
   let others = $state(false);
   let solid = $state(false);
   const may = $derived(who.may('EDIT'));
-  const seats = [
+  const sockets = createQuery(() => ({
+    queryKey: ['components', 'seats'],
+    queryFn: () => ask(api.GET('/api/v1/components/seats'))
+  }));
+  const machines = createQuery(() => ({
+    queryKey: ['machines'],
+    queryFn: () => ask(api.GET('/api/v1/machines'))
+  }));
+  /** Any spindle, then each socket with the machines that have it. */
+  const seats = $derived([
     { value: '', label: 'any spindle' },
-    { value: 'ST-JD-40:f', label: '7/24 40, J form' },
-    { value: 'ST-UD-40:f', label: '7/24 40, U form' },
-    { value: 'ST-AD-40:f', label: '7/24 40, A form' },
-    { value: 'HT-A-63:f', label: 'hollow taper 63 A' },
-    { value: 'PT-C-63:f', label: 'polygon taper 63' }
-  ];
+    ...[...new Set([...(sockets.data?.items ?? []).map((each) => each.code), builder.seat])]
+      .filter((code) => code !== '')
+      .map((code) => {
+        const having = (machines.data?.items ?? []).filter((each) => each.seat === code);
+        const names = having.map((each) => each.name).join(', ');
+        return { value: code, label: names ? `${code}  ${names}` : code };
+      })
+  ]);
   const found = $derived(
     builder.offers.filter((offer) =>
       `${offer.component.code} ${offer.component.name}`.toLowerCase().includes(sought.toLowerCase())

@@ -50,6 +50,11 @@ public record Connection(Family family, String form, String size, boolean socket
         .orElseGet(() -> new Read(Optional.of(read), ""));
   }
 
+  /** What it goes into or what goes into it: the same with the other gender. */
+  public Connection counterpart() {
+    return new Connection(family, form, size, !socket);
+  }
+
   /** The code itself. */
   public String code() {
     return "%s-%s-%s:%s".formatted(family.id(), form, size, socket ? "f" : "m");

@@ -9,6 +9,11 @@ public interface Family {
   /** Two letters. */
   String id();
 
+  /** True where spindles and turrets have such sockets, so that a stack can begin with it. */
+  default boolean begins() {
+    return false;
+  }
+
   /** What is wrong with form, size or gender, or nothing. */
   Optional<String> fault(Connection connection);
 

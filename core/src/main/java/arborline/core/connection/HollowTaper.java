@@ -26,6 +26,11 @@ public final class HollowTaper implements Family {
   }
 
   @Override
+  public boolean begins() {
+    return true;
+  }
+
+  @Override
   public Optional<String> fault(Connection connection) {
     List<String> sizes = SIZES.get(connection.form());
     if (sizes == null) {

@@ -16,6 +16,11 @@ public final class PolygonTaper implements Family {
   }
 
   @Override
+  public boolean begins() {
+    return true;
+  }
+
+  @Override
   public Optional<String> fault(Connection connection) {
     if (!connection.form().equals("C")) {
       return Optional.of("polygon-taper form %s unknown".formatted(connection.form()));

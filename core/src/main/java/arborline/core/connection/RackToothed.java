@@ -16,6 +16,11 @@ public final class RackToothed implements Family {
   }
 
   @Override
+  public boolean begins() {
+    return true;
+  }
+
+  @Override
   public Optional<String> fault(Connection connection) {
     return Family.inSeries("rack-toothed shank", connection.size(), SIZES);
   }

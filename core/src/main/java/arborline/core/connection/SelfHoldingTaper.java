@@ -16,6 +16,11 @@ public final class SelfHoldingTaper implements Family {
   }
 
   @Override
+  public boolean begins() {
+    return true;
+  }
+
+  @Override
   public Optional<String> fault(Connection connection) {
     boolean known =
         List.of("A", "B").contains(connection.form()) && SIZES.contains(connection.size());

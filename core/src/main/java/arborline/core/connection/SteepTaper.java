@@ -18,6 +18,11 @@ public final class SteepTaper implements Family {
   }
 
   @Override
+  public boolean begins() {
+    return true;
+  }
+
+  @Override
   public Optional<String> fault(Connection connection) {
     return FORMS.contains(connection.form())
         ? Family.inSeries("7/24", connection.size(), SIZES)

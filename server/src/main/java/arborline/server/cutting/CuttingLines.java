@@ -47,6 +47,7 @@ class CuttingLines implements Attachment {
   private final Tools tools;
   private final Machines machines;
   private final Materials materials;
+  private final CuttingUndo undo;
   private final Trail trail;
   private final Live live;
   private final Clock clock;
@@ -56,6 +57,7 @@ class CuttingLines implements Attachment {
       Tools tools,
       Machines machines,
       Materials materials,
+      CuttingUndo undo,
       Trail trail,
       Live live,
       Clock clock) {
@@ -63,6 +65,7 @@ class CuttingLines implements Attachment {
     this.tools = tools;
     this.machines = machines;
     this.materials = materials;
+    this.undo = undo;
     this.trail = trail;
     this.live = live;
     this.clock = clock;
@@ -300,6 +303,6 @@ class CuttingLines implements Attachment {
     live.say("tool", line.toolId, "cutting");
     return trail.record(
         Said.of("tool", line.toolId, text + tools.get(line.toolId).tool().code())
-            .undoneBy(CuttingUndo.KIND, new CuttingUndo.Deed(line.id, line.toolId, before, after)));
+            .undoneBy(CuttingUndo.KIND, undo.deed(line.id, line.toolId, before, after)));
   }
 }

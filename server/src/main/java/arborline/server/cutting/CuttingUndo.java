@@ -1,33 +1,25 @@
 package arborline.server.cutting;
 
-import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
-import arborline.server.support.Refusal;
-import arborline.server.trail.Undo;
-import java.util.Objects;
+import arborline.server.trail.StateUndo;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Puts a line of cutting data back to what it was. */
 @Component
-class CuttingUndo implements Undo {
+class CuttingUndo extends StateUndo<LineState> {
 
   static final String KIND = "cutting.changed";
 
   private final CuttingLineRepository lines;
-  private final Json json;
   private final Live live;
 
   CuttingUndo(CuttingLineRepository lines, Json json, Live live) {
+    super(json, LineState.class);
     this.lines = lines;
-    this.json = json;
     this.live = live;
   }
-
-  /** A deed; without a state before it was kept new, without one after it was taken out. */
-  record Deed(long id, long toolId, @Nullable LineState before, @Nullable LineState after) {}
 
   @Override
   public String kind() {
@@ -35,25 +27,24 @@ class CuttingUndo implements Undo {
   }
 
   @Override
-  public Permission needs() {
-    return Permission.EDIT;
+  protected Optional<LineState> now(long id) {
+    return lines.findById(id).map(LineState::of);
   }
 
   @Override
-  public void undo(String data) {
-    Deed deed = json.read(data, Deed.class);
-    Optional<CuttingLine> now = lines.findById(deed.id());
-    if (!Objects.equals(now.map(LineState::of).orElse(null), deed.after())) {
-      throw Refusal.conflict("the line was changed again since; take the later change back first");
-    }
-    LineState before = deed.before();
-    if (before == null) {
-      now.ifPresent(lines::delete);
-    } else {
-      CuttingLine line = now.orElseGet(() -> new CuttingLine(deed.toolId()));
-      before.to(line);
-      lines.save(line);
-    }
-    live.say("tool", deed.toolId(), "cutting");
+  protected void remove(long id) {
+    lines.findById(id).ifPresent(lines::delete);
+  }
+
+  @Override
+  protected void put(long id, long toolId, LineState state) {
+    CuttingLine line = lines.findById(id).orElseGet(() -> new CuttingLine(toolId));
+    state.to(line);
+    lines.save(line);
+  }
+
+  @Override
+  protected void tell(long toolId) {
+    live.say("tool", toolId, "cutting");
   }
 }

@@ -34,7 +34,7 @@ class MachineController {
     this.tools = tools;
   }
 
-  record MachineHead(String id, String name, String kind, int pockets, int planned) {}
+  record MachineHead(String id, String name, String kind, String seat, int pockets, int planned) {}
 
   /**
    * A planned place.
@@ -69,6 +69,7 @@ class MachineController {
                     each.id(),
                     each.name(),
                     each.kind(),
+                    each.seat(),
                     each.magazine().pockets(),
                     plans.plan(each.id()).size()))
             .toList());

@@ -1,5 +1,6 @@
 package arborline.server.stack;
 
+import arborline.core.connection.Connection;
 import arborline.core.connection.Joint;
 import arborline.core.stack.Component;
 import arborline.core.stack.Cutter;
@@ -91,6 +92,24 @@ class StackController {
     return components.retire(id, retired);
   }
 
+  /** A spindle or turret that a stack can be built for. */
+  record SpindleSeat(String code) {}
+
+  /** Sockets of the spindles that the shop has something for. */
+  @GetMapping("/components/seats")
+  Slice<SpindleSeat> seats() {
+    return Slice.all(
+        components.all().stream()
+            .map(known -> Connection.read(known.component().machineSide()).connection())
+            .flatMap(Optional::stream)
+            .filter(side -> side.family().begins())
+            .map(side -> side.counterpart().code())
+            .distinct()
+            .sorted()
+            .map(SpindleSeat::new)
+            .toList());
+  }
+
   /** The stacks that use a component. */
   @GetMapping("/components/{id}/stacks")
   Slice<Stacks.KeptStack> using(@PathVariable long id) {
@@ -116,7 +135,11 @@ class StackController {
       Components.KnownComponent known, @Nullable String socket, Optional<Cutter> cutter) {
     Component component = known.component();
     boolean first = socket == null || socket.isBlank();
-    boolean spindleSide = component.machineSide().matches("(ST|HT|PT|VD|MT).*");
+    boolean spindleSide =
+        Connection.read(component.machineSide())
+            .connection()
+            .filter(side -> side.family().begins())
+            .isPresent();
     Joint joint = first ? null : Joint.of(socket, component.machineSide());
     boolean takes =
         cutter.map(each -> Joint.of(component.workSide(), each.connection()).mates()).orElse(false);

@@ -12,7 +12,6 @@ import arborline.server.library.ToolCopied;
 import arborline.server.library.ToolDraft;
 import arborline.server.library.Tools;
 import arborline.server.live.Live;
-import arborline.server.stack.StackUndo.StackState;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
@@ -41,6 +40,7 @@ class Stacks implements Attachment {
   private final Components components;
   private final Tools tools;
   private final NewTools newTools;
+  private final StackUndo undo;
   private final Trail trail;
   private final Live live;
 
@@ -49,12 +49,14 @@ class Stacks implements Attachment {
       Components components,
       Tools tools,
       NewTools newTools,
+      StackUndo undo,
       Trail trail,
       Live live) {
     this.stacks = stacks;
     this.components = components;
     this.tools = tools;
     this.newTools = newTools;
+    this.undo = undo;
     this.trail = trail;
     this.live = live;
   }
@@ -246,7 +248,7 @@ class Stacks implements Attachment {
     live.say("tool", row.toolId, "stack");
     return trail.record(
         Said.of("tool", row.toolId, text + tools.get(row.toolId).tool().code())
-            .undoneBy(StackUndo.KIND, new StackUndo.Deed(row.id, row.toolId, before, after)));
+            .undoneBy(StackUndo.KIND, undo.deed(row.id, row.toolId, before, after)));
   }
 
   @Override

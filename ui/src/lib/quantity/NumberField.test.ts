@@ -1,0 +1,87 @@
+import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+
+const get = vi.hoisted(() => vi.fn());
+vi.mock('$lib/api/client', () => ({
+  api: { GET: get },
+  ask: (answer: Promise<unknown>) => answer
+}));
+
+import { settings } from '$lib/shell/settings.svelte';
+import NumberField from './NumberField.svelte';
+import { entries } from './entries';
+import { units } from './units.svelte';
+
+describe('a field for numbers', () => {
+  const onvalue = vi.fn();
+
+  beforeEach(async () => {
+    cleanup();
+    get.mockReset();
+    onvalue.mockReset();
+    settings.unit = 'mm';
+    get.mockResolvedValueOnce({
+      items: [{ metric: 'mm', inch: 'in', factor: 25.4, decimals: 2 }]
+    });
+    await units.load();
+    get.mockReset();
+  });
+
+  function field(more: object = {}) {
+    render(NumberField, { label: 'Length', value: 50.8, unit: 'mm', onvalue, ...more });
+    return screen.getByLabelText<HTMLInputElement>('Length');
+  }
+
+  it('gives what the server understood', async () => {
+    get.mockResolvedValue({ valid: true, exact: '12.7' });
+    const input = field();
+    await fireEvent.input(input, { target: { value: '1/2"' } });
+    await entries.sound();
+    expect(get).toHaveBeenCalledWith('/api/v1/explain/quantity', {
+      params: { query: { text: '1/2"', from: 'mm', to: 'mm' } }
+    });
+    expect(onvalue).toHaveBeenLastCalledWith(12.7);
+  });
+
+  it('says what is no number and keeps the value', async () => {
+    get.mockResolvedValue({ valid: false, why: 'not a number; type a number such as 12.7' });
+    const input = field();
+    await fireEvent.input(input, { target: { value: 'long' } });
+    expect(await entries.sound()).toBe(false);
+    expect(screen.getByRole('alert').textContent).toContain("'long': not a number");
+    expect(input.getAttribute('aria-invalid')).toBe('true');
+    expect(onvalue).not.toHaveBeenCalled();
+    await fireEvent.keyDown(input, { key: 'Escape' });
+    expect(input.value).toBe('50.8');
+    expect(await entries.sound()).toBe(true);
+  });
+
+  it('gives nothing only where it may be empty', async () => {
+    const input = field({ optional: true });
+    await fireEvent.input(input, { target: { value: ' ' } });
+    await entries.sound();
+    expect(onvalue).toHaveBeenLastCalledWith(null);
+    expect(get).not.toHaveBeenCalled();
+  });
+
+  it('asks only for the last of what is typed quickly', async () => {
+    get.mockResolvedValue({ valid: true, exact: '12' });
+    const input = field();
+    await fireEvent.input(input, { target: { value: '1' } });
+    await fireEvent.input(input, { target: { value: '12' } });
+    await entries.sound();
+    expect(get).toHaveBeenCalledTimes(1);
+  });
+
+  it('shows inches where somebody looks in inches, and reads them', async () => {
+    settings.unit = 'in';
+    get.mockResolvedValue({ valid: true, exact: '25.4' });
+    const input = field();
+    expect(input.value).toBe('2');
+    await fireEvent.input(input, { target: { value: '1' } });
+    await entries.sound();
+    expect(get.mock.calls[0][1]).toEqual({
+      params: { query: { text: '1', from: 'in', to: 'mm' } }
+    });
+  });
+});
