@@ -40,6 +40,18 @@
   );
   const limits = $derived([...new Set(window.points.map((point) => point.by))]);
 
+  /** Round numbers from one value to another, about five of them. */
+  function ticks(from: number, to: number): number[] {
+    const rough = (to - from) / 5;
+    const decade = 10 ** Math.floor(Math.log10(rough));
+    const step = [1, 2, 5, 10].map((each) => each * decade).find((each) => each >= rough) ?? rough;
+    const begin = Math.ceil(from / step);
+    return Array.from(
+      { length: Math.floor(to / step) - begin + 1 },
+      (_, at) => (begin + at) * step
+    );
+  }
+
   function tidy(value: number): string {
     return value.toLocaleString('en', { maximumSignificantDigits: 3 });
   }
@@ -88,12 +100,15 @@
       >
     {/if}
     <g font-size="12" fill="var(--soft)">
-      {#each [0, 0.25, 0.5, 0.75, 1] as share (share)}
-        {@const vc = first + share * (last - first)}
-        {@const fz = share * highest}
-        <text x={x(vc)} y={HEIGHT - 16} text-anchor="middle">{tidy(units.view(vc, 'm/min'))}</text>
-        <text x={LEFT - 8} y={y(fz) + 4} text-anchor="end">{tidy(units.view(fz, 'mm'))}</text>
-        <line x1={LEFT - 4} x2={LEFT} y1={y(fz)} y2={y(fz)} stroke="var(--hairline)" />
+      {#each ticks(units.view(first, 'm/min'), units.view(last, 'm/min')) as shown (shown)}
+        <text x={x(shown / units.view(1, 'm/min'))} y={HEIGHT - 16} text-anchor="middle"
+          >{tidy(shown)}</text
+        >
+      {/each}
+      {#each ticks(0, units.view(highest, 'mm')) as shown (shown)}
+        {@const at = y(shown / units.view(1, 'mm'))}
+        <text x={LEFT - 8} y={at + 4} text-anchor="end">{tidy(shown)}</text>
+        <line x1={LEFT - 4} x2={LEFT} y1={at} y2={at} stroke="var(--soft)" />
       {/each}
       <text x={width - 16} y={HEIGHT - 2} text-anchor="end">speed, {units.label('m/min')}</text>
       <text x={LEFT + 6} y="14">feed, {units.label('mm')}</text>

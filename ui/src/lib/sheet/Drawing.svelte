@@ -45,7 +45,9 @@
   }
 
   function colour(symbol: string): string {
-    const finding = draft.finding(symbol);
+    // What is only missing still is told, not blamed.
+    const found = draft.finding(symbol);
+    const finding = found?.code.startsWith('missing.') ? undefined : found;
     if (finding?.severity === 'HOLD') return 'var(--hold)';
     if (finding?.severity === 'QUERY') return 'var(--query)';
     return draft.focus === symbol ? 'var(--working)' : 'var(--soft)';
@@ -113,7 +115,7 @@
       <div class="absolute bottom-2 left-5">{@render machineSide()}</div>
     {/if}
     {#if draft.answer?.sketch}
-      <p class="absolute right-5 top-2 text-[13px] text-soft">
+      <p class="absolute left-5 top-2 text-[13px] text-soft">
         A sketch until a size is given: type into its dimensions.
       </p>
     {:else}

@@ -50,8 +50,8 @@
   >
     <Combobox.Input
       id="held-by"
-      class="field code h-6! w-40"
-      placeholder={fitting.length > 0 ? `one of ${fitting.length}` : 'nothing takes it yet'}
+      class="field code h-6! w-44"
+      placeholder={fitting.length > 0 ? `one of ${fitting.length}` : 'nothing takes it'}
       clearOnDeselect
       oninput={(event) => {
         sought = event.currentTarget.value;

@@ -188,7 +188,9 @@
         {#each findings as finding (finding.message)}<li>{capital(finding.message)}</li>{/each}
       </ul>
     {/if}
-    <div class="grid grid-cols-[380px_minmax(0,1fr)_300px] gap-8 px-5 pt-4">
+    <div
+      class="grid grid-cols-[360px_minmax(0,1fr)] gap-8 px-5 pt-4 xl:grid-cols-[380px_minmax(0,1fr)_300px]"
+    >
       <div class="grid grid-cols-[130px_1fr] content-start items-center gap-2">
         <label class="text-soft" for="code">Code</label>
         <input id="code" class="field code" readonly={!may} bind:value={draft.code} />
@@ -299,7 +301,7 @@
           >
         {/if}
       </section>
-      <section aria-label="Stacks that use it">
+      <section aria-label="Stacks that use it" class="col-start-2 xl:col-start-auto">
         <h2>Stacks that use it</h2>
         {#if using.data && using.data.items.length > 0}
           <p class="text-soft">

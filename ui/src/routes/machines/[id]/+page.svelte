@@ -53,6 +53,8 @@
 
   async function put(place: string, toolId: number, length?: string, diameter?: string) {
     const measured = length !== undefined;
+    // At once, so that nobody types measures into the pocket that was chosen before.
+    chosen = place;
     const worked = await act(
       () =>
         ask(
@@ -63,10 +65,7 @@
         ),
       measured ? `Kept the measures of pocket ${place}` : `Planned for pocket ${place}`
     );
-    if (worked) {
-      picked = null;
-      chosen = place;
-    }
+    if (worked) picked = null;
     return worked;
   }
 

@@ -77,7 +77,7 @@ class ShotsTest {
     Journey.link(page, "Cutting data").click();
     page.getByLabel("Machine", new Page.GetByLabelOptions().setExact(true)).click();
     page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("M1 Heron")).click();
-    page.getByLabel("Depth ap", new Page.GetByLabelOptions().setExact(true)).fill("12");
+    page.getByLabel("Depth ap", new Page.GetByLabelOptions().setExact(true)).fill("5");
     assertThat(page.getByText("the dot is this cut")).isVisible();
     Journey.button(page, "Keep").click();
     assertThat(page.getByLabel("Lines", new Page.GetByLabelOptions().setExact(true)))

@@ -47,6 +47,10 @@
       .filter((group) => group.items.length > 0)
   );
   let saving = $state(false);
+  /** What is no solid of revolution is not held by a turning holder. */
+  const turns = $derived(
+    draft.answer?.outline ? !draft.answer.outline.parts.some((part) => part.flat) : false
+  );
   let holder = $state('');
   let projection = $state<number | null>(null);
 
@@ -195,11 +199,10 @@
     </div>
   </header>
   <div class="min-h-0 flex-1 overflow-auto pb-8">
-    <Drawing {draft}>
-      {#snippet machineSide()}
-        <HeldBy {draft} bind:holder bind:projection />
-      {/snippet}
-    </Drawing>
+    {#snippet heldBy()}
+      <HeldBy {draft} bind:holder bind:projection />
+    {/snippet}
+    <Drawing {draft} machineSide={turns ? heldBy : undefined} />
     <div class="grid grid-cols-[minmax(0,1fr)_280px] gap-6 xl:grid-cols-[minmax(0,1fr)_360px]">
       <Fields {draft} />
       <Findings {draft} />
