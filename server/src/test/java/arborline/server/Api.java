@@ -32,9 +32,11 @@ final class Api {
 
   private final RestClient http;
   private final String key;
+  private final int port;
 
   Api(int port, String key) {
     this.key = key;
+    this.port = port;
     this.http =
         RestClient.builder()
             .baseUrl("http://127.0.0.1:" + port)
@@ -85,6 +87,16 @@ final class Api {
   Answer get(String path) {
     return answer(
         http.get().uri(path).headers(h -> h.setBearerAuth(key)).retrieve().toEntity(byte[].class));
+  }
+
+  /** As {@link #get(String)}, for an address whose parts are encoded already. */
+  Answer get(java.net.URI encoded) {
+    return answer(
+        http.get()
+            .uri(java.net.URI.create("http://127.0.0.1:%d%s".formatted(port, encoded)))
+            .headers(h -> h.setBearerAuth(key))
+            .retrieve()
+            .toEntity(byte[].class));
   }
 
   byte[] bytes(String path) {

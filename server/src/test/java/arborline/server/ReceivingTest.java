@@ -115,6 +115,35 @@ class ReceivingTest extends ServerTest {
   }
 
   @Test
+  void linesOfSeveralFilesArePagedInTheirOrder() {
+    long id = lead.deliver(file("a.csv", table("PGA", 30)), file("b.csv", table("PGB", 30)));
+    List<Long> positions = new java.util.ArrayList<>();
+    String after = "";
+    do {
+      Api.Answer page = lead.get("/api/v1/deliveries/%d/lines?limit=25%s".formatted(id, after));
+      page.at("items").forEach(line -> positions.add(line.get("position").asLong()));
+      after = page.at("next").isNull() ? null : "&after=" + page.text("next");
+    } while (after != null);
+    assertEquals(java.util.stream.LongStream.rangeClosed(1, 60).boxed().toList(), positions);
+  }
+
+  @Test
+  void numbersByPlaceInTheDeliveryGoOnOverItsFiles() {
+    long library = library("Positions");
+    long id = lead.deliver(file("a.csv", table("PSA", 2)), file("b.csv", table("PSB", 2)));
+    lead.post(
+        "/api/v1/deliveries/%d/accept".formatted(id),
+        Api.body("library", library, "numbering", "position"));
+    List<Integer> numbers =
+        lead.get("/api/v1/libraries/%d/tools?sort=number".formatted(library))
+            .at("items")
+            .valueStream()
+            .map(tool -> tool.get("number").asInt())
+            .toList();
+    assertEquals(List.of(1, 2, 3, 4), numbers);
+  }
+
+  @Test
   void acceptingTwiceChangesNothingTheSecondTime() {
     long library = library("Twice");
     long id = lead.deliver("twice.csv", table("TWICE", 20));

@@ -265,6 +265,84 @@ class StackTest extends ServerTest {
   }
 
   @Test
+  void aCodeInOtherLettersIsTheSameCode() {
+    add("ST-Case");
+    Api.Answer again = lead.post("/api/v1/components", holder("st-CASE"));
+    assertEquals(409, again.status());
+    assertTrue(again.text("detail").contains("taken already"));
+    long other = add("ST-Other");
+    assertEquals(409, lead.send("PUT", "/api/v1/components/" + other, holder("st-case")).status());
+    assertEquals(200, lead.send("PUT", "/api/v1/components/" + other, holder("ST-OTHER")).status());
+  }
+
+  @Test
+  void aRetiredPartIsNotOfferedUntilItIsTakenBack() {
+    long component = add("ST-R");
+    String path = "/api/v1/components/%d/retired?retired=".formatted(component);
+    assertTrue(offered(component));
+    lead.send("PUT", path + true, null);
+    assertFalse(offered(component));
+    lead.send("PUT", path + false, null);
+    assertTrue(offered(component));
+  }
+
+  private boolean offered(long component) {
+    return lead.post("/api/v1/stacks/offers", draft("", "22"))
+        .at("items")
+        .valueStream()
+        .anyMatch(each -> each.get("id").asLong() == component);
+  }
+
+  @Test
+  void aChangeOnTopOfAnotherIsTakenBackFirst() {
+    long component = add("ST-V");
+    Map<String, Object> longer = holder("ST-V");
+    longer.put("bodies", List.of(Api.body("length", 100, "from", 63, "to", 30)));
+    String path = "/api/v1/components/" + component;
+    long first = lead.send("PUT", path, longer).number("undo");
+    long second = lead.send("PUT", path, holder("ST-V")).number("undo");
+    Api.Answer refused = lead.post("/api/v1/trail/%d/undo".formatted(first), null);
+    assertEquals(409, refused.status());
+    assertTrue(refused.text("detail").contains("take the later change back first"));
+    undo(second);
+    assertEquals(100, lead.get(path).at("component").get("bodies").get(0).get("length").asDouble());
+  }
+
+  @Test
+  void numbersOfAPartAreKeptAsTheyWereGiven() {
+    Map<String, Object> exact = holder("ST-N");
+    exact.put(
+        "bodies",
+        List.of(
+            Api.body(
+                "length",
+                new java.math.BigDecimal("12.70"),
+                "from",
+                new java.math.BigDecimal("0.1"),
+                "to",
+                new java.math.BigDecimal("44.45"))));
+    long component = lead.post("/api/v1/components", exact).number("id");
+    var body = lead.get("/api/v1/components/" + component).at("component").get("bodies").get(0);
+    assertEquals(0, new java.math.BigDecimal("12.7").compareTo(body.get("length").decimalValue()));
+    assertEquals("0.1", body.get("from").asString());
+  }
+
+  @Test
+  void absurdNumbersAreRefusedInWords() {
+    Map<String, Object> absurd = holder("ST-Q");
+    absurd.put("bodies", List.of(Api.body("length", 1e9, "from", 63, "to", 63)));
+    Api.Answer refused = lead.post("/api/v1/components", absurd);
+    assertEquals(409, refused.status());
+    assertTrue(refused.text("detail").contains("below 1000 mm"));
+    long component = add("ST-Q");
+    long tool = tool("ST-T9");
+    assertEquals(
+        400, lead.post("/api/v1/tools/%d/stacks".formatted(tool), stack(component, 1e9)).status());
+    assertEquals(
+        400, lead.post("/api/v1/tools/%d/stacks".formatted(tool), stack(component, -1)).status());
+  }
+
+  @Test
   void wrongComponentsAreRefusedInWords() {
     Map<String, Object> wrong = holder("ST-E");
     wrong.put("workSide", "CY-SL-0:f");
