@@ -27,7 +27,6 @@ import java.util.Optional;
 final class ImportFigure {
 
   private static final int LINES = 100_000;
-  private static final int COLUMNS = 17;
 
   private final RunningLine line;
   private final Http http;
@@ -98,9 +97,10 @@ final class ImportFigure {
     try (Statement statement = connection.createStatement();
         ResultSet all =
             statement.executeQuery("select * from delivery_line where delivery_id = " + delivery)) {
+      int columns = all.getMetaData().getColumnCount();
       while (all.next()) {
-        Object[] row = new Object[COLUMNS];
-        for (int i = 0; i < COLUMNS; i++) {
+        Object[] row = new Object[columns];
+        for (int i = 0; i < columns; i++) {
           row[i] = all.getObject(i + 1);
         }
         rows.add(row);
@@ -123,12 +123,13 @@ final class ImportFigure {
 
   private static void insert(Connection connection, List<Object[]> rows) throws SQLException {
     connection.setAutoCommit(false);
-    String marks = "?,".repeat(COLUMNS - 1) + "?";
+    int columns = rows.getFirst().length;
+    String marks = "?,".repeat(columns - 1) + "?";
     try (PreparedStatement insert =
         connection.prepareStatement("insert into floor_line values (" + marks + ")")) {
       int open = 0;
       for (Object[] row : rows) {
-        for (int i = 0; i < COLUMNS; i++) {
+        for (int i = 0; i < columns; i++) {
           insert.setObject(i + 1, row[i]);
         }
         insert.addBatch();
