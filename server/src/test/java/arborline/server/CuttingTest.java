@@ -11,20 +11,7 @@ class CuttingTest extends ServerTest {
   private long tool(String code) {
     return lead.post(
             "/api/v1/libraries/%d/tools".formatted(library("Cutting " + code)),
-            Api.body(
-                "code",
-                code,
-                "name",
-                "Mill " + code,
-                "classId",
-                "end-mill-flat",
-                "values",
-                Map.of(
-                    "DC", Map.of("text", "9.7", "unit", "mm"),
-                    "APMX", Map.of("text", "22", "unit", "mm"),
-                    "DMM", Map.of("text", "10", "unit", "mm"),
-                    "OAL", Map.of("text", "72", "unit", "mm"),
-                    "NOF", Map.of("text", "4"))))
+            Draft.of(code, "Mill " + code, "end-mill-flat", "DC=9.7 APMX=22 DMM=10 OAL=72 NOF=4"))
         .number("toolId");
   }
 
@@ -136,20 +123,7 @@ class CuttingTest extends ServerTest {
     long probe =
         lead.post(
                 "/api/v1/libraries/%d/tools".formatted(library("Cutting probes")),
-                Api.body(
-                    "code",
-                    "CU-P",
-                    "name",
-                    "Probe",
-                    "classId",
-                    "probe-touch",
-                    "values",
-                    Map.of(
-                        "DC", Map.of("text", "6", "unit", "mm"),
-                        "DN", Map.of("text", "4", "unit", "mm"),
-                        "LU", Map.of("text", "50", "unit", "mm"),
-                        "LF", Map.of("text", "150", "unit", "mm"),
-                        "RPMX", Map.of("text", "0"))))
+                Draft.of("CU-P", "Probe", "probe-touch", "DC=6 DN=4 LU=50 LF=150 RPMX=0"))
             .number("toolId");
     assertEquals(409, compute(probe).status());
     assertEquals(

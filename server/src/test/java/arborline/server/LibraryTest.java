@@ -11,28 +11,6 @@ import org.junit.jupiter.api.Test;
 
 class LibraryTest extends ServerTest {
 
-  private static Map<String, Object> mill(String code, String diameter) {
-    return Api.body(
-        "code",
-        code,
-        "name",
-        "Mill",
-        "classId",
-        "end-mill-flat",
-        "values",
-        Api.body(
-            "DC",
-            Api.body("text", diameter),
-            "APMX",
-            Api.body("text", "20"),
-            "DMM",
-            Api.body("text", "12"),
-            "OAL",
-            Api.body("text", "83"),
-            "NOF",
-            Api.body("text", "4")));
-  }
-
   private long filled(String name, String prefix, int count) {
     long library = library(name);
     long delivery = lead.deliver(name + ".csv", table(prefix, count));
@@ -78,10 +56,11 @@ class LibraryTest extends ServerTest {
   void savingMakesAVersionAndUndoBringsTheOldOneBack() {
     long library = library("Versions");
     long tool =
-        lead.post("/api/v1/libraries/%d/tools".formatted(library), mill("VER-1", "10"))
+        lead.post("/api/v1/libraries/%d/tools".formatted(library), Draft.mill("VER-1", "10"))
             .number("toolId");
     Api.Answer saved =
-        lead.send("PUT", "/api/v1/tools/%d?version=1".formatted(tool), mill("VER-1", "1/2\""));
+        lead.send(
+            "PUT", "/api/v1/tools/%d?version=1".formatted(tool), Draft.mill("VER-1", "1/2\""));
     assertEquals(2, saved.number("version"));
     Api.Answer sheet = lead.get("/api/v1/tools/" + tool);
     assertEquals("12.7", sheet.at("answer").at("/values/DC/mm").asString());
@@ -96,17 +75,17 @@ class LibraryTest extends ServerTest {
   void twoPeopleChangingDifferentFieldsAreMergedTheSameFieldIsAsked() {
     long library = library("Merged");
     long tool =
-        lead.post("/api/v1/libraries/%d/tools".formatted(library), mill("MERGE-1", "10"))
+        lead.post("/api/v1/libraries/%d/tools".formatted(library), Draft.mill("MERGE-1", "10"))
             .number("toolId");
     String path = "/api/v1/tools/%d?version=1".formatted(tool);
-    assertEquals(2, lead.send("PUT", path, mill("MERGE-1", "11")).number("version"));
-    Map<String, Object> renamed = mill("MERGE-1", "10");
+    assertEquals(2, lead.send("PUT", path, Draft.mill("MERGE-1", "11")).number("version"));
+    Map<String, Object> renamed = Draft.mill("MERGE-1", "10");
     renamed.put("name", "Better mill");
     assertEquals(3, lead.send("PUT", path, renamed).number("version"));
     Api.Answer sheet = lead.get("/api/v1/tools/" + tool);
     assertEquals("Better mill", sheet.text("name"));
     assertEquals("11", sheet.at("answer").at("/values/DC/text").asString());
-    Api.Answer conflict = lead.send("PUT", path, mill("MERGE-1", "12"));
+    Api.Answer conflict = lead.send("PUT", path, Draft.mill("MERGE-1", "12"));
     assertEquals(409, conflict.status());
     assertEquals("DC", conflict.at("details").get(0).get("symbol").asString());
   }
@@ -115,18 +94,18 @@ class LibraryTest extends ServerTest {
   void whatCannotBeIsNotSaved() {
     long library = library("Sound");
     String path = "/api/v1/libraries/%d/tools".formatted(library);
-    Api.Answer text = lead.post(path, mill("BAD-1", "ten"));
+    Api.Answer text = lead.post(path, Draft.mill("BAD-1", "ten"));
     assertEquals(409, text.status());
     assertTrue(text.text("detail").contains("'ten': not a number"));
-    lead.post(path, mill("GOOD-1", "10"));
-    assertEquals(409, lead.post(path, mill("good-1", "10")).status());
+    lead.post(path, Draft.mill("GOOD-1", "10"));
+    assertEquals(409, lead.post(path, Draft.mill("good-1", "10")).status());
   }
 
   @Test
   void copyTakesTheNextFreeCodeAndTakingOutCanBeUndone() {
     long library = library("Copies");
     String path = "/api/v1/libraries/%d/tools".formatted(library);
-    long tool = lead.post(path, mill("COPY-1", "10")).number("toolId");
+    long tool = lead.post(path, Draft.mill("COPY-1", "10")).number("toolId");
     long copy = lead.post(path + "/%d/copy".formatted(tool), null).number("toolId");
     assertEquals("COPY-1-2", lead.get("/api/v1/tools/" + copy).text("code"));
     long undo = lead.send("DELETE", path + "/" + tool, null).number("undo");
@@ -138,9 +117,9 @@ class LibraryTest extends ServerTest {
 
   @Test
   void draftIsAnsweredWithFindingsAndOutline() {
-    Api.Answer answer = lead.post("/api/v1/tools/check", mill("DRAFT-1", "10"));
+    Api.Answer answer = lead.post("/api/v1/tools/check", Draft.mill("DRAFT-1", "10"));
     assertEquals(72 + 11, answer.at("outline").get("length").asInt());
-    Map<String, Object> deep = mill("DRAFT-1", "10");
+    Map<String, Object> deep = Draft.mill("DRAFT-1", "10");
     ((Map<String, Object>) deep.get("values")).put("LU", Api.body("text", "15"));
     Api.Answer finding = lead.post("/api/v1/tools/check", deep);
     assertEquals("depth-beyond-usable", finding.at("findings").get(0).get("code").asString());
@@ -161,7 +140,8 @@ class LibraryTest extends ServerTest {
     Api visitor = as("VISITOR");
     assertEquals(200, visitor.get("/api/v1/libraries").status());
     assertEquals(403, visitor.post("/api/v1/libraries", Api.body("name", "No")).status());
-    assertEquals(403, visitor.send("PUT", "/api/v1/tools/1?version=1", mill("X", "1")).status());
+    assertEquals(
+        403, visitor.send("PUT", "/api/v1/tools/1?version=1", Draft.mill("X", "1")).status());
     assertEquals(401, new Api(port, "no-such-key").get("/api/v1/libraries").status());
   }
 

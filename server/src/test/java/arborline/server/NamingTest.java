@@ -25,14 +25,8 @@ class NamingTest extends ServerTest {
   }
 
   private static Map<String, Object> draft(String code, String name, int diameter) {
-    Map<String, Object> values =
-        Api.body(
-            "DC", Api.body("text", "" + diameter),
-            "APMX", Api.body("text", "20"),
-            "DMM", Api.body("text", "12"),
-            "OAL", Api.body("text", "83"),
-            "NOF", Api.body("text", "4"));
-    return Api.body("code", code, "name", name, "classId", "end-mill-flat", "values", values);
+    return Draft.of(
+        code, name, "end-mill-flat", "DC=%d APMX=20 DMM=12 OAL=83 NOF=4".formatted(diameter));
   }
 
   private Api.Answer keep(long library, String code, String name) {

@@ -35,23 +35,7 @@ class StackTest extends ServerTest {
 
   private long tool(String code) {
     long library = library("Stacks " + code);
-    Api.Answer made =
-        lead.post(
-            "/api/v1/libraries/%d/tools".formatted(library),
-            Api.body(
-                "code",
-                code,
-                "name",
-                "Mill",
-                "classId",
-                "end-mill-flat",
-                "values",
-                Map.of(
-                    "DC", Map.of("text", "10", "unit", "mm"),
-                    "APMX", Map.of("text", "22", "unit", "mm"),
-                    "DMM", Map.of("text", "10", "unit", "mm"),
-                    "OAL", Map.of("text", "72", "unit", "mm"),
-                    "NOF", Map.of("text", "4"))));
+    Api.Answer made = lead.post("/api/v1/libraries/%d/tools".formatted(library), draft(code, "22"));
     assertEquals(201, made.status(), made.body().toString());
     return made.number("toolId");
   }
@@ -146,20 +130,8 @@ class StackTest extends ServerTest {
   }
 
   private Map<String, Object> draft(String code, String depth) {
-    return Api.body(
-        "code",
-        code,
-        "name",
-        "Mill",
-        "classId",
-        "end-mill-flat",
-        "values",
-        Map.of(
-            "DC", Map.of("text", "10", "unit", "mm"),
-            "APMX", Map.of("text", depth, "unit", "mm"),
-            "DMM", Map.of("text", "10", "unit", "mm"),
-            "OAL", Map.of("text", "72", "unit", "mm"),
-            "NOF", Map.of("text", "4")));
+    return Draft.of(
+        code, "Mill", "end-mill-flat", "DC=10 APMX=%s DMM=10 OAL=72 NOF=4".formatted(depth));
   }
 
   @Test

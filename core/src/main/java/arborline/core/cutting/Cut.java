@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 
 /**
  * One cut, computed and clipped by limits. Formulas are those of {@link Formulas}.
@@ -131,58 +132,48 @@ public record Cut(
 
   /** Limits that a smaller feed can keep. */
   private enum Bound {
-    POWER("power", "%.2f kW needed, %.2f kW there: feed lowered to %.4f mm") {
-      @Override
-      double used(Cut cut) {
-        return cut.power();
-      }
-
-      @Override
-      double allowed(Limits limits) {
-        return limits.power();
-      }
-    },
-    TORQUE("torque", "%.1f N·m needed, %.1f N·m there: feed lowered to %.4f mm") {
-      @Override
-      double used(Cut cut) {
-        return cut.torque();
-      }
-
-      @Override
-      double allowed(Limits limits) {
-        return limits.torque();
-      }
-    },
-    BEND("bend", "tip bends by %.1f µm, %.1f µm allowed: feed lowered to %.4f mm") {
-      @Override
-      double used(Cut cut) {
-        return cut.bend();
-      }
-
-      @Override
-      double allowed(Limits limits) {
-        return limits.bend();
-      }
-    };
+    POWER(
+        "power",
+        "%.2f kW needed, %.2f kW there: feed lowered to %.4f mm",
+        Cut::power,
+        Limits::power),
+    TORQUE(
+        "torque",
+        "%.1f N·m needed, %.1f N·m there: feed lowered to %.4f mm",
+        Cut::torque,
+        Limits::torque),
+    BEND(
+        "bend",
+        "tip bends by %.1f µm, %.1f µm allowed: feed lowered to %.4f mm",
+        Cut::bend,
+        Limits::bend);
 
     private final String code;
     private final String sentence;
+    private final ToDoubleFunction<Cut> used;
+    private final ToDoubleFunction<Limits> allowed;
 
-    Bound(String code, String sentence) {
+    Bound(
+        String code,
+        String sentence,
+        ToDoubleFunction<Cut> used,
+        ToDoubleFunction<Limits> allowed) {
       this.code = code;
       this.sentence = sentence;
+      this.used = used;
+      this.allowed = allowed;
     }
 
-    abstract double used(Cut cut);
-
-    abstract double allowed(Limits limits);
+    private double used(Cut cut) {
+      return used.applyAsDouble(cut);
+    }
 
     /**
      * Halves the interval of feeds until the limit is just kept. A feed that is a pitch stays, and
      * what it exceeds is said.
      */
     Cut clip(Cut cut, Scene scene) {
-      double most = allowed(scene.limits());
+      double most = allowed.applyAsDouble(scene.limits());
       if (!(used(cut) > most)) {
         return cut;
       }

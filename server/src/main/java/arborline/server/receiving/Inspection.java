@@ -19,13 +19,14 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -180,15 +181,17 @@ class Inspection {
       while (progress.passed < progress.stored && source.next().isPresent()) {
         progress.passed++;
       }
-      List<Inspected> chunk = chunk(source);
-      while (!chunk.isEmpty()) {
+      Chunk chunk = chunk(document, progress.passed, source);
+      while (!chunk.rows().isEmpty()) {
         if (stops.asked(delivery.work())) {
           return false;
         }
-        CompletableFuture<List<Inspected>> next = CompletableFuture.supplyAsync(ahead(source));
+        long behind = progress.passed + chunk.rows().size();
+        CompletableFuture<Chunk> next =
+            CompletableFuture.supplyAsync(ahead(document, behind, source));
         try {
-          store(document, progress.passed, chunk);
-          progress.passed += chunk.size();
+          store(delivery.id, chunk);
+          progress.passed = behind;
         } finally {
           chunk = joined(next);
         }
@@ -197,19 +200,21 @@ class Inspection {
     }
   }
 
-  /** Reads and judges the next lines while the last ones are being stored. */
-  private static Supplier<List<Inspected>> ahead(RawToolSource source) {
+  /** Rows that are ready to be stored, and what is to say of those that have findings. */
+  private record Chunk(List<DeliveryLine> rows, Map<Long, List<Finding>> findings) {}
+
+  /** Makes the next rows while the last ones are being stored. */
+  private Supplier<Chunk> ahead(Document document, long passed, RawToolSource source) {
     return () -> {
       try {
-        return chunk(source);
+        return chunk(document, passed, source);
       } catch (IOException broken) {
         throw new UncheckedIOException(broken);
       }
     };
   }
 
-  private static List<Inspected> joined(CompletableFuture<List<Inspected>> next)
-      throws IOException {
+  private static Chunk joined(CompletableFuture<Chunk> next) throws IOException {
     try {
       return next.join();
     } catch (CompletionException failed) {
@@ -220,8 +225,34 @@ class Inspection {
     }
   }
 
-  private static List<Inspected> chunk(RawToolSource source) throws IOException {
-    return read(source).parallelStream().map(Inspector::inspect).toList();
+  private Chunk chunk(Document document, long passed, RawToolSource source) throws IOException {
+    List<RawTool> raw = read(source);
+    Map<Long, List<Finding>> findings = new ConcurrentHashMap<>();
+    List<DeliveryLine> rows =
+        IntStream.range(0, raw.size())
+            .parallel()
+            .mapToObj(index -> row(document, passed + index + 1, raw.get(index), findings))
+            .toList();
+    return new Chunk(rows, findings);
+  }
+
+  private DeliveryLine row(
+      Document document, long position, RawTool raw, Map<Long, List<Finding>> findings) {
+    Inspected inspected = Inspector.inspect(raw);
+    boolean clean = inspected.findings().isEmpty();
+    DeliveryLine row =
+        new DeliveryLine(
+            ids.next("delivery_line"),
+            document.deliveryId,
+            document.fileNo,
+            position,
+            inspected,
+            clean ? "[]" : json.text(inspected.findings()));
+    row.readingFindings = raw.findings().isEmpty() ? null : json.text(raw.findings());
+    if (!clean) {
+      findings.put(row.id, inspected.findings());
+    }
+    return row;
   }
 
   private static List<RawTool> read(RawToolSource source) throws IOException {
@@ -236,33 +267,12 @@ class Inspection {
     return chunk;
   }
 
-  private void store(Document document, long passed, List<Inspected> chunk) {
-    long deliveryId = document.deliveryId;
-    List<DeliveryLine> rows = new ArrayList<>(chunk.size());
-    Map<Long, List<Finding>> findings = new HashMap<>();
-    for (Inspected inspected : chunk) {
-      RawTool raw = inspected.raw();
-      long id = ids.next("delivery_line");
-      boolean clean = inspected.findings().isEmpty();
-      DeliveryLine row =
-          new DeliveryLine(
-              id,
-              deliveryId,
-              document.fileNo,
-              passed + rows.size() + 1,
-              inspected,
-              clean ? "[]" : json.text(inspected.findings()));
-      row.readingFindings = raw.findings().isEmpty() ? null : json.text(raw.findings());
-      rows.add(row);
-      if (!clean) {
-        findings.put(id, inspected.findings());
-      }
-    }
+  private void store(long deliveryId, Chunk chunk) {
     transaction.executeWithoutResult(status -> {
-      bulk.insert(DeliveryLine.TARGET, rows);
-      judge.insert(deliveryId, findings);
+      bulk.insert(DeliveryLine.TARGET, chunk.rows());
+      judge.insert(deliveryId, chunk.findings());
       jdbc.sql("update delivery set lines_read = lines_read + ? where id = ?")
-          .params(rows.size(), deliveryId)
+          .params(chunk.rows().size(), deliveryId)
           .update();
       live.say("delivery", deliveryId, "reading");
     });

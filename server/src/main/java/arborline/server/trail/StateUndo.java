@@ -5,23 +5,52 @@ import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.LongConsumer;
+import java.util.function.LongFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
  * Takes back deeds that gave one thing another state. What it is now must be what the deed made of
  * it; else a later change would be lost.
  *
+ * @param <R> the thing as a row
  * @param <S> everything of the thing but its identity, compared by {@code equals}
  */
-public abstract class StateUndo<S> implements Undo {
+public abstract class StateUndo<R, S> implements Undo {
 
+  private final String kind;
+  private final Rows<R> rows;
+  private final States<R, S> states;
+  private final LongConsumer tell;
   private final Json json;
-  private final Class<S> type;
 
-  protected StateUndo(Json json, Class<S> type) {
+  /**
+   * An undo of one kind of thing.
+   *
+   * @param tell tells those who look at the owner
+   */
+  protected StateUndo(
+      String kind, Rows<R> rows, States<R, S> states, LongConsumer tell, Json json) {
+    this.kind = kind;
+    this.rows = rows;
+    this.states = states;
+    this.tell = tell;
     this.json = json;
-    this.type = type;
   }
+
+  /**
+   * Where the things are kept.
+   *
+   * @param make a thing without a state, from its owner
+   */
+  public record Rows<R>(
+      LongFunction<Optional<R>> find, LongFunction<R> make, Consumer<R> save, Consumer<R> delete) {}
+
+  /** How a thing gives its state and takes another. */
+  public record States<R, S>(Class<S> type, Function<R, S> of, BiConsumer<S, R> to) {}
 
   /**
    * A deed, with the states as JSON.
@@ -42,33 +71,34 @@ public abstract class StateUndo<S> implements Undo {
   }
 
   @Override
-  public Permission needs() {
+  public final String kind() {
+    return kind;
+  }
+
+  @Override
+  public final Permission needs() {
     return Permission.EDIT;
   }
 
   @Override
   public final void undo(String data) {
     Deed deed = json.read(data, Deed.class);
-    S after = deed.after() == null ? null : json.read(deed.after(), type);
-    if (!Objects.equals(now(deed.id()).orElse(null), after)) {
+    Optional<R> now = rows.find().apply(deed.id());
+    if (!Objects.equals(now.map(states.of()).orElse(null), state(deed.after()))) {
       throw Refusal.conflict("this was changed again since; take the later change back first");
     }
-    if (deed.before() == null) {
-      remove(deed.id());
+    S before = state(deed.before());
+    if (before == null) {
+      now.ifPresent(rows.delete());
     } else {
-      put(deed.id(), deed.owner(), json.read(deed.before(), type));
+      R row = now.orElseGet(() -> rows.make().apply(deed.owner()));
+      states.to().accept(before, row);
+      rows.save().accept(row);
     }
-    tell(deed.owner());
+    tell.accept(deed.owner());
   }
 
-  /** What the thing is now; nothing where it is gone. */
-  protected abstract Optional<S> now(long id);
-
-  protected abstract void remove(long id);
-
-  /** Gives the thing a state; makes it where it is gone. */
-  protected abstract void put(long id, long owner, S state);
-
-  /** Tells those who look at the owner. */
-  protected abstract void tell(long owner);
+  private @Nullable S state(@Nullable String text) {
+    return text == null ? null : json.read(text, states.type());
+  }
 }
