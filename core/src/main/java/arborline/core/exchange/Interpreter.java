@@ -15,12 +15,14 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 
 /** Turns cells into a tool and says which of them it could not understand. */
 public final class Interpreter {
 
   private static final Set<String> IDENTITY =
       Set.of(RawTool.CODE, RawTool.NAME, RawTool.CLASS, RawTool.NUMBER);
+  private static final Pattern WHOLE = Pattern.compile("\\d{1,8}");
 
   private Interpreter() {}
 
@@ -97,7 +99,7 @@ public final class Interpreter {
     if (text.isEmpty()) {
       return OptionalInt.empty();
     }
-    if (text.matches("\\d{1,8}")) {
+    if (WHOLE.matcher(text).matches()) {
       return OptionalInt.of(Integer.parseInt(text));
     }
     findings.add(

@@ -61,7 +61,7 @@ class SecurityConfig {
             requests
                 .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR)
                 .permitAll()
-                .requestMatchers("/api/v1/session", "/api/v1/openapi.json", "/api/v1/health")
+                .requestMatchers("/api/v1/session", "/api/v1/openapi.json")
                 .permitAll()
                 .requestMatchers(HttpMethod.GET, "/actuator/health")
                 .permitAll()

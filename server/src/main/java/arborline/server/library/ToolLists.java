@@ -7,13 +7,13 @@ import arborline.server.support.ReadyJson;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import io.swagger.v3.oas.annotations.media.Schema;
-import jakarta.persistence.EntityManager;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -21,12 +21,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class ToolLists {
 
-  private final EntityManager entities;
+  private final JdbcTemplate jdbc;
   private final LibraryRepository libraries;
   private final Looks looks;
 
-  ToolLists(EntityManager entities, LibraryRepository libraries, Looks looks) {
-    this.entities = entities;
+  ToolLists(JdbcTemplate jdbc, LibraryRepository libraries, Looks looks) {
+    this.jdbc = jdbc;
     this.libraries = libraries;
     this.looks = looks;
   }
@@ -62,7 +62,7 @@ class ToolLists {
   Slice<ToolRow> page(
       ToolQuery.Filter filter, String sort, boolean down, @Nullable String after, int limit) {
     List<ListedTool> rows =
-        new ToolQuery(filter, ToolQuery.Except.NOTHING).page(entities, sort, down, after, limit);
+        new ToolQuery(filter, ToolQuery.Except.NOTHING).page(jdbc, sort, down, after, limit);
     if (rows.isEmpty()) {
       check(filter.libraryId());
     }
@@ -104,12 +104,14 @@ class ToolLists {
     check(filter.libraryId());
     List<ClassCount> classes =
         new ToolQuery(filter, ToolQuery.Except.CLASS)
-            .groups(entities, "e.classId").stream()
-                .map(group -> classCount((String) group[0], (Long) group[1]))
+            .groups(jdbc, "e.class_id", String.class).stream()
+                .map(group -> classCount(group.value(), group.count()))
                 .toList();
     long total =
         new ToolQuery(filter, ToolQuery.Except.NOTHING)
-            .groups(entities, "e.libraryId").stream().mapToLong(group -> (Long) group[1]).sum();
+            .groups(jdbc, "e.library_id", Long.class).stream()
+                .mapToLong(ToolQuery.Group::count)
+                .sum();
     return new Facets(total, classes, diameters(filter));
   }
 
@@ -127,12 +129,11 @@ class ToolLists {
   }
 
   private List<DiameterCount> diameters(ToolQuery.Filter filter) {
-    List<Object[]> groups =
-        new ToolQuery(filter, ToolQuery.Except.DIAMETER).groups(entities, "floor(e.dc)");
     Map<Integer, Long> bars = new LinkedHashMap<>();
-    for (Object[] group : groups) {
-      int bar = DiameterBars.of(((Number) group[0]).doubleValue());
-      bars.merge(bar, (Long) group[1], Long::sum);
+    for (ToolQuery.Group<BigDecimal> group :
+        new ToolQuery(filter, ToolQuery.Except.DIAMETER)
+            .groups(jdbc, "floor(e.dc)", BigDecimal.class)) {
+      bars.merge(DiameterBars.of(group.value().doubleValue()), group.count(), Long::sum);
     }
     List<DiameterCount> counts = new ArrayList<>();
     for (int bar = 0; bar < DiameterBars.count(); bar++) {

@@ -2,24 +2,27 @@ package arborline.server.library;
 
 import arborline.core.library.SearchText;
 import arborline.server.support.Refusal;
-import jakarta.persistence.EntityManager;
-import jakarta.persistence.Query;
-import jakarta.persistence.TypedQuery;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Base64;
-import java.util.LinkedHashMap;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.StringJoiner;
 import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.JdbcTemplate;
 
-/** Builds the list query of a library from its filters: key-set paging, no offset. */
+/**
+ * Builds the list query of a library from its filters: key-set paging, no offset. Why not through
+ * Hibernate: docs/decisions/lists-keep-looks.md.
+ */
 final class ToolQuery {
 
   private static final Map<String, String> SORTS =
-      Map.of("code", "code", "name", "name", "number", "number", "dc", "dc", "class", "classId");
+      Map.of("code", "code", "name", "name", "number", "number", "dc", "dc", "class", "class_id");
 
   /** Which filters to leave out, so that a facet counts what it could be changed to. */
   enum Except {
@@ -41,39 +44,32 @@ final class ToolQuery {
       @Nullable BigDecimal diaMin,
       @Nullable BigDecimal diaMax) {}
 
-  private final StringBuilder where = new StringBuilder(" where e.libraryId = :library");
-  private final Map<String, Object> parameters = new LinkedHashMap<>();
+  /** How many tools lie behind a value that they are grouped by. */
+  record Group<T>(T value, long count) {}
+
+  private final StringBuilder where = new StringBuilder(" where e.library_id = ?");
+  private final List<Object> values = new ArrayList<>();
   private boolean sizes;
 
   ToolQuery(Filter filter, Except except) {
-    parameters.put("library", filter.libraryId());
+    values.add(filter.libraryId());
     if (except != Except.CLASS && !filter.classes().isEmpty()) {
-      classes(List.copyOf(filter.classes()));
+      add("e.class_id in (%s)".formatted(marks(filter.classes())), filter.classes().toArray());
     }
     if (except != Except.DIAMETER) {
-      range("e.dc", "dia", filter.diaMin(), filter.diaMax());
+      range("e.dc", filter.diaMin(), filter.diaMax());
     }
     search(SearchText.parse(filter.q() == null ? "" : filter.q()));
   }
 
-  /** One parameter a class: a query with a list as a parameter is translated anew at every call. */
-  private void classes(List<String> classes) {
-    StringJoiner any = new StringJoiner(" or ", "(", ")");
-    for (int index = 0; index < classes.size(); index++) {
-      any.add("e.classId = :class" + index);
-      parameters.put("class" + index, classes.get(index));
-    }
-    where.append(" and ").append(any);
+  private static String marks(Collection<?> values) {
+    return String.join(", ", Collections.nCopies(values.size(), "?"));
   }
 
   private void search(SearchText text) {
-    int index = 0;
     for (String word : text.words()) {
-      String name = "word" + index++;
-      add(
-          "(e.code like :%s or e.name like :%s)".formatted(name, name),
-          name,
-          "%" + word.replaceAll("([%_\\\\])", "\\\\$1") + "%");
+      String pattern = "%" + word.replaceAll("([%_\\\\])", "\\\\$1") + "%";
+      add("(e.code like ? or e.name like ?)", pattern, pattern);
     }
     for (SearchText.Condition each : text.conditions()) {
       boolean diameter = each.symbol().equals("DC");
@@ -81,82 +77,66 @@ final class ToolQuery {
       String size =
           diameter
               ? "e.dc"
-              : "cast(function('json_value', v.sizes, '$.%s') as big_decimal)"
-                  .formatted(each.symbol());
-      range(size, "size" + index++, each.least().orElse(null), each.most().orElse(null));
+              : "cast(json_value(v.sizes, '$.%s') as decimal(30, 10))".formatted(each.symbol());
+      range(size, each.least().orElse(null), each.most().orElse(null));
     }
   }
 
-  private void range(
-      String expression, String name, @Nullable BigDecimal least, @Nullable BigDecimal most) {
+  private void range(String size, @Nullable BigDecimal least, @Nullable BigDecimal most) {
     if (least != null) {
-      add(expression + " >= :" + name + "Least", name + "Least", least);
+      add(size + " >= ?", least);
     }
     if (most != null) {
-      add(expression + " <= :" + name + "Most", name + "Most", most);
+      add(size + " <= ?", most);
     }
   }
 
-  private void add(String condition, String parameter, Object value) {
+  private void add(String condition, Object... given) {
     where.append(" and ").append(condition);
-    parameters.put(parameter, value);
+    values.addAll(Arrays.asList(given));
   }
 
   /** The page after a cursor, one row more than the limit. */
   List<ListedTool> page(
-      EntityManager entities, String sort, boolean down, @Nullable String after, int limit) {
+      JdbcTemplate jdbc, String sort, boolean down, @Nullable String after, int limit) {
     String column = SORTS.get(sort);
     if (column == null) {
       throw Refusal.badRequest("sort is one of " + String.join(", ", SORTS.keySet()));
     }
     if (after != null) {
-      Cursor cursor = Cursor.read(after, column);
+      Cursor cursor = Cursor.read(after, sort);
       String beyond = down ? "<" : ">";
-      where.append(
-          " and e.%s %s= :key and (e.%s %s :key or e.id %s :keyId)"
-              .formatted(column, beyond, column, beyond, beyond));
-      parameters.put("key", cursor.value());
-      parameters.put("keyId", cursor.id());
+      add(
+          "e.%s %s= ? and (e.%s %s ? or e.id %s ?)"
+              .formatted(column, beyond, column, beyond, beyond),
+          cursor.value(),
+          cursor.value(),
+          cursor.id());
     }
     String order = down ? " desc" : "";
-    TypedQuery<ListedTool> query =
-        entities.createQuery(
-            "select "
-                + ListedTool.COLUMNS
-                + " from Entry e"
-                + joined()
-                + where
-                + " order by e."
-                + column
-                + order
-                + ", e.id"
-                + order,
-            ListedTool.class);
-    parameters.forEach(query::setParameter);
-    return query.setMaxResults(limit + 1).getResultList();
+    values.add(limit + 1);
+    return jdbc.query(
+        "select %s from entry e%s%s order by e.%s%s, e.id%s limit ?"
+            .formatted(ListedTool.COLUMNS, joined(), where, column, order, order),
+        (row, index) -> ListedTool.of(row),
+        values.toArray());
   }
 
   private String joined() {
-    return sizes ? " join ToolVersion v on v.id = e.versionId" : "";
+    return sizes ? " join tool_version v on v.id = e.version_id" : "";
   }
 
-  /** Groups of the filtered list: group value and count. */
-  @SuppressWarnings("unchecked")
-  List<Object[]> groups(EntityManager entities, String expression) {
-    Query query =
-        entities.createQuery(
-            "select "
-                + expression
-                + ", count(*) from Entry e"
-                + joined()
-                + where
-                + " group by "
-                + expression
-                + " order by "
-                + expression,
-            Object[].class);
-    parameters.forEach(query::setParameter);
-    return query.getResultList();
+  /**
+   * Groups of the filtered list in their order.
+   *
+   * @param expression what to group by, as SQL over {@code entry e}
+   */
+  <T> List<Group<T>> groups(JdbcTemplate jdbc, String expression, Class<T> type) {
+    return jdbc.query(
+        "select %1$s, count(*) from entry e%2$s%3$s group by %1$s order by %1$s"
+            .formatted(expression, joined(), where),
+        (row, index) -> new Group<>(row.getObject(1, type), row.getLong(2)),
+        values.toArray());
   }
 
   /** Where a page ended. */
@@ -164,7 +144,7 @@ final class ToolQuery {
 
     static String write(ListedTool last, String sort) {
       Object value =
-          switch (SORTS.get(sort)) {
+          switch (sort) {
             case "code" -> last.code();
             case "name" -> last.name();
             case "number" -> last.number();
@@ -176,14 +156,14 @@ final class ToolQuery {
           .encodeToString((last.id() + "|" + value).getBytes(StandardCharsets.UTF_8));
     }
 
-    static Cursor read(String text, String column) {
+    static Cursor read(String text, String sort) {
       try {
         String plain = new String(Base64.getUrlDecoder().decode(text), StandardCharsets.UTF_8);
         int bar = plain.indexOf('|');
         long id = Long.parseLong(plain.substring(0, bar));
         String value = plain.substring(bar + 1);
         return new Cursor(
-            switch (column) {
+            switch (sort) {
               case "number" -> (Object) Integer.valueOf(value);
               case "dc" -> new BigDecimal(value);
               default -> value;

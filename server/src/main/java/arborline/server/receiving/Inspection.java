@@ -289,12 +289,13 @@ class Inspection {
                 select l.id from delivery_line l join held_code h on h.code_key = l.code_key
                 where l.delivery_id = :delivery
                 union
-                select l.id from delivery_line l
-                join (select code_key, min(position) as first_line from delivery_line
+                select l.id
+                from (select code_key, min(position) as first_line from delivery_line
                   where delivery_id = :delivery and code_key <> ''
                   group by code_key having count(*) > 1) twice
-                  on twice.code_key = l.code_key and l.position > twice.first_line
-                where l.delivery_id = :delivery\
+                straight_join delivery_line l
+                  on l.delivery_id = :delivery and l.code_key = twice.code_key
+                  and l.position > twice.first_line\
                 """)
             .param("delivery", deliveryId)
             .query(Long.class)
@@ -307,11 +308,11 @@ class Inspection {
   }
 
   private String summary(long deliveryId) {
-    long open =
+    boolean open =
         jdbc.sql(
-                "select count(*) from delivery_line where delivery_id = ? and disposition <> 'SKIPPED'")
+                "select exists(select 1 from delivery_line where delivery_id = ? and disposition <> 'SKIPPED')")
             .param(deliveryId)
-            .query(Long.class)
+            .query(Boolean.class)
             .single();
     long all =
         jdbc.sql("select lines_read from delivery where id = ?")
@@ -321,9 +322,9 @@ class Inspection {
     if (all == 0) {
       return "the file has no lines under its header: nothing to take";
     }
-    return open == 0
-        ? "nothing changed: the shop has all %d tools with the same values".formatted(all)
-        : "";
+    return open
+        ? ""
+        : "nothing changed: the shop has all %d tools with the same values".formatted(all);
   }
 
   private void stopped(Delivery delivery) {

@@ -33,7 +33,16 @@ public class Bulk {
 
   public <T> void insert(Target<T> target, List<T> items) {
     if (!items.isEmpty()) {
-      template.batchUpdate(target.sql(), items.stream().map(target.row()).toList());
+      template.batchUpdate(
+          target.sql(),
+          items,
+          items.size(),
+          (statement, item) -> {
+            Object[] row = target.row().apply(item);
+            for (int column = 0; column < row.length; column++) {
+              statement.setObject(column + 1, row[column]);
+            }
+          });
     }
   }
 }
