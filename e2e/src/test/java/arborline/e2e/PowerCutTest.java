@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -71,6 +72,17 @@ class PowerCutTest {
     }
   }
 
+  /** Brings a file in and stays on the page of its delivery. */
+  private Page bring(String person, String content) throws IOException {
+    Path file = folder.resolve("large.csv");
+    Files.writeString(file, content);
+    Page page = journey.as(person);
+    page.navigate("/receiving");
+    page.getByLabel("Files to bring in").setInputFiles(file);
+    page.waitForURL("**/receiving/*");
+    return page;
+  }
+
   @Test
   void killedWhileTakingLeavesNothingHalfTaken() {
     long delivery = script.deliver("taking.csv", table("CUT", 30_000));
@@ -100,13 +112,8 @@ class PowerCutTest {
   }
 
   @Test
-  void killedWhileReadingGoesOnWhereItWas() throws Exception {
-    Path file = folder.resolve("large.csv");
-    Files.writeString(file, table("KILL", 60_000));
-    Page page = journey.as("lead");
-    page.navigate("/receiving");
-    page.getByLabel("Files to bring in").setInputFiles(file);
-    page.waitForURL("**/receiving/*");
+  void killedWhileReadingGoesOnWhereItWas() throws IOException {
+    Page page = bring("lead", table("KILL", 60_000));
     assertThat(page.getByText("Reading:")).isVisible();
     journey.line.killAndRestart();
     page.reload();
@@ -120,13 +127,8 @@ class PowerCutTest {
   }
 
   @Test
-  void aClosedBrowserDoesNotEndTheReading() throws Exception {
-    Path file = folder.resolve("closed.csv");
-    Files.writeString(file, table("CLOSED", 20_000));
-    Page page = journey.as("programmer");
-    page.navigate("/receiving");
-    page.getByLabel("Files to bring in").setInputFiles(file);
-    page.waitForURL("**/receiving/*");
+  void aClosedBrowserDoesNotEndTheReading() throws IOException {
+    Page page = bring("programmer", table("CLOSED", 20_000));
     long delivery = Long.parseLong(page.url().replaceAll(".*/", ""));
     page.context().close();
     until(() -> script.get("/deliveries/" + delivery).get("state").getAsString().equals("ready"));

@@ -2,6 +2,8 @@ package arborline.server.live;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.NavigableSet;
+import java.util.TreeSet;
 import java.util.concurrent.CopyOnWriteArrayList;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -18,9 +20,15 @@ class LiveController {
 
   private static final int MOST_AT_ONCE = 200;
 
+  /**
+   * A transaction that takes long shows its events after those of a later one that was quicker, so
+   * the last ones are asked for again.
+   */
+  private static final int REMEMBERED = 300;
+
   private final JdbcClient jdbc;
   private final List<SseEmitter> listeners = new CopyOnWriteArrayList<>();
-  private long last = -1;
+  private final NavigableSet<Long> passed = new TreeSet<>();
 
   LiveController(JdbcClient jdbc) {
     this.jdbc = jdbc;
@@ -41,19 +49,34 @@ class LiveController {
 
   @Scheduled(fixedDelay = 400)
   void pass() {
-    if (last < 0) {
-      last = jdbc.sql("select coalesce(max(id), 0) from live_event").query(Long.class).single();
+    if (passed.isEmpty()) {
+      passed.addAll(latest());
     }
-    List<LiveEvent> events =
-        jdbc.sql(
-                "select id, topic, subject, detail from live_event where id > ? order by id limit ?")
-            .params(last, MOST_AT_ONCE)
-            .query(LiveEvent.class)
+    for (LiveEvent event : since(passed.first())) {
+      if (passed.add(event.id())) {
+        listeners.forEach(listener -> send(listener, event));
+      }
+    }
+    while (passed.size() > REMEMBERED) {
+      passed.removeFirst();
+    }
+  }
+
+  private List<Long> latest() {
+    List<Long> ids =
+        jdbc.sql("select id from live_event order by id desc limit ?")
+            .param(REMEMBERED)
+            .query(Long.class)
             .list();
-    for (LiveEvent event : events) {
-      last = event.id();
-      listeners.forEach(listener -> send(listener, event));
-    }
+    return ids.isEmpty() ? List.of(0L) : ids;
+  }
+
+  private List<LiveEvent> since(long id) {
+    return jdbc.sql(
+            "select id, topic, subject, detail from live_event where id > ? order by id limit ?")
+        .params(id, REMEMBERED + MOST_AT_ONCE)
+        .query(LiveEvent.class)
+        .list();
   }
 
   private void send(SseEmitter listener, LiveEvent event) {

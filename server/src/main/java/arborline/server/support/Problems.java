@@ -1,5 +1,8 @@
 package arborline.server.support;
 
+import jakarta.persistence.LockTimeoutException;
+import org.hibernate.exception.ConstraintViolationException;
+import org.hibernate.exception.LockAcquisitionException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
@@ -51,16 +54,22 @@ class Problems {
         HttpStatus.BAD_REQUEST, "the request body is not the JSON that is expected here");
   }
 
-  @ExceptionHandler
-  ProblemDetail taken(DataIntegrityViolationException clash) {
-    LOG.info("write refused by the database: {}", clash.getMostSpecificCause().getMessage());
+  /** Said by Spring or, where rows are written ahead of the end of a transaction, by Hibernate. */
+  @ExceptionHandler({DataIntegrityViolationException.class, ConstraintViolationException.class})
+  ProblemDetail taken(Exception clash) {
+    LOG.info("write refused by the database: {}", clash.getMessage());
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.CONFLICT,
         "somebody else took that code or name meanwhile; load again and retry");
   }
 
-  @ExceptionHandler
-  ProblemDetail busy(PessimisticLockingFailureException busy) {
+  /** Two transactions waited for each other, or one waited too long. */
+  @ExceptionHandler({
+    PessimisticLockingFailureException.class,
+    LockAcquisitionException.class,
+    LockTimeoutException.class
+  })
+  ProblemDetail busy() {
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.CONFLICT, "somebody else is working on this just now; try again in a moment");
   }

@@ -5,6 +5,7 @@ import arborline.core.finding.Repair;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.quantity.Unit;
+import arborline.core.quantity.UnitKind;
 import arborline.core.tool.Rule;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
@@ -13,7 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** Sizes are above zero (or not below, where zero means something), and no metre long. */
+/** Sizes are above zero (or not below, where zero means something), and not beyond all reason. */
 public final class PlausibleSize implements Rule {
 
   private static final Set<String> ZERO_ALLOWED =
@@ -22,7 +23,25 @@ public final class PlausibleSize implements Rule {
           "FOCUS");
   private static final Set<String> SIGNED =
       Set.of("GAMF", "GAMP", "GAMO", "LAMS", "PSIR", "TCHAL", "TCHAU", "WF", "FOCUS");
-  private static final BigDecimal METRE = new BigDecimal("1000");
+
+  /** What no cutting tool exceeds, in the canonical unit. */
+  private record Limit(BigDecimal most, String sentence) {
+
+    static Limit of(String most, String sentence) {
+      return new Limit(new BigDecimal(most), sentence);
+    }
+  }
+
+  private static final Map<UnitKind, Limit> LIMITS =
+      Map.of(
+          UnitKind.LENGTH, Limit.of("1000", "more than a metre is no cutting tool"),
+          UnitKind.ANGLE, Limit.of("360", "no angle is more than a full turn"),
+          UnitKind.COUNT, Limit.of("1000", "no tool has more than a thousand of them"));
+  private static final Limit FURTHEST = Limit.of("1000000", "more than a million is out of reach");
+
+  /** Whatever the unit, this much is possible. */
+  private static final BigDecimal LEAST_LIMIT = new BigDecimal("360");
+
   private static final BigDecimal SLENDER = new BigDecimal("40");
   private static final BigDecimal SIXTY_FOURTHS = new BigDecimal("64");
   private static final BigDecimal LARGEST_INCH_LOOKALIKE = new BigDecimal("2");
@@ -52,7 +71,7 @@ public final class PlausibleSize implements Rule {
                   .formatted(property.name(), symbol, tool.values().get(symbol)),
               symbol));
     }
-    if (size.signum() > 0 && size.compareTo(METRE) <= 0) {
+    if (size.signum() > 0 && size.compareTo(LEAST_LIMIT) <= 0) {
       return Optional.empty();
     }
     if (size.signum() == 0 && !ZERO_ALLOWED.contains(symbol)
@@ -64,12 +83,14 @@ public final class PlausibleSize implements Rule {
                   .formatted(property.name(), symbol, tool.values().get(symbol)),
               symbol));
     }
-    return property.length() && size.compareTo(METRE) > 0
+    Limit limit = property.unit().map(Unit::kind).map(LIMITS::get).orElse(FURTHEST);
+    return size.abs().compareTo(limit.most()) > 0
         ? Optional.of(
             Finding.hold(
                 "size-absurd",
-                "%s %s is %s; more than a metre is no cutting tool"
-                    .formatted(property.name(), symbol, tool.values().get(symbol)),
+                "%s %s is %s; %s"
+                    .formatted(
+                        property.name(), symbol, tool.values().get(symbol), limit.sentence()),
                 symbol))
         : Optional.empty();
   }

@@ -1,0 +1,132 @@
+package arborline.core.inspect;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.RawTool;
+import arborline.core.finding.Finding;
+import arborline.core.finding.Severity;
+import arborline.core.property.Dictionary;
+import arborline.core.property.Property;
+import arborline.core.quantity.UnitKind;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.ToolClasses;
+import java.util.List;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Whatever is typed wrong into a numeric field of a class is said at that field. */
+class WrongNumbersTest {
+
+  static Stream<ToolClass> classes() {
+    return ToolClasses.all().stream();
+  }
+
+  private static List<Property> numbers(ToolClass each) {
+    return each.sheet().symbols().stream()
+        .map(Dictionary.standard()::get)
+        .filter(Property::numeric)
+        .toList();
+  }
+
+  private static List<Finding> inspected(ToolClass each, String symbol, String text) {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    cells.put(RawTool.CODE, Cell.of("T-1"));
+    cells.put(RawTool.CLASS, Cell.of(each.sheet().id()));
+    cells.put(symbol, Cell.of(text));
+    return Inspector.inspect(new RawTool(1, cells, List.of())).findings();
+  }
+
+  /** The one complaint that keeps the line out and is about this field. */
+  private static Finding held(ToolClass each, String symbol, String text) {
+    List<Finding> holds =
+        inspected(each, symbol, text).stream()
+            .filter(finding -> finding.severity() == Severity.HOLD)
+            .filter(finding -> finding.properties().contains(symbol))
+            .toList();
+    assertFalse(holds.isEmpty(), "%s %s=%s".formatted(each.sheet().id(), symbol, text));
+    return holds.getFirst();
+  }
+
+  @ParameterizedTest
+  @MethodSource("classes")
+  void aWordIsNotANumber(ToolClass each) {
+    for (Property property : numbers(each)) {
+      for (String text : List.of("ten", "10 mm 1/2 in", "1/0", "--5", "1e", "NaN", "10 parsecs")) {
+        Finding finding = held(each, property.symbol(), text);
+        assertEquals("not-a-number", finding.code(), property.symbol() + "=" + text);
+        assertTrue(finding.message().contains("'" + text + "'"), finding.message());
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("classes")
+  void aBillionIsBeyondReason(ToolClass each) {
+    for (Property property : numbers(each)) {
+      for (String text : List.of("1000000000", "1e9")) {
+        Finding finding = held(each, property.symbol(), text);
+        assertTrue(
+            List.of("size-absurd", "not-a-number").contains(finding.code()), finding.toString());
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("classes")
+  void aLengthNeedsToBeSomething(ToolClass each) {
+    List<String> mayBeNothing =
+        List.of("RE", "REL", "RER", "CHW", "DCN", "PL", "BCH", "BS", "FOCUS", "WF");
+    for (Property property : numbers(each)) {
+      if (property.length() && !mayBeNothing.contains(property.symbol())) {
+        assertEquals("size-not-positive", held(each, property.symbol(), "0").code());
+        assertEquals("size-not-positive", held(each, property.symbol(), "-12.5").code());
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("classes")
+  void aCountIsWhole(ToolClass each) {
+    for (Property property : numbers(each)) {
+      if (property.unit().orElseThrow().kind() == UnitKind.COUNT) {
+        assertEquals("count-not-whole", held(each, property.symbol(), "2.5").code());
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("classes")
+  void aMeasureOfAnotherKindIsRefused(ToolClass each) {
+    for (Property property : numbers(each)) {
+      boolean length = property.unit().orElseThrow().kind() == UnitKind.LENGTH;
+      String text = length ? "30 deg" : "30 mm";
+      held(each, property.symbol(), text);
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("classes")
+  void whatIsRequiredIsMissedAndSaidAtItsField(ToolClass each) {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    cells.put(RawTool.CODE, Cell.of("T-1"));
+    cells.put(RawTool.CLASS, Cell.of(each.sheet().id()));
+    for (String symbol : each.sheet().required()) {
+      cells.put(symbol, Cell.of(" "));
+    }
+    List<String> missed =
+        Inspector.inspect(new RawTool(1, cells, List.of())).findings().stream()
+            .filter(finding -> finding.code().startsWith("missing."))
+            .peek(finding ->
+                assertEquals(
+                    List.of(finding.code().substring("missing.".length())), finding.properties()))
+            .map(finding -> finding.properties().getFirst())
+            .sorted()
+            .toList();
+    assertEquals(each.sheet().required().stream().sorted().toList(), missed);
+  }
+}
