@@ -1,10 +1,12 @@
 <script lang="ts">
   import type { CuttingWindow } from '$lib/api/client';
+  import { saveSvg } from '$lib/drawing/save';
   import { units } from '$lib/quantity/units.svelte';
 
   let { window, speed, feed }: { window: CuttingWindow; speed: number; feed: number } = $props();
 
   let width = $state(560);
+  let drawing = $state<SVGSVGElement>();
   const HEIGHT = 260;
   const LEFT = 58;
   const BOTTOM = 34;
@@ -59,6 +61,7 @@
 
 <div bind:clientWidth={width}>
   <svg
+    bind:this={drawing}
     {width}
     height={HEIGHT}
     role="img"
@@ -130,10 +133,14 @@
       stroke-width="2"
     />
   </svg>
-  <p class="flex flex-wrap gap-4 text-[13px]">
+  <p class="flex flex-wrap items-center gap-4 text-[13px]">
     {#each limits as by (by)}
       <span style:color={colours[by]}>{words[by]}</span>
     {/each}
     <span class="text-soft">the dot is this cut</span>
+    <button
+      class="button quiet ml-auto"
+      onclick={() => drawing && saveSvg(drawing, 'usable-window.svg')}>Save drawing</button
+    >
   </p>
 </div>

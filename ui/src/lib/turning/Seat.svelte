@@ -111,51 +111,53 @@
   {:else if seat.data?.view && view}
     {@const standing = seat.data.standing}
     <div class="mt-2 flex flex-wrap items-end gap-3">
-      <svg
-        bind:this={plan}
-        viewBox="0 0 {width} {height}"
-        class="w-full max-w-[500px] bg-sheet"
-        role="img"
-        aria-label="The tool at the work, seen from above; the operator stands below"
-      >
-        {#each seat.data.view.work as polygon, index (index)}
-          <path d={path(polygon)} fill="var(--hairline)" stroke="none" />
-        {/each}
-        <line
-          x1="0"
-          x2={width}
-          y1={view.y(seat.data.view.axis)}
-          y2={view.y(seat.data.view.axis)}
-          stroke="var(--soft)"
-          stroke-dasharray="18 4 4 4"
-        />
-        {#each seat.data.view.tool as part, index (index)}
-          <path
-            d={path(part.profile)}
-            fill={fills[part.kind]}
-            stroke="var(--ink)"
-            stroke-width="0.8"
-          />
-        {/each}
-        <text x={width - 8} y={height - 8} text-anchor="end" font-size="12" fill="var(--soft)">
-          operator
-        </text>
-        <text
-          x={spindle === 'main' ? 8 : width - 8}
-          y={view.y(seat.data.view.axis) - 6}
-          text-anchor={spindle === 'main' ? 'start' : 'end'}
-          font-size="12"
-          fill="var(--soft)"
+      <figure class="flex flex-col items-start gap-2">
+        <svg
+          bind:this={plan}
+          viewBox="0 0 {width} {height}"
+          class="w-full max-w-[500px] bg-sheet"
+          role="img"
+          aria-label="The tool at the work, seen from above; the operator stands below"
         >
-          chuck
-        </text>
-      </svg>
+          {#each seat.data.view.work as polygon, index (index)}
+            <path d={path(polygon)} fill="var(--hairline)" stroke="none" />
+          {/each}
+          <line
+            x1="0"
+            x2={width}
+            y1={view.y(seat.data.view.axis)}
+            y2={view.y(seat.data.view.axis)}
+            stroke="var(--soft)"
+            stroke-dasharray="18 4 4 4"
+          />
+          {#each seat.data.view.tool as part, index (index)}
+            <path
+              d={path(part.profile)}
+              fill={fills[part.kind]}
+              stroke="var(--ink)"
+              stroke-width="0.8"
+            />
+          {/each}
+          <text x={width - 8} y={height - 8} text-anchor="end" font-size="12" fill="var(--soft)">
+            operator
+          </text>
+          <text
+            x={spindle === 'main' ? 8 : width - 8}
+            y={view.y(seat.data.view.axis) - 6}
+            text-anchor={spindle === 'main' ? 'start' : 'end'}
+            font-size="12"
+            fill="var(--soft)"
+          >
+            chuck
+          </text>
+        </svg>
+        <button class="button quiet" onclick={() => plan && saveSvg(plan, 'mounted.svg')}
+          >Save plan</button
+        >
+      </figure>
       {#if seat.data.front}
         <Front front={seat.data.front} spindle={standing.spindle ?? ''} />
       {/if}
-      <button class="button quiet" onclick={() => plan && saveSvg(plan, 'mounted.svg')}
-        >Save drawing</button
-      >
     </div>
     <dl class="mt-2 flex flex-wrap gap-x-6 gap-y-1">
       <div class="flex gap-2">
