@@ -93,7 +93,11 @@ final class Turning {
     double head = Math.min(tool.approx("LH", 2.2 * circle), 0.5 * tip);
     return outline
         .flat(Part.Kind.SHANK, rectangle(0, tip - head, -width / 2, width / 2))
-        .flat(Part.Kind.BODY, head(tip, head, width, nose, insert))
+        .flat(
+            Part.Kind.BODY,
+            neutral(tool)
+                ? pointedHead(tip, head, width, insert)
+                : head(tip, head, width, nose, insert))
         .flat(Part.Kind.CUTTING, insert)
         .along("LF", 0, tip)
         .across("B", (tip - head) * 0.4, width)
@@ -118,6 +122,19 @@ final class Turning {
         new Point(z, middle),
         new Point(tip - head * 0.7, Math.max(Math.abs(middle), width / 2) * side),
         new Point(tip - head, side * width / 2));
+  }
+
+  /** The head of a neutral holder narrows alike on both sides to the width of the insert. */
+  private static List<Point> pointedHead(
+      double tip, double head, double width, List<Point> insert) {
+    double z = insert.stream().mapToDouble(Point::z).average().orElse(tip);
+    double half = insert.stream().mapToDouble(Point::r).max().orElse(0);
+    double back = Math.min(tip - head, z - width / 4);
+    return List.of(
+        new Point(back, -width / 2),
+        new Point(z, -half),
+        new Point(z, half),
+        new Point(back, width / 2));
   }
 
   /** A round bar whose feed runs along it. */

@@ -1,5 +1,9 @@
 package arborline.core.tool.kind;
 
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import arborline.core.tool.outline.Part;
+import arborline.core.tool.outline.Point;
 import org.junit.jupiter.api.Test;
 
 class NeutralTurningToolTest {
@@ -15,5 +19,19 @@ class NeutralTurningToolTest {
   @Test
   void pointsStraightAhead() {
     SOUND.refuses("KAPR=70", "neutral-not-symmetric", "70 deg");
+  }
+
+  @Test
+  void isAlikeOnBothSidesOfItsAxis() {
+    for (Part part : SOUND.with("HAND=N SC=V IC=9.525").outline().parts()) {
+      for (Point point : part.profile()) {
+        assertTrue(
+            part.profile().stream()
+                .anyMatch(other ->
+                    Math.abs(other.z() - point.z()) < 1e-6
+                        && Math.abs(other.r() + point.r()) < 1e-6),
+            part.kind() + " " + point);
+      }
+    }
   }
 }
