@@ -1,4 +1,5 @@
 import { api, ask, type Finding, type Sheet, type ToolAnswer, type Typed } from '$lib/api/client';
+import { failed } from '$lib/shell/say';
 import { settings } from '$lib/shell/settings.svelte';
 
 /** A tool being written: what was typed, and what the rules answer to it. */
@@ -88,12 +89,18 @@ export class Draft {
     this.check();
   }
 
-  /** Changes the class: what still applies stays, the rest is put aside, defaults come in. */
+  /**
+   * Changes the class once the server has answered for it: what still applies stays, the rest is
+   * put aside, defaults come in.
+   */
   async become(classId: string) {
+    const all = () => ({ ...this.dropped, ...this.values });
+    const answer = await ask(
+      api.POST('/api/v1/tools/check', { body: { ...this.body, classId, values: all() } })
+    );
     this.changed = true;
     this.classId = classId;
-    this.values = { ...this.dropped, ...this.values };
-    const answer = await ask(api.POST('/api/v1/tools/check', { body: this.body }));
+    this.values = all();
     this.dropped = Object.fromEntries(
       answer.foreign
         .map((symbol) => [symbol, this.values[symbol]] as const)
@@ -126,7 +133,7 @@ export class Draft {
     this.changed = true;
     for (const [symbol, text] of Object.entries(changes)) {
       if (symbol === 'CLASS') {
-        void this.become(text);
+        this.become(text).catch(failed);
       } else if (symbol === 'CODE') {
         this.code = text;
       } else {
@@ -139,7 +146,7 @@ export class Draft {
   /** Asks the rules, at most every 30 ms; an older answer never replaces a newer one. */
   check() {
     clearTimeout(this.#timer);
-    this.#timer = setTimeout(() => void this.#ask(), 30);
+    this.#timer = setTimeout(() => void this.#ask().catch(failed), 30);
   }
 
   async #ask() {

@@ -144,4 +144,29 @@ describe('a tool being written', () => {
     expect(draft.values.RE).toEqual({ text: '4 mm', defaulted: false });
     expect(draft.code).toBe('MC-2');
   });
+
+  it('stays what it was where the server does not answer for the new class', async () => {
+    post.mockRejectedValue(new Error('no connection'));
+    const draft = new Draft();
+    draft.classId = 'end-mill-flat';
+    draft.values = { RE: { text: '0.5', defaulted: false } };
+    await expect(draft.become('drill-twist')).rejects.toThrow();
+    expect(draft.classId).toBe('end-mill-flat');
+    expect(draft.values.RE.text).toBe('0.5');
+    expect(draft.changed).toBe(false);
+  });
+
+  it('keeps what is typed while the server thinks about the new class', async () => {
+    let say: (given: unknown) => void = () => {};
+    post.mockImplementationOnce(() => new Promise((resolve) => (say = resolve)));
+    const draft = new Draft();
+    const becoming = draft.become('drill-twist');
+    expect(draft.classId).toBe('');
+    post.mockResolvedValue(answer());
+    draft.type('DC', '8.5', true);
+    say(answer());
+    await becoming;
+    expect(draft.classId).toBe('drill-twist');
+    expect(draft.values.DC.text).toBe('8.5');
+  });
 });

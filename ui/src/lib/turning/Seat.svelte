@@ -111,11 +111,11 @@
   {:else if seat.data?.view && view}
     {@const standing = seat.data.standing}
     <div class="mt-2 flex flex-wrap items-end gap-3">
-      <figure class="flex flex-col items-start gap-2">
+      <figure class="flex w-full max-w-[500px] flex-col items-start gap-2">
         <svg
           bind:this={plan}
           viewBox="0 0 {width} {height}"
-          class="w-full max-w-[500px] bg-sheet"
+          class="w-full bg-sheet"
           role="img"
           aria-label="The tool at the work, seen from above; the operator stands below"
         >

@@ -158,7 +158,7 @@
     <Choice
       label="Class"
       disabled={!may}
-      bind:value={() => draft.classId, (classId) => void draft.become(classId)}
+      bind:value={() => draft.classId, (classId) => void draft.become(classId).catch(failed)}
       options={(classes.data?.items ?? []).map((each) => ({ value: each.id, label: each.title }))}
     />
     <span class="text-soft">

@@ -123,7 +123,7 @@
 <svelte:window {onkeydown} />
 <svelte:head><title>New tool · Arbor Line</title></svelte:head>
 
-{#if !draft.classId}
+{#if !draft.classId && !like}
   <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
     <h1>New tool</h1>
     <label class="mt-2 flex items-center gap-3">
@@ -138,7 +138,7 @@
         onkeydown={(event) => {
           const exact = offered.find((each) => each.title === sought.trim().toLowerCase());
           const first = exact ?? groups[0]?.items[0];
-          if (event.key === 'Enter' && first) void draft.become(first.id);
+          if (event.key === 'Enter' && first) draft.become(first.id).catch(failed);
         }}
       />
       <span class="text-soft">It brings its fields and trade defaults.</span>
@@ -150,7 +150,7 @@
           {#each group.items as each (each.id)}
             <button
               class="flex h-9 items-center gap-3 px-1 text-left hover:bg-faint"
-              onclick={() => draft.become(each.id)}
+              onclick={() => draft.become(each.id).catch(failed)}
             >
               <Silhouette outline={each.outline} width={84} height={26} />
               {capital(each.title)}
@@ -162,7 +162,7 @@
       {#if classes.data}<p class="mt-4">No class is called that.</p>{/if}
     {/each}
   </div>
-{:else}
+{:else if draft.answer}
   <header class="band flex items-center gap-4 px-5 py-3">
     <h1>New {classes.data?.items.find((each) => each.id === draft.classId)?.title ?? 'tool'}</h1>
     <label class="flex items-center gap-2">
