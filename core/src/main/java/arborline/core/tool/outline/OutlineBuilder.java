@@ -1,8 +1,10 @@
 package arborline.core.tool.outline;
 
 import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClasses;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /** Builds the outline of a round tool from shank to tip, estimating what is not stated. */
 public final class OutlineBuilder {
@@ -25,11 +27,16 @@ public final class OutlineBuilder {
     double stated = tool.approx("OAL", tool.approx("LF", 4.5 * wide));
     OutlineBuilder builder =
         new OutlineBuilder(tool, Math.max(stated, tool.approx("APMX", 0) + 0.2 * wide));
-    builder.along("OAL", 0, builder.length);
-    if (!tool.has("OAL")) {
-      builder.along("LF", 0, builder.length);
-    }
+    builder.along(builder.lengthSymbol(), 0, builder.length);
     return builder;
+  }
+
+  /** The length that the tool states, else the one that its class needs. */
+  private String lengthSymbol() {
+    Set<String> needed =
+        ToolClasses.named(tool.toolClass()).map(each -> each.sheet().required()).orElse(Set.of());
+    boolean functional = needed.contains("LF") || tool.has("LF") && !needed.contains("OAL");
+    return functional && !tool.has("OAL") ? "LF" : "OAL";
   }
 
   /** Starts an outline of a length that is known. */

@@ -2,6 +2,8 @@ package arborline.core.tool.kind;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import arborline.core.tool.outline.Mark;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class TouchProbeTest {
@@ -29,5 +31,21 @@ class TouchProbeTest {
   @Test
   void theStemIsThinnerThanTheBall() {
     SOUND.refuses("DN=6", "neck-not-smaller", "6 mm");
+  }
+
+  @Test
+  void isMeasuredByTheLengthThatItsClassNeeds() {
+    assertEquals(List.of("LF"), lengths(SOUND));
+    assertEquals(List.of("LF"), lengths(SOUND.with("LF=")));
+    Trial mill = Trial.of("CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4");
+    assertEquals(List.of("OAL"), lengths(mill));
+    assertEquals(List.of("OAL"), lengths(mill.with("OAL=")));
+  }
+
+  private static List<String> lengths(Trial trial) {
+    return trial.outline().marks().stream()
+        .map(Mark::symbol)
+        .filter(List.of("OAL", "LF")::contains)
+        .toList();
   }
 }
