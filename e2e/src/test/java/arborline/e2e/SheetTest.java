@@ -79,7 +79,7 @@ class SheetTest extends BrowserTest {
     field("Search").fill("SH-FE10");
     Journey.link(page, "SH-FE10").first().click();
     Journey.link(page, "Stack").click();
-    buttonFrom("BH-J40-SF10").click();
+    steps.takePart("BH-J40-SF10");
     assertThat(page.getByLabel("What follows")).containsText("Gauge length");
     field("Projection").fill("71");
     field("Projection").press("Enter");

@@ -81,7 +81,7 @@ class StackingTest extends BrowserTest {
   void aProjectionThatIsNoNumberOrCannotBeIsSaid() {
     Stock stock = Stock.of(journey, "KP");
     page.navigate("/tools/%d/stack".formatted(stock.tool("FE10")));
-    buttonFrom("BH-J40-SF10").click();
+    steps.takePart("BH-J40-SF10");
     field("Projection").fill("1,250");
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("thousands or decimal");
     field("Projection").fill("-5");
@@ -97,7 +97,7 @@ class StackingTest extends BrowserTest {
   void lengthsAreLookedAtInInches() {
     Stock stock = Stock.of(journey, "KI");
     page.navigate("/tools/%d/stack".formatted(stock.tool("FE10")));
-    buttonFrom("BH-J40-SF10").click();
+    steps.takePart("BH-J40-SF10");
     field("Projection").fill("25.4");
     Journey.button(page, "Lengths are shown in millimetres; switch").click();
     field("Height above the tip").click();

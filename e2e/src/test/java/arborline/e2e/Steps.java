@@ -72,6 +72,15 @@ final class Steps {
     assertThat(page.getByLabel("Findings")).containsText("nothing to object");
   }
 
+  /** Takes a holder that is offered for a stack, by keyboard, so that nothing can slip away. */
+  void takePart(String code) {
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + code)))
+        .press("Enter");
+    assertThat(page.getByLabel("Parts", new Page.GetByLabelOptions().setExact(true)))
+        .containsText(code);
+  }
+
   /** Opens a choice and takes one of its options. */
   void choose(String choice, String option) {
     page.getByLabel(choice, new Page.GetByLabelOptions().setExact(true)).click();
