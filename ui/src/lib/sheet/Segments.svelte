@@ -18,11 +18,17 @@
     queryFn: () => ask(api.GET('/api/v1/explain/profile', { params: { query: { text } } })),
     placeholderData: keepPreviousData
   }));
-  const points = $derived(read.data?.points ?? []);
+  /** What was changed here last: it stands before the server has read the text that came of it. */
+  let written = $state<{ text: string; rows: Corner[] } | null>(null);
+  const points = $derived(written?.text === text ? written.rows : (read.data?.points ?? []));
   const titles = { z: 'Along', r: 'Radius', bend: 'Arc' } as const;
 
   function write(rows: Corner[]) {
-    onchange(rows.map((row) => `${row.z} ${row.r}${row.bend ? ` R${row.bend}` : ''}`).join('; '));
+    const next = rows
+      .map((row) => `${row.z} ${row.r}${row.bend ? ` R${row.bend}` : ''}`)
+      .join('; ');
+    written = { text: next, rows };
+    onchange(next);
   }
 
   function set(row: number, change: Partial<Corner>) {
