@@ -27,6 +27,8 @@
   } = $props();
 
   let typed = $state<string | null>(null);
+  /** What stood in the field when somebody went into it: it does not change under the hand. */
+  let held = $state<string | null>(null);
   let wrong = $state('');
   let input = $state<HTMLInputElement>();
   /** Near the left edge of the window the complaint opens to the right. */
@@ -34,7 +36,7 @@
   let asked = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let release: () => void = () => {};
-  const shown = $derived(typed ?? (value === null ? '' : units.entry(value, unit)));
+  const shown = $derived(typed ?? held ?? (value === null ? '' : units.entry(value, unit)));
   const help = $props.id();
 
   onDestroy(() => entries.mark(help, false));
@@ -86,6 +88,7 @@
   }
 
   function leave() {
+    held = null;
     if (!wrong) typed = null;
   }
 </script>
@@ -103,11 +106,13 @@
     {readonly}
     value={shown}
     oninput={(event) => soon(event.currentTarget.value)}
+    onfocus={() => (held = shown || null)}
     onblur={leave}
     onkeydown={(event) => {
       if (event.key === 'Escape' && typed !== null) {
         stop();
         typed = null;
+        held = null;
         judge('');
         event.stopPropagation();
       }
