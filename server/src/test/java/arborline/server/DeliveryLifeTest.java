@@ -5,18 +5,41 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 /** A delivery is counted, put away and looked for, whatever becomes of it. */
 class DeliveryLifeTest extends ServerTest {
 
   private static final String PATH = "/api/v1/deliveries/";
 
+  private JsonNode lines(long delivery, String query) {
+    return lead.get(PATH + "%d/lines?%s".formatted(delivery, query)).at("items");
+  }
+
   private List<String> dispositions(long delivery, String disposition) {
-    return lead.get(PATH + "%d/lines?disposition=%s".formatted(delivery, disposition))
-        .at("items")
+    return lines(delivery, "disposition=" + disposition)
         .valueStream()
         .map(line -> line.get("code").asString())
         .toList();
+  }
+
+  private void take(long delivery, long library, String numbering) {
+    lead.post(
+        PATH + "%d/accept".formatted(delivery),
+        Api.body("library", library, "numbering", numbering));
+  }
+
+  private Api.Answer correct(long delivery, JsonNode line) {
+    return lead.send(
+        "PATCH",
+        PATH + "%d/lines/%d".formatted(delivery, line.get("id").asLong()),
+        Api.body("cells", Api.body("DC", "9")));
+  }
+
+  private Api.Answer repair(long delivery, String repair) {
+    return lead.post(
+        PATH + "%d/repair".formatted(delivery),
+        Api.body("finding", "ball-radius", "repair", repair));
   }
 
   @Test
@@ -39,8 +62,7 @@ class DeliveryLifeTest extends ServerTest {
     assertEquals(3, counts.number("hold"));
     assertEquals(1, counts.number("skipped"));
     assertEquals(5, counts.number("read"));
-    var twice =
-        lead.get(PATH + "%d/lines?finding=code-twice".formatted(delivery)).at("items").get(0);
+    JsonNode twice = lines(delivery, "finding=code-twice").get(0);
     assertEquals(
         "code LIFE-1 stands on line 2 already", twice.at("/findings/0/message").asString());
   }
@@ -49,8 +71,7 @@ class DeliveryLifeTest extends ServerTest {
   void whatIsPutAwayIsGoneAndItsToolsStay() {
     long library = library("Put away");
     long delivery = lead.deliver("away.csv", table("AWAY", 3));
-    lead.post(
-        PATH + "%d/accept".formatted(delivery), Api.body("library", library, "numbering", "keep"));
+    take(delivery, library, "keep");
     assertEquals(204, lead.send("DELETE", PATH + delivery, null).status());
     assertEquals(404, lead.get(PATH + delivery).status());
     assertEquals(404, lead.get(PATH + delivery + "/lines").status());
@@ -70,30 +91,21 @@ class DeliveryLifeTest extends ServerTest {
   void onceTakenTheReadingStands() {
     long library = library("Read again");
     long delivery = lead.deliver("again.csv", table("AGAIN", 2));
-    lead.post(
-        PATH + "%d/accept".formatted(delivery), Api.body("library", library, "numbering", "keep"));
+    take(delivery, library, "keep");
     Api.Answer refused =
         lead.send("PUT", PATH + "%d/reading".formatted(delivery), Api.body("delimiter", ";"));
     assertEquals(409, refused.status());
     assertTrue(refused.text("detail").contains("bring the file in again"));
-    var line = lead.get(PATH + "%d/lines".formatted(delivery)).at("items").get(0);
-    Api.Answer corrected =
-        lead.send(
-            "PATCH",
-            PATH + "%d/lines/%d".formatted(delivery, line.get("id").asLong()),
-            Api.body("cells", Api.body("DC", "9")));
-    assertEquals(409, corrected.status());
+    assertEquals(409, correct(delivery, lines(delivery, "").get(0)).status());
   }
 
   @Test
-  void numberingFromARangeFillsTheGaps() {
-    long library = library("Ranges");
+  void nextNumbersFollowTheLast() {
+    long library = library("Numbers");
     long first = lead.deliver("first.csv", table("RANGE", 2));
-    lead.post(
-        PATH + "%d/accept".formatted(first), Api.body("library", library, "numbering", "keep"));
+    take(first, library, "keep");
     long second = lead.deliver("second.csv", table("RANGER", 3));
-    lead.post(
-        PATH + "%d/accept".formatted(second), Api.body("library", library, "numbering", "next"));
+    take(second, library, "next");
     List<Integer> numbers =
         lead.get("/api/v1/libraries/%d/tools?sort=number".formatted(library))
             .at("items")
@@ -107,12 +119,7 @@ class DeliveryLifeTest extends ServerTest {
   void linesOfAnotherDeliveryAreNotFound() {
     long mine = lead.deliver("mine.csv", table("MINE", 1));
     long theirs = lead.deliver("theirs.csv", table("THEIRS", 1));
-    long line = lead.get(PATH + "%d/lines".formatted(theirs)).at("items").get(0).get("id").asLong();
-    Api.Answer refused =
-        lead.send(
-            "PATCH",
-            PATH + "%d/lines/%d".formatted(mine, line),
-            Api.body("cells", Api.body("DC", "9")));
+    Api.Answer refused = correct(mine, lines(theirs, "").get(0));
     assertEquals(404, refused.status());
     assertEquals("there is no such line in the delivery", refused.text("detail"));
   }
@@ -127,18 +134,11 @@ class DeliveryLifeTest extends ServerTest {
             BALL-1,Ball,end-mill-ball,10,4,22,10,72,2
             BALL-2,Ball,end-mill-ball,8,3,16,8,63,2
             """);
-    Api.Answer none =
-        lead.post(
-            PATH + "%d/repair".formatted(delivery),
-            Api.body("finding", "ball-radius", "repair", "no-such-repair"));
+    Api.Answer none = repair(delivery, "no-such-repair");
     assertEquals(2, lead.get(PATH + delivery).number("hold"), none.toString());
     var groups = lead.get(PATH + "%d/findings".formatted(delivery)).at("items");
     assertEquals("ball-radius", groups.get(0).get("code").asString());
-    String repair = groups.get(0).at("/repairs/0/id").asString();
-    Api.Answer repaired =
-        lead.post(
-            PATH + "%d/repair".formatted(delivery),
-            Api.body("finding", "ball-radius", "repair", repair));
+    Api.Answer repaired = repair(delivery, groups.get(0).at("/repairs/0/id").asString());
     assertEquals(2, repaired.number("lines"));
     assertEquals(2, lead.get(PATH + delivery).number("pass"));
   }

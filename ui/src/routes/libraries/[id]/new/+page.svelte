@@ -55,6 +55,8 @@
   let projection = $state<number | null>(null);
 
   const like = page.url.searchParams.get('like');
+  /** Until the other tool has come, or has not. */
+  let copying = $state(like !== null);
   if (like) void begin(Number(like));
 
   /** Begins with the values of another tool, one size up. */
@@ -65,6 +67,8 @@
       );
     } catch (error) {
       failed(error);
+    } finally {
+      copying = false;
     }
   }
 
@@ -123,7 +127,7 @@
 <svelte:window {onkeydown} />
 <svelte:head><title>New tool · Arbor Line</title></svelte:head>
 
-{#if !draft.classId && !like}
+{#if !draft.classId && !copying}
   <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
     <h1>New tool</h1>
     <label class="mt-2 flex items-center gap-3">
@@ -208,4 +212,6 @@
       <Findings {draft} />
     </div>
   </div>
+{:else}
+  <p class="px-5 py-6 text-soft">Opening …</p>
 {/if}

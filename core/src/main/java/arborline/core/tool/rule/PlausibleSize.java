@@ -39,9 +39,6 @@ public final class PlausibleSize implements Rule {
           UnitKind.COUNT, Limit.of("1000", "no tool has more than a thousand of them"));
   private static final Limit FURTHEST = Limit.of("1000000", "more than a million is out of reach");
 
-  /** Whatever the unit, this much is possible. */
-  private static final BigDecimal LEAST_LIMIT = new BigDecimal("360");
-
   private static final BigDecimal SLENDER = new BigDecimal("40");
   private static final BigDecimal SIXTY_FOURTHS = new BigDecimal("64");
   private static final BigDecimal LARGEST_INCH_LOOKALIKE = new BigDecimal("2");
@@ -70,9 +67,6 @@ public final class PlausibleSize implements Rule {
               "%s %s is %s; a count is a whole number"
                   .formatted(property.name(), symbol, tool.values().get(symbol)),
               symbol));
-    }
-    if (size.signum() > 0 && size.compareTo(LEAST_LIMIT) <= 0) {
-      return Optional.empty();
     }
     if (size.signum() == 0 && !ZERO_ALLOWED.contains(symbol)
         || size.signum() < 0 && !SIGNED.contains(symbol)) {
