@@ -81,12 +81,13 @@ final class Turning {
     double out = neutral(tool) ? width / 2 : tool.approx("WF", 1.25 * width);
     double side = left(tool) ? -1 : 1;
     double circle = circle(tool, 0.5 * width);
+    InsertShape shape = shape(tool);
     Point nose = new Point(tip, side * (out - width / 2));
     List<Point> insert =
         InsertPlan.of(
-            shape(tool),
+            shape,
             circle,
-            tool.approx("KAPR", 95),
+            tool.approx("KAPR", neutral(tool) ? 90 - shape.angle() / 2.0 : 95),
             nose,
             new Point(0, side),
             new Point(-1, 0));

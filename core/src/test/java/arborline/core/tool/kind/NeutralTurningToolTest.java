@@ -5,6 +5,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import arborline.core.tool.outline.Part;
 import arborline.core.tool.outline.Point;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class NeutralTurningToolTest {
 
@@ -21,9 +23,10 @@ class NeutralTurningToolTest {
     SOUND.refuses("KAPR=70", "neutral-not-symmetric", "70 deg");
   }
 
-  @Test
-  void isAlikeOnBothSidesOfItsAxis() {
-    for (Part part : SOUND.with("HAND=N SC=V IC=9.525").outline().parts()) {
+  @ParameterizedTest
+  @ValueSource(strings = {"HAND=N SC=V IC=9.525", "HAND=N KAPR= EPSR="})
+  void isAlikeOnBothSidesOfItsAxis(String more) {
+    for (Part part : SOUND.with(more).outline().parts()) {
       for (Point point : part.profile()) {
         assertTrue(
             part.profile().stream()
