@@ -11,6 +11,7 @@
     unit = '1',
     readonly = false,
     optional = false,
+    positive = false,
     id,
     class: look = 'w-24',
     onvalue
@@ -21,6 +22,8 @@
     unit?: string;
     readonly?: boolean;
     optional?: boolean;
+    /** Refuses what is not above zero. */
+    positive?: boolean;
     id?: string;
     class?: string;
     onvalue?: (value: number | null) => void;
@@ -34,6 +37,8 @@
   /** Near the left edge of the window the complaint opens to the right. */
   const opensRight = $derived(Boolean(wrong) && (input?.getBoundingClientRect().right ?? 0) < 320);
   let asked = 0;
+  /** True until the server has said what it understood of what was typed last. */
+  let reading = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let release: () => void = () => {};
   const shown = $derived(typed ?? held ?? (value === null ? '' : units.entry(value, unit)));
@@ -57,6 +62,7 @@
   async function read(text: string) {
     const mine = ++asked;
     if (optional && text.trim() === '') {
+      reading = false;
       take(null);
       return;
     }
@@ -66,19 +72,23 @@
       })
     );
     if (mine !== asked) return;
-    if (answer.valid) take(Number(answer.exact));
-    else judge(`'${text}': ${answer.why}`);
+    reading = false;
+    if (!answer.valid) judge(`'${text}': ${answer.why}`);
+    else if (positive && !(Number(answer.exact) > 0)) judge(`'${text}' is not above 0`);
+    else take(Number(answer.exact));
   }
 
   function stop() {
     clearTimeout(timer);
     release();
+    reading = false;
     asked++;
   }
 
   function soon(text: string) {
     typed = text;
     stop();
+    reading = true;
     entries.reading(
       new Promise((done) => {
         release = done;
@@ -89,7 +99,7 @@
 
   function leave() {
     held = null;
-    if (!wrong) typed = null;
+    if (!wrong && !reading) typed = null;
   }
 </script>
 

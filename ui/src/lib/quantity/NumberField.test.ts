@@ -56,6 +56,30 @@ describe('a field for numbers', () => {
     expect(await entries.sound()).toBe(true);
   });
 
+  it('refuses what is not above zero where that cannot be', async () => {
+    const input = field({ positive: true });
+    for (const text of ['-5', '0']) {
+      get.mockResolvedValue({ valid: true, exact: text });
+      await fireEvent.input(input, { target: { value: text } });
+      expect(await entries.sound()).toBe(false);
+      expect(screen.getByRole('alert').textContent).toContain(`'${text}' is not above 0`);
+    }
+    get.mockResolvedValue({ valid: true, exact: '5' });
+    await fireEvent.input(input, { target: { value: '5' } });
+    expect(await entries.sound()).toBe(true);
+    expect(onvalue.mock.calls).toEqual([[5]]);
+  });
+
+  it('keeps what is wrong to be seen when somebody left before it was read', async () => {
+    get.mockResolvedValue({ valid: false, why: 'not a number' });
+    const input = field();
+    await fireEvent.focus(input);
+    await fireEvent.input(input, { target: { value: 'long' } });
+    await fireEvent.blur(input);
+    expect(await entries.sound()).toBe(false);
+    expect(input.value).toBe('long');
+  });
+
   it('gives nothing only where it may be empty', async () => {
     const input = field({ optional: true });
     await fireEvent.input(input, { target: { value: ' ' } });

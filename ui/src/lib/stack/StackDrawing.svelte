@@ -6,12 +6,15 @@
   let {
     shape,
     wall,
+    pocket = false,
     clearance,
     onprojection,
     onpart
   }: {
     shape: StackShape;
     wall?: { height: number; distance: number } | null;
+    /** Whether the wall stands on both sides. */
+    pocket?: boolean;
     clearance?: Clearance | null;
     /** Asked for while the cutter is dragged along its axis, in mm. */
     onprojection?: (projection: number) => void;
@@ -21,6 +24,7 @@
   let width = $state(1200);
   const HEIGHT = 300;
   const LEFT = 60;
+  const WALL = 26;
   const far = $derived(
     Math.max(shape.length, (shape.turned?.at ?? 0) + shape.widest * 0.35, 1) * 1.08
   );
@@ -29,6 +33,24 @@
   const axis = HEIGHT / 2;
   const at = $derived(view(LEFT, axis, scale));
   const tip = $derived(at.x(shape.length));
+  const crossing = $derived(at.x(shape.turned?.at ?? 0));
+  /** From the crossing to a little beyond the tip, in pixels. */
+  const turnedEnd = $derived(
+    16 +
+      scale *
+        Math.max(
+          ...shape.spans.filter((each) => each.turned).map((each) => each.profile.at(-1)?.z ?? 0),
+          0
+        )
+  );
+  const walls = $derived(
+    wall
+      ? [
+          { height: wall.height, y: at.y(wall.distance) - WALL },
+          ...(pocket ? [{ height: wall.height, y: 2 * axis - at.y(wall.distance) }] : [])
+        ]
+      : []
+  );
   const dimensions = $derived([
     { from: 0, to: shape.length, y: HEIGHT - 18, text: `A ${said(shape.length)}` },
     ...(shape.turned
@@ -82,23 +104,6 @@
       stroke="var(--steel-dark)"
       stroke-dasharray="18 4 4 4"
     />
-    {#if wall && wall.height > 0 && wall.distance > 0}
-      <rect
-        x={at.x(shape.length - wall.height)}
-        y={at.y(wall.distance) - 26}
-        width={wall.height * scale}
-        height="26"
-        fill="var(--working-faint)"
-        stroke="var(--working)"
-      />
-      <text
-        x={tip - 6}
-        y={at.y(wall.distance) - 9}
-        text-anchor="end"
-        font-size="12"
-        fill="var(--soft)">wall</text
-      >
-    {/if}
     {#each shape.spans as span, index (index)}
       <path
         d={path({ kind: 'SHANK', profile: span.profile, flat: false }, at)}
@@ -116,6 +121,36 @@
       >
         <title>{span.code}</title>
       </path>
+    {/each}
+    {#if shape.turned}
+      <g stroke="var(--ink)" stroke-width="0.8" stroke-dasharray="18 4 4 4">
+        <line x1={LEFT - 20} x2={crossing} y1={axis} y2={axis} />
+        <line
+          x1={crossing}
+          x2={crossing + turnedEnd}
+          y1={axis}
+          y2={axis}
+          transform="rotate({shape.turned.angle} {crossing} {axis})"
+        />
+      </g>
+    {/if}
+    {#each walls as beside (beside.y)}
+      <rect
+        x={at.x(shape.length - beside.height)}
+        y={beside.y}
+        width={beside.height * scale}
+        height={WALL}
+        fill="var(--working-faint)"
+        fill-opacity="0.75"
+        stroke="var(--working)"
+      />
+      <text
+        x={tip - 6}
+        y={beside.y + WALL / 2 + 4}
+        text-anchor="end"
+        font-size="12"
+        fill="var(--soft)">wall</text
+      >
     {/each}
     {#if clearance && !clearance.clear}
       {@const z = at.x(shape.length - clearance.at)}

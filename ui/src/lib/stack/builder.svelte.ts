@@ -16,8 +16,13 @@ export class StackBuilder {
   parts = $state<ComponentKnown[]>([]);
   /** In mm; null until somebody gives it: the server then takes the usual one. */
   projection = $state<number | null>(null);
+  /** What the stack has to clear. */
+  beside = $state<'wall' | 'pocket'>('wall');
   height = $state(0);
   distance = $state(0);
+  depth = $state(0);
+  /** Null while nobody asks about corners. */
+  corner = $state<number | null>(null);
   answer = $state<StackAnswer | null>(null);
   offers = $state<StackOffer[]>([]);
   problem = $state('');
@@ -28,9 +33,15 @@ export class StackBuilder {
   }
 
   get wall() {
-    return this.height > 0 && this.distance > 0
+    return this.beside === 'wall' && this.height > 0 && this.distance > 0
       ? { height: this.height, distance: this.distance }
-      : null;
+      : undefined;
+  }
+
+  get pocket() {
+    return this.beside === 'pocket' && this.depth > 0
+      ? { depth: this.depth, corner: this.corner ?? undefined }
+      : undefined;
   }
 
   get body() {
@@ -42,7 +53,8 @@ export class StackBuilder {
       stays: Object.fromEntries(
         this.parts.filter((each) => each.stays).map((each) => [each.id, each.stays ?? 0])
       ),
-      wall: this.wall ?? undefined
+      wall: this.wall,
+      pocket: this.pocket
     };
   }
 

@@ -71,6 +71,26 @@ describe('a stack being built', () => {
     expect(asked().wall).toEqual({ height: 40, distance: 12 });
   });
 
+  it('asks about a pocket instead of a wall, with its corners where they are given', () => {
+    const builder = new StackBuilder(7);
+    builder.height = 40;
+    builder.distance = 12;
+    builder.beside = 'pocket';
+    void builder.check();
+    expect(asked().wall).toBeUndefined();
+    expect(asked().pocket).toBeUndefined();
+    builder.depth = 30;
+    void builder.check();
+    expect(asked().pocket).toEqual({ depth: 30 });
+    builder.corner = 4;
+    void builder.check();
+    expect(asked().pocket).toEqual({ depth: 30, corner: 4 });
+    builder.beside = 'wall';
+    void builder.check();
+    expect(asked().pocket).toBeUndefined();
+    expect(asked().wall).toEqual({ height: 40, distance: 12 });
+  });
+
   it('says what the server refuses', async () => {
     const builder = new StackBuilder(7);
     post.mockRejectedValue(new Error('this tool does not rotate'));

@@ -8,7 +8,7 @@
   import HowRead from '$lib/receiving/HowRead.svelte';
   import Lines from '$lib/receiving/Lines.svelte';
   import TakeBar from '$lib/receiving/TakeBar.svelte';
-  import { failed } from '$lib/shell/say';
+  import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { capital, count, moment } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
@@ -48,8 +48,12 @@
 
   async function putAway() {
     try {
-      await ask(api.DELETE('/api/v1/deliveries/{id}', { params: { path: { id } } }));
+      const name = delivery.data?.name ?? 'the delivery';
+      const { undo } = await ask(
+        api.DELETE('/api/v1/deliveries/{id}', { params: { path: { id } } })
+      );
       await goto('/receiving');
+      done(`Put ${name} away`, undo, () => void goto(`/receiving/${id}`));
     } catch (error) {
       failed(error);
     }

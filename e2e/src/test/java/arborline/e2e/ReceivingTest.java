@@ -64,6 +64,9 @@ class ReceivingTest extends BrowserTest {
     assertThat(page.getByText("2 lines without objection")).isVisible();
     Journey.button(page, "Put this delivery away").click();
     assertThat(page).hasURL(Pattern.compile("/receiving$"));
+    Journey.button(page, "Undo").click();
+    assertThat(page).hasURL(Pattern.compile("/receiving/\\d+$"));
+    assertThat(page.getByText("2 lines without objection")).isVisible();
   }
 
   private void paste(String where, String text) {

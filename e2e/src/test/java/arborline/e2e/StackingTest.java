@@ -94,6 +94,27 @@ class StackingTest extends BrowserTest {
   }
 
   @Test
+  void aPocketIsDeeperThanTheToolGoesUntilItIsProjectedFurther() {
+    Stock stock = Stock.of(journey, "KD");
+    page.navigate("/tools/%d/stack".formatted(stock.tool("FE10")));
+    steps.takePart("BH-J40-SF10");
+    field("Projection").fill("30");
+    page.getByLabel("Beside").click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("the walls of a pocket"))
+        .click();
+    field("Depth of the pocket").fill("-35");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("is not above 0");
+    field("Depth of the pocket").fill("35");
+    assertThat(page.getByText("touches 30.0 mm above the tip; 35.0 mm of projection clear"))
+        .isVisible();
+    Journey.button(page, "Project 35 mm").click();
+    assertThat(page.getByText("Clears; 35.0 mm of projection would be enough")).isVisible();
+    field("Radius of its corners").fill("4");
+    assertThat(page.getByText("it leaves 0.41 mm there")).isVisible();
+    assertAccessible();
+  }
+
+  @Test
   void lengthsAreLookedAtInInches() {
     Stock stock = Stock.of(journey, "KI");
     page.navigate("/tools/%d/stack".formatted(stock.tool("FE10")));

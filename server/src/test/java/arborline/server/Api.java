@@ -142,10 +142,15 @@ final class Api {
       throw new IllegalStateException("not accepted: " + brought);
     }
     long id = brought.number("id");
+    untilRead(id);
+    return id;
+  }
+
+  /** Waits until a delivery is inspected. */
+  void untilRead(long id) {
     until(() ->
         !java.util.Set.of("waiting", "reading")
             .contains(get("/api/v1/deliveries/" + id).text("state")));
-    return id;
   }
 
   static Resource named(String name, byte[] content) {

@@ -1,9 +1,11 @@
 package arborline.server;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -11,6 +13,7 @@ import tools.jackson.databind.JsonNode;
 class DeliveryLifeTest extends ServerTest {
 
   private static final String PATH = "/api/v1/deliveries/";
+  private static final String CLEARING = "task_name = 'clear-delivery' and task_instance = ?";
 
   private JsonNode lines(long delivery, String query) {
     return lead.get(PATH + "%d/lines?%s".formatted(delivery, query)).at("items");
@@ -67,24 +70,91 @@ class DeliveryLifeTest extends ServerTest {
         "code LIFE-1 stands on line 2 already", twice.at("/findings/0/message").asString());
   }
 
+  private long putAway(long delivery) {
+    return lead.send("DELETE", PATH + delivery, null).number("undo");
+  }
+
+  private Api.Answer undo(long deed) {
+    return lead.post("/api/v1/trail/%d/undo".formatted(deed), null);
+  }
+
   @Test
-  void whatIsPutAwayIsGoneAndItsToolsStay() {
+  void whatIsPutAwayIsGoneAndComesBackWithItsLines() {
     long library = library("Put away");
     long delivery = lead.deliver("away.csv", table("AWAY", 3));
     take(delivery, library, "keep");
-    assertEquals(204, lead.send("DELETE", PATH + delivery, null).status());
+    long deed = putAway(delivery);
     assertEquals(404, lead.get(PATH + delivery).status());
     assertEquals(404, lead.get(PATH + delivery + "/lines").status());
+    assertEquals(404, lead.send("DELETE", PATH + delivery, null).status());
     assertEquals(3, lead.get("/api/v1/libraries/" + library).number("tools"));
+    assertEquals(204, undo(deed).status());
+    assertEquals(3, lead.get(PATH + delivery).number("taken"));
+    assertEquals(3, lines(delivery, "").size());
+  }
+
+  /** Both are looked at when only the first has been away for the day that it is kept. */
+  @Test
+  void aDayLaterItIsClearedAndItsToolsStay() {
+    long library = library("Cleared");
+    long delivery = lead.deliver("cleared.csv", table("CLEARED", 3));
+    long other = lead.deliver("other.csv", table("OTHER", 2));
+    Api.Answer taken =
+        lead.post(PATH + "%d/accept".formatted(delivery), Api.body("library", library));
+    long deed = putAway(delivery);
+    putAway(other);
+    jdbc.sql("update delivery set put_away_at = put_away_at - interval 1 day where id = ?")
+        .param(delivery)
+        .update();
+    clearNow(delivery);
+    clearNow(other);
     for (String table : List.of("delivery_line", "delivery_file", "delivery_document")) {
-      assertEquals(
-          0,
-          jdbc.sql("select count(*) from %s where delivery_id = ?".formatted(table))
-              .param(delivery)
-              .query(Long.class)
-              .single(),
-          table);
+      assertEquals(0, rows(table, delivery), table);
+      assertTrue(rows(table, other) > 0, table);
     }
+    assertEquals(3, lead.get("/api/v1/libraries/" + library).number("tools"));
+    Api.Answer late = undo(deed);
+    assertEquals(409, late.status());
+    assertTrue(late.text("detail").contains("bring its file in again"));
+    Api.Answer unknown = undo(taken.number("undo"));
+    assertEquals(409, unknown.status());
+    assertTrue(unknown.text("detail").contains("delete them in the library"));
+  }
+
+  /** Has the work on a delivery that was put away done at once. */
+  private void clearNow(long delivery) {
+    int moved =
+        jdbc.sql(
+                "update scheduled_tasks set execution_time = execution_time - interval 1 day where "
+                    + CLEARING)
+            .param(Long.toString(delivery))
+            .update();
+    assertEquals(1, moved);
+    Api.until(() ->
+        jdbc.sql("select count(*) from scheduled_tasks where " + CLEARING)
+                .param(Long.toString(delivery))
+                .query(Long.class)
+                .single()
+            == 0);
+  }
+
+  private long rows(String table, long delivery) {
+    return jdbc.sql("select count(*) from %s where delivery_id = ?".formatted(table))
+        .param(delivery)
+        .query(Long.class)
+        .single();
+  }
+
+  @Test
+  void readAgainItHasTheLinesOfTheNewReadingOnly() {
+    long delivery = lead.deliver("sign.csv", "CODE;DC [mm]\nSIGN-1;9,5\nSIGN-2;10,5\n");
+    Map<String, Object> unread = Api.body("columns", Api.body("1", Api.body("symbol", "")));
+    assertTrue(lines(delivery, "").get(0).get("cells").has("DC"));
+    assertEquals(202, lead.send("PUT", PATH + "%d/reading".formatted(delivery), unread).status());
+    lead.untilRead(delivery);
+    assertEquals(2, lead.get(PATH + delivery).number("read"));
+    assertEquals(2, rows("delivery_line", delivery));
+    assertFalse(lines(delivery, "").get(0).get("cells").has("DC"));
   }
 
   @Test

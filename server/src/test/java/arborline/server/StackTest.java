@@ -77,6 +77,27 @@ class StackTest extends ServerTest {
     assertEquals(44, lead.get(path).at("items").get(0).get("projection").asDouble());
   }
 
+  @Test
+  void aPocketIsAWallHalfTheCutterAwayAndMayHaveCornersThatAreTooSmall() {
+    Map<String, Object> draft = stack(add("ST-POCKET"), 40);
+    draft.remove("wall");
+    draft.put("pocket", Api.body("depth", 41, "corner", 2));
+    String path = "/api/v1/tools/%d/stacks/check".formatted(tool("ST-T-POCKET"));
+    Api.Answer deep = lead.post(path, draft);
+    assertEquals(5, deep.at("wall").get("distance").asDouble());
+    assertFalse(deep.at("clearance").get("clear").asBoolean());
+    assertEquals("pocket-corner", deep.at("findings").get(0).get("code").asString());
+    draft.put("pocket", Api.body("depth", 39));
+    Api.Answer flat = lead.post(path, draft);
+    assertTrue(flat.at("clearance").get("clear").asBoolean());
+    assertTrue(flat.at("findings").isEmpty());
+    for (Map<String, Object> wrong :
+        List.of(Api.body("depth", 0), Api.body("depth", 30, "corner", -1))) {
+      draft.put("pocket", wrong);
+      assertEquals(400, lead.post(path, draft).status());
+    }
+  }
+
   private void undo(long deed) {
     assertEquals(204, lead.post("/api/v1/trail/%d/undo".formatted(deed), null).status());
   }

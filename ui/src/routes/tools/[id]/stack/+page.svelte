@@ -13,6 +13,7 @@
   import { capital } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
   import { saveSvg } from '$lib/drawing/save';
+  import Beside from '$lib/stack/Beside.svelte';
   import { StackBuilder } from '$lib/stack/builder.svelte';
   import StackDrawing from '$lib/stack/StackDrawing.svelte';
 
@@ -58,6 +59,11 @@
   const fitting = $derived(found.filter((offer) => offer.fits));
   const refused = $derived(found.filter((offer) => !offer.fits));
   const complete = $derived(builder.parts.length > 0 && builder.holds.length === 0);
+
+  /** That a turned axis has no wall is said where the wall is asked for. */
+  const findings = $derived(
+    (builder.answer?.findings ?? []).filter((finding) => finding.code !== 'wall-turned')
+  );
 
   const rows = $derived.by(() => {
     const shape = builder.answer?.shape;
@@ -214,7 +220,8 @@
   </header>
   {#if builder.problem}
     <p role="alert" class="m-5 border-l-4 border-hold py-2 pl-4">{capital(builder.problem)}.</p>
-  {:else if builder.answer}
+  {/if}
+  {#if builder.answer}
     {@const answer = builder.answer}
     <div class="min-h-0 flex-1 overflow-auto">
       {#if solid}
@@ -224,7 +231,8 @@
       {:else}
         <StackDrawing
           shape={answer.shape}
-          wall={builder.wall}
+          wall={answer.wall}
+          pocket={builder.beside === 'pocket'}
           clearance={answer.clearance}
           onprojection={may ? (mm) => builder.project(mm) : undefined}
         />
@@ -275,59 +283,14 @@
             </li>
           </ol>
           <ul class="mt-2" aria-live="polite">
-            {#each answer.findings as finding (finding.code + finding.message)}
+            {#each findings as finding (finding.code + finding.message)}
               <li class="flex gap-3 py-1">
                 <Mark kind={finding.severity.toLowerCase() as 'hold'} />
                 <span>{capital(finding.message)}</span>
               </li>
             {/each}
           </ul>
-          <h2 class="mt-4">Beside a wall</h2>
-          <div class="mt-1 grid grid-cols-[170px_84px_30px] items-center gap-x-2 gap-y-1">
-            <label class="text-soft" for="wall-height">Height above the tip</label>
-            <NumberField
-              id="wall-height"
-              label="Height above the tip"
-              unit="mm"
-              class="h-6! w-full"
-              optional
-              value={builder.height || null}
-              onvalue={(mm) => ((builder.height = mm ?? 0), void builder.check())}
-            />
-            <span class="text-soft">{units.label('mm')}</span>
-            <label class="text-soft" for="wall-distance">Distance from the axis</label>
-            <NumberField
-              id="wall-distance"
-              label="Distance from the axis"
-              unit="mm"
-              class="h-6! w-full"
-              optional
-              value={builder.distance || null}
-              onvalue={(mm) => ((builder.distance = mm ?? 0), void builder.check())}
-            />
-            <span class="text-soft">{units.label('mm')}</span>
-          </div>
-          <p role="status" class="mt-2">
-            {#if answer.clearance}
-              <span class="flex gap-2">
-                <Mark kind={answer.clearance.clear ? 'pass' : 'hold'} word="" />
-                <span class={answer.clearance.clear ? 'text-working' : 'text-hold'}>
-                  {capital(answer.clearance.said)}
-                </span>
-              </span>
-              {#if !answer.clearance.clear && answer.clearance.shortest && may}
-                {@const needed = Math.ceil(answer.clearance.shortest)}
-                <button class="button mt-1" onclick={() => builder.project(needed)}>
-                  Project {units.show(needed, 'mm', 0)}
-                  {units.label('mm')}
-                </button>
-              {/if}
-            {:else}
-              <span class="text-soft"
-                >Give height and distance to see whether the holder clears.</span
-              >
-            {/if}
-          </p>
+          <Beside {builder} {may} />
         </section>
         <section aria-label="What could come next">
           <div class="flex items-center gap-3">
@@ -382,7 +345,7 @@
         </section>
       </div>
     </div>
-  {:else}
+  {:else if !builder.problem}
     <p class="px-5 py-6 text-soft">Opening …</p>
   {/if}
 {/if}

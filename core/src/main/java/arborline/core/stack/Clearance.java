@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param clear true where nothing but the edges comes near
  * @param touching code of the part that touches first, seen from the tip
  * @param at distance of the first touch from the tip, mm
- * @param shortest shortest projection that clears; empty where none does
+ * @param shortest shortest projection that clears; empty where none does with the shank still held
  * @param said the same in a sentence
  */
 public record Clearance(
@@ -19,13 +19,11 @@ public record Clearance(
 
   private static final double TOUCH = 1e-6;
 
-  /**
-   * Judges a wall.
-   *
-   * @param height of the wall above the tip, mm
-   * @param distance of the wall from the axis, mm
-   */
-  public static Clearance of(StackShape shape, double height, double distance) {
+  /** Judges a wall. */
+  public static Clearance of(Stack stack, Wall wall) {
+    StackShape shape = stack.shape();
+    double height = wall.height();
+    double distance = wall.distance();
     Touch cutter = first(shape, height, distance, true);
     Touch holder = first(shape, height, distance, false);
     if (cutter == null && holder == null) {
@@ -51,14 +49,22 @@ public record Clearance(
               cutter.code(), cutter.at()));
     }
     double needed = shape.projection() + height - nearestHolder(shape, distance);
+    double longest = stack.longestProjection();
+    boolean held = needed <= longest + TOUCH;
     return new Clearance(
         false,
         Optional.of(holder.code()),
         holder.at(),
-        Optional.of(needed),
+        held ? Optional.of(needed) : Optional.empty(),
         said(
-            "%s touches %.1f mm above the tip; %.1f mm of projection clear",
-            holder.code(), holder.at(), needed));
+            held
+                ? "%s touches %.1f mm above the tip; %.1f mm of projection clear"
+                : "%s touches %.1f mm above the tip; %.1f mm of projection would clear,"
+                    + " but the shank is held up to %.1f mm only",
+            holder.code(),
+            holder.at(),
+            needed,
+            longest));
   }
 
   private static String said(String sentence, Object... numbers) {

@@ -57,7 +57,6 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
 
   private void clamping(List<Finding> findings) {
     double held = cutter.length() - projection;
-    double needed = components.getLast().clamping().doubleValue();
     if (!(projection > 0) || projection > cutter.length()) {
       findings.add(
           said(
@@ -66,16 +65,29 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
               projection,
               cutter.code(),
               cutter.length()));
-    } else if (held < needed && cutter.connection().startsWith("CY")) {
+    } else if (clamped() && held < needed()) {
       findings.add(
           said(
               "clamping-short",
               "only %.1f mm of the shank are held, %s needs %.1f mm: project %.1f mm at most",
               held,
               components.getLast().code(),
-              needed,
-              Math.max(0, cutter.length() - needed)));
+              needed(),
+              longestProjection()));
     }
+  }
+
+  /** How far the cutter can stand out with enough of its shank held, mm. */
+  public double longestProjection() {
+    return Math.max(0, cutter.length() - (clamped() ? needed() : 0));
+  }
+
+  private boolean clamped() {
+    return cutter.connection().startsWith("CY") && !components.isEmpty();
+  }
+
+  private double needed() {
+    return components.getLast().clamping().doubleValue();
   }
 
   private static Finding said(String code, String sentence, Object... numbers) {

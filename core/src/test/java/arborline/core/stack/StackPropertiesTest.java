@@ -118,7 +118,7 @@ class StackPropertiesTest {
   void theShortestProjectionThatClearsDoesClearAndLessDoesNot() {
     forAll((stack, shape) -> {
       double distance = stack.cutter().diameter() / 2 + 3;
-      Clearance.of(shape, 40, distance)
+      Clearance.of(stack, new Wall(40, distance))
           .shortest()
           .filter(shortest -> shortest > 1 && shortest < 90)
           .ifPresent(shortest -> {
@@ -130,6 +130,6 @@ class StackPropertiesTest {
 
   private static boolean at(Stack stack, double projection, double distance) {
     Stack other = new Stack("", stack.components(), stack.cutter(), projection);
-    return Clearance.of(other.shape(), 40, distance).clear();
+    return Clearance.of(other, new Wall(40, distance)).clear();
   }
 }

@@ -12,6 +12,7 @@ import arborline.core.stack.Component.Kind;
 import arborline.core.tool.Tool;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -121,23 +122,50 @@ class StackTest {
     assertEquals(code.isEmpty() ? List.of() : List.of(code), codes(stack(projection)));
   }
 
+  /** The chuck narrows to 24 at its face and holds 28 of the 72 mm. */
   @ParameterizedTest
   @CsvSource({
-    "39, 12, true, 39.0",
-    "41, 12, false, 41.0",
-    "70, 13, false, 64.0",
-    "45, 20, true, 0.0"
+    "39, 12, true, 39.0, clears; 39.0 mm of projection would be enough",
+    "41, 12, false, 41.0, H-1 touches 40.0 mm above the tip; 41.0 mm of projection clear",
+    "45, 20, true, 0.0, clears; 0.0 mm of projection would be enough",
+    "70, 13, false, , 'H-1 touches 46.0 mm above the tip; 64.0 mm of projection would clear, but the"
+        + " shank is held up to 44.0 mm only'"
   })
   void theHolderClearsAWallOrSaysHowFarToProject(
-      double height, double distance, boolean clear, double shortest) {
-    Clearance clearance = Clearance.of(stack(40).shape(), height, distance);
-    assertEquals(clear, clearance.clear(), clearance.said());
-    assertEquals(shortest, clearance.shortest().orElseThrow(), 1e-6);
-    if (!clear) {
-      assertEquals("H-1", clearance.touching().orElseThrow());
-      StackShape longer = stack(shortest).shape();
-      assertTrue(shortest > 72 || Clearance.of(longer, height, distance).clear());
+      double height, double distance, boolean clear, Double shortest, String said) {
+    Wall wall = new Wall(height, distance);
+    Clearance clearance = Clearance.of(stack(40), wall);
+    assertEquals(clear, clearance.clear());
+    assertEquals(said, clearance.said());
+    assertEquals(clear ? Optional.empty() : Optional.of("H-1"), clearance.touching());
+    assertEquals(Optional.ofNullable(shortest), clearance.shortest().map(StackTest::rounded));
+    if (shortest != null && shortest > 0) {
+      assertTrue(Clearance.of(stack(shortest), wall).clear());
     }
+  }
+
+  private static double rounded(double value) {
+    return Math.round(value * 1e6) / 1e6;
+  }
+
+  @ParameterizedTest
+  @CsvSource({"30, 40, true", "41, 40, false", "41, 41, true"})
+  void inAPocketTheWallStandsHalfTheCutterBesideTheAxis(
+      double depth, double projection, boolean clear) {
+    Wall wall = new Pocket(depth, Optional.of(6.0)).wall(mill());
+    assertEquals(new Wall(depth, 5), wall);
+    assertEquals(clear, Clearance.of(stack(projection), wall).clear());
+  }
+
+  /** (5 - 2)(sqrt 2 - 1) = 1.243 mm along the bisector. */
+  @Test
+  void aCornerSmallerThanTheCutterKeepsMaterial() {
+    Finding finding = new Pocket(30, Optional.of(2.0)).left(mill()).orElseThrow();
+    assertEquals(
+        "a corner of 2.00 mm is too small for EM-10 of 5.00 mm radius: it leaves 1.24 mm there",
+        finding.message());
+    assertEquals(Optional.empty(), new Pocket(30, Optional.of(5.0)).left(mill()));
+    assertEquals(Optional.empty(), new Pocket(30, Optional.empty()).left(mill()));
   }
 
   @Test
@@ -145,7 +173,7 @@ class StackTest {
     Cutter thick =
         Cutter.of(tool("CODE=EM-6 CLASS=end-mill-flat DC=6 APMX=13 DMM=10 OAL=72 NOF=4"))
             .orElseThrow();
-    Clearance clearance = Clearance.of(new Stack("", List.of(CHUCK), thick, 40).shape(), 30, 3);
+    Clearance clearance = Clearance.of(new Stack("", List.of(CHUCK), thick, 40), new Wall(30, 3));
     assertFalse(clearance.clear());
     assertTrue(clearance.shortest().isEmpty());
     assertEquals(13, clearance.at(), 1e-6);

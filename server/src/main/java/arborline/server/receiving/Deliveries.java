@@ -132,13 +132,13 @@ public class Deliveries {
 
   @Transactional(readOnly = true)
   List<Delivery> newest() {
-    return deliveries.findByOrderByIdDesc(Limit.of(MOST));
+    return deliveries.findByPutAwayAtIsNullOrderByIdDesc(Limit.of(MOST));
   }
 
   @Transactional(readOnly = true)
   Delivery get(long id) {
     return deliveries
-        .findById(id)
+        .findByIdAndPutAwayAtIsNull(id)
         .orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
   }
 
@@ -151,14 +151,18 @@ public class Deliveries {
     return delivery;
   }
 
+  private static void atRest(Delivery delivery) {
+    if (delivery.state == Delivery.State.READING || delivery.state == Delivery.State.WAITING) {
+      throw Refusal.conflict("the delivery is being read; stop that first");
+    }
+  }
+
   /** Reads a delivery again with other decisions on one file; refused once lines were taken. */
   void readAgain(long id, int fileNo, ReadingChoice choice, long taken) {
     transaction.executeWithoutResult(status -> {
       Delivery delivery =
           deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
-      if (delivery.state == Delivery.State.READING || delivery.state == Delivery.State.WAITING) {
-        throw Refusal.conflict("the delivery is being read; stop that first");
-      }
+      atRest(delivery);
       if (taken > 0) {
         throw Refusal.conflict("lines were taken already; bring the file in again instead");
       }
@@ -168,8 +172,7 @@ public class Deliveries {
               .orElseThrow(() -> Refusal.notFound("the delivery has no file " + fileNo));
       document.reading = json.text(ReadingView.of(choice.apply(inspection.head(id, fileNo))));
       delivery.state = Delivery.State.WAITING;
-      delivery.linesRead = 0;
-      inspection.forgetLines(id);
+      delivery.note = "";
       live.say("delivery", id, "reading again");
     });
     InspectionWork.queue(scheduler.getObject(), id);
@@ -180,20 +183,26 @@ public class Deliveries {
     stops.ask(get(id).work());
   }
 
-  /** Takes a delivery away with its file; what was taken from it stays. */
-  @Transactional
-  public void discard(long id) {
-    Delivery delivery =
-        deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
-    if (delivery.state == Delivery.State.READING) {
-      throw Refusal.conflict("the delivery is being read; stop that first");
-    }
-    inspection.forgetLines(id);
-    files.delete(id);
-    documents.forget(id);
-    deliveries.delete(delivery);
-    trail.record(Said.of("delivery", id, "put away " + delivery.name));
-    live.say("delivery", id, "put away");
+  /**
+   * Puts a delivery away; what was taken from it stays. Its lines and files are cleared later.
+   *
+   * @return line of the trail that brings it back
+   */
+  public long putAway(long id) {
+    Instant now = Instant.now(clock);
+    long undo =
+        transaction.execute(status -> {
+          Delivery delivery =
+              deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
+          atRest(delivery);
+          delivery.putAwayAt = now;
+          live.say("delivery", id, "put away");
+          return trail.record(
+              Said.of("delivery", id, "put away " + delivery.name)
+                  .undoneBy(PutAwayUndo.KIND, new PutAwayUndo.PutAway(id)));
+        });
+    ClearingWork.queue(scheduler.getObject(), id, now);
+    return undo;
   }
 
   /** Replaces cells of one line and judges it, and the lines it shares a code with, anew. */

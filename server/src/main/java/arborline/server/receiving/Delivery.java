@@ -36,6 +36,9 @@ class Delivery {
   Instant createdAt;
   String createdBy;
 
+  /** When somebody put it away; null while it is there. */
+  Instant putAwayAt;
+
   protected Delivery() {}
 
   Delivery(String name, long size, Instant at, String by) {

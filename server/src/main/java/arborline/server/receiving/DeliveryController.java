@@ -95,6 +95,9 @@ class DeliveryController {
 
   record Changed(int lines) {}
 
+  /** Line of the trail that brings the delivery back. */
+  record PutAway(long undo) {}
+
   /**
    * What to take.
    *
@@ -242,8 +245,7 @@ class DeliveryController {
 
   @DeleteMapping("/{id}")
   @MayReceive
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void discard(@PathVariable long id) {
-    deliveries.discard(id);
+  PutAway putAway(@PathVariable long id) {
+    return new PutAway(deliveries.putAway(id));
   }
 }

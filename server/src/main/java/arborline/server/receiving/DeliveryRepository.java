@@ -10,13 +10,36 @@ import org.springframework.data.repository.Repository;
 
 interface DeliveryRepository extends Repository<Delivery, Long> {
 
+  /** Any, be it put away or not. */
   Optional<Delivery> findById(long id);
 
+  Optional<Delivery> findByIdAndPutAwayAtIsNull(long id);
+
   @Lock(LockModeType.PESSIMISTIC_WRITE)
-  @Query("select d from Delivery d where d.id = :id")
+  @Query("select d from Delivery d where d.id = :id and d.putAwayAt is null")
   Optional<Delivery> lock(long id);
 
-  List<Delivery> findByOrderByIdDesc(Limit limit);
+  /** One that was put away and is not cleared yet. */
+  @Query("select d from Delivery d where d.id = :id and d.putAwayAt is not null")
+  Optional<Delivery> putAway(long id);
+
+  List<Delivery> findByPutAwayAtIsNullOrderByIdDesc(Limit limit);
+
+  /** Whether one is yet to be read, or to be read anew. */
+  @Query(
+      """
+      select count(d) > 0 from Delivery d
+      where d.id = :id and d.putAwayAt is null and d.state = WAITING\
+      """)
+  boolean waiting(long id);
+
+  /** What is not read to its end, or is to be cleared one day. */
+  @Query(
+      """
+      select d from Delivery d
+      where d.putAwayAt is not null or d.state in (WAITING, READING)\
+      """)
+  List<Delivery> unfinished();
 
   Delivery save(Delivery delivery);
 

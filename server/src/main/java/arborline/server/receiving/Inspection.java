@@ -52,6 +52,7 @@ class Inspection {
   private final Bulk bulk;
   private final Ids ids;
   private final Json json;
+  private final Clearing clearing;
   private final Live live;
   private final StopRequests stops;
   private final JdbcClient jdbc;
@@ -66,6 +67,7 @@ class Inspection {
       Bulk bulk,
       Ids ids,
       Json json,
+      Clearing clearing,
       Live live,
       StopRequests stops,
       JdbcClient jdbc,
@@ -78,6 +80,7 @@ class Inspection {
     this.bulk = bulk;
     this.ids = ids;
     this.json = json;
+    this.clearing = clearing;
     this.live = live;
     this.stops = stops;
     this.jdbc = jdbc;
@@ -95,6 +98,9 @@ class Inspection {
 
   /** Inspects a delivery from where it stands to the end. */
   void run(long deliveryId) {
+    if (deliveries.waiting(deliveryId)) {
+      clearing.lines(deliveryId);
+    }
     Optional<Delivery> found = transaction.execute(status -> begin(deliveryId));
     if (found.isEmpty()) {
       return;
@@ -328,16 +334,9 @@ class Inspection {
   }
 
   private void stopped(Delivery delivery) {
+    clearing.lines(delivery.id);
     stops.clear(delivery.work());
-    transaction.executeWithoutResult(status -> forgetLines(delivery.id));
     end(delivery.id, Delivery.State.STOPPED, "reading was stopped; nothing of it was kept");
-  }
-
-  /** Takes all lines of a delivery away; its file stays. */
-  void forgetLines(long deliveryId) {
-    jdbc.sql("delete from line_finding where delivery_id = ?").param(deliveryId).update();
-    jdbc.sql("delete from delivery_line where delivery_id = ?").param(deliveryId).update();
-    jdbc.sql("update delivery set lines_read = 0 where id = ?").param(deliveryId).update();
   }
 
   private void end(long deliveryId, Delivery.State state, String note) {

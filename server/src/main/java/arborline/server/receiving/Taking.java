@@ -235,11 +235,16 @@ public class Taking {
 
     record Take(long deliveryId, long libraryId, int takeNo) {}
 
+    private final DeliveryRepository deliveries;
+    private final Clearing clearing;
     private final JdbcClient jdbc;
     private final Json json;
     private final Live live;
 
-    TakingUndo(JdbcClient jdbc, Json json, Live live) {
+    TakingUndo(
+        DeliveryRepository deliveries, Clearing clearing, JdbcClient jdbc, Json json, Live live) {
+      this.deliveries = deliveries;
+      this.clearing = clearing;
       this.jdbc = jdbc;
       this.json = json;
       this.live = live;
@@ -258,6 +263,11 @@ public class Taking {
     @Override
     public void undo(String data) {
       Take take = json.read(data, Take.class);
+      if (deliveries.findById(take.deliveryId()).filter(each -> !clearing.due(each)).isEmpty()) {
+        throw Refusal.conflict(
+            "the delivery was put away and cleared: which tools came with it is no longer known;"
+                + " delete them in the library");
+      }
       jdbc.sql(
               """
               delete e from entry e join delivery_line l on l.taken_tool_id = e.tool_id

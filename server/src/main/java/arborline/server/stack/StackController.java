@@ -116,7 +116,10 @@ class StackController {
     return Slice.all(stacks.using(id));
   }
 
-  /** What could come next: those that fit and take the cutter first, those that do not fit last. */
+  /**
+   * What could come next: those that fit and take the cutter first, the straight before those that
+   * turn the axis; those that do not fit last.
+   */
   @GetMapping("/tools/{id}/stacks/offers")
   Slice<PartOffer> offers(
       @PathVariable long id, @RequestParam(required = false) @Nullable String socket) {
@@ -127,7 +130,8 @@ class StackController {
             .map(known -> offer(known, socket, cutter))
             .sorted(
                 Comparator.comparing((PartOffer offer) -> !offer.fits())
-                    .thenComparing(offer -> !offer.takesCutter()))
+                    .thenComparing(offer -> !offer.takesCutter())
+                    .thenComparing(offer -> offer.component().turn().isPresent()))
             .toList());
   }
 

@@ -4,8 +4,10 @@ import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.stack.Clearance;
 import arborline.core.stack.Cutter;
+import arborline.core.stack.Pocket;
 import arborline.core.stack.Stack;
 import arborline.core.stack.StackShape;
+import arborline.core.stack.Wall;
 import arborline.server.library.Attachment;
 import arborline.server.library.NewTools;
 import arborline.server.library.ToolCopied;
@@ -68,6 +70,8 @@ class Stacks implements Attachment {
    * @param components ids, machine side first
    * @param stays version by component id, for those that do not follow the newest
    * @param projection of the cutter out of the last one, mm; null for the usual one
+   * @param wall to stay clear of
+   * @param pocket to go into, instead of a wall
    */
   record StackDraft(
       @Nullable String name,
@@ -75,6 +79,7 @@ class Stacks implements Attachment {
       List<Long> components,
       @Nullable BigDecimal projection,
       @Nullable Wall wall,
+      @Nullable Pocket pocket,
       @Nullable Map<Long, Integer> stays) {
 
     List<StackPart> parts() {
@@ -86,13 +91,15 @@ class Stacks implements Attachment {
   /** A new tool and the stack that holds it. */
   record HeldTool(long toolId, long stackId, long undo) {}
 
-  /** A wall beside the tool: height above the tip and distance from the axis, mm. */
-  record Wall(double height, double distance) {}
-
-  /** What follows from a stack. */
+  /**
+   * What follows from a stack.
+   *
+   * @param wall that was judged; null where none was asked for, or none can be
+   */
   record StackAnswer(
       StackShape shape,
       List<Finding> findings,
+      @Nullable Wall wall,
       @Nullable Clearance clearance,
       double cutterLength) {}
 
@@ -113,7 +120,8 @@ class Stacks implements Attachment {
 
   @Transactional(readOnly = true)
   StackAnswer check(long toolId, StackDraft draft) {
-    return answer(toolId, draft.seat(), draft.parts(), draft.projection(), draft.wall());
+    return answer(
+        toolId, draft.seat(), draft.parts(), draft.projection(), draft.wall(), draft.pocket());
   }
 
   private StackAnswer answer(
@@ -121,7 +129,8 @@ class Stacks implements Attachment {
       @Nullable String seat,
       List<StackPart> chosen,
       @Nullable BigDecimal projection,
-      @Nullable Wall wall) {
+      @Nullable Wall wall,
+      @Nullable Pocket pocket) {
     Cutter cutter =
         Cutter.of(tools.get(toolId).tool())
             .orElseThrow(
@@ -149,17 +158,38 @@ class Stacks implements Attachment {
                     "%s was retired: choose another, or take it back into use"
                         .formatted(part.component().code()))));
     StackShape shape = stack.shape();
-    boolean walled = wall != null && wall.height() > 0 && wall.distance() > 0;
-    boolean asked = walled && shape.turned().isEmpty();
-    if (walled && !asked) {
+    Wall beside = pocket == null ? wall : pocket.wall(cutter);
+    if (pocket != null) {
+      check(pocket);
+      pocket.left(cutter).ifPresent(findings::add);
+    }
+    if (beside != null) {
+      check(beside);
+    }
+    if (beside != null && shape.turned().isPresent()) {
       findings.add(
           Finding.note("wall-turned", "no wall is judged beside a turned axis", "AXISANGLE"));
+      beside = null;
     }
     return new StackAnswer(
         shape,
         findings,
-        asked ? Clearance.of(shape, wall.height(), wall.distance()) : null,
+        beside,
+        beside == null ? null : Clearance.of(stack, beside),
         cutter.length());
+  }
+
+  private static void check(Pocket pocket) {
+    if (pocket.corner().filter(radius -> !(radius >= 0)).isPresent()) {
+      throw Refusal.badRequest("the corner radius of a pocket must not be below 0 mm");
+    }
+  }
+
+  private static void check(Wall wall) {
+    if (!(wall.height() > 0) || !(wall.distance() > 0)) {
+      throw Refusal.badRequest(
+          "height or depth of a wall and its distance from the axis must be above 0 mm");
+    }
   }
 
   @Transactional(readOnly = true)
@@ -185,7 +215,7 @@ class Stacks implements Attachment {
         row.seat,
         components.inOrder(row.parts),
         row.projection.stripTrailingZeros(),
-        answer(row.toolId, row.seat, row.parts, row.projection, null),
+        answer(row.toolId, row.seat, row.parts, row.projection, null, null),
         undo);
   }
 
