@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Outline } from '$lib/api/client';
+  import CentreLine from './CentreLine.svelte';
   import { fit, view } from './geometry';
   import Parts from './Parts.svelte';
 
@@ -29,15 +30,7 @@
   {#if outline}
     <g transform={upright ? `translate(${width} 0) rotate(90)` : undefined}>
       <Parts {outline} {at} />
-      <line
-        x1="0"
-        x2={at.x(outline.length) + 2}
-        y1={wide / 2}
-        y2={wide / 2}
-        stroke="var(--ink)"
-        stroke-width="0.5"
-        stroke-dasharray="9 2 2 2"
-      />
+      <CentreLine fine from={0} to={at.x(outline.length) + 2} y={wide / 2} />
     </g>
   {/if}
 </svg>

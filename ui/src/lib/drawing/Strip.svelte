@@ -2,6 +2,7 @@
   import type { Outline } from '$lib/api/client';
   import { units } from '$lib/quantity/units.svelte';
   import { fit, view } from './geometry';
+  import CentreLine from './CentreLine.svelte';
   import Parts from './Parts.svelte';
   import { saveSvg } from './save';
 
@@ -51,15 +52,8 @@
         <text x="20" y={axis(index) + 4} font-size="13" fill="var(--ink)" class="code"
           >{tool.code}</text
         >
-        <line
-          x1={LEFT - 12}
-          x2={at.x(longest) + 14}
-          y1={axis(index)}
-          y2={axis(index)}
-          stroke="var(--steel-dark)"
-          stroke-dasharray="18 4 4 4"
-        />
         <Parts {outline} {at} />
+        <CentreLine from={LEFT - 12} to={at.x(longest) + 14} y={axis(index)} />
         <text x={at.x(longest) + 20} y={axis(index) + 4} font-size="13" fill="var(--soft)">
           {units.entry(outline.length, 'mm')} long{longest > outline.length
             ? `, ${units.entry(Math.round((longest - outline.length) * 1000) / 1000, 'mm')} shorter`

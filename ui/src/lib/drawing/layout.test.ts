@@ -42,4 +42,34 @@ describe('dimension layout', () => {
     expect(y('APMX')).toBeGreaterThan(axis);
     expect(y('OAL')).toBeGreaterThan(y('APMX'));
   });
+
+  it('begins the lines of a diameter where the outline last has it', () => {
+    const shank = { kind: 'SHANK' as const, flat: false };
+    const parts = [
+      {
+        ...shank,
+        profile: [
+          { z: 0, r: 4 },
+          { z: 1, r: 5 },
+          { z: 50, r: 5 }
+        ]
+      },
+      {
+        ...shank,
+        profile: [
+          { z: 50, r: 5 },
+          { z: 71, r: 5 },
+          { z: 72, r: 4 }
+        ]
+      }
+    ];
+    const { placed, at } = layout({ ...outline, parts }, 1200);
+    const from = (symbol: string) =>
+      placed.find((each) => each.mark.symbol === symbol)?.lines[1][0];
+    expect(from('DMM')).toBe(at.x(1));
+    expect(from('DC')).toBe(at.x(71));
+    const bare = layout(outline, 1200);
+    const alone = bare.placed.find((each) => each.mark.symbol === 'DC');
+    expect(alone?.lines[1][0]).toBe(bare.at.x(61));
+  });
 });

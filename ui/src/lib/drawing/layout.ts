@@ -63,16 +63,28 @@ function end(mark: Mark, at: View, outline: Outline): Placed {
   const tail = mark.z1 < outline.length / 2;
   const edge = tail ? at.x(0) - 18 : at.x(outline.length) + 18;
   const x = tail ? edge - FIELD / 2 - 6 : edge + FIELD / 2 + 6;
+  const from = at.x(reached(mark, outline, tail));
   return {
     mark,
     x,
     y: at.y(0),
     lines: [
       [edge, at.y(mark.r), edge, at.y(-mark.r)],
-      [at.x(mark.z1), at.y(mark.r), edge, at.y(mark.r)],
-      [at.x(mark.z1), at.y(-mark.r), edge, at.y(-mark.r)]
+      [from, at.y(mark.r), edge, at.y(mark.r)],
+      [from, at.y(-mark.r), edge, at.y(-mark.r)]
     ]
   };
+}
+
+/** Where the outline last has the diameter of a mark, seen from the middle: its lines begin there. */
+function reached(mark: Mark, outline: Outline, tail: boolean): number {
+  const there = outline.parts
+    .filter((part) => !part.flat)
+    .flatMap((part) => part.profile)
+    .filter((point) => Math.abs(point.r - mark.r) < 1e-6)
+    .map((point) => point.z);
+  if (there.length === 0) return mark.z1;
+  return tail ? Math.min(...there) : Math.max(...there);
 }
 
 function rows(above: Mark[], width: number, left: number, scale: number): number {

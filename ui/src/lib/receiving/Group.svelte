@@ -16,11 +16,11 @@
   const client = useQueryClient();
   let busy = $state(false);
 
-  async function work(action: () => Promise<{ lines: number }>, said: string) {
+  async function work(action: () => Promise<{ lines: number; undo: number }>, said: string) {
     busy = true;
     try {
       const changed = await action();
-      done(`${said}: ${count(changed.lines, 'line')}`);
+      done(`${said}: ${count(changed.lines, 'line')}`, changed.undo);
       await client.invalidateQueries({ queryKey: ['delivery', delivery] });
     } catch (error) {
       failed(error);

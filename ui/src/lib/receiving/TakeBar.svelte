@@ -2,7 +2,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, ask, type Delivery } from '$lib/api/client';
   import Choice from '$lib/shell/Choice.svelte';
-  import { takenSoFar } from '$lib/shell/live.svelte';
+  import { soFar } from '$lib/shell/live.svelte';
   import { done, failed } from '$lib/shell/say';
   import { count } from '$lib/shell/text';
 
@@ -22,7 +22,7 @@
   const name = $derived(
     libraries.data?.items.find((each) => String(each.id) === chosen)?.name ?? 'a library'
   );
-  const soFar = $derived(takenSoFar(delivery.id));
+  const work = $derived(soFar(delivery.id));
   const entering = $derived(delivery.pass - delivery.taken);
   const staying = $derived(delivery.hold + delivery.query);
   const numberings = [
@@ -66,10 +66,14 @@
   aria-label="Taking"
   class="flex h-14 shrink-0 items-center gap-3 border-t border-hairline bg-sheet px-5"
 >
-  {#if soFar !== undefined}
-    <progress class="w-64" max={entering} value={soFar} aria-label="taken"></progress>
-    <p role="status">{soFar.toLocaleString('en')} of {count(entering, 'tool')} taken so far</p>
+  {#if work?.deed === 'taking'}
+    <progress class="w-64" max={entering} value={work.count} aria-label="taken"></progress>
+    <p role="status">{work.count.toLocaleString('en')} of {count(entering, 'tool')} taken so far</p>
     <button class="button ml-auto" onclick={stop}>Stop, take nothing</button>
+  {:else if work}
+    <progress class="w-64" aria-label="put right"></progress>
+    <p role="status">{count(work.count, 'line')} put right so far</p>
+    <button class="button ml-auto" onclick={stop}>Stop, change nothing</button>
   {:else if entering > 0}
     <p>
       <strong>{count(entering, 'tool')}</strong> will enter

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import CentreLine from '$lib/drawing/CentreLine.svelte';
   import { layout } from '$lib/drawing/layout';
   import { saveSvg } from '$lib/drawing/save';
   import Parts from '$lib/drawing/Parts.svelte';
@@ -62,15 +63,12 @@
 >
   {#if outline && placed}
     <svg bind:this={svg} {width} height={placed.height} class="absolute inset-0" aria-hidden="true">
-      <line
-        x1={placed.at.x(0) - 14}
-        x2={placed.at.x(outline.length) + 14}
-        y1={placed.axis}
-        y2={placed.axis}
-        stroke="var(--steel-dark)"
-        stroke-dasharray="18 4 4 4"
-      />
       <g opacity={draft.answer?.sketch ? 0.4 : 1}><Parts {outline} at={placed.at} /></g>
+      <CentreLine
+        from={placed.at.x(0) - 14}
+        to={placed.at.x(outline.length) + 14}
+        y={placed.axis}
+      />
       <line
         x1={placed.at.x(0)}
         x2={placed.at.x(0)}

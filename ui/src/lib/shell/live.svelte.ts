@@ -17,11 +17,17 @@ const CONCERNED: Record<string, string[]> = {
   trail: ['trail']
 };
 
-const taking = new SvelteMap<string, number>();
+/** Long work on the lines of a delivery. */
+export interface Work {
+  deed: 'taking' | 'correcting';
+  count: number;
+}
 
-/** How many tools of a delivery are taken so far, while somebody takes them. */
-export function takenSoFar(delivery: number): number | undefined {
-  return taking.get(String(delivery));
+const working = new SvelteMap<string, Work>();
+
+/** How far work on a delivery is, while somebody takes its lines or puts them right. */
+export function soFar(delivery: number): Work | undefined {
+  return working.get(String(delivery));
 }
 
 /** Keeps count of running work; true where nothing else changed with it. */
@@ -29,12 +35,12 @@ export function counted(event: LiveEvent): boolean {
   if (event.topic !== 'delivery') {
     return false;
   }
-  const number = /^taking (\d+)$/.exec(event.detail)?.[1];
+  const [, deed, number] = /^(taking|correcting) (\d+)$/.exec(event.detail) ?? [];
   if (number) {
-    taking.set(event.subject, Number(number));
+    working.set(event.subject, { deed: deed as Work['deed'], count: Number(number) });
     return true;
   }
-  taking.delete(event.subject);
+  working.delete(event.subject);
   return false;
 }
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Clearance, StackShape } from '$lib/api/client';
+  import CentreLine from '$lib/drawing/CentreLine.svelte';
   import { path, view } from '$lib/drawing/geometry';
   import { units } from '$lib/quantity/units.svelte';
 
@@ -96,14 +97,6 @@
     role="img"
     aria-label="Stack of gauge length {said(shape.length)} {units.label('mm')} to scale"
   >
-    <line
-      x1={LEFT - 20}
-      x2={tip + 24}
-      y1={axis}
-      y2={axis}
-      stroke="var(--steel-dark)"
-      stroke-dasharray="18 4 4 4"
-    />
     {#each shape.spans as span, index (index)}
       <path
         d={path({ kind: 'SHANK', profile: span.profile, flat: false }, at)}
@@ -122,17 +115,14 @@
         <title>{span.code}</title>
       </path>
     {/each}
+    <CentreLine from={LEFT - 20} to={shape.turned ? crossing : tip + 24} y={axis} />
     {#if shape.turned}
-      <g stroke="var(--ink)" stroke-width="0.8" stroke-dasharray="18 4 4 4">
-        <line x1={LEFT - 20} x2={crossing} y1={axis} y2={axis} />
-        <line
-          x1={crossing}
-          x2={crossing + turnedEnd}
-          y1={axis}
-          y2={axis}
-          transform="rotate({shape.turned.angle} {crossing} {axis})"
-        />
-      </g>
+      <CentreLine
+        from={crossing}
+        to={crossing + turnedEnd}
+        y={axis}
+        transform="rotate({shape.turned.angle} {crossing} {axis})"
+      />
     {/if}
     {#each walls as beside (beside.y)}
       <rect

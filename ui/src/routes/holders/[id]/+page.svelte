@@ -4,6 +4,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { watch } from 'runed';
   import { api, ask, Problem, type Component, type Finding, type StackKept } from '$lib/api/client';
+  import CentreLine from '$lib/drawing/CentreLine.svelte';
   import Parts from '$lib/drawing/Parts.svelte';
   import { fit, view } from '$lib/drawing/geometry';
   import { saveSvg } from '$lib/drawing/save';
@@ -166,15 +167,8 @@
     <section aria-label="Drawing" class="band bg-sheet" bind:clientWidth={width}>
       <svg bind:this={svg} {width} height="220" role="img" aria-label="{draft.code} to scale">
         {#if outline && at}
-          <line
-            x1="60"
-            x2={at.x(outline.length) + 20}
-            y1="110"
-            y2="110"
-            stroke="var(--steel-dark)"
-            stroke-dasharray="18 4 4 4"
-          />
           <Parts {outline} {at} />
+          <CentreLine from={60} to={at.x(outline.length) + 20} y={110} />
           <line x1="80" x2="80" y1="10" y2="210" stroke="var(--working)" stroke-width="1.5" />
           <text x={at.x(outline.length) + 26} y="114" font-size="13" fill="var(--soft)">
             {units.show(outline.length, 'mm', 1)}

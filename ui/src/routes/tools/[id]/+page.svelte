@@ -144,7 +144,7 @@
   <header class="band flex flex-wrap items-center gap-x-4 gap-y-2 px-5 py-3">
     <h1 class="code text-[17px]!">{shown.code}</h1>
     <input
-      class="field w-80"
+      class="field min-w-48 max-w-80 flex-1"
       aria-label="Name"
       readonly={!may}
       bind:value={

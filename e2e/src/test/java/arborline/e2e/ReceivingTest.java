@@ -31,6 +31,10 @@ class ReceivingTest extends BrowserTest {
     field("APMX of line 4").fill("13");
     field("APMX of line 4").press("Enter");
     assertThat(field("APMX of line 4")).hasCount(0);
+    Journey.button(page, "Set RE to half of DC").click();
+    assertThat(Journey.button(page, "Set RE to half of DC")).hasCount(0);
+    Journey.button(page, "Undo").first().click();
+    assertThat(Journey.button(page, "Set RE to half of DC")).isVisible();
     steps.repairAll();
     assertThat(page.getByText("read DC as inches")).hasCount(0);
     steps.takeAll("Shop milling");

@@ -64,7 +64,7 @@ class ShotsTest {
     Journey.link(page, "Stack").click();
     pick(page, "BH-J40-CO16-100");
     pick(page, "BC-16-10");
-    page.getByLabel("Height above the tip").fill("60");
+    page.getByLabel("Height above the tip").fill("50");
     page.getByLabel("Distance from the axis").fill("12");
     assertThat(page.getByText("of projection clear")).isVisible();
     shot(page, "stack");

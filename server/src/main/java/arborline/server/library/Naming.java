@@ -195,7 +195,7 @@ class Naming {
             Said.of(
                     "library",
                     libraryId,
-                    "renamed %d tools of %s".formatted(done.size(), library.name))
+                    "renamed %s of %s".formatted(Said.count(done.size(), "tool"), library.name))
                 .undoneBy(RenameUndo.TOOLS, new RenameUndo.Deed(done)));
     return new Renamed(done.size(), undo);
   }

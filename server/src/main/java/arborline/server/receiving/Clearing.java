@@ -63,6 +63,7 @@ class Clearing {
   /** Clears all lines of a delivery; its files stay. */
   void lines(long deliveryId) {
     emptied("delete from line_finding where delivery_id = ? limit ?", deliveryId);
+    emptied("delete from delivery_line_before where delivery_id = ? limit ?", deliveryId);
     emptied("delete from delivery_line where delivery_id = ? limit ?", deliveryId);
     transaction.executeWithoutResult(status ->
         jdbc.sql("update delivery set lines_read = 0 where id = ?").param(deliveryId).update());

@@ -5,6 +5,7 @@ import arborline.server.account.MayReceive;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
+import arborline.server.trail.Undoable;
 import java.io.IOException;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -36,14 +37,21 @@ class DeliveryController {
   private static final int MOST_FILES = 100;
 
   private final Deliveries deliveries;
+  private final Correcting correcting;
   private final Taking taking;
   private final LineLists lists;
   private final Counts counts;
   private final Json json;
 
   DeliveryController(
-      Deliveries deliveries, Taking taking, LineLists lists, Counts counts, Json json) {
+      Deliveries deliveries,
+      Correcting correcting,
+      Taking taking,
+      LineLists lists,
+      Counts counts,
+      Json json) {
     this.deliveries = deliveries;
+    this.correcting = correcting;
     this.taking = taking;
     this.lists = lists;
     this.counts = counts;
@@ -92,11 +100,6 @@ class DeliveryController {
 
   /** Either lines or a finding. */
   record LookOrder(@Nullable List<Long> lines, @Nullable String finding) {}
-
-  record Changed(int lines) {}
-
-  /** Line of the trail that brings the delivery back. */
-  record PutAway(long undo) {}
 
   /**
    * What to take.
@@ -206,24 +209,19 @@ class DeliveryController {
   @MayReceive
   LineLists.LineView correct(
       @PathVariable long id, @PathVariable long lineId, @RequestBody Corrections corrections) {
-    return lists.view(deliveries.correct(id, lineId, corrections.cells()));
+    return lists.view(correcting.correct(id, lineId, corrections.cells()));
   }
 
   @PostMapping("/{id}/repair")
   @MayReceive
-  Changed repair(@PathVariable long id, @RequestBody RepairOrder order) {
-    return new Changed(
-        deliveries.repair(id, order.finding(), order.repair(), lists.idsOf(id, order.finding())));
+  Correcting.Changed repair(@PathVariable long id, @RequestBody RepairOrder order) {
+    return correcting.repair(id, order.finding(), order.repair());
   }
 
   @PostMapping("/{id}/look")
   @MayReceive
-  Changed look(@PathVariable long id, @RequestBody LookOrder order) {
-    List<Long> lines =
-        order.finding() == null
-            ? Optional.ofNullable(order.lines()).orElse(List.of())
-            : lists.idsOf(id, order.finding());
-    return new Changed(deliveries.look(id, lines));
+  Correcting.Changed look(@PathVariable long id, @RequestBody LookOrder order) {
+    return correcting.look(id, order.lines(), order.finding());
   }
 
   @PostMapping("/{id}/accept")
@@ -245,7 +243,7 @@ class DeliveryController {
 
   @DeleteMapping("/{id}")
   @MayReceive
-  PutAway putAway(@PathVariable long id) {
-    return new PutAway(deliveries.putAway(id));
+  Undoable putAway(@PathVariable long id) {
+    return new Undoable(deliveries.putAway(id));
   }
 }

@@ -66,12 +66,14 @@ class LineJudge {
     Map<String, FirstLine> first = keys.isEmpty() ? Map.of() : firstLines(deliveryId, keys);
     Map<String, Present> shop = keys.isEmpty() ? Map.of() : shop(keys);
     Map<String, String> promised = held.why(keys);
+    Map<Long, List<Finding>> findings = new HashMap<>();
     for (int i = 0; i < lines.size(); i++) {
       DeliveryLine line = lines.get(i);
       Inspected full = withClash(deliveryId, line, inspected.get(i), first, shop, promised);
       line.judged(full, json.text(full.findings()));
-      store(deliveryId, line.id, full.findings());
+      findings.put(line.id, full.findings());
     }
+    store(deliveryId, findings);
   }
 
   private RawTool raw(DeliveryLine line) {
@@ -190,9 +192,13 @@ class LineJudge {
         .single();
   }
 
-  private void store(long deliveryId, long lineId, List<Finding> findings) {
-    jdbc.sql("delete from line_finding where line_id = ?").param(lineId).update();
-    insert(deliveryId, Map.of(lineId, findings));
+  private void store(long deliveryId, Map<Long, List<Finding>> findings) {
+    if (!findings.isEmpty()) {
+      jdbc.sql("delete from line_finding where line_id in (:lines)")
+          .param("lines", findings.keySet())
+          .update();
+      insert(deliveryId, findings);
+    }
   }
 
   /** Stores the findings of new lines, so that lines can be grouped by them. */

@@ -193,17 +193,4 @@ class LineLists {
         example.properties(),
         repairs);
   }
-
-  /** Ids of the open lines with a finding, for working on all of them at once. */
-  List<Long> idsOf(long deliveryId, String finding) {
-    return jdbc.sql(
-            """
-            select f.line_id from line_finding f join delivery_line l on l.id = f.line_id
-            where f.delivery_id = ? and f.code = ? and l.taken_tool_id is null
-            order by l.position\
-            """)
-        .params(deliveryId, finding)
-        .query(Long.class)
-        .list();
-  }
 }

@@ -115,21 +115,7 @@ public class Taking {
         intake.into(
             libraryId, section == null ? "" : section, "delivery " + delivery.name, numbering);
     int takeNo = nextTake(deliveryId);
-    long accepted = 0;
-    long after = 0;
-    for (List<DeliveryLine> chunk = chunk(deliveryId, after, lineIds);
-        !chunk.isEmpty();
-        chunk = chunk(deliveryId, after, lineIds)) {
-      after = chunk.getLast().id;
-      accepted += takeChunk(delivery, session, chunk, takeNo);
-      entities.flush();
-      entities.clear();
-      live.sayNow("delivery", deliveryId, "taking " + accepted);
-      if (stops.asked(delivery.work())) {
-        stops.clear(delivery.work());
-        throw Refusal.conflict("taking was stopped; nothing was taken");
-      }
-    }
+    long accepted = chunks(delivery, session, lineIds, takeNo);
     Counts.LineCounts after0 = counts.of(deliveryId);
     long undo =
         accepted == 0
@@ -138,14 +124,39 @@ public class Taking {
                 Said.of(
                         "delivery",
                         deliveryId,
-                        "took %d tools of %s into %s"
-                            .formatted(accepted, delivery.name, library.name()))
+                        "took %s of %s into %s"
+                            .formatted(Said.count(accepted, "tool"), delivery.name, library.name()))
                     .undoneBy(TakingUndo.KIND, new TakingUndo.Take(deliveryId, libraryId, takeNo)));
     live.say("delivery", deliveryId, "taken");
     live.say("library", libraryId, "taken");
     long held = after0.hold() + after0.query();
     long left = after0.read() - accepted - held;
     return new Taken(accepted, held, left, session.renumbered(), undo);
+  }
+
+  private long chunks(
+      Delivery delivery, Intake.Session session, @Nullable List<Long> lineIds, int takeNo) {
+    try {
+      long accepted = 0;
+      long after = 0;
+      for (List<DeliveryLine> chunk = chunk(delivery.id, after, lineIds);
+          !chunk.isEmpty();
+          chunk = chunk(delivery.id, after, lineIds)) {
+        after = chunk.getLast().id;
+        accepted += takeChunk(delivery, session, chunk, takeNo);
+        entities.flush();
+        entities.clear();
+        live.sayNow("delivery", delivery.id, "taking " + accepted);
+        if (stops.asked(delivery.work())) {
+          stops.clear(delivery.work());
+          throw Refusal.conflict("taking was stopped; nothing was taken");
+        }
+      }
+      return accepted;
+    } catch (RuntimeException failed) {
+      live.sayNow("delivery", delivery.id, "not done");
+      throw failed;
+    }
   }
 
   private int nextTake(long deliveryId) {

@@ -24,4 +24,9 @@ public record Said(
   public Said undoneBy(String kind, Object data) {
     return new Said(subjectKind, subjectId, text, kind, data);
   }
+
+  /** A number of things: {@code 1 line}, {@code 2 lines}. */
+  public static String count(long number, String one) {
+    return number == 1 ? "1 " + one : number + " " + one + "s";
+  }
 }

@@ -1,0 +1,67 @@
+package arborline.server.receiving;
+
+import arborline.server.account.Permission;
+import arborline.server.live.Live;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.trail.Undo;
+import org.springframework.stereotype.Component;
+
+/** Makes lines of a delivery what they were before they were put right. */
+@Component
+class LineUndo implements Undo {
+
+  static final String KIND = "delivery.lines";
+
+  private static final int CHUNK = 1000;
+
+  record Change(long deliveryId, int changeNo) {}
+
+  private final DeliveryRepository deliveries;
+  private final LinesBefore before;
+  private final LineChange change;
+  private final Json json;
+  private final Live live;
+
+  LineUndo(
+      DeliveryRepository deliveries, LinesBefore before, LineChange change, Json json, Live live) {
+    this.deliveries = deliveries;
+    this.before = before;
+    this.change = change;
+    this.json = json;
+    this.live = live;
+  }
+
+  @Override
+  public String kind() {
+    return KIND;
+  }
+
+  @Override
+  public Permission needs() {
+    return Permission.RECEIVE;
+  }
+
+  @Override
+  public void undo(String data) {
+    Change made = json.read(data, Change.class);
+    long id = made.deliveryId();
+    int no = made.changeNo();
+    Delivery delivery =
+        deliveries
+            .lock(id)
+            .filter(each -> each.state == Delivery.State.READY)
+            .orElseThrow(
+                () -> Refusal.conflict("the delivery was put away, or is being read again"));
+    before.check(id, no);
+    change.make(
+        delivery,
+        after -> before.ids(id, no, after, CHUNK),
+        ids -> {
+          before.bringBack(id, no, ids);
+          return change.open(id, ids);
+        });
+    before.forget(id, no);
+    live.say("delivery", id, "corrections taken back");
+  }
+}

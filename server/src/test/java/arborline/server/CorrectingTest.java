@@ -1,0 +1,167 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Lines of a delivery are put right, which is on the trail and can be taken back. */
+class CorrectingTest extends ServerTest {
+
+  private static final String PATH = "/api/v1/deliveries/";
+
+  private long balls(String prefix, int count) {
+    StringBuilder table =
+        new StringBuilder("CODE,NAME,CLASS,DC [mm],RE [mm],APMX [mm],DMM [mm],OAL [mm],NOF\n");
+    for (int i = 1; i <= count; i++) {
+      table.append("%s-%d,Ball,end-mill-ball,10,4,22,10,72,2\n".formatted(prefix, i));
+    }
+    return lead.deliver(prefix + ".csv", table.toString());
+  }
+
+  private Api.Answer repair(long delivery) {
+    return lead.post(
+        PATH + delivery + "/repair", Api.body("finding", "ball-radius", "repair", "ball-radius"));
+  }
+
+  private Api.Answer undo(long deed) {
+    return lead.post("/api/v1/trail/%d/undo".formatted(deed), null);
+  }
+
+  private JsonNode line(long delivery, int index) {
+    return lead.get(PATH + delivery + "/lines").at("items").get(index);
+  }
+
+  private Api.Answer correct(long delivery, JsonNode line, String symbol, String text) {
+    return lead.send(
+        "PATCH",
+        PATH + "%d/lines/%d".formatted(delivery, line.get("id").asLong()),
+        Api.body("cells", Api.body(symbol, text)));
+  }
+
+  private JsonNode lastDeed() {
+    return lead.get("/api/v1/trail?limit=1").at("items").get(0);
+  }
+
+  private long count(long delivery, String disposition) {
+    return lead.get(PATH + delivery).number(disposition);
+  }
+
+  /** More than one thousand, so that it is done in several steps. */
+  @Test
+  void aRepairOfManyLinesIsDoneAndTakenBackWhole() {
+    long delivery = balls("MANY", 2100);
+    Api.Answer repaired = repair(delivery);
+    assertEquals(2100, repaired.number("lines"));
+    assertEquals(2100, count(delivery, "pass"));
+    assertEquals("5 mm", line(delivery, 2).at("/cells/RE/text").asString());
+    assertEquals(
+        "put 2100 lines of MANY.csv right: set RE to half of DC",
+        lastDeed().get("said").asString());
+    assertEquals(204, undo(repaired.number("undo")).status());
+    assertEquals(2100, count(delivery, "hold"));
+    assertEquals("4", line(delivery, 2).at("/cells/RE/text").asString());
+    assertEquals(
+        2100, lead.get(PATH + delivery + "/findings").at("items").get(0).get("count").asInt());
+  }
+
+  @Test
+  void whatChangesNothingIsNotOnTheTrail() {
+    long delivery = balls("NONE", 1);
+    long before = lastDeed().get("id").asLong();
+    Api.Answer nothing =
+        lead.post(
+            PATH + delivery + "/repair",
+            Api.body("finding", "ball-radius", "repair", "no-such-repair"));
+    assertEquals(0, nothing.number("lines"));
+    assertEquals(0, nothing.number("undo"));
+    assertEquals(before, lastDeed().get("id").asLong());
+  }
+
+  @Test
+  void aLaterChangeOfALineIsTakenBackFirst() {
+    long delivery = balls("TWICE", 1);
+    correct(delivery, line(delivery, 0), "RE", "4.5");
+    JsonNode first = lastDeed();
+    assertEquals("corrected line 2 of TWICE.csv: RE 4.5", first.get("said").asString());
+    correct(delivery, line(delivery, 0), "RE", "5");
+    JsonNode second = lastDeed();
+    assertEquals(1, count(delivery, "pass"));
+    Api.Answer refused = undo(first.get("id").asLong());
+    assertEquals(409, refused.status());
+    assertTrue(refused.text("detail").contains("take the later change back first"));
+    assertEquals(204, undo(second.get("id").asLong()).status());
+    assertEquals("4.5", line(delivery, 0).at("/cells/RE/text").asString());
+    assertEquals(204, undo(first.get("id").asLong()).status());
+    assertEquals("4", line(delivery, 0).at("/cells/RE/text").asString());
+  }
+
+  @Test
+  void whatWasTakenSinceStays() {
+    long delivery = balls("SINCE", 2);
+    long deed = repair(delivery).number("undo");
+    lead.post(PATH + delivery + "/accept", Api.body("library", library("Since")));
+    Api.Answer refused = undo(deed);
+    assertEquals(409, refused.status());
+    assertTrue(refused.text("detail").contains("taken since"));
+  }
+
+  @Test
+  void ofLinesThatWereReadAgainNothingIsTakenBack() {
+    long delivery = balls("REREAD", 2);
+    long deed = repair(delivery).number("undo");
+    lead.send("PUT", PATH + delivery + "/reading", Api.body("decimal", "."));
+    lead.untilRead(delivery);
+    Api.Answer refused = undo(deed);
+    assertEquals(409, refused.status());
+    assertTrue(refused.text("detail").contains("read again"));
+    assertEquals(2, count(delivery, "hold"));
+  }
+
+  @Test
+  void aCodeThatIsTakenBackClashesAgain() {
+    long delivery =
+        lead.deliver(
+            "clash.csv",
+            """
+            CODE,NAME,CLASS,DC [mm],APMX [mm],DMM [mm],OAL [mm],NOF
+            CLASH-1,Mill,end-mill-flat,10,22,10,72,4
+            CLASH-1,Mill,end-mill-flat,12,26,12,83,4
+            """);
+    assertEquals(1, count(delivery, "hold"));
+    correct(delivery, line(delivery, 0), "CODE", "CLASH-0");
+    assertEquals(2, count(delivery, "pass"));
+    assertEquals(204, undo(lastDeed().get("id").asLong()).status());
+    assertEquals(1, count(delivery, "hold"));
+    assertEquals("hold", line(delivery, 1).get("disposition").asString());
+  }
+
+  @Test
+  void aLookedAtQueryAsksAgainOnceThatIsTakenBack() {
+    long delivery =
+        lead.deliver(
+            "look.csv",
+            """
+            CODE,NAME,CLASS,DC [mm],APMX [mm],DMM [mm],OAL [mm],NOF
+            LOOK-1,Mill,end-mill-flat,0.5,1.5,4,50,2
+            LOOK-2,Mill,end-mill-flat,254,22,10,72,4
+            """);
+    List<String> queries =
+        lead.get(PATH + delivery + "/findings")
+            .at("items")
+            .valueStream()
+            .filter(group -> group.get("severity").asString().equals("QUERY"))
+            .map(group -> group.get("code").asString())
+            .toList();
+    long asked = count(delivery, "query");
+    assertTrue(asked > 0);
+    Api.Answer looked =
+        lead.post(PATH + delivery + "/look", Api.body("finding", queries.getFirst()));
+    assertEquals(asked, looked.number("lines"));
+    assertEquals(0, count(delivery, "query"));
+    assertEquals(204, undo(looked.number("undo")).status());
+    assertEquals(asked, count(delivery, "query"));
+  }
+}
