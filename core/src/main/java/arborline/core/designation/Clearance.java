@@ -10,6 +10,9 @@ public final class Clearance {
   private static final Map<Character, Integer> ANGLES =
       Map.of('A', 3, 'B', 5, 'C', 7, 'D', 15, 'E', 20, 'F', 25, 'G', 30, 'N', 0, 'P', 11);
 
+  /** All letters that are known. */
+  static final String LETTERS = "A B C D E F G N O P";
+
   private Clearance() {}
 
   /** True for the letters of the list and for O, which says that the angle is special. */

@@ -44,6 +44,9 @@ final class HolderLength {
           Map.entry("4040", 250),
           Map.entry("5050", 300));
 
+  /** All letters that are known. */
+  static final String ALL = "A B C D E F G H J K L M N P Q R S T U V W X Y";
+
   private HolderLength() {}
 
   /** The length of a letter; X is special and gives none. */

@@ -2,6 +2,8 @@ package arborline.core.designation;
 
 import java.math.BigDecimal;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Holder styles with their cutting edge angle. Source: ISO 5608, position 3; ISO 6261 takes part of
@@ -51,6 +53,14 @@ public enum HolderStyle {
       }
     }
     return Optional.empty();
+  }
+
+  /** All letters that are known, or those of boring bars. */
+  static String letters(boolean bars) {
+    return Stream.of(values())
+        .filter(style -> style.bar || !bars)
+        .map(HolderStyle::name)
+        .collect(Collectors.joining(" "));
   }
 
   /** KAPR in degrees; empty where it is special. */

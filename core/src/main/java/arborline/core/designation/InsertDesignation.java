@@ -10,6 +10,8 @@ import java.util.Optional;
  * @param tolerance letter of position 3
  * @param type letter of position 4: hole and chip breaker
  * @param edge cutting-edge condition, position 8; empty where not stated
+ * @param land chamfer of the edge, five digits: width in 1/100 mm and angle in degrees; empty where
+ *     not stated
  * @param hand R, L or N, position 9; empty where not stated
  */
 public record InsertDesignation(
@@ -22,6 +24,7 @@ public record InsertDesignation(
     Thickness thickness,
     Corner corner,
     String edge,
+    String land,
     String hand) {
 
   /** How sizes are written. */
@@ -34,11 +37,15 @@ public record InsertDesignation(
     return "" + shape.name() + clearance + tolerance + type + " ";
   }
 
+  private String tail() {
+    return edge + land + hand;
+  }
+
   /** As written in the metric system. */
   public Optional<String> metric() {
     return corner
         .metric()
-        .map(written -> letters() + size.metric() + thickness.metric() + written + edge + hand);
+        .map(written -> letters() + size.metric() + thickness.metric() + written + tail());
   }
 
   /** As written in the inch system; empty where a part of it has no inch form. */
@@ -47,7 +54,7 @@ public record InsertDesignation(
       return Optional.empty();
     }
     return Optional.of(
-        letters() + size.inch().get() + thickness.inch().get() + corner.inch().get() + edge + hand);
+        letters() + size.inch().get() + thickness.inch().get() + corner.inch().get() + tail());
   }
 
   /** As written in the other system. */

@@ -28,6 +28,10 @@ public final class InsertProperties {
     if (!insert.edge().isEmpty()) {
       properties.put("EDGE", insert.edge());
     }
+    if (!insert.land().isEmpty()) {
+      properties.put("BN", plain(new BigDecimal(insert.land().substring(0, 3)).movePointLeft(2)));
+      properties.put("GB", plain(new BigDecimal(insert.land().substring(3))));
+    }
     if (!insert.hand().isEmpty()) {
       properties.put("HAND", insert.hand());
     }
@@ -75,6 +79,7 @@ public final class InsertProperties {
             size.get(),
             thick.get(),
             corner.get(),
+            "",
             "",
             ""));
   }

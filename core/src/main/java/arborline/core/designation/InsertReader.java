@@ -12,9 +12,10 @@ import java.util.Optional;
  */
 public final class InsertReader {
 
-  private static final String TOLERANCES = "ACEFGHJKLMNU";
-  private static final String TYPES = "ABCFGHJMNQRTUWX";
+  private static final String TOLERANCES = "A C E F G H J K L M N U";
+  private static final String TYPES = "A B C F G H J M N Q R T U W X";
   private static final String EDGES = "FETSKP";
+  private static final String CHAMFERED = "TSKP";
   private static final String APPROACHES = "ADEFPZ";
   private static final String WIPERS = "ABCDEFGNPZ";
   private static final String HANDS = "RLN";
@@ -62,17 +63,18 @@ public final class InsertReader {
       throw noPattern();
     }
     InsertShape shape =
-        InsertShape.of(text.charAt(0)).orElseThrow(() -> undefined("shape", text.charAt(0), 1));
-    char clearance = letter(1, "clearance", Clearance.known(text.charAt(1)));
-    char tolerance = letter(2, "tolerance", TOLERANCES.indexOf(text.charAt(2)) >= 0);
-    char type = letter(3, "type", TYPES.indexOf(text.charAt(3)) >= 0);
+        InsertShape.of(text.charAt(0))
+            .orElseThrow(() -> undefined("shape", text.charAt(0), 1, InsertShape.letters()));
+    char clearance = letter(1, "clearance", Clearance.LETTERS);
+    char tolerance = letter(2, "tolerance", TOLERANCES);
+    char type = letter(3, "type", TYPES);
     Sizes sizes = metricForm() ? metric(shape) : inch(shape);
     return tail(shape, clearance, tolerance, type, sizes);
   }
 
-  private char letter(int at, String what, boolean known) {
-    if (!known) {
-      throw undefined(what, text.charAt(at), at + 1);
+  private char letter(int at, String what, String allowed) {
+    if (allowed.indexOf(text.charAt(at)) < 0) {
+      throw undefined(what, text.charAt(at), at + 1, allowed);
     }
     return text.charAt(at);
   }
@@ -270,7 +272,8 @@ public final class InsertReader {
     String rest = text.substring(sizes.end());
     boolean handOnly = rest.length() == 1 && HANDS.indexOf(rest.charAt(0)) >= 0;
     String edge = rest.isEmpty() || handOnly ? "" : rest.substring(0, 1);
-    String hand = rest.substring(edge.length());
+    String land = land(edge, rest);
+    String hand = rest.substring(edge.length() + land.length());
     if (!edge.isEmpty() && EDGES.indexOf(edge) < 0) {
       throw new WrongDesignation(
           "insert-edge",
@@ -291,7 +294,14 @@ public final class InsertReader {
         sizes.thickness(),
         sizes.corner(),
         edge,
+        land,
         hand);
+  }
+
+  /** Five digits behind a chamfered edge: width in 1/100 mm and angle in degrees. */
+  private static String land(String edge, String rest) {
+    boolean chamfered = !edge.isEmpty() && CHAMFERED.indexOf(edge) >= 0;
+    return chamfered && rest.substring(1).matches("\\d{5}.*") ? rest.substring(1, 6) : "";
   }
 
   private boolean digit(int at) {
@@ -310,10 +320,12 @@ public final class InsertReader {
     return true;
   }
 
-  private static WrongDesignation undefined(String what, char letter, int position) {
+  private static WrongDesignation undefined(
+      String what, char letter, int position, String allowed) {
     return new WrongDesignation(
         "insert-" + what,
-        "position %d: %s letter %s is not defined".formatted(position, what, letter));
+        "position %d: %s letter %s is not defined; allowed are %s"
+            .formatted(position, what, letter, allowed));
   }
 
   private static WrongDesignation noPattern() {

@@ -1,6 +1,8 @@
 package arborline.core.designation;
 
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Insert shapes with their included angle. Source: ISO 1832, position 1. */
 public enum InsertShape {
@@ -43,6 +45,11 @@ public enum InsertShape {
     return letter >= 'A' && letter <= 'Z'
         ? Optional.ofNullable(BY_LETTER[letter - 'A'])
         : Optional.empty();
+  }
+
+  /** All letters that are known. */
+  static String letters() {
+    return Stream.of(values()).map(InsertShape::name).collect(Collectors.joining(" "));
   }
 
   /** Included angle EPSR of the named corner in degrees; 0 for the round shape. */

@@ -72,13 +72,14 @@ public final class ShankReader {
     ShankDesignation.Bar bar = new ShankDesignation.Bar(text.charAt(0), number(1));
     ShankDesignation read = head(from, from + 5, Optional.empty(), Optional.of(bar), length(3, ""));
     if (read.hand() == 'N') {
-      throw new WrongDesignation("shank-hand", "boring bar cannot be neutral: hand must be R or L");
+      throw new WrongDesignation(
+          "shank-hand", "position 8: boring bar cannot be neutral: hand must be R or L");
     }
     if (!read.style().bar()) {
       throw new WrongDesignation(
           "shank-style",
-          "style %s is not a boring-bar style; allowed are F K L P Q S U W X Y"
-              .formatted(read.style()));
+          "position 6: style %s is not a boring-bar style; allowed are %s"
+              .formatted(read.style(), HolderStyle.letters(true)));
     }
     return read;
   }
@@ -89,23 +90,31 @@ public final class ShankReader {
       Optional<ShankDesignation.Section> section,
       Optional<ShankDesignation.Bar> bar,
       Optional<Integer> length) {
+    int position = bar.isPresent() ? 4 : 1;
     char clamping = text.charAt(from);
     if (CLAMPINGS.indexOf(clamping) < 0) {
-      throw undefined("clamping", clamping, "C D M P S W");
+      throw undefined("clamping", clamping, position, "C D M P S W");
     }
+    char shapeLetter = text.charAt(from + 1);
     InsertShape shape =
-        InsertShape.of(text.charAt(from + 1))
-            .orElseThrow(() -> undefined("shape", text.charAt(from + 1), "those of ISO 1832"));
+        InsertShape.of(shapeLetter)
+            .orElseThrow(
+                () -> undefined("shape", shapeLetter, position + 1, InsertShape.letters()));
+    char styleLetter = text.charAt(from + 2);
     HolderStyle style =
-        HolderStyle.of(text.charAt(from + 2))
-            .orElseThrow(() -> undefined("style", text.charAt(from + 2), "those of ISO 5608"));
+        HolderStyle.of(styleLetter)
+            .orElseThrow(() ->
+                undefined(
+                    "style", styleLetter, position + 2, HolderStyle.letters(bar.isPresent())));
     char clearance = text.charAt(from + 3);
     if (!Clearance.known(clearance)) {
-      throw undefined("clearance", clearance, "A B C D E F G N O P");
+      throw undefined("clearance", clearance, position + 3, Clearance.LETTERS);
     }
     char hand = text.charAt(from + 4);
     if ("RLN".indexOf(hand) < 0) {
-      throw new WrongDesignation("shank-hand", "hand letter %s is not R, L or N".formatted(hand));
+      throw new WrongDesignation(
+          "shank-hand",
+          "position %d: hand letter %s is not R, L or N".formatted(position + 4, hand));
     }
     String sizeCode = text.substring(sizeFrom, sizeFrom + 2);
     ShankDesignation read =
@@ -134,12 +143,11 @@ public final class ShankReader {
               .orElseThrow(() ->
                   new WrongDesignation(
                       "shank-length",
-                      "section %s has no standard length: give a length letter"
+                      "position 8: section %s has no standard length: give a length letter"
                           .formatted(section))));
     }
     if (!HolderLength.known(letter)) {
-      throw new WrongDesignation(
-          "shank-length", "length letter %s is not defined".formatted(letter));
+      throw undefined("length", letter, at == 3 ? 3 : 8, HolderLength.ALL);
     }
     return HolderLength.of(letter);
   }
@@ -161,7 +169,7 @@ public final class ShankReader {
   private static WrongDesignation noSize(InsertShape shape, String code) {
     return new WrongDesignation(
         "shank-insert-size",
-        "insert size %s does not exist for shape %s; allowed are %s"
+        "position 9: insert size %s does not exist for shape %s; allowed are %s"
             .formatted(code, shape, String.join(" ", InsertSize.metricCodes(shape))));
   }
 
@@ -219,9 +227,11 @@ public final class ShankReader {
     }
   }
 
-  private static WrongDesignation undefined(String what, char letter, String allowed) {
+  private static WrongDesignation undefined(
+      String what, char letter, int position, String allowed) {
     return new WrongDesignation(
         "shank-" + what,
-        "%s letter %s is not defined; allowed are %s".formatted(what, letter, allowed));
+        "position %d: %s letter %s is not defined; allowed are %s"
+            .formatted(position, what, letter, allowed));
   }
 }

@@ -48,13 +48,30 @@ class InsertReaderTest {
   @ParameterizedTest
   @CsvSource({
     "CNMG 130408, 'position 5: size code 13 does not exist for shape C'",
-    "CYMG 120408, 'position 2: clearance letter Y is not defined'",
+    "YNMG 120408, 'position 1: shape letter Y is not defined; allowed are A B C D E H K L M O P R'",
+    "CYMG 120408, 'position 2: clearance letter Y is not defined; allowed are A B C D E F G N O P'",
+    "CNYG 120408, 'position 3: tolerance letter Y is not defined; allowed are A C E F G H J K L M N'",
+    "CNMY 120408, 'position 4: type letter Y is not defined; allowed are A B C F G H J M N Q R T U'",
+    "CNGA 120408E01525, 'position 9: hand 01525 is not defined'",
     "CNMG 128408, 'position 6: thickness code 84 is not defined'",
     "CNMG 120408XR, 'position 8: cutting-edge condition X is not defined'",
     "CNMG 120408EQ, 'position 9: hand Q is not defined'"
   })
   void saysWhichPositionIsWrong(String designation, String message) {
     assertTrue(InsertReader.read(designation).findings().getFirst().message().startsWith(message));
+  }
+
+  /** Width 0.15 mm at 25 degrees, as on inserts for hard turning. */
+  @Test
+  void theChamferOfAnEdgeIsReadAndConverted() {
+    InsertDesignation insert = InsertReader.read("CNGA 120408 S01525R").value().orElseThrow();
+    Map<String, String> said = InsertProperties.of(insert);
+    assertEquals("S", said.get("EDGE"));
+    assertEquals("0.15", said.get("BN"));
+    assertEquals("25", said.get("GB"));
+    assertEquals("R", said.get("HAND"));
+    assertEquals("CNGA 432S01525R", insert.converted().orElseThrow());
+    assertEquals("CNGA 120408S01525R", insert.metric().orElseThrow());
   }
 
   @Test

@@ -53,7 +53,16 @@ class ShankReaderTest {
     "PSJNR 2525 M 12, 93 + 90 >= 180",
     "PCLNN 2525 M 12, 'offset style L must be R or L, not neutral'",
     "PCDNN 2525 M 12, is not symmetric",
-    "S25T-PCGNR12, style G is not a boring-bar style",
+    "S25T-PCGNR12, position 6: style G is not a boring-bar style; allowed are F K L P Q S U W X Y",
+    "S25T-PCINR12, position 6: style letter I is not defined; allowed are F K L P Q S U W X Y",
+    "S25Z-PCLNR12, position 3: length letter Z is not defined; allowed are A B C D E F G H J K L M N",
+    "ECLNR 2525 M 12, position 1: clamping letter E is not defined; allowed are C D M P S W",
+    "PYLNR 2525 M 12, position 2: shape letter Y is not defined; allowed are A B C D E H K L M O P R",
+    "PCIDR 2525 M 12, position 3: style letter I is not defined; allowed are A B C D E F G H J K L M",
+    "PCLYR 2525 M 12, position 4: clearance letter Y is not defined; allowed are A B C D E F G N O P",
+    "PCLNQ 2525 M 12, 'position 5: hand letter Q is not R, L or N'",
+    "PCLNR 2525 I 12, position 8: length letter I is not defined; allowed are A B C D E F G H J K L",
+    "PCLNR 2525 M 13, position 9: insert size 13 does not exist for shape C; allowed are 04 05 06 08",
     "'', does not match 5 letters"
   })
   void saysWhatIsWrongAndWhatIsAllowed(String designation, String message) {
