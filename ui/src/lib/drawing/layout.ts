@@ -79,7 +79,6 @@ function end(mark: Mark, at: View, outline: Outline): Placed {
 /** Where the outline last has the diameter of a mark, seen from the middle: its lines begin there. */
 function reached(mark: Mark, outline: Outline, tail: boolean): number {
   const there = outline.parts
-    .filter((part) => !part.flat)
     .flatMap((part) => part.profile)
     .filter((point) => Math.abs(point.r - mark.r) < 1e-6)
     .map((point) => point.z);
