@@ -1,6 +1,9 @@
 <script lang="ts">
   import type { MachineView, PlaceView } from '$lib/api/client';
-  import { settings } from '$lib/shell/settings.svelte';
+  import { entries } from '$lib/quantity/entries';
+  import NumberField from '$lib/quantity/NumberField.svelte';
+  import { units } from '$lib/quantity/units.svelte';
+  import type { Measures } from './measures';
 
   let {
     view,
@@ -14,35 +17,31 @@
     place: string | null;
     planned?: PlaceView;
     editable: boolean;
-    onmeasure: (length: string, diameter: string) => Promise<boolean>;
+    onmeasure: (measures: Measures) => Promise<boolean>;
     onclear: () => void;
   } = $props();
 
-  /** What somebody is typing; news from elsewhere must not take it away. */
-  let typing = $state<{ length?: string; diameter?: string }>({});
+  /** What was given anew, as exact mm; news from elsewhere must not take it away. */
+  let given = $state<Measures>({});
   const limits = $derived(view.machine.limits);
-  const length = $derived(typing.length ?? shown(planned?.length));
-  const diameter = $derived(typing.diameter ?? shown(planned?.diameter));
+  const fields = [
+    { key: 'length' as const, label: 'Measured length', hint: ', from the gauge line' },
+    { key: 'diameter' as const, label: 'Measured diameter', hint: '' }
+  ];
 
   $effect(() => {
-    if (place !== undefined) typing = {};
+    if (place !== undefined) given = {};
   });
 
   async function keep() {
-    const sent = typing;
-    if ((await onmeasure(typed(length), typed(diameter))) && typing === sent) {
-      typing = {};
-    }
+    if (!(await entries.sound())) return;
+    const sent = given;
+    if ((await onmeasure(sent)) && given === sent) given = {};
   }
 
-  function shown(mm?: string | null): string {
-    if (!mm) return '';
-    return settings.unit === 'mm' ? mm : (Number(mm) / 25.4).toFixed(4);
-  }
-
-  function typed(text: string): string {
-    const plain = /^[\d.,]+$/.test(text.trim());
-    return plain && settings.unit === 'in' ? `${text.trim()} in` : text;
+  function shown(key: keyof Measures): number | null {
+    const text = given[key] ?? planned?.[key];
+    return text ? Number(text) : null;
   }
 </script>
 
@@ -60,24 +59,23 @@
         void keep();
       }}
     >
-      <label for="measured-length">Measured length</label>
-      <input
-        id="measured-length"
-        class="field text-right"
-        value={length}
-        oninput={(e) => (typing = { ...typing, length: e.currentTarget.value })}
-        readonly={!editable}
-      />
-      <span class="text-soft">{settings.unit}, from the gauge line</span>
-      <label for="measured-diameter">Measured diameter</label>
-      <input
-        id="measured-diameter"
-        class="field text-right"
-        value={diameter}
-        oninput={(e) => (typing = { ...typing, diameter: e.currentTarget.value })}
-        readonly={!editable}
-      />
-      <span class="text-soft">{settings.unit}</span>
+      {#key place}
+        {#each fields as field (field.key)}
+          <label for="measured-{field.key}">{field.label}</label>
+          <NumberField
+            id="measured-{field.key}"
+            label={field.label}
+            unit="mm"
+            class="w-full"
+            optional
+            positive
+            readonly={!editable}
+            value={shown(field.key)}
+            onvalue={(_, exact) => (given = { ...given, [field.key]: exact })}
+          />
+          <span class="text-soft">{units.label('mm')}{field.hint}</span>
+        {/each}
+      {/key}
       {#if editable}
         <div class="col-span-3 flex gap-2 pt-1">
           <button class="button main">Keep measures</button>

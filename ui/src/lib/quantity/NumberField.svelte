@@ -26,7 +26,8 @@
     positive?: boolean;
     id?: string;
     class?: string;
-    onvalue?: (value: number | null) => void;
+    /** Also gives the exact decimal text of the value. */
+    onvalue?: (value: number | null, exact: string) => void;
   } = $props();
 
   let typed = $state<string | null>(null);
@@ -51,10 +52,10 @@
     entries.mark(help, complaint !== '');
   }
 
-  function take(next: number | null) {
+  function take(next: number | null, exact = '') {
     judge('');
     value = next;
-    onvalue?.(next);
+    onvalue?.(next, exact);
     if (document.activeElement !== input) typed = null;
   }
 
@@ -75,7 +76,7 @@
     reading = false;
     if (!answer.valid) judge(`'${text}': ${answer.why}`);
     else if (positive && !(Number(answer.exact) > 0)) judge(`'${text}' is not above 0`);
-    else take(Number(answer.exact));
+    else take(Number(answer.exact), answer.exact ?? undefined);
   }
 
   function stop() {

@@ -40,7 +40,7 @@ describe('a field for numbers', () => {
     expect(get).toHaveBeenCalledWith('/api/v1/explain/quantity', {
       params: { query: { text: '1/2"', from: 'mm', to: 'mm' } }
     });
-    expect(onvalue).toHaveBeenLastCalledWith(12.7);
+    expect(onvalue).toHaveBeenLastCalledWith(12.7, '12.7');
   });
 
   it('says what is no number and keeps the value', async () => {
@@ -67,7 +67,7 @@ describe('a field for numbers', () => {
     get.mockResolvedValue({ valid: true, exact: '5' });
     await fireEvent.input(input, { target: { value: '5' } });
     expect(await entries.sound()).toBe(true);
-    expect(onvalue.mock.calls).toEqual([[5]]);
+    expect(onvalue.mock.calls).toEqual([[5, '5']]);
   });
 
   it('keeps what is wrong to be seen when somebody left before it was read', async () => {
@@ -84,7 +84,7 @@ describe('a field for numbers', () => {
     const input = field({ optional: true });
     await fireEvent.input(input, { target: { value: ' ' } });
     await entries.sound();
-    expect(onvalue).toHaveBeenLastCalledWith(null);
+    expect(onvalue).toHaveBeenLastCalledWith(null, '');
     expect(get).not.toHaveBeenCalled();
   });
 

@@ -13,12 +13,12 @@
   const fields = $derived(
     builder.beside === 'wall'
       ? [
-          { key: 'height' as const, label: 'Height above the tip', optional: false },
-          { key: 'distance' as const, label: 'Distance from the axis', optional: false }
+          { key: 'height' as const, label: 'Height above the tip' },
+          { key: 'distance' as const, label: 'Distance from the axis' }
         ]
       : [
-          { key: 'depth' as const, label: 'Depth of the pocket', optional: false },
-          { key: 'corner' as const, label: 'Radius of its corners', optional: true }
+          { key: 'depth' as const, label: 'Depth of the pocket' },
+          { key: 'corner' as const, label: 'Radius of its corners' }
         ]
   );
 
@@ -46,7 +46,7 @@
     }
   />
 </div>
-<div class="mt-1 grid grid-cols-[170px_84px_1fr] items-center gap-x-2 gap-y-1">
+<div class="mt-1 grid grid-cols-[170px_84px_30px] items-center gap-x-2 gap-y-1">
   {#each fields as field (field.key)}
     <label class="text-soft" for="beside-{field.key}">{field.label}</label>
     <NumberField
@@ -59,7 +59,7 @@
       value={field.key === 'corner' ? builder.corner : builder[field.key] || null}
       onvalue={(mm) => give(field.key, mm)}
     />
-    <span class="text-soft">{units.label('mm')}{field.optional ? ', if it matters' : ''}</span>
+    <span class="text-soft">{units.label('mm')}</span>
   {/each}
 </div>
 <p role="status" class="mt-2">

@@ -4,6 +4,7 @@
   import { api, ask, type ToolRow } from '$lib/api/client';
   import Chain from '$lib/machine/Chain.svelte';
   import Picker from '$lib/machine/Picker.svelte';
+  import type { Measures } from '$lib/machine/measures';
   import PocketDetail from '$lib/machine/PocketDetail.svelte';
   import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
@@ -51,8 +52,7 @@
     }
   }
 
-  async function put(place: string, toolId: number, length?: string, diameter?: string) {
-    const measured = length !== undefined;
+  async function put(place: string, toolId: number, measures?: Measures) {
     // At once, so that nobody types measures into the pocket that was chosen before.
     chosen = place;
     const worked = await act(
@@ -60,10 +60,10 @@
         ask(
           api.PUT('/api/v1/machines/{id}/plan/{place}', {
             params: { path: { id, place } },
-            body: { toolId, length, diameter }
+            body: { toolId, ...measures }
           })
         ),
-      measured ? `Kept the measures of pocket ${place}` : `Planned for pocket ${place}`
+      measures ? `Kept the measures of pocket ${place}` : `Planned for pocket ${place}`
     );
     if (worked) picked = null;
     return worked;
@@ -159,9 +159,9 @@
       place={chosen}
       planned={chosen ? planned.get(chosen) : undefined}
       editable={may}
-      onmeasure={async (length, diameter) => {
+      onmeasure={async (measures) => {
         const at = chosen ? planned.get(chosen) : undefined;
-        return Boolean(chosen && at && (await put(chosen, at.toolId, length, diameter)));
+        return Boolean(chosen && at && (await put(chosen, at.toolId, measures)));
       }}
       onclear={() => chosen && clear(chosen)}
     />

@@ -22,8 +22,12 @@ class MachineTest extends BrowserTest {
   void pocketsAreFilledByKeyboardAndByDragging() {
     steps.load(stock.name(), "MP-FE06", 1, "98.2");
     page.getByLabel("Measured length").fill("long");
-    Journey.button(page, "Keep measures").click();
     assertThat(page.getByText("'long': not a number")).isVisible();
+    Journey.button(page, "Keep measures").click();
+    assertThat(page.getByText("A field holds what is no number")).isVisible();
+    page.getByLabel("Measured length").fill("0");
+    assertThat(page.getByText("'0' is not above 0")).isVisible();
+    page.getByLabel("Measured length").press("Escape");
     page.getByLabel("Search tools").fill("MP-FE12");
     Locator tool = buttonFrom("MP-FE12 ");
     tool.focus();

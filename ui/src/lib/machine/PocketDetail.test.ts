@@ -1,0 +1,84 @@
+import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+
+const get = vi.hoisted(() => vi.fn());
+vi.mock('$lib/api/client', () => ({
+  api: { GET: get },
+  ask: (answer: Promise<unknown>) => answer
+}));
+
+import type { MachineView, PlaceView } from '$lib/api/client';
+import { units } from '$lib/quantity/units.svelte';
+import { settings } from '$lib/shell/settings.svelte';
+import PocketDetail from './PocketDetail.svelte';
+
+const view = {
+  machine: { limits: {}, seat: 'ST-JD-40:f', habits: {}, magazine: {} }
+} as unknown as MachineView;
+const planned = {
+  place: '1',
+  toolId: 7,
+  code: 'MC-1',
+  name: 'Mill',
+  number: 4,
+  length: '98.214',
+  diameter: '5.992'
+} as unknown as PlaceView;
+
+describe('measures of a pocket', () => {
+  const onmeasure = vi.fn();
+
+  beforeEach(async () => {
+    cleanup();
+    onmeasure.mockReset().mockResolvedValue(true);
+    get.mockReset().mockResolvedValueOnce({
+      items: [{ metric: 'mm', inch: 'in', factor: 25.4, decimals: 2 }]
+    });
+    await units.load();
+    get.mockReset();
+  });
+
+  function show() {
+    render(PocketDetail, {
+      view,
+      place: '1',
+      planned,
+      editable: true,
+      onmeasure,
+      onclear: () => {}
+    });
+  }
+
+  const keep = () => fireEvent.click(screen.getByText('Keep measures'));
+
+  it('sends only what was given anew, however it is looked at', async () => {
+    settings.unit = 'in';
+    show();
+    get.mockResolvedValue({ valid: true, exact: '6.0325' });
+    await fireEvent.input(screen.getByLabelText('Measured diameter'), {
+      target: { value: '.2375' }
+    });
+    await keep();
+    await vi.waitFor(() => expect(onmeasure).toHaveBeenCalledWith({ diameter: '6.0325' }));
+  });
+
+  it('takes a measure away where its field is emptied', async () => {
+    settings.unit = 'mm';
+    show();
+    await fireEvent.input(screen.getByLabelText('Measured length'), { target: { value: '' } });
+    await keep();
+    await vi.waitFor(() => expect(onmeasure).toHaveBeenCalledWith({ length: '' }));
+  });
+
+  it('keeps nothing while a field holds no number', async () => {
+    settings.unit = 'mm';
+    show();
+    get.mockResolvedValue({ valid: false, why: 'not a number' });
+    await fireEvent.input(screen.getByLabelText('Measured length'), {
+      target: { value: 'long' }
+    });
+    await keep();
+    expect((await screen.findByRole('alert')).textContent).toContain("'long': not a number");
+    expect(onmeasure).not.toHaveBeenCalled();
+  });
+});
