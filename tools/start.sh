@@ -27,7 +27,7 @@ train
 
 if ! alive shop; then
   port_free "$SHOP_PORT" || fail "port $SHOP_PORT is taken; set ARBOR_SHOP_PORT to a free one"
-  nohup java -Xmx128m -XX:+UseSerialGC -jar shop/target/arbor-shop-exec.jar "$SHOP_PORT" "$RUN/shop" \
+  nohup java -Xmx128m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -jar shop/target/arbor-shop-exec.jar "$SHOP_PORT" "$RUN/shop" \
     >"$RUN/shop.log" 2>&1 </dev/null &
   echo $! >"$RUN/shop.pid"
 fi
