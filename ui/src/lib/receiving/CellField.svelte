@@ -12,7 +12,8 @@
   const suspect = $derived(line.findings.some((each) => each.properties[0] === symbol));
 
   async function correct() {
-    if (typed === null || typed === stored) {
+    const sent = typed;
+    if (sent === null || sent === stored) {
       typed = null;
       return;
     }
@@ -20,14 +21,15 @@
       await ask(
         api.PATCH('/api/v1/deliveries/{id}/lines/{lineId}', {
           params: { path: { id: delivery, lineId: line.id } },
-          body: { cells: { [symbol]: typed } }
+          body: { cells: { [symbol]: sent } }
         })
       );
       await client.invalidateQueries({ queryKey: ['delivery', delivery] });
     } catch (error) {
       failed(error);
     } finally {
-      typed = null;
+      // What somebody typed since then stays.
+      if (typed === sent) typed = null;
     }
   }
 </script>

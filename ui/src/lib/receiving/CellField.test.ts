@@ -1,0 +1,69 @@
+import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+
+const patch = vi.hoisted(() => vi.fn());
+const invalidateQueries = vi.hoisted(() => vi.fn());
+vi.mock('$lib/api/client', () => ({
+  api: { PATCH: patch },
+  ask: (answer: Promise<unknown>) => answer
+}));
+vi.mock('@tanstack/svelte-query', () => ({ useQueryClient: () => ({ invalidateQueries }) }));
+
+import type { Line } from '$lib/api/client';
+import CellField from './CellField.svelte';
+
+const line = {
+  id: 7,
+  line: 4,
+  cells: { APMX: { text: 'thirteen', unit: 'mm' } },
+  findings: []
+} as unknown as Line;
+
+describe('a cell of a delivery', () => {
+  beforeEach(() => {
+    cleanup();
+    patch.mockReset().mockResolvedValue({});
+    invalidateQueries.mockReset().mockResolvedValue(undefined);
+    render(CellField, { delivery: 3, line, symbol: 'APMX' });
+  });
+
+  const input = () => screen.getByLabelText<HTMLInputElement>('APMX of line 4');
+
+  async function enter(text: string) {
+    input().focus();
+    await fireEvent.input(input(), { target: { value: text } });
+    await fireEvent.keyDown(input(), { key: 'Enter' });
+  }
+
+  const sent = () => patch.mock.calls.map((call) => call[1].body.cells.APMX);
+
+  it('sends what was typed, and nothing that is as it was', async () => {
+    await enter('13');
+    expect(sent()).toEqual(['13']);
+    await enter('thirteen');
+    expect(sent()).toEqual(['13']);
+  });
+
+  it('keeps what is typed while the last correction is still on its way', async () => {
+    let arrive = () => {};
+    invalidateQueries.mockReturnValueOnce(new Promise<void>((done) => (arrive = done)));
+    await enter('wrong');
+    input().focus();
+    await fireEvent.input(input(), { target: { value: '13' } });
+    arrive();
+    await vi.waitFor(() => expect(invalidateQueries).toHaveBeenCalled());
+    await Promise.resolve();
+    expect(input().value).toBe('13');
+    await fireEvent.keyDown(input(), { key: 'Enter' });
+    expect(sent()).toEqual(['wrong', '13']);
+  });
+
+  it('takes back what was typed by Escape', async () => {
+    input().focus();
+    await fireEvent.input(input(), { target: { value: '13' } });
+    await fireEvent.keyDown(input(), { key: 'Escape' });
+    expect(input().value).toBe('thirteen');
+    input().blur();
+    expect(sent()).toEqual([]);
+  });
+});
