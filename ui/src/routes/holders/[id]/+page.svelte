@@ -67,7 +67,9 @@
 
   let width = $state(900);
   const outline = $derived(profileOf(draft.bodies.filter((body) => body.length > 0)));
-  const at = $derived(outline ? view(80, 110, fit([outline], width - 160, 190)) : null);
+  /** Room for the length that is said behind the tip, in pixels. */
+  const SAID = 150;
+  const at = $derived(outline ? view(80, 110, fit([outline], width - 80 - SAID, 190)) : null);
 
   /** A change asks first which stacks follow, where there are any. */
   async function change() {
