@@ -5,6 +5,7 @@
   import { page } from '$app/state';
   import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query';
   import { Toaster } from 'svelte-sonner';
+  import Broken from '$lib/shell/Broken.svelte';
   import Commands from '$lib/shell/Commands.svelte';
   import Keys from '$lib/shell/Keys.svelte';
   import Line from '$lib/shell/Line.svelte';
@@ -55,7 +56,14 @@
       <Keys bind:open={keys} />
     {/if}
     <main class="flex min-h-0 flex-1 flex-col">
-      {@render children()}
+      {#key page.url.pathname}
+        <svelte:boundary>
+          {@render children()}
+          {#snippet failed(error)}
+            <Broken {error} />
+          {/snippet}
+        </svelte:boundary>
+      {/key}
     </main>
   </div>
   <Toaster

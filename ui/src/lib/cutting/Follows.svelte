@@ -45,7 +45,7 @@
       {/each}
     </dl>
     <ul class="mt-2" aria-live="polite">
-      {#each cut.computed.findings as finding (finding.code)}
+      {#each cut.computed.findings as finding, index (index)}
         <li class="flex gap-2 py-1">
           <Mark kind={finding.severity.toLowerCase() as 'hold'} word="" />
           <span>{capital(finding.message)}</span>

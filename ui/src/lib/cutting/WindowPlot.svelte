@@ -103,12 +103,12 @@
       >
     {/if}
     <g font-size="12" fill="var(--soft)">
-      {#each ticks(units.view(first, 'm/min'), units.view(last, 'm/min')) as shown (shown)}
+      {#each ticks(units.view(first, 'm/min'), units.view(last, 'm/min')) as shown, index (index)}
         <text x={x(shown / units.view(1, 'm/min'))} y={HEIGHT - 16} text-anchor="middle"
           >{tidy(shown)}</text
         >
       {/each}
-      {#each ticks(0, units.view(highest, 'mm')) as shown (shown)}
+      {#each ticks(0, units.view(highest, 'mm')) as shown, index (index)}
         {@const at = y(shown / units.view(1, 'mm'))}
         <text x={LEFT - 8} y={at + 4} text-anchor="end">{tidy(shown)}</text>
         <line x1={LEFT - 4} x2={LEFT} y1={at} y2={at} stroke="var(--soft)" />

@@ -115,7 +115,7 @@
       })}
     {/if}
   </div>
-  {#each cut.unusual as message (message)}
+  {#each cut.unusual as message, index (index)}
     <p class="mt-2 text-query">{capital(message)}</p>
   {/each}
 </section>

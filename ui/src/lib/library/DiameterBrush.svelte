@@ -55,7 +55,7 @@
       onpointermove={(e) => from !== null && span(from, index(e))}
       onpointerup={() => (from = null)}
     >
-      {#each bars as bar, i (bar.from)}
+      {#each bars as bar, i (i)}
         {@const height = bar.count ? Math.max(2, (Math.sqrt(bar.count) / top) * (HEIGHT - 2)) : 0}
         <rect
           x={i * step + 0.5}

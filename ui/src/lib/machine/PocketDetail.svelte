@@ -1,8 +1,10 @@
 <script lang="ts">
   import type { MachineView, PlaceView } from '$lib/api/client';
   import { entries } from '$lib/quantity/entries';
+  import Mark from '$lib/marks/Mark.svelte';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
+  import { capital } from '$lib/shell/text';
   import type { Measures } from './measures';
 
   let {
@@ -39,6 +41,10 @@
     if ((await onmeasure(sent)) && given === sent) given = {};
   }
 
+  function expected(key: keyof Measures): string | null | undefined {
+    return key === 'length' ? planned?.nominalLength : planned?.nominalDiameter;
+  }
+
   function shown(key: keyof Measures): number | null {
     const text = given[key] ?? planned?.[key];
     return text ? Number(text) : null;
@@ -73,9 +79,26 @@
             value={shown(field.key)}
             onvalue={(_, exact) => (given = { ...given, [field.key]: exact })}
           />
-          <span class="text-soft">{units.label('mm')}{field.hint}</span>
+          <span class="text-soft">
+            {units.label('mm')}{field.hint}{#if expected(field.key)}, expected {units.entry(
+                Number(expected(field.key)),
+                'mm'
+              )}{/if}
+            {#if editable && field.key === 'diameter' && shown('diameter') === null && planned.nominalDiameter}
+              <button
+                type="button"
+                class="button quiet"
+                onclick={() => (given = { ...given, diameter: planned.nominalDiameter! })}
+              >
+                Use it
+              </button>
+            {/if}
+          </span>
         {/each}
       {/key}
+      {#each planned.questions as question, index (index)}
+        <p class="col-span-3 text-query"><Mark kind="query" word="" /> {capital(question)}</p>
+      {/each}
       {#if editable}
         <div class="col-span-3 flex gap-2 pt-1">
           <button class="button main">Keep measures</button>

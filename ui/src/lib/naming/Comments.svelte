@@ -28,7 +28,7 @@
             </span>
           </div>
           {#if each.most > 0}<p class="code">{each.text}</p>{/if}
-          {#each each.changes as change (change)}
+          {#each each.changes as change, index (index)}
             <p class="text-[13px] text-query">{change}</p>
           {/each}
         </li>

@@ -30,9 +30,15 @@
     onvalue?: (value: number | null, exact: string) => void;
   } = $props();
 
-  let typed = $state<string | null>(null);
+  /** A text and the unit in which it was meant when it was typed; a later switch does not change it. */
+  interface Typed {
+    text: string;
+    unit: string;
+  }
+
+  let typed = $state<Typed | null>(null);
   /** What stood in the field when somebody went into it: it does not change under the hand. */
-  let held = $state<string | null>(null);
+  let held = $state<Typed | null>(null);
   let wrong = $state('');
   let input = $state<HTMLInputElement>();
   /** Near the left edge of the window the complaint opens to the right. */
@@ -42,7 +48,13 @@
   let reading = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let release: () => void = () => {};
-  const shown = $derived(typed ?? held ?? (value === null ? '' : units.entry(value, unit)));
+  const viewed = $derived(units.code(unit));
+  const shown = $derived(
+    typed?.text ??
+      (held?.unit === viewed ? held.text : value === null ? '' : units.entry(value, unit))
+  );
+  /** Said in the field while what was typed is meant in another unit than the one looked at. */
+  const meant = $derived(typed && typed.unit !== viewed ? units.name(typed.unit) : '');
   const help = $props.id();
 
   onDestroy(() => entries.mark(help, false));
@@ -56,11 +68,11 @@
     judge('');
     value = next;
     onvalue?.(next, exact);
-    if (document.activeElement !== input) typed = null;
+    if (document.activeElement !== input || typed?.unit !== viewed) typed = null;
   }
 
   /** Has the server read what was typed; only what it understands becomes the value. */
-  async function read(text: string) {
+  async function read({ text, unit: from }: Typed) {
     const mine = ++asked;
     if (optional && text.trim() === '') {
       reading = false;
@@ -69,7 +81,7 @@
     }
     const answer = await ask(
       api.GET('/api/v1/explain/quantity', {
-        params: { query: { text, from: units.code(unit), to: unit } }
+        params: { query: { text, from, to: unit } }
       })
     );
     if (mine !== asked) return;
@@ -87,13 +99,14 @@
   }
 
   function soon(text: string) {
-    typed = text;
+    const entry = { text, unit: typed?.unit ?? viewed };
+    typed = entry;
     stop();
     reading = true;
     entries.reading(
       new Promise((done) => {
         release = done;
-        timer = setTimeout(() => void read(text).finally(done), 40);
+        timer = setTimeout(() => void read(entry).finally(done), 40);
       })
     );
   }
@@ -117,7 +130,7 @@
     {readonly}
     value={shown}
     oninput={(event) => soon(event.currentTarget.value)}
-    onfocus={() => (held = shown || null)}
+    onfocus={() => (held = shown && !typed ? { text: shown, unit: viewed } : null)}
     onblur={leave}
     onkeydown={(event) => {
       if (event.key === 'Escape' && typed !== null) {
@@ -129,6 +142,13 @@
       }
     }}
   />
+  {#if meant}
+    <span
+      class="pointer-events-none absolute left-1.5 top-1/2 -translate-y-1/2 text-[12px] text-query"
+    >
+      {meant}
+    </span>
+  {/if}
   {#if wrong}
     <span
       id={help}

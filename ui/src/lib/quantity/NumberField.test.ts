@@ -108,4 +108,40 @@ describe('a field for numbers', () => {
       params: { query: { text: '1', from: 'in', to: 'mm' } }
     });
   });
+
+  it('keeps the unit in which it was typed when the view is switched at once', async () => {
+    get.mockResolvedValue({ valid: true, exact: '25.4' });
+    const input = field();
+    await fireEvent.focus(input);
+    await fireEvent.input(input, { target: { value: '25.4' } });
+    settings.unit = 'in';
+    await entries.sound();
+    expect(get.mock.calls[0][1]).toEqual({
+      params: { query: { text: '25.4', from: 'mm', to: 'mm' } }
+    });
+    expect(onvalue).toHaveBeenLastCalledWith(25.4, '25.4');
+    await vi.waitFor(() => expect(input.value).toBe('1'));
+  });
+
+  it('says the unit of what is no number yet once another is looked at', async () => {
+    get.mockResolvedValue({ valid: false, why: 'not a number' });
+    const input = field();
+    await fireEvent.input(input, { target: { value: '25.4.' } });
+    await entries.sound();
+    settings.unit = 'in';
+    expect((await screen.findByText('mm')).textContent).toContain('mm');
+    get.mockResolvedValue({ valid: true, exact: '25.4' });
+    await fireEvent.input(input, { target: { value: '25.4' } });
+    await entries.sound();
+    expect(get.mock.lastCall![1]).toEqual({
+      params: { query: { text: '25.4', from: 'mm', to: 'mm' } }
+    });
+  });
+
+  it('shows the other unit while somebody stands in it and has typed nothing', async () => {
+    const input = field();
+    await fireEvent.focus(input);
+    settings.unit = 'in';
+    await vi.waitFor(() => expect(input.value).toBe('2'));
+  });
 });

@@ -24,9 +24,14 @@ class Units {
     return this.#pair(metric)?.inch ?? metric;
   }
 
-  /** That unit as people write it. */
+  /** A unit as people write it. */
+  name(unit: string): string {
+    return unit.replace('um', 'µm').replace('N.m', 'N·m').replace('m3/', 'm³/');
+  }
+
+  /** The unit of the view as people write it. */
   label(metric: string): string {
-    return this.code(metric).replace('um', 'µm').replace('N.m', 'N·m').replace('m3/', 'm³/');
+    return this.name(this.code(metric));
   }
 
   /** A metric value in the unit of the view. */

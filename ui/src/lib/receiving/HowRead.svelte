@@ -23,7 +23,11 @@
     '\t': 'tab',
     '|': 'bar'
   };
-  const unread = $derived((reading?.columns ?? []).filter((column) => !column.symbol));
+  const unread = $derived(
+    (reading?.columns ?? [])
+      .map((column, position) => ({ ...column, position }))
+      .filter((column) => !column.symbol)
+  );
   let symbols = $state<Record<number, string>>({});
 
   interface Change {
@@ -103,9 +107,8 @@
         ]}
       />
       <span>{reading.decimalEvidence}</span>
-      {#each unread as column (column.header)}
-        {@const position = reading.columns.indexOf(column)}
-        <span class="code truncate text-query">{column.header}</span>
+      {#each unread as { header, evidence, position } (position)}
+        <span class="code truncate text-query">{header || `column ${position + 1}`}</span>
         <form
           class="flex gap-1"
           onsubmit={(event) => {
@@ -116,12 +119,12 @@
           <input
             class="field w-28"
             placeholder="symbol"
-            aria-label="Symbol for column {column.header}"
+            aria-label="Symbol for column {header || position + 1}"
             bind:value={symbols[position]}
           />
           <button class="button">Read so</button>
         </form>
-        <span>{column.evidence}</span>
+        <span>{evidence}</span>
       {/each}
     </div>
   </details>

@@ -20,7 +20,7 @@
           <span>Needed still: {draft.needed.map((each) => each.properties[0]).join(', ')}</span>
         </li>
       {/if}
-      {#each others as finding (finding.code + finding.properties.join())}
+      {#each others as finding, index (index)}
         <li class="flex gap-3 py-1">
           <Mark kind={finding.severity.toLowerCase() as 'hold'} />
           <span>{capital(finding.message)}</span>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { ToolField } from '$lib/api/client';
+  import { settings } from '$lib/shell/settings.svelte';
   import type { Draft } from './draft.svelte';
 
   let {
@@ -18,9 +19,16 @@
     compact?: boolean;
   } = $props();
 
-  let typed = $state<string | null>(null);
+  /** What was typed while lengths were looked at in a unit; a switch shows what was understood. */
+  let typed = $state<{ text: string; unit: string } | null>(null);
   const finding = $derived(draft.finding(symbol));
-  const value = $derived(typed ?? draft.shown(symbol));
+  const value = $derived(
+    typed === null
+      ? draft.shown(symbol)
+      : typed.unit === settings.unit
+        ? typed.text
+        : draft.authored(symbol)
+  );
   const defaulted = $derived(Boolean(draft.values[symbol]?.defaulted));
 </script>
 
@@ -35,15 +43,15 @@
   {value}
   onfocus={() => {
     draft.focus = symbol;
-    typed = draft.authored(symbol);
+    typed = { text: draft.authored(symbol), unit: settings.unit };
   }}
   onblur={() => {
     draft.focus = null;
     typed = null;
   }}
   oninput={(event) => {
-    typed = event.currentTarget.value;
-    draft.type(symbol, typed, field?.unit === 'mm');
+    typed = { text: event.currentTarget.value, unit: settings.unit };
+    draft.type(symbol, typed.text, field?.unit === 'mm');
   }}
 />
 

@@ -124,7 +124,7 @@
         transform="rotate({shape.turned.angle} {crossing} {axis})"
       />
     {/if}
-    {#each walls as beside (beside.y)}
+    {#each walls as beside, index (index)}
       <rect
         x={at.x(shape.length - beside.height)}
         y={beside.y}
@@ -148,7 +148,7 @@
     {/if}
     <line x1={LEFT} x2={LEFT} y1="14" y2={HEIGHT - 14} stroke="var(--working)" stroke-width="1.5" />
     <text x={LEFT + 6} y="24" font-size="12" fill="var(--working)">gauge line</text>
-    {#each dimensions as dimension (dimension.text)}
+    {#each dimensions as dimension, index (index)}
       <g stroke="var(--soft)" stroke-width="0.8">
         <line x1={at.x(dimension.from)} x2={at.x(dimension.to)} y1={dimension.y} y2={dimension.y} />
         <line

@@ -10,16 +10,19 @@
     editable
   }: { row: ReportRow; decision: string; editable: boolean } = $props();
 
+  const labels = $derived<Record<string, string>>({
+    ask: 'needs an answer',
+    send: row.plan.tool ? 'send the plan' : 'empty it at the control',
+    'send zero wear': 'send it, wear to zero',
+    take: row.control.tool ? "take the control's" : 'take it out of the plan',
+    owner: 'each field to its owner',
+    leave: 'leave as it is'
+  });
   const options = $derived(
-    [
-      { value: 'send', label: 'send the plan' },
-      { value: 'take', label: "take the control's" },
-      { value: 'owner', label: 'each field to its owner' },
-      { value: 'leave', label: 'leave as it is' }
-    ].filter(
-      (each) =>
-        (each.value !== 'take' || row.takeable) && (each.value !== 'owner' || row.fields.length > 1)
-    )
+    [...(row.suggested === 'ask' ? ['ask'] : []), ...row.possible].map((value) => ({
+      value,
+      label: labels[value]
+    }))
   );
   const tool = $derived(row.plan.tool ?? row.control.tool ?? '');
 </script>

@@ -35,7 +35,7 @@
       ? 'clockwise'
       : 'anticlockwise'}"
   >
-    {#each [...front.work].sort((a, b) => b - a) as radius, index (radius)}
+    {#each [...front.work].sort((a, b) => b - a) as radius, index (index)}
       <circle
         cx={size / 2}
         cy={size / 2}

@@ -187,7 +187,7 @@
         </div>
       {/if}
     </dl>
-    {#each standing.findings as finding (finding.code)}
+    {#each standing.findings as finding, index (index)}
       <p class="text-[13px] text-note">{finding.message}</p>
     {/each}
   {/if}

@@ -181,7 +181,7 @@
     </section>
     {#if findings.length > 0}
       <ul role="alert" class="m-5 border-l-4 border-hold py-1 pl-4">
-        {#each findings as finding (finding.message)}<li>{capital(finding.message)}</li>{/each}
+        {#each findings as finding, index (index)}<li>{capital(finding.message)}</li>{/each}
       </ul>
     {/if}
     <div

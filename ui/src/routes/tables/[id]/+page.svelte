@@ -9,6 +9,7 @@
   import { capital, count, moment } from '$lib/shell/text';
   import Tick from '$lib/shell/Tick.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
+  import LastWriting from '$lib/table/LastWriting.svelte';
   import Row from '$lib/table/Row.svelte';
 
   const id = $derived(page.params.id ?? '');
@@ -36,7 +37,16 @@
         .map((row) => [row.place, decisions[row.place] ?? row.suggested])
     )
   );
-  const doing = $derived(Object.values(decided).filter((each) => each !== 'leave').length);
+  const doing = $derived(
+    Object.values(decided).filter((each) => each !== 'leave' && each !== 'ask').length
+  );
+  const asked = $derived(Object.values(decided).filter((each) => each === 'ask').length);
+  /** What is decided; what needs an answer is left until it has one. */
+  const orders = $derived(
+    Object.fromEntries(
+      Object.entries(decided).map(([place, each]) => [place, each === 'ask' ? 'leave' : each])
+    )
+  );
 
   async function compare() {
     decisions = {};
@@ -50,7 +60,7 @@
       const dry = await ask(
         api.POST('/api/v1/machines/{id}/reconciliation/dry-run', {
           params: { path: { id } },
-          body: { read: report.data?.read, decisions: decided }
+          body: { read: report.data?.read, decisions: orders }
         })
       );
       files = dry.files;
@@ -66,7 +76,7 @@
       applied = await ask(
         api.POST('/api/v1/machines/{id}/reconciliation/apply', {
           params: { path: { id } },
-          body: { read: report.data?.read, decisions: decided }
+          body: { read: report.data?.read, decisions: orders }
         })
       );
       showing = false;
@@ -116,7 +126,7 @@
       <div role="alert" class="m-5 border-l-4 border-hold py-2 pl-4">
         <p class="font-semibold">The control changed since it was read. Nothing was written.</p>
         <ul class="mt-1">
-          {#each changes as change (change)}<li>{capital(change)}</li>{/each}
+          {#each changes as change, index (index)}<li>{capital(change)}</li>{/each}
         </ul>
         <button class="button mt-2" onclick={compare}>Read and compare again</button>
       </div>
@@ -135,6 +145,8 @@
               ? `: ${count(applied.written.length, 'pocket')}`
               : ''}.
           </p>
+        {:else if applied.state === 'not read back'}
+          <p class="font-semibold">Sent, but {applied.problem}.</p>
         {:else}
           <p class="font-semibold">Interrupted: {applied.problem}.</p>
           <p>
@@ -148,6 +160,7 @@
           </p>{/if}
       </div>
     {/if}
+    {#if !applied}<LastWriting machine={id} />{/if}
     {#if shown.length === 0}
       <div class="px-5 py-6">
         <div
@@ -195,9 +208,11 @@
       class="flex h-14 shrink-0 items-center gap-4 border-t border-hairline bg-sheet px-5"
     >
       <p>
-        <strong>{count(doing, 'place')}</strong> will be settled, {rows.length -
+        <strong>{count(doing, 'place')}</strong> will be settled{#if asked > 0},
+          <span class="text-query">{asked} {asked === 1 ? 'needs' : 'need'} an answer</span>{/if}, {rows.length -
           report.data.inStep -
-          doing} left as they are
+          doing -
+          asked} left as they are
       </p>
       <button class="button main ml-auto" disabled={doing === 0} onclick={dryRun}>
         Show what will be written

@@ -229,7 +229,7 @@
                   {/if}
                 </div>
                 <p class="text-[13px] text-soft">{capital(version.origin)}</p>
-                {#each version.changes as change (change)}
+                {#each version.changes as change, index (index)}
                   <p class="text-[13px]">{change}</p>
                 {/each}
               </li>

@@ -1,14 +1,15 @@
 package arborline.bench;
 
+import arborline.core.quantity.Unit;
 import arborline.core.table.ControlTable;
+import arborline.core.table.ControlTerms;
+import arborline.core.table.Nominal;
 import arborline.core.table.Reconciler;
 import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
-import arborline.core.table.TablePolicy;
 import arborline.core.table.ToolTables;
 import java.math.BigDecimal;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -18,16 +19,22 @@ final class ReconciliationFigure {
 
   private static final int PLACES = 10_000;
   private static final int ROUNDS = 40;
+  private static final Nominal NOMINAL =
+      new Nominal(
+          Map.of(TableField.LENGTH, new BigDecimal("120"), TableField.DIAMETER, BigDecimal.TEN),
+          Optional.empty(),
+          Map.of(),
+          Set.of());
 
   private final Map<String, TableEntry> plan = new HashMap<>();
   private final Map<String, TableEntry> control = new HashMap<>();
-  private final Set<String> codes = new HashSet<>();
+  private final Map<String, Nominal> nominal = new HashMap<>();
 
   ReconciliationFigure() {
     for (int i = 1; i <= PLACES; i++) {
       plan.put(Integer.toString(i), entry(i, "120.012"));
       control.put(Integer.toString(i), entry(i, i % 10 == 0 ? "119.5" : "120.012"));
-      codes.add("T-" + i);
+      nominal.put("T-" + i, NOMINAL);
     }
   }
 
@@ -47,15 +54,18 @@ final class ReconciliationFigure {
   }
 
   void print() {
-    TablePolicy policy = new TablePolicy(3, new BigDecimal("2"), new BigDecimal("0.2"), true);
+    ControlTerms terms =
+        new ControlTerms(
+            Unit.MILLIMETRE, ControlTerms.Register.DIAMETER, Map.of(), true, true, true, Map.of());
     ToolTables tables =
-        new ToolTables(plan, plan, plan, new ControlTable(control, Optional.empty()), codes);
+        new ToolTables(
+            plan, nominal, Optional.of(plan), new ControlTable(control, Optional.empty()));
     double ours = Double.MAX_VALUE;
     double floor = Double.MAX_VALUE;
     int found = 0;
     for (int round = 0; round < ROUNDS; round++) {
       long begin = System.nanoTime();
-      found += Reconciler.reconcile(tables, policy).size();
+      found += Reconciler.reconcile(tables, terms).size();
       ours = Math.min(ours, (System.nanoTime() - begin) / 1e6);
       begin = System.nanoTime();
       found += join();
@@ -77,7 +87,7 @@ final class ReconciliationFigure {
         boolean same =
             one == null || two == null
                 ? one == two
-                : field.numeric()
+                : TableField.SIZES.contains(field)
                     ? new BigDecimal(one).compareTo(new BigDecimal(two)) == 0
                     : one.equals(two);
         differing += same ? 0 : 1;

@@ -22,8 +22,8 @@ class FirstDayTest {
       steps.receive(Journey.STARTER);
       steps.repairAll();
       steps.takeAll("Shop milling");
-      steps.load("Shop milling", "MC-FE06", 1, "98.214");
-      steps.load("Shop milling", "MC-FE16", 24, "138.02");
+      steps.load("Shop milling", "MC-FE06", 1, "98.214", "5.992");
+      steps.load("Shop milling", "MC-FE16", 24, "138.02", "15.99");
       Journey.link(page, "Compare with the control").click();
       assertThat(page.getByLabel("What to do with pocket 24")).containsText("send the plan");
       Journey.button(page, "Show what will be written").click();

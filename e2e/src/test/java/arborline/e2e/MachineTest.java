@@ -20,7 +20,7 @@ class MachineTest extends BrowserTest {
 
   @Test
   void pocketsAreFilledByKeyboardAndByDragging() {
-    steps.load(stock.name(), "MP-FE06", 1, "98.2");
+    steps.load(stock.name(), "MP-FE06", 1, "98.2", "5.99");
     page.getByLabel("Measured length").fill("long");
     assertThat(page.getByText("'long': not a number")).isVisible();
     Journey.button(page, "Keep measures").click();
@@ -48,7 +48,7 @@ class MachineTest extends BrowserTest {
 
   @Test
   void whatWasPlannedStandsInTheTrailAndIsTakenBackThere() {
-    steps.load(stock.name(), "MP-FE10", 7, "120");
+    steps.load(stock.name(), "MP-FE10", 7, "120", "9.98");
     page.navigate("/trail");
     assertAccessible();
     Locator planned =

@@ -104,8 +104,8 @@ final class Steps {
     assertThat(page.getByText(Pattern.compile("^\\d+ tools$"))).isVisible();
   }
 
-  /** Plans a tool of a library for a pocket of M1 and gives its measured length. */
-  void load(String library, String code, int pocket, String length) {
+  /** Plans a tool of a library for a pocket of M1 and gives its measures. */
+  void load(String library, String code, int pocket, String length, String diameter) {
     if (!page.url().endsWith("/machines/M1")) {
       page.navigate("/machines/M1");
       choose("Library", library);
@@ -119,6 +119,7 @@ final class Steps {
     assertThat(pocket(pocket))
         .hasAccessibleName(Pattern.compile("Pocket %d: %s,.*".formatted(pocket, code)));
     page.getByLabel("Measured length").fill(length);
+    page.getByLabel("Measured diameter").fill(diameter);
     page.waitForResponse(
         response -> response.request().method().equals("PUT") && response.ok(),
         () -> Journey.button(page, "Keep measures").click());

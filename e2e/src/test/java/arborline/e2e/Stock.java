@@ -76,10 +76,11 @@ record Stock(Script script, String prefix, long library, String name) {
   }
 
   /** Plans one of its tools for a pocket of M1. */
-  void plan(String tool, int pocket, String length) {
+  void plan(String tool, int pocket, String length, String diameter) {
     script.put(
         "/machines/M1/plan/" + pocket,
-        "{\"toolId\":%d,\"length\":\"%s\"}".formatted(tool(tool), length));
+        "{\"toolId\":%d,\"length\":\"%s\",\"diameter\":\"%s\"}"
+            .formatted(tool(tool), length, diameter));
   }
 
   /** Empties the plan of M1. */

@@ -27,7 +27,7 @@ class ToolTableTest extends BrowserTest {
 
   @Test
   void aControlThatChangedMeanwhileStopsTheWriting() {
-    stock.plan("FE16", 24, "138.02");
+    stock.plan("FE16", 24, "138.02", "15.99");
     page.navigate("/tables/M1");
     assertThat(page.getByLabel("What to do with pocket 24")).containsText("send the plan");
     assertAccessible();
@@ -42,8 +42,8 @@ class ToolTableTest extends BrowserTest {
 
   @Test
   void aCutConnectionIsFinishedByRunningAgain() {
-    stock.plan("FE12", 33, "128.633");
-    stock.plan("FE16", 34, "138.02");
+    stock.plan("FE12", 33, "128.633", "11.985");
+    stock.plan("FE16", 34, "138.02", "15.99");
     page.navigate("/tables/M1");
     Journey.button(page, "Show what will be written").click();
     journey.shop.behave("{\"cutAfterRows\":1}");

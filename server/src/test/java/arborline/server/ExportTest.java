@@ -55,7 +55,7 @@ class ExportTest extends ServerTest {
     assertEquals(tools, back.number("read"));
     assertEquals(tools, back.number("skipped"));
     assertEquals(
-        "nothing changed: the shop has all %d tools with the same values".formatted(tools),
+        "nothing to take: the shop has %d tools with the same values".formatted(tools),
         back.text("note"));
   }
 

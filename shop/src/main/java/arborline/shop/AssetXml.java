@@ -24,7 +24,7 @@ final class AssetXml {
   static String tool(State state, int pocket, State.PocketTool tool) {
     State.Register register = state.registers().getOrDefault(tool.number(), State.Register.UNSET);
     boolean spindle = pocket == state.spindle();
-    String status = register.length().signum() == 0 ? "AVAILABLE" : "MEASURED";
+    String status = register.length() == null ? "AVAILABLE" : "MEASURED";
     return """
     <CuttingTool assetId="M1-%s" toolId="%s" serialNumber="1" timestamp="2026-01-01T00:00:00Z">
     <Description>%s</Description>
@@ -57,8 +57,9 @@ final class AssetXml {
             shown(register.diameterWear()));
   }
 
+  /** A measurement that is not set is an empty element. */
   private static String shown(BigDecimal value) {
-    return value.setScale(3, RoundingMode.HALF_UP).toPlainString();
+    return value == null ? "" : value.setScale(3, RoundingMode.HALF_UP).toPlainString();
   }
 
   private static String escape(String text) {

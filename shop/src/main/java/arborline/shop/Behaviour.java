@@ -8,17 +8,35 @@ package arborline.shop;
  * @param refuseRegister tool number whose offsets it refuses; 0 for none
  * @param protectedMemory refuses all writing
  * @param cutAfterRows drops the connection after so many rows, once; null for never
+ * @param silentAfterFiles goes offline once it has taken so many files; null for never
  */
 public record Behaviour(
     boolean offline,
     long slowMillis,
     int refuseRegister,
     boolean protectedMemory,
-    Integer cutAfterRows) {
+    Integer cutAfterRows,
+    Integer silentAfterFiles) {
 
-  static final Behaviour GOOD = new Behaviour(false, 0, 0, false, null);
+  static final Behaviour GOOD = new Behaviour(false, 0, 0, false, null, null);
 
   Behaviour cutTo(Integer rows) {
-    return new Behaviour(offline, slowMillis, refuseRegister, protectedMemory, rows);
+    return new Behaviour(
+        offline, slowMillis, refuseRegister, protectedMemory, rows, silentAfterFiles);
+  }
+
+  /** A file was taken: one less until it falls silent. */
+  Behaviour fileTaken() {
+    if (silentAfterFiles == null) {
+      return this;
+    }
+    boolean silent = silentAfterFiles <= 1;
+    return new Behaviour(
+        offline || silent,
+        slowMillis,
+        refuseRegister,
+        protectedMemory,
+        cutAfterRows,
+        silent ? null : Integer.valueOf(silentAfterFiles - 1));
   }
 }

@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
 final class Control {
 
   private static final Pattern OFFSET =
-      Pattern.compile("G10\\s*L(1[0-3])\\s*P(\\d+)\\s*R(-?\\d*\\.?\\d*)");
+      Pattern.compile("G10\\s*L(1[0-3])\\s*P(\\d{1,4})(?:\\s*R(-?\\d*\\.?\\d*))?");
 
   private final StateFile file;
   private State state;
@@ -25,6 +25,11 @@ final class Control {
 
   synchronized void behave(Behaviour next) {
     behaviour = next;
+  }
+
+  /** A file came over the link and was taken whole. */
+  synchronized void fileTaken() {
+    behaviour = behaviour.fileTaken();
   }
 
   /** Forgets everything since delivery. */
@@ -49,13 +54,14 @@ final class Control {
         offset(
             Integer.parseInt(offset.group(1)),
             Integer.parseInt(offset.group(2)),
-            new BigDecimal(offset.group(3)));
+            offset.group(3) == null ? null : new BigDecimal(offset.group(3)));
       } else if (!block.matches("%?|G21 G90|M30")) {
         throw new RefusedException("ALARM 010: block '" + block + "' is not possible here");
       }
     }
   }
 
+  /** A register without a value is not set from then on. */
   private void offset(int list, int number, BigDecimal value) {
     if (number == behaviour.refuseRegister()) {
       throw new RefusedException("ALARM 032: register " + number + " is locked");

@@ -77,10 +77,12 @@ final class ControlEndpoint implements HttpHandler {
       case "GET /assets" -> reply(exchange, 200, "application/xml", control.assets());
       case "PUT /files/offsets.nc" -> {
         control.offsets(body);
+        control.fileTaken();
         reply(exchange, 204, "text/plain", "");
       }
       case "PUT /files/pockets.tsv" -> {
         control.pockets(body);
+        control.fileTaken();
         reply(exchange, 204, "text/plain", "");
       }
       default -> reply(exchange, 404, "text/plain", "there is nothing at " + request);

@@ -17,12 +17,11 @@ public record State(
   /** A tool in a pocket. */
   public record PocketTool(String tool, int number, String name) {}
 
-  /** Offsets in mm; length and diameter of zero mean not set. */
+  /** Offsets in mm; a length or diameter of null is not set. */
   public record Register(
       BigDecimal length, BigDecimal lengthWear, BigDecimal diameter, BigDecimal diameterWear) {
 
-    static final Register UNSET =
-        new Register(BigDecimal.ZERO, BigDecimal.ZERO, BigDecimal.ZERO, BigDecimal.ZERO);
+    static final Register UNSET = new Register(null, BigDecimal.ZERO, null, BigDecimal.ZERO);
 
     /** A copy with one list of the control's memory changed: 10, 11, 12 or 13. */
     Register with(int list, BigDecimal value) {

@@ -26,7 +26,7 @@ class ControlTest {
   }
 
   private void behave(int refuse, boolean protectedMemory, Integer cut) {
-    control.behave(new Behaviour(false, 0, refuse, protectedMemory, cut));
+    control.behave(new Behaviour(false, 0, refuse, protectedMemory, cut, null));
   }
 
   @Test

@@ -283,7 +283,7 @@
             </li>
           </ol>
           <ul class="mt-2" aria-live="polite">
-            {#each findings as finding (finding.code + finding.message)}
+            {#each findings as finding, index (index)}
               <li class="flex gap-3 py-1">
                 <Mark kind={finding.severity.toLowerCase() as 'hold'} />
                 <span>{capital(finding.message)}</span>

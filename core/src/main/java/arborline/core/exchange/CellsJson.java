@@ -61,9 +61,14 @@ public final class CellsJson {
       if (token == JsonToken.START_OBJECT) {
         cells.put(symbol, cell(json, symbol, findings));
       } else if (token.isScalarValue()) {
-        cells.put(symbol, Cell.of(json.getString()));
+        if (token != JsonToken.VALUE_NULL) {
+          cells.put(symbol, Cell.of(json.getString()));
+        }
       } else {
         json.skipChildren();
+        findings.add(
+            Finding.hold(
+                "not-a-value", "%s is a list where a value should be".formatted(symbol), symbol));
       }
     }
   }
@@ -75,12 +80,16 @@ public final class CellsJson {
     while (json.nextToken() == JsonToken.PROPERTY_NAME) {
       String name = json.currentName();
       JsonToken token = json.nextToken();
+      boolean stated = token.isScalarValue() && token != JsonToken.VALUE_NULL;
       switch (name) {
-        case "text" -> text = token.isScalarValue() ? json.getString() : "";
-        case "unit" -> unit = unit(symbol, json.getString(), findings);
+        case "text" -> text = stated ? json.getString() : "";
+        case "unit" -> unit = stated ? unit(symbol, json.getString(), findings) : Optional.empty();
         case "defaulted" -> defaulted = token == JsonToken.VALUE_TRUE;
-        default -> json.skipChildren();
+        default -> {
+          // what later versions add is passed over
+        }
       }
+      json.skipChildren();
     }
     return new Cell(text, unit, defaulted);
   }

@@ -63,7 +63,7 @@ public record Column(String header, String symbol, Optional<Unit> unit, String e
           Optional.of(canonical),
           "symbol in the header, no unit: taken as " + canonical.code());
     }
-    Optional<Unit> unit = Unit.named(unitText).filter(each -> each.kind() == canonical.kind());
+    Optional<Unit> unit = Unit.named(unitText).filter(property::accepts);
     return unit.isPresent()
         ? new Column(header, property.symbol(), unit, "symbol and unit in the header")
         : new Column(

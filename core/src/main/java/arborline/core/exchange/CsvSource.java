@@ -78,6 +78,14 @@ final class CsvSource implements RawToolSource {
     for (int i = 0; i < readable; i++) {
       cell(columns.get(i), row.getField(i), cells, findings);
     }
+    if (cells.isEmpty()
+        && findings.isEmpty()
+        && !row.getFields().stream().allMatch(String::isBlank)) {
+      findings.add(
+          Finding.hold(
+              "nothing-read",
+              "no cell of this line stands in a column that is read: say what the columns mean"));
+    }
     return new RawTool(row.getStartingLineNumber(), cells, findings);
   }
 
@@ -101,10 +109,12 @@ final class CsvSource implements RawToolSource {
               "'%s' has characters that the encoding could not read".formatted(field),
               column.symbol()));
     }
-    String text =
-        column.unit().isPresent() && reading.decimal() == ','
-            ? field.replace(',', '.')
-            : FormulaGuard.unguard(field);
+    String text = FormulaGuard.unguard(field);
+    if (column.unit().isPresent()) {
+      DecimalSign.Read number = DecimalSign.read(text, reading.decimal(), column.symbol());
+      number.finding().ifPresent(findings::add);
+      text = number.text();
+    }
     cells.put(column.symbol(), new Cell(text, column.unit(), false));
   }
 

@@ -3,8 +3,10 @@ package arborline.core.exchange;
 import arborline.core.finding.Finding;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
+import arborline.core.quantity.Conversion;
 import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
+import arborline.core.quantity.Quantity;
 import arborline.core.quantity.Unit;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
@@ -22,6 +24,7 @@ public final class Interpreter {
 
   private static final Set<String> IDENTITY =
       Set.of(RawTool.CODE, RawTool.NAME, RawTool.CLASS, RawTool.NUMBER);
+  private static final Pattern BREAKS = Pattern.compile("\\s*[\\t\\r\\n]+\\s*");
   private static final Pattern WHOLE = Pattern.compile("\\d{1,8}");
 
   private Interpreter() {}
@@ -49,8 +52,20 @@ public final class Interpreter {
             ? ""
             : ToolClasses.named(className).map(each -> each.sheet().id()).orElse(className);
     OptionalInt number = number(raw.text(RawTool.NUMBER), findings);
-    Tool tool = new Tool(raw.text(RawTool.CODE), raw.text(RawTool.NAME), classId, values);
+    Tool tool = new Tool(raw.text(RawTool.CODE), name(raw, findings), classId, values);
     return new Interpreted(tool, number, findings);
+  }
+
+  /** A name is one line: breaks and tabs in it become spaces. */
+  private static String name(RawTool raw, List<Finding> findings) {
+    String text = raw.text(RawTool.NAME);
+    String line = BREAKS.matcher(text).replaceAll(" ");
+    if (!line.equals(text)) {
+      findings.add(
+          Finding.note(
+              "name-line-break", "line breaks or tabs in the name are written as spaces", "NAME"));
+    }
+    return line;
   }
 
   private static void value(
@@ -73,18 +88,29 @@ public final class Interpreter {
   private static void measure(
       Property property, Cell cell, Map<String, Value> values, List<Finding> findings) {
     Unit unit = cell.unit().orElseGet(() -> property.unit().orElseThrow());
-    switch (EntryParser.parse(cell.text(), unit)) {
+    switch (EntryParser.parse(cell.text(), unit, property::accepts)) {
       case Entry.Understood understood -> {
-        if (understood.quantity().unit().kind() == property.unit().orElseThrow().kind()) {
+        if (sound(property, understood.quantity())) {
           values.put(property.symbol(), new Value.Measure(understood.quantity(), cell.defaulted()));
         } else {
           findings.add(
-              refused(property, cell, unit.code() + " does not measure it", "correct the unit"));
+              refused(
+                  property,
+                  cell,
+                  understood.quantity().unit().code() + " does not measure it",
+                  "enter it in " + property.unit().orElseThrow().code()));
         }
       }
       case Entry.Refused refused ->
           findings.add(refused(property, cell, refused.reason(), refused.remedy()));
     }
+  }
+
+  /** A quantity of the property's kind; threads per inch are a pitch only above zero. */
+  private static boolean sound(Property property, Quantity quantity) {
+    return property.accepts(quantity.unit())
+        && Conversion.obstacle(quantity.amount(), quantity.unit(), property.unit().orElseThrow())
+            .isEmpty();
   }
 
   private static Finding refused(Property property, Cell cell, String reason, String remedy) {

@@ -49,10 +49,39 @@ final class JsonSource implements RawToolSource {
   @Override
   public Optional<RawTool> next() throws IOException {
     try {
-      return json.nextToken() == JsonToken.START_OBJECT ? Optional.of(tool()) : Optional.empty();
+      JsonToken token = json.nextToken();
+      if (token == JsonToken.START_OBJECT) {
+        return Optional.of(tool());
+      }
+      if (token == JsonToken.END_ARRAY) {
+        toEnd();
+        return Optional.empty();
+      }
+      return token == null ? Optional.empty() : Optional.of(noTool(token));
     } catch (JacksonException broken) {
       throw unreadable(broken);
     }
+  }
+
+  /** Reads on behind the list, so that a file that is cut off there is said to be. */
+  private void toEnd() {
+    while (json.nextToken() == JsonToken.PROPERTY_NAME) {
+      json.nextToken();
+      json.skipChildren();
+    }
+    while (json.nextToken() != null) {
+      json.skipChildren();
+    }
+  }
+
+  private RawTool noTool(JsonToken token) {
+    long line = json.currentTokenLocation().getLineNr();
+    String what = token.isScalarValue() ? json.getString() : "a list";
+    json.skipChildren();
+    return new RawTool(
+        line,
+        new TreeMap<>(),
+        List.of(Finding.hold("not-a-tool", "%s stands where a tool should be".formatted(what))));
   }
 
   private RawTool tool() {
@@ -64,6 +93,8 @@ final class JsonSource implements RawToolSource {
       JsonToken token = json.nextToken();
       if (name.equals("values") && token == JsonToken.START_OBJECT) {
         CellsJson.readInto(json, cells, findings);
+      } else if (token == JsonToken.VALUE_NULL) {
+        continue;
       } else if (token.isScalarValue()) {
         cells.put(name.toUpperCase(Locale.ROOT), Cell.of(json.getString()));
       } else {

@@ -5,7 +5,9 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import java.nio.charset.Charset;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
@@ -26,6 +28,10 @@ public record TableReading(
     List<Column> columns) {
 
   private static final List<Character> DELIMITERS = List.of(';', '\t', ',', '|');
+
+  /** Three digits behind a sign: it may part thousands as well, and proves neither. */
+  private static final Pattern EITHER = Pattern.compile("-?[1-9]\\d{0,2}([.,]\\d{3})+");
+
   private static final Pattern POINT = Pattern.compile("-?\\d*\\.\\d+");
   private static final Pattern COMMA = Pattern.compile("-?\\d+,\\d+");
 
@@ -61,7 +67,27 @@ public record TableReading(
             : "splits the header into %d cells".formatted(header.size()),
         commas > points ? ',' : '.',
         "%d cells like 1.5, %d like 1,5 in the first lines".formatted(points, commas),
-        header.stream().map(Column::of).toList());
+        columns(header));
+  }
+
+  /** A symbol belongs to the first column that names it; what names it again is not read. */
+  private static List<Column> columns(List<String> header) {
+    List<Column> columns = new ArrayList<>(header.size());
+    Map<String, Integer> first = new HashMap<>();
+    for (String cell : header) {
+      Column column = Column.of(cell);
+      Integer before =
+          column.symbol().isEmpty() ? null : first.putIfAbsent(column.symbol(), columns.size() + 1);
+      columns.add(
+          before == null
+              ? column
+              : new Column(
+                  column.header(),
+                  "",
+                  Optional.empty(),
+                  "%s stands in column %d already; not read".formatted(column.symbol(), before)));
+    }
+    return columns;
   }
 
   private static int markLength(TextHead sniffed, Charset chosen) {
@@ -107,7 +133,8 @@ public record TableReading(
     return rows.stream()
         .skip(1)
         .flatMap(List::stream)
-        .filter(cell -> pattern.matcher(cell.strip()).matches())
+        .map(String::strip)
+        .filter(cell -> pattern.matcher(cell).matches() && !EITHER.matcher(cell).matches())
         .count();
   }
 }

@@ -1,13 +1,16 @@
 package arborline.core.machine;
 
 import arborline.core.finding.Finding;
-import arborline.core.tool.Tool;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
-/** Says why a tool cannot go into a place, or that it can. */
+/**
+ * Says why a tool cannot go into a place, or that it can. Judged is the tool in its holder, as the
+ * machine meets it; the bare cutter only where no stack is kept, which is said.
+ */
 public final class Fit {
 
   private Fit() {}
@@ -19,7 +22,7 @@ public final class Fit {
    * @return holds where it cannot go there, queries where somebody should look; empty where it fits
    */
   public static List<Finding> check(
-      Machine machine, String place, Tool tool, Map<String, Tool> occupied) {
+      Machine machine, String place, Loaded tool, Map<String, Loaded> occupied) {
     if (!machine.hasPlace(place)) {
       return List.of(
           Finding.hold(
@@ -28,20 +31,39 @@ public final class Fit {
                   .formatted(machine.name(), place, machine.magazine().pockets())));
     }
     List<Finding> findings = new ArrayList<>();
+    Limits limits = machine.limits();
     diameter(machine, place, tool, occupied, findings);
-    limit(tool, "WT", machine.limits().mass(), "kg", "mass-beyond-limit", findings);
-    length(machine, tool, findings);
+    limit("mass", tool.mass(), limits.mass(), "kg", "mass-beyond-limit", "WT", findings);
+    limit("length", tool.length(), limits.length(), "mm", "length-beyond-limit", "LPR", findings);
+    limits
+        .moment()
+        .ifPresent(most ->
+            limit(
+                "tilting moment",
+                tool.assembly().map(Assembly::moment),
+                most,
+                "N·m",
+                "moment-beyond-limit",
+                "WT",
+                findings));
     speed(machine, tool, findings);
+    if (tool.assembly().isEmpty()) {
+      findings.add(
+          Finding.note(
+              "bare-cutter",
+              "no stack is kept for %s: length, width and mass of its holder are not judged"
+                  .formatted(tool.tool().code())));
+    }
     return findings;
   }
 
   private static void diameter(
       Machine machine,
       String place,
-      Tool tool,
-      Map<String, Tool> occupied,
+      Loaded tool,
+      Map<String, Loaded> occupied,
       List<Finding> findings) {
-    BigDecimal wide = widest(tool);
+    BigDecimal wide = tool.diameter();
     Limits limits = machine.limits();
     List<String> taken = machine.neighbours(place).stream().filter(occupied::containsKey).toList();
     if (wide.compareTo(limits.diameterAlone()) > 0) {
@@ -63,7 +85,7 @@ public final class Fit {
               "DC"));
     }
     for (String beside : taken) {
-      BigDecimal other = widest(occupied.get(beside));
+      BigDecimal other = occupied.get(beside).diameter();
       if (other.compareTo(limits.diameter()) > 0) {
         findings.add(
             Finding.hold(
@@ -74,13 +96,8 @@ public final class Fit {
     }
   }
 
-  private static void length(Machine machine, Tool tool, List<Finding> findings) {
-    String symbol = tool.has("LPR") ? "LPR" : tool.has("LF") ? "LF" : "OAL";
-    limit(tool, symbol, machine.limits().length(), "mm", "length-beyond-limit", findings);
-  }
-
-  private static void speed(Machine machine, Tool tool, List<Finding> findings) {
-    BigDecimal speed = tool.size("RPMX");
+  private static void speed(Machine machine, Loaded tool, List<Finding> findings) {
+    BigDecimal speed = tool.tool().size("RPMX");
     if (speed != null && speed.compareTo(machine.limits().rpm()) < 0) {
       findings.add(
           Finding.note(
@@ -92,29 +109,20 @@ public final class Fit {
   }
 
   private static void limit(
-      Tool tool,
-      String symbol,
+      String what,
+      Optional<BigDecimal> size,
       BigDecimal limit,
       String unit,
       String code,
+      String symbol,
       List<Finding> findings) {
-    BigDecimal size = tool.size(symbol);
-    if (size != null && size.compareTo(limit) > 0) {
-      findings.add(
-          Finding.hold(
-              code,
-              "%s %s %s is more than the machine takes (%s %s)"
-                  .formatted(symbol, size.toPlainString(), unit, limit.toPlainString(), unit),
-              symbol));
-    }
-  }
-
-  private static BigDecimal widest(Tool tool) {
-    BigDecimal widest = BigDecimal.ZERO;
-    for (String symbol : List.of("DC", "DCX", "BDX", "BD", "DMM")) {
-      BigDecimal size = tool.size(symbol);
-      widest = size == null ? widest : widest.max(size);
-    }
-    return widest;
+    size.filter(each -> each.compareTo(limit) > 0)
+        .ifPresent(each ->
+            findings.add(
+                Finding.hold(
+                    code,
+                    "%s %s %s is more than the machine takes (%s %s)"
+                        .formatted(what, each.toPlainString(), unit, limit.toPlainString(), unit),
+                    symbol)));
   }
 }

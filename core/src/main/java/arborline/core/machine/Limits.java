@@ -1,6 +1,7 @@
 package arborline.core.machine;
 
 import java.math.BigDecimal;
+import java.util.Optional;
 
 /**
  * What the machine can take.
@@ -12,6 +13,7 @@ import java.math.BigDecimal;
  * @param diameterAlone largest tool diameter with both neighbours empty, mm
  * @param length largest length from the gauge line, mm
  * @param mass heaviest tool with holder, kg
+ * @param moment largest tilting moment at the gauge line, N·m; empty where none is stated
  */
 public record Limits(
     BigDecimal rpm,
@@ -20,4 +22,10 @@ public record Limits(
     BigDecimal diameter,
     BigDecimal diameterAlone,
     BigDecimal length,
-    BigDecimal mass) {}
+    BigDecimal mass,
+    Optional<BigDecimal> moment) {
+
+  public Limits {
+    moment = moment == null ? Optional.empty() : moment;
+  }
+}

@@ -1,6 +1,7 @@
 package arborline.core.naming;
 
 import arborline.core.library.Codes;
+import arborline.core.library.VisibleText;
 import arborline.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -83,6 +84,7 @@ public final class Renaming {
       name = filled.text().orElse(name);
       lacking("name", filled, wrong);
       tooLong("name", name, LONGEST_NAME, wrong);
+      VisibleText.fault("the name", name).ifPresent(wrong::add);
     }
     String code = tool.code();
     if (codes.isPresent() && !codes.get().fits(tool, code)) {
@@ -149,6 +151,7 @@ public final class Renaming {
     if (code.isBlank()) {
       wrong.add("the code would be empty");
     }
+    Codes.fault(code).ifPresent(wrong::add);
     tooLong("code", code, LONGEST_CODE, wrong);
   }
 

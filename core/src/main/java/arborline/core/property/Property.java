@@ -2,6 +2,7 @@ package arborline.core.property;
 
 import arborline.core.quantity.Unit;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * One property of a tool item.
@@ -14,6 +15,18 @@ import java.util.Optional;
  */
 public record Property(
     String symbol, Optional<Unit> unit, String items, String name, String sentence) {
+
+  private static final Set<String> PITCHES = Set.of("TP", "TPN", "TPX");
+
+  /**
+   * True where a value in this unit can belong to the property: a unit of the same kind, and for
+   * pitches also threads per inch.
+   */
+  public boolean accepts(Unit other) {
+    return unit.filter(
+            own -> own.kind() == other.kind() || PITCHES.contains(symbol) && other.convertsTo(own))
+        .isPresent();
+  }
 
   public boolean numeric() {
     return unit.isPresent();

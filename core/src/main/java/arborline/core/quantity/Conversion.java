@@ -28,7 +28,7 @@ public final class Conversion {
    * @param amount needed because a reciprocal unit (threads per inch) has no zero
    */
   public static Optional<String> obstacle(BigDecimal amount, Unit from, Unit to) {
-    if (from.kind() != to.kind()) {
+    if (!from.convertsTo(to)) {
       return Optional.of(
           "no conversion from %s to %s: different kinds of quantity"
               .formatted(from.code(), to.code()));

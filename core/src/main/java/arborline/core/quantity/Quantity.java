@@ -32,7 +32,8 @@ public record Quantity(String text, BigDecimal amount, Unit unit) {
 
   /** Equal in size, however it was written. */
   public boolean sameAs(Quantity other) {
-    return unit.kind() == other.unit.kind() && in(other.unit).compareTo(other.amount) == 0;
+    return Conversion.obstacle(amount, unit, other.unit).isEmpty()
+        && in(other.unit).compareTo(other.amount) == 0;
   }
 
   /** Number and unit code: {@code 1/2 in}. */

@@ -17,11 +17,14 @@ import java.util.Optional;
 public enum Unit {
   MILLIMETRE("mm", UnitKind.LENGTH, "1", "1", "millimetre", "millimeter"),
   INCH("in", UnitKind.LENGTH, "25.4", "1", "inch", "\"", "''", "\u2033", "\u201d"),
+  METRE("m", UnitKind.LENGTH, "1000", "1", "metre", "meter"),
+  CENTIMETRE("cm", UnitKind.LENGTH, "10", "1", "centimetre", "centimeter"),
+  FOOT("ft", UnitKind.LENGTH, "304.8", "1", "foot", "feet"),
   THOU("thou", UnitKind.LENGTH, "0.0254", "1", "mil"),
   MICROMETRE("um", UnitKind.LENGTH, "0.001", "1", "\u00b5m", "\u03bcm"),
   MICROINCH("uin", UnitKind.LENGTH, "0.0000254", "1", "\u00b5in", "\u03bcin"),
   /** Threads per inch: the reciprocal of a pitch. */
-  THREADS_PER_INCH("tpi", UnitKind.LENGTH, "25.4", "1", "1/in"),
+  THREADS_PER_INCH("tpi", UnitKind.THREADS, "25.4", "1", "1/in"),
   DEGREE("deg", UnitKind.ANGLE, "1", "1", "\u00b0"),
   ONE("1", UnitKind.COUNT, "1", "1", "-"),
   METRE_PER_MINUTE("m/min", UnitKind.SURFACE_SPEED, "1", "1"),
@@ -81,6 +84,13 @@ public enum Unit {
 
   boolean reciprocal() {
     return this == THREADS_PER_INCH;
+  }
+
+  /** True where amounts in this unit can be stated in the other: one kind, or pitch and threads. */
+  public boolean convertsTo(Unit other) {
+    return kind == other.kind
+        || reciprocal() && other.kind == UnitKind.LENGTH
+        || other.reciprocal() && kind == UnitKind.LENGTH;
   }
 
   /** Finds a unit by its code or one of its usual spellings, in any letter case. */

@@ -3,6 +3,8 @@ package arborline.core.quantity;
 /** What a unit measures; only units of one kind convert into each other. */
 public enum UnitKind {
   LENGTH,
+  /** Threads in a length: the reciprocal of a pitch. */
+  THREADS,
   ANGLE,
   COUNT,
   SURFACE_SPEED,

@@ -4,16 +4,18 @@ import arborline.core.machine.Machine;
 import com.google.auto.service.AutoService;
 import java.io.IOException;
 import java.io.InputStream;
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * Reads MTConnect CuttingTool assets, writes a G10 program for the registers and a tab-separated
- * table for the pockets. Offsets go first, so that no pocket ever points to a tool with the offsets
- * of another one.
+ * table for the pockets. A tool's number is the number of its registers. Offsets go first, so that
+ * no pocket ever points to a tool with the offsets of another one. A register without a value
+ * ({@code G10 L12 P5}) is not set.
  */
 @AutoService(ControlDialect.class)
 public final class AssetOffsetDialect implements ControlDialect {
@@ -21,20 +23,68 @@ public final class AssetOffsetDialect implements ControlDialect {
   public static final String OFFSETS = "offsets.nc";
   public static final String POCKETS = "pockets.tsv";
 
+  private static final int LONGEST_TOOL = 32;
+  private static final int HIGHEST_NUMBER = 9999;
+  private static final Pattern PRINTABLE = Pattern.compile("[\\x21-\\x7e]+");
+  private static final Map<TableField, String> LISTS =
+      Map.of(
+          TableField.LENGTH, "L10",
+          TableField.LENGTH_WEAR, "L11",
+          TableField.DIAMETER, "L12",
+          TableField.DIAMETER_WEAR, "L13");
+  private static final List<TableField> REGISTERS =
+      List.of(
+          TableField.LENGTH, TableField.DIAMETER, TableField.LENGTH_WEAR, TableField.DIAMETER_WEAR);
+  private static final Set<TableField> IDENTITY =
+      Set.of(TableField.TOOL, TableField.NUMBER, TableField.NAME);
+
   @Override
   public String id() {
     return "assets-g10";
   }
 
   @Override
-  public ControlTable read(InputStream answer) throws IOException {
-    return CuttingToolAssets.read(answer);
+  public ControlTable read(Machine machine, InputStream answer) throws IOException {
+    ControlTable read = CuttingToolAssets.read(answer, ControlTerms.of(machine));
+    return read.with(this::registered);
+  }
+
+  @Override
+  public TableEntry registered(TableEntry entry) {
+    String number = entry.get(TableField.NUMBER);
+    return number == null ? entry : entry.with(TableField.OFFSET, number);
+  }
+
+  @Override
+  public Optional<String> refusal(Machine machine, TableEntry entry) {
+    String tool = entry.get(TableField.TOOL);
+    String number = entry.get(TableField.NUMBER);
+    if (tool == null || !PRINTABLE.matcher(tool).matches() || tool.equals("-")) {
+      return Optional.of(
+          "%s keeps tools by plain letters, digits and signs; '%s' has others: give it another code"
+              .formatted(machine.name(), tool));
+    }
+    if (tool.length() > LONGEST_TOOL) {
+      return Optional.of(
+          "%s keeps codes of %d characters; %s has %d"
+              .formatted(machine.name(), LONGEST_TOOL, tool, tool.length()));
+    }
+    boolean possible =
+        number != null
+            && number.matches("\\d{1,4}")
+            && Integer.parseInt(number) >= 1
+            && Integer.parseInt(number) <= HIGHEST_NUMBER;
+    return possible
+        ? Optional.empty()
+        : Optional.of(
+            "%s has registers 1 to %d; %s has number %s"
+                .formatted(machine.name(), HIGHEST_NUMBER, tool, number));
   }
 
   @Override
   public List<ControlFile> write(Machine machine, List<RowWrite> rows) {
     List<ControlFile> files = new ArrayList<>(2);
-    String offsets = offsets(machine, rows);
+    String offsets = offsets(rows);
     if (!offsets.isEmpty()) {
       files.add(
           new ControlFile(
@@ -54,48 +104,27 @@ public final class AssetOffsetDialect implements ControlDialect {
     return files;
   }
 
-  private static String offsets(Machine machine, List<RowWrite> rows) {
+  private static String offsets(List<RowWrite> rows) {
     StringBuilder text = new StringBuilder();
     for (RowWrite row : rows) {
       String register = row.target().get(TableField.NUMBER);
-      if (register == null) {
-        continue;
-      }
-      register(text, machine, row, TableField.LENGTH, "L10", register);
-      register(text, machine, row, TableField.DIAMETER, "L12", register);
-      if (row.otherTool()) {
-        text.append("G10 L11 P%s R0.\n".formatted(register));
-        text.append("G10 L13 P%s R0.\n".formatted(register));
+      for (TableField field : register == null ? List.<TableField>of() : REGISTERS) {
+        if (row.fields().contains(field)) {
+          String value = row.target().get(field);
+          text.append("G10 %s P%s".formatted(LISTS.get(field), register))
+              .append(value == null ? "" : " R" + pointed(row, field))
+              .append('\n');
+        }
       }
     }
     return text.toString();
   }
 
-  private static void register(
-      StringBuilder text,
-      Machine machine,
-      RowWrite row,
-      TableField field,
-      String list,
-      String register) {
-    BigDecimal value = row.target().number(field);
-    if (row.fields().contains(field) && value != null) {
-      BigDecimal shown =
-          field == TableField.DIAMETER && !machine.habits().diameterShown()
-              ? value.divide(BigDecimal.TWO)
-              : value;
-      text.append("G10 %s P%s R%s\n".formatted(list, register, decimal(shown, machine)));
-    } else if (row.otherTool()) {
-      text.append("G10 %s P%s R0.\n".formatted(list, register));
-    }
-  }
-
   private static String pockets(Machine machine, List<RowWrite> rows) {
-    Set<TableField> identity = Set.of(TableField.TOOL, TableField.NUMBER, TableField.NAME);
     StringBuilder text = new StringBuilder();
     for (RowWrite row : rows) {
       TableEntry target = row.target();
-      if (row.fields().stream().noneMatch(identity::contains)) {
+      if (row.fields().stream().noneMatch(IDENTITY::contains)) {
         continue;
       }
       text.append(
@@ -116,12 +145,8 @@ public final class AssetOffsetDialect implements ControlDialect {
   }
 
   /** A decimal with an explicit point: {@code 120.}, {@code 119.988}. */
-  private static String decimal(BigDecimal value, Machine machine) {
-    String text =
-        value
-            .setScale(machine.habits().decimals(), RoundingMode.HALF_UP)
-            .stripTrailingZeros()
-            .toPlainString();
+  private static String pointed(RowWrite row, TableField field) {
+    String text = row.target().number(field).stripTrailingZeros().toPlainString();
     return text.contains(".") ? text : text + ".";
   }
 }

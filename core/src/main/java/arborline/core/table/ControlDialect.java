@@ -4,6 +4,7 @@ import arborline.core.machine.Machine;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
+import java.util.Optional;
 
 /** How one kind of control is read and written. Stateless and safe between threads. */
 public interface ControlDialect {
@@ -12,11 +13,17 @@ public interface ControlDialect {
   String id();
 
   /**
-   * Reads a tool table.
+   * Reads a tool table, in the control's own terms.
    *
    * @throws IOException where it is not in this control's form; the message says why
    */
-  ControlTable read(InputStream answer) throws IOException;
+  ControlTable read(Machine machine, InputStream answer) throws IOException;
+
+  /** A row of the plan with the offset number that this control uses for it. */
+  TableEntry registered(TableEntry entry);
+
+  /** Why the control cannot keep a tool as it is called and numbered; empty where it can. */
+  Optional<String> refusal(Machine machine, TableEntry entry);
 
   /** The files that carry these rows to the control, in the order in which they must be sent. */
   List<ControlFile> write(Machine machine, List<RowWrite> rows);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 
 /**
  * A control's tool table as read.
@@ -16,6 +17,13 @@ public record ControlTable(Map<String, TableEntry> pockets, Optional<TableEntry>
 
   public ControlTable {
     pockets = Map.copyOf(pockets);
+  }
+
+  /** A copy with every row changed. */
+  public ControlTable with(UnaryOperator<TableEntry> change) {
+    TreeMap<String, TableEntry> changed = new TreeMap<>();
+    pockets.forEach((place, entry) -> changed.put(place, change.apply(entry)));
+    return new ControlTable(changed, spindle.map(change));
   }
 
   public TableEntry at(String place) {

@@ -1,5 +1,7 @@
 package arborline.core.table;
 
+import arborline.core.quantity.Conversion;
+import arborline.core.quantity.Unit;
 import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigDecimal;
@@ -14,20 +16,29 @@ import javax.xml.stream.XMLStreamReader;
 
 /**
  * Reads MTConnect CuttingTool assets (any schema version: names count, not namespaces) as a tool
- * table. Wear comes in the extension elements {@code LengthWear} and {@code DiameterWear}. Lengths
- * in inches are turned into millimetres; a length or diameter of zero means not set.
+ * table in a control's own terms. Wear comes in the extension elements {@code LengthWear} and
+ * {@code DiameterWear}. Lengths are restated in the control's unit; a measurement that is not there
+ * or empty is not set.
  */
 public final class CuttingToolAssets {
 
   private static final XMLInputFactory XML = factory();
 
   private final Map<String, TableEntry> pockets = new HashMap<>();
+  private final ControlTerms terms;
   private Optional<TableEntry> spindle = Optional.empty();
 
-  private CuttingToolAssets() {}
+  private CuttingToolAssets(ControlTerms terms) {
+    this.terms = terms;
+  }
 
-  public static ControlTable read(InputStream xml) throws IOException {
-    CuttingToolAssets assets = new CuttingToolAssets();
+  /**
+   * Reads a document.
+   *
+   * @throws IOException where it is none, or a value in it cannot be read
+   */
+  public static ControlTable read(InputStream xml, ControlTerms terms) throws IOException {
+    CuttingToolAssets assets = new CuttingToolAssets(terms);
     try {
       XMLStreamReader reader = XML.createXMLStreamReader(xml);
       boolean document = false;
@@ -50,7 +61,10 @@ public final class CuttingToolAssets {
 
   private void tool(XMLStreamReader reader) throws XMLStreamException {
     EnumMap<TableField, String> fields = new EnumMap<>(TableField.class);
-    fields.put(TableField.TOOL, reader.getAttributeValue(null, "toolId"));
+    put(
+        fields,
+        TableField.TOOL,
+        Optional.ofNullable(reader.getAttributeValue(null, "toolId")).orElse(""));
     String locationType = "";
     String location = "";
     while (!(reader.next() == XMLStreamConstants.END_ELEMENT
@@ -65,11 +79,10 @@ public final class CuttingToolAssets {
           locationType = Optional.ofNullable(reader.getAttributeValue(null, "type")).orElse("POT");
           location = text(reader);
         }
-        case "FunctionalLength" -> length(fields, TableField.LENGTH, reader, true);
-        case "CuttingDiameter", "CuttingDiameterMax" ->
-            length(fields, TableField.DIAMETER, reader, true);
-        case "LengthWear" -> length(fields, TableField.LENGTH_WEAR, reader, false);
-        case "DiameterWear" -> length(fields, TableField.DIAMETER_WEAR, reader, false);
+        case "FunctionalLength" -> length(fields, TableField.LENGTH, reader);
+        case "CuttingDiameter", "CuttingDiameterMax" -> length(fields, TableField.DIAMETER, reader);
+        case "LengthWear" -> length(fields, TableField.LENGTH_WEAR, reader);
+        case "DiameterWear" -> length(fields, TableField.DIAMETER_WEAR, reader);
         default -> {
           // other elements carry nothing that the table compares
         }
@@ -78,22 +91,25 @@ public final class CuttingToolAssets {
     if (locationType.equals("SPINDLE")) {
       spindle = Optional.of(new TableEntry(fields));
     } else if (!location.isEmpty()) {
-      pockets.put(location, new TableEntry(fields));
+      if (pockets.put(location, new TableEntry(fields)) != null) {
+        throw new XMLStreamException("it names two tools for pocket " + location);
+      }
     }
   }
 
-  private static void length(
-      Map<TableField, String> fields, TableField field, XMLStreamReader reader, boolean zeroIsUnset)
+  private void length(Map<TableField, String> fields, TableField field, XMLStreamReader reader)
       throws XMLStreamException {
-    boolean inch = "INCH".equals(reader.getAttributeValue(null, "units"));
+    Unit stated =
+        "INCH".equals(reader.getAttributeValue(null, "units")) ? Unit.INCH : Unit.MILLIMETRE;
     String text = text(reader);
-    if (text.isEmpty()) {
-      return;
-    }
-    BigDecimal value = new BigDecimal(text);
-    BigDecimal millimetres = inch ? value.multiply(new BigDecimal("25.4")) : value;
-    if (millimetres.signum() != 0 || !zeroIsUnset) {
-      fields.put(field, millimetres.toPlainString());
+    if (!text.isEmpty()) {
+      fields.put(
+          field,
+          stated == terms.unit()
+              ? new BigDecimal(text).toPlainString()
+              : Conversion.convert(new BigDecimal(text), stated, terms.unit())
+                  .amount()
+                  .toPlainString());
     }
   }
 

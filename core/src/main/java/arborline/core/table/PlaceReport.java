@@ -1,15 +1,18 @@
 package arborline.core.table;
 
 import java.util.List;
+import java.util.Set;
 
 /**
  * What was found at one place.
  *
  * @param state {@link State}
+ * @param control as the control shows it, in its own terms
+ * @param physicalStays true where the real piece in the place is the one that was agreed
  * @param fields the fields that differ; empty where the place is in step
- * @param suggested the sensible default
+ * @param why what is proposed, the most urgent of all
+ * @param suggested what is proposed; OWNER where fields go different ways
  * @param reason why that is sensible
- * @param takeable false where the control's tool is unknown to the shop
  */
 public record PlaceReport(
     String place,
@@ -18,10 +21,11 @@ public record PlaceReport(
     TableEntry agreed,
     TableEntry control,
     boolean inSpindle,
+    boolean physicalStays,
     List<FieldReport> fields,
+    Why why,
     Decision suggested,
-    String reason,
-    boolean takeable) {
+    String reason) {
 
   /** How plan and control stand to each other at a place. */
   public enum State {
@@ -29,5 +33,28 @@ public record PlaceReport(
     DIFFERS,
     /** The control holds a tool that no library of the shop has. */
     UNKNOWN_TOOL
+  }
+
+  /** The same with the reason why the control cannot keep the planned tool. */
+  public PlaceReport notCarried(String refusal) {
+    return new PlaceReport(
+        place,
+        state,
+        plan,
+        agreed,
+        control,
+        inSpindle,
+        physicalStays,
+        fields,
+        Why.NOT_CARRIED,
+        Decision.ASK,
+        refusal);
+  }
+
+  /** What may be decided about it. */
+  public Set<Decision> possible() {
+    return suggested == Decision.OWNER
+        ? Set.of(Decision.OWNER, Decision.SEND, Decision.TAKE, Decision.LEAVE)
+        : why.possible();
   }
 }

@@ -3,12 +3,13 @@ package arborline.core.table;
 import java.math.BigDecimal;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
 
 /**
  * What one place of a tool table holds; a field that is not there is not set.
  *
- * @param fields numbers as decimal text in mm
+ * @param fields numbers as decimal text
  */
 public record TableEntry(Map<TableField, String> fields) {
 
@@ -31,8 +32,25 @@ public record TableEntry(Map<TableField, String> fields) {
     return text == null ? null : new BigDecimal(text);
   }
 
+  /** True where nothing is there: neither a tool nor, at a control that shows none, a size. */
   public boolean empty() {
-    return !fields.containsKey(TableField.TOOL);
+    return !fields.containsKey(TableField.TOOL)
+        && TableField.SIZES.stream().noneMatch(field -> set(fields.get(field)));
+  }
+
+  private static boolean set(String size) {
+    return size != null && new BigDecimal(size).signum() != 0;
+  }
+
+  /** The tool's code in upper case; empty where none is shown. */
+  public String key() {
+    String tool = fields.get(TableField.TOOL);
+    return tool == null ? "" : tool.toUpperCase(Locale.ROOT);
+  }
+
+  /** Tool and sister number: what tells two pieces in the magazine apart. */
+  String identity() {
+    return key() + "#" + fields.getOrDefault(TableField.SISTER, "");
   }
 
   /** A copy with one field set, or taken away where the text is null. */

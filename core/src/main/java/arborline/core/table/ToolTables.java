@@ -1,20 +1,24 @@
 package arborline.core.table;
 
 import java.util.Map;
-import java.util.Set;
+import java.util.Optional;
 
 /**
- * Everything a reconciliation looks at.
+ * Everything a reconciliation looks at. Plan, nominal and agreed state are in mm and diameters, the
+ * control speaks its own terms; wear is in the control's terms everywhere.
  *
  * @param plan by place; what should be there
- * @param nominal by place; length and diameter that the library states for the planned tool
- * @param agreed by place; what plan and control last agreed on
+ * @param nominal by tool code, upper case; a tool that is not named is in no library
+ * @param agreed by place; what plan and control last agreed on; empty where they never did
  * @param control what the control says now
- * @param knownCodes codes of tools in the shop, upper case
  */
 public record ToolTables(
     Map<String, TableEntry> plan,
-    Map<String, TableEntry> nominal,
-    Map<String, TableEntry> agreed,
-    ControlTable control,
-    Set<String> knownCodes) {}
+    Map<String, Nominal> nominal,
+    Optional<Map<String, TableEntry>> agreed,
+    ControlTable control) {
+
+  Nominal nominal(TableEntry entry) {
+    return nominal.getOrDefault(entry.key(), Nominal.UNKNOWN);
+  }
+}

@@ -1,85 +1,209 @@
 package arborline.core.table;
 
 import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** Turns a decision about a place into what is written to the control and into the plan. */
+/**
+ * Turns decisions about places into what is written to the control and into the plan. Whatever
+ * changes a tool's number, offset, place or identity carries all that hangs on it: sizes and, where
+ * the real piece stays, its wear.
+ */
 public final class WritePlan {
 
-  private WritePlan() {}
+  private final ToolTables tables;
+  private final ControlTerms terms;
+  private final TableIndex index;
+
+  public WritePlan(ToolTables tables, ControlTerms terms) {
+    this.tables = tables;
+    this.terms = terms;
+    this.index = new TableIndex(tables);
+  }
 
   /**
    * The outcome for one place.
    *
-   * @throws IllegalArgumentException where the decision is LEAVE, or takes an unknown tool
+   * @throws IllegalArgumentException where that decision is not possible there
    */
-  public static PlaceOutcome of(PlaceReport report, Decision decision) {
+  public PlaceOutcome of(PlaceReport report, Decision decision) {
+    if (!report.possible().contains(decision)) {
+      throw new IllegalArgumentException(
+          "place %s cannot be decided so: %s".formatted(report.place(), report.reason()));
+    }
     return switch (decision) {
-      case SEND -> send(report);
-      case TAKE -> take(report);
+      case SEND -> send(report, false);
+      case SEND_ZERO_WEAR -> send(report, true);
+      case TAKE -> new PlaceOutcome(report.place(), Optional.empty(), taken(report));
       case OWNER -> byOwner(report);
-      case LEAVE -> throw new IllegalArgumentException("nothing is done about " + report.place());
+      case LEAVE, ASK ->
+          throw new IllegalArgumentException("nothing is done about place " + report.place());
     };
   }
 
-  private static PlaceOutcome send(PlaceReport report) {
+  private PlaceOutcome send(PlaceReport report, boolean zeroWear) {
     TableEntry plan = report.plan();
     if (plan.empty()) {
-      return outcome(report, TableEntry.EMPTY, EnumSet.of(TableField.TOOL), true);
+      return written(report, TableEntry.EMPTY, EnumSet.of(TableField.TOOL), true, plan);
     }
-    boolean other = differsIn(report, TableField.TOOL);
+    boolean other = !report.physicalStays();
+    Set<TableField> differing = differing(report);
+    boolean renumbered =
+        differing.contains(TableField.NUMBER) || differing.contains(TableField.OFFSET);
+    boolean whole = other || renumbered || differing.contains(TableField.TOOL);
+    TableEntry present = report.physicalStays() ? report.control() : present(report);
+    TableEntry target = target(plan, present, zeroWear);
     Set<TableField> fields = EnumSet.noneOf(TableField.class);
-    TableEntry target = other ? TableEntry.EMPTY : report.control();
     for (TableField field : TableField.values()) {
-      boolean ours = field.owner() != Owner.CONTROL && plan.get(field) != null;
-      if (ours && (other || differsIn(report, field))) {
+      boolean kept = field != TableField.PHYSICAL && relevant(field, target, report.control());
+      boolean worn = field.owner() == Owner.CONTROL;
+      if (kept && (whole || differing.contains(field) && !worn || worn && zeroWear)) {
         fields.add(field);
-        target = target.with(field, plan.get(field));
       }
     }
-    return outcome(report, target, fields, other);
+    return written(report, target, fields, other, plan);
   }
 
-  private static PlaceOutcome outcome(
-      PlaceReport report, TableEntry target, Set<TableField> fields, boolean other) {
-    return fields.isEmpty()
-        ? new PlaceOutcome(report.place(), Optional.empty(), report.plan())
-        : new PlaceOutcome(
-            report.place(),
-            Optional.of(new RowWrite(report.place(), target, fields, other)),
-            report.plan());
+  /** The control's row of the planned tool where it is another place's and the same real piece. */
+  private TableEntry present(PlaceReport report) {
+    TableEntry plan = report.plan();
+    TableEntry row = index.row(plan).orElse(TableEntry.EMPTY);
+    String piece = plan.get(TableField.PHYSICAL);
+    String before =
+        index
+            .agreed(plan)
+            .map(place -> tables.agreed().orElseThrow().get(place).get(TableField.PHYSICAL))
+            .orElse(null);
+    return piece == null || before == null || piece.equals(before) ? row : TableEntry.EMPTY;
   }
 
-  private static PlaceOutcome take(PlaceReport report) {
-    if (!report.takeable()) {
-      throw new IllegalArgumentException(
-          "pocket %s holds %s, which no library of the shop has"
-              .formatted(report.place(), report.control().get(TableField.TOOL)));
+  /** All that the control must hold: sizes of the plan, else its own; wear of the real piece. */
+  private TableEntry target(TableEntry plan, TableEntry present, boolean zeroWear) {
+    TableEntry target = TableEntry.EMPTY;
+    for (TableField field : TableField.values()) {
+      String planned = terms.shown(field, plan.get(field));
+      String text =
+          switch (field.owner()) {
+            case LIBRARY -> field == TableField.PHYSICAL ? null : planned;
+            case MEASUREMENT -> planned == null ? present.get(field) : planned;
+            case CONTROL -> terms.wear() ? wear(field, present, zeroWear) : null;
+          };
+      target = target.with(field, text);
     }
-    return new PlaceOutcome(report.place(), Optional.empty(), report.control());
+    return target;
   }
 
-  private static PlaceOutcome byOwner(PlaceReport report) {
+  private String wear(TableField field, TableEntry present, boolean zeroWear) {
+    boolean used =
+        switch (terms.register()) {
+          case DIAMETER, RADIUS ->
+              field == TableField.LENGTH_WEAR || field == TableField.DIAMETER_WEAR;
+          case X_DIAMETER -> field == TableField.X_WEAR || field == TableField.Z_WEAR;
+        };
+    if (!used) {
+      return null;
+    }
+    String now = present.get(field);
+    return zeroWear || now == null ? "0" : now;
+  }
+
+  /** Fields that the control has for this tool, or had. */
+  private static boolean relevant(TableField field, TableEntry target, TableEntry control) {
+    return target.get(field) != null || control.get(field) != null;
+  }
+
+  private PlaceOutcome written(
+      PlaceReport report,
+      TableEntry target,
+      Set<TableField> fields,
+      boolean other,
+      TableEntry plan) {
+    return new PlaceOutcome(
+        report.place(),
+        fields.isEmpty()
+            ? Optional.empty()
+            : Optional.of(new RowWrite(report.place(), target, fields, other)),
+        plan);
+  }
+
+  /** The plan's row of the control's tool with what the control says of it. */
+  private TableEntry taken(PlaceReport report) {
+    TableEntry control = report.control();
+    if (control.empty()) {
+      return TableEntry.EMPTY;
+    }
+    TableEntry known = index.planned(control).map(tables.plan()::get).orElse(TableEntry.EMPTY);
+    boolean moved = !known.empty() && !index.planned(control).orElseThrow().equals(report.place());
+    TableEntry taken = known;
+    for (TableField field : TableField.values()) {
+      String told = control.get(field);
+      boolean kept = field.owner() == Owner.CONTROL || moved && known.get(field) != null;
+      boolean named = field == TableField.NAME && known.get(field) != null;
+      if (!kept && !named && !terms.same(field, known.get(field), told) && told != null) {
+        taken = taken.with(field, terms.plain(field, told));
+      }
+    }
+    return taken;
+  }
+
+  private PlaceOutcome byOwner(PlaceReport report) {
     Set<TableField> sent = EnumSet.noneOf(TableField.class);
     TableEntry plan = report.plan();
     TableEntry target = report.control();
+    boolean renumbered = false;
     for (FieldReport field : report.fields()) {
       if (field.suggested() == Decision.SEND) {
         sent.add(field.field());
-        target = target.with(field.field(), field.plan());
-      } else if (field.suggested() == Decision.TAKE) {
-        plan = plan.with(field.field(), field.control());
+        target = target.with(field.field(), terms.shown(field.field(), field.plan()));
+        renumbered |= field.field() == TableField.NUMBER || field.field() == TableField.OFFSET;
+      } else if (field.suggested() == Decision.TAKE && field.field().owner() != Owner.CONTROL) {
+        plan = plan.with(field.field(), terms.plain(field.field(), field.control()));
       }
     }
-    Optional<RowWrite> write =
-        sent.isEmpty()
-            ? Optional.empty()
-            : Optional.of(new RowWrite(report.place(), target, sent, false));
-    return new PlaceOutcome(report.place(), write, plan);
+    if (renumbered) {
+      sent.addAll(target.fields().keySet());
+    }
+    return written(report, target, sent, false, plan);
   }
 
-  private static boolean differsIn(PlaceReport report, TableField field) {
-    return report.fields().stream().anyMatch(each -> each.field() == field);
+  private static Set<TableField> differing(PlaceReport report) {
+    Set<TableField> fields = EnumSet.noneOf(TableField.class);
+    report.fields().forEach(field -> fields.add(field.field()));
+    return fields;
+  }
+
+  /**
+   * Refuses outcomes after which one tool, or one number of different tools, would stand in two
+   * places of the plan.
+   *
+   * @throws IllegalArgumentException naming both places
+   */
+  public void check(List<PlaceOutcome> outcomes) {
+    Map<String, TableEntry> plan = new HashMap<>(tables.plan());
+    outcomes.forEach(outcome -> plan.put(outcome.place(), outcome.plan()));
+    Map<String, String> tools = new HashMap<>();
+    Map<String, String> numbers = new HashMap<>();
+    plan.entrySet().stream()
+        .filter(each -> !each.getValue().empty())
+        .sorted(Map.Entry.comparingByKey(PlaceOrder.BY_NUMBER))
+        .forEach(each -> {
+          TableEntry entry = each.getValue();
+          String before = tools.put(entry.identity(), each.getKey());
+          if (before != null) {
+            throw new IllegalArgumentException(
+                "%s would be planned for %s and %s: decide both places together"
+                    .formatted(entry.get(TableField.TOOL), before, each.getKey()));
+          }
+          String number = entry.get(TableField.NUMBER);
+          String other = number == null ? null : numbers.put(number, each.getKey());
+          if (other != null && entry.get(TableField.SISTER) == null) {
+            throw new IllegalArgumentException(
+                "number %s would be planned for %s and %s: renumber one of them"
+                    .formatted(number, other, each.getKey()));
+          }
+        });
   }
 }

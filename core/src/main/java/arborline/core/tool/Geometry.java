@@ -11,7 +11,7 @@ import java.util.stream.Stream;
 public final class Geometry {
 
   private static final Set<UnitKind> KINDS =
-      Set.of(UnitKind.LENGTH, UnitKind.ANGLE, UnitKind.COUNT);
+      Set.of(UnitKind.LENGTH, UnitKind.ANGLE, UnitKind.COUNT, UnitKind.THREADS);
   private static final Set<String> WORDS = Set.of("HAND", "TDZ", "PROFILE", "MIID", "SHANK");
 
   private Geometry() {}

@@ -6,10 +6,15 @@ import arborline.core.property.Property;
 import arborline.core.tool.rule.PlausibleSize;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** Judges a tool by its class: what is missing, what cannot be, what looks odd. */
 public final class RuleBook {
 
+  private static final System.Logger LOG = System.getLogger(RuleBook.class.getName());
+  private static final Set<String> FAILED = ConcurrentHashMap.newKeySet();
   private static final Rule SIZES = new PlausibleSize();
 
   private RuleBook() {}
@@ -27,11 +32,28 @@ public final class RuleBook {
         findings.add(Missing.finding(sheet, symbol, tool));
       }
     }
-    SIZES.check(tool).ifPresent(findings::add);
+    ask(SIZES, tool).ifPresent(findings::add);
     for (Rule rule : sheet.rules()) {
-      rule.check(tool).ifPresent(findings::add);
+      ask(rule, tool).ifPresent(findings::add);
     }
     return findings;
+  }
+
+  /** What a rule says; a rule that fails is a defect of ours, told on this tool and logged once. */
+  static Optional<Finding> ask(Rule rule, Tool tool) {
+    try {
+      return rule.check(tool);
+    } catch (RuntimeException defect) {
+      String name = rule.getClass().getSimpleName();
+      if (FAILED.add(name)) {
+        LOG.log(System.Logger.Level.ERROR, "rule " + name + " failed on " + tool, defect);
+      }
+      return Optional.of(
+          Finding.query(
+              "rule-failed",
+              "the rule %s could not be asked, by a fault of ours that was logged: look at this tool yourself"
+                  .formatted(name)));
+    }
   }
 
   private static Finding unknownClass(Tool tool) {

@@ -1,5 +1,6 @@
 package arborline.core.tool;
 
+import arborline.core.property.Dictionary;
 import arborline.core.quantity.Unit;
 import java.math.BigDecimal;
 import java.util.Collections;
@@ -35,7 +36,7 @@ public record Tool(String code, String name, String toolClass, SortedMap<String,
    * has none.
    */
   public BigDecimal size(String symbol) {
-    return values.get(symbol) instanceof Value.Measure measure ? canonical(measure) : null;
+    return values.get(symbol) instanceof Value.Measure measure ? canonical(symbol, measure) : null;
   }
 
   /** As {@link #size}, for drawing and other computation where rounding does no harm. */
@@ -69,11 +70,8 @@ public record Tool(String code, String name, String toolClass, SortedMap<String,
     return new Tool(code, name, otherClass, values);
   }
 
-  private static BigDecimal canonical(Value.Measure measure) {
-    return switch (measure.quantity().unit()) {
-      case INCH, THOU, MICROMETRE, MICROINCH -> measure.quantity().in(Unit.MILLIMETRE);
-      case POUND, GRAM -> measure.quantity().in(Unit.KILOGRAM);
-      default -> measure.quantity().amount();
-    };
+  private static BigDecimal canonical(String symbol, Value.Measure measure) {
+    Unit own = Dictionary.standard().get(symbol).unit().orElseThrow();
+    return measure.quantity().in(own);
   }
 }

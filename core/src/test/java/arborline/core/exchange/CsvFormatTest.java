@@ -182,6 +182,77 @@ class CsvFormatTest {
     assertTrue(refused.getMessage().startsWith("line 2"));
   }
 
+  private static List<String> findings(RawTool line) {
+    return arborline.core.inspect.Inspector.inspect(line).findings().stream()
+        .map(arborline.core.finding.Finding::code)
+        .toList();
+  }
+
+  @Test
+  void aPointBeforeThreeDigitsInACommaFileIsAskedNotGuessed() throws IOException {
+    List<RawTool> lines =
+        read("CODE;DC;OAL\nA1;10,5;1.000\nA2;8,25;1.234,5\nA3;1,5;72\n".getBytes());
+    assertTrue(findings(lines.get(0)).contains("thousands-or-decimal"));
+    assertEquals("1.000", lines.get(0).text("OAL"));
+    assertEquals("1234.5", lines.get(1).text("OAL"));
+    assertEquals("8.25", lines.get(1).text("DC"));
+    assertEquals("72", lines.get(2).text("OAL"));
+  }
+
+  @Test
+  void aCommaThatCanOnlyPartThousandsIsReadSo() throws IOException {
+    assertEquals(
+        "1234.5", read("CODE\tDC\tOAL\nA1\t10.5\t1,234.5\n".getBytes()).getFirst().text("OAL"));
+  }
+
+  @Test
+  void aSymbolBelongsToTheFirstColumnThatNamesIt() throws IOException {
+    byte[] file = "CODE,DC,DC,OAL\nA1,10,12,72\n".getBytes();
+    assertEquals("10", read(file).getFirst().text("DC"));
+    assertEquals(
+        "DC stands in column 2 already; not read",
+        TableReading.propose(file).columns().get(2).evidence());
+  }
+
+  @Test
+  void aLineOfWhichNothingIsReadIsHeldNotBlank() throws IOException {
+    List<RawTool> lines = read("My tools 2026,,\nCODE,DC,OAL\nA1,10,72\n".getBytes());
+    assertEquals(List.of("nothing-read"), findings(lines.get(1)).stream().limit(1).toList());
+  }
+
+  @Test
+  void unitsMustMeasureTheProperty() throws IOException {
+    RawTool line = read("CODE,TP [tpi],DC,CP\nA1,8,12 tpi,1000 psi\n".getBytes()).getFirst();
+    Interpreter.Interpreted read = Interpreter.interpret(line);
+    assertEquals(0, new java.math.BigDecimal("3.175").compareTo(read.tool().size("TP")));
+    assertEquals("68.947572931684", read.tool().size("CP").toPlainString());
+    assertTrue(read.findings().getFirst().message().contains("tpi does not measure"));
+    assertEquals(List.of("DC"), read.findings().getFirst().properties());
+  }
+
+  @Test
+  void elementsOfAListThatAreNoToolsAreLinesOfTheirOwn() throws IOException {
+    List<RawTool> lines =
+        read(
+            ("{\"format\":\"arbor-line-tools\",\"tools\":[null,{\"code\":\"A1\"},7,[1],"
+                    + "{\"code\":\"A2\",\"name\":null,\"values\":{\"DC\":null,\"OAL\":[72]}}]}")
+                .getBytes());
+    assertEquals(5, lines.size());
+    assertEquals(
+        "null stands where a tool should be", lines.get(0).findings().getFirst().message());
+    assertEquals("A1", lines.get(1).text("CODE"));
+    assertEquals("", lines.get(4).text("NAME"));
+    assertEquals("not-a-value", lines.get(4).findings().getFirst().code());
+    assertEquals("", lines.get(4).text("DC"));
+  }
+
+  @Test
+  void aJsonFileThatIsCutOffBehindItsListIsSaidToBe() {
+    assertThrows(
+        UnreadableFileException.class,
+        () -> read("{\"format\":\"arbor-line-tools\",\"tools\":[{\"code\":\"A1\"}]".getBytes()));
+  }
+
   private static java.util.TreeMap<String, Cell> cells(String symbol, String text) {
     return new java.util.TreeMap<>(java.util.Map.of(symbol, Cell.of(text)));
   }

@@ -83,6 +83,25 @@ class InspectorTest {
   }
 
   @Test
+  void signsThatCannotBeSeenAreHeldAndLeftOutOnRequest() {
+    Finding finding =
+        Inspector.inspect(SOUND.with(new TreeMap<>(Map.of("CODE", Cell.of("A\u200b1")))))
+            .findings()
+            .getFirst();
+    assertEquals("A1", finding.repair().orElseThrow().changes().get("CODE"));
+    assertEquals(
+        List.of("name-characters"),
+        codes(SOUND.with(new TreeMap<>(Map.of("NAME", Cell.of("Mill\u202e 10"))))));
+  }
+
+  @Test
+  void aToolThatSomebodyTypesIsNeverJustBlank() {
+    List<String> found =
+        Inspector.judge(line("CODE", "")).findings().stream().map(Finding::code).toList();
+    assertEquals(List.of("code-missing", "class.missing"), found);
+  }
+
+  @Test
   void toolNumberIsWhole() {
     assertEquals(
         List.of("number-not-whole"),

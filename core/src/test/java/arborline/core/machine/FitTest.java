@@ -3,13 +3,16 @@ package arborline.core.machine;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import arborline.core.finding.Finding;
+import arborline.core.finding.Severity;
 import arborline.core.quantity.Quantity;
 import arborline.core.quantity.Unit;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import java.math.BigDecimal;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class FitTest {
@@ -28,7 +31,8 @@ class FitTest {
               new BigDecimal("80"),
               new BigDecimal("150"),
               new BigDecimal("300"),
-              new BigDecimal("8")),
+              new BigDecimal("8"),
+              Optional.of(new BigDecimal("12"))),
           new ControlHabits("assets-g10", true, true, true, true, 3, 24, "A-Z0-9 .+/-"));
 
   private static Tool tool(String symbol, String size, Unit unit) {
@@ -40,8 +44,51 @@ class FitTest {
     return tool("DCX", diameter, Unit.MILLIMETRE);
   }
 
+  /** What keeps a bare cutter out. */
   private static List<String> check(String place, Tool tool, Map<String, Tool> occupied) {
-    return Fit.check(HERON, place, tool, occupied).stream().map(Finding::code).toList();
+    Map<String, Loaded> others = new HashMap<>();
+    occupied.forEach((at, other) -> others.put(at, new Loaded(other, Optional.empty())));
+    return holds(place, new Loaded(tool, Optional.empty()), others);
+  }
+
+  private static List<String> holds(String place, Loaded tool, Map<String, Loaded> others) {
+    return Fit.check(HERON, place, tool, others).stream()
+        .filter(finding -> finding.severity() == Severity.HOLD)
+        .map(Finding::code)
+        .toList();
+  }
+
+  private static Loaded held(String length, String diameter, String mass, String moment) {
+    return new Loaded(
+        wide("10"),
+        Optional.of(
+            new Assembly(
+                new BigDecimal(length),
+                new BigDecimal(diameter),
+                new BigDecimal(mass),
+                new BigDecimal(moment))));
+  }
+
+  @Test
+  void theMachineMeetsTheAssemblyNotTheBareCutter() {
+    assertEquals(List.of(), holds("5", held("200", "63", "3.2", "4"), Map.of()));
+    assertEquals(
+        List.of("length-beyond-limit"), holds("5", held("300.1", "63", "3.2", "4"), Map.of()));
+    assertEquals(
+        List.of("neighbour-occupied"),
+        holds("5", held("200", "81", "3.2", "4"), Map.of("6", held("100", "40", "1", "1"))));
+    assertEquals(
+        List.of("mass-beyond-limit"), holds("5", held("200", "63", "8.01", "4"), Map.of()));
+    assertEquals(
+        List.of("moment-beyond-limit"), holds("5", held("200", "63", "3.2", "12.1"), Map.of()));
+  }
+
+  @Test
+  void thatOnlyTheBareCutterCouldBeJudgedIsSaid() {
+    Loaded bare = new Loaded(wide("10"), Optional.empty());
+    assertEquals(
+        List.of("bare-cutter"),
+        Fit.check(HERON, "5", bare, Map.of()).stream().map(Finding::code).toList());
   }
 
   @Test

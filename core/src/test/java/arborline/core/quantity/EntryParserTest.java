@@ -27,6 +27,12 @@ class EntryParserTest {
         "12 mm|12|mm",
         "-0,25|-0.25|mm",
         "3 thou|3|thou",
+        "½ in|0.5|in",
+        "1½ in|1.5|in",
+        "2¾\"|2.75|in",
+        "2 ft|2|ft",
+        "1 m|1|m",
+        "5 cm|5|cm",
         "1,2500|1.2500|mm",
         "0,125|0.125|mm"
       })
@@ -59,6 +65,11 @@ class EntryParserTest {
         "/",
         "Ø",
         "12 13",
+        "1 5/4 in",
+        "12 tpi",
+        "1234567890",
+        "1.1234567890123456",
+        "1/1234567890",
         "9999999999999999999999999999999999999999999"
       })
   void refusesWithReasonAndRemedy(String text) {
@@ -71,5 +82,18 @@ class EntryParserTest {
   void ambiguousCommaOffersBothReadings() {
     Entry.Refused refused = (Entry.Refused) EntryParser.parse("1,250", Unit.MILLIMETRE);
     assertEquals("write 1.250 or 1250", refused.remedy());
+  }
+
+  @Test
+  void improperFractionBehindAWholeNumberAsksWhichIsMeant() {
+    Entry.Refused refused = (Entry.Refused) EntryParser.parse("1 5/4 in", Unit.MILLIMETRE);
+    assertEquals("1 5/4: is it 1 and 5/4, or 15/4?", refused.reason());
+  }
+
+  @ParameterizedTest
+  @CsvSource({"2 ft,609.6", "1 m,1000", "5 cm,50", "½ in,12.7"})
+  void otherLengthsAreMillimetresInTheEnd(String text, BigDecimal millimetres) {
+    Quantity quantity = ((Entry.Understood) EntryParser.parse(text, Unit.MILLIMETRE)).quantity();
+    assertEquals(0, millimetres.compareTo(quantity.in(Unit.MILLIMETRE)));
   }
 }

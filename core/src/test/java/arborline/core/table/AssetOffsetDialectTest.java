@@ -15,7 +15,10 @@ import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class AssetOffsetDialectTest {
 
@@ -30,21 +33,25 @@ class AssetOffsetDialectTest {
         "mill",
         "ST-JD-40:f",
         new Magazine("chain", 40, true, true),
-        new Limits(any, any, any, any, any, any, any),
+        new Limits(any, any, any, any, any, any, any, Optional.empty()),
         new ControlHabits("assets-g10", true, true, diameterShown, true, 3, 10, "A-Z0-9 "));
   }
 
+  private static RowWrite row(String target, TableField... fields) {
+    return new RowWrite("5", Tables.entry(target), EnumSet.copyOf(List.of(fields)), true);
+  }
+
   private static final RowWrite NEW_TOOL =
-      new RowWrite(
-          "5",
-          ReconcilerTest.entry("TOOL=A NUMBER=12 NAME=Fräser_lang LENGTH=120.0125 DIAMETER=10"),
-          EnumSet.of(
-              TableField.TOOL,
-              TableField.NUMBER,
-              TableField.NAME,
-              TableField.LENGTH,
-              TableField.DIAMETER),
-          true);
+      row(
+          "TOOL=A NUMBER=12 NAME=Fräser_lang LENGTH=120.013 DIAMETER=10.000 LENGTH_WEAR=0"
+              + " DIAMETER_WEAR=0",
+          TableField.TOOL,
+          TableField.NUMBER,
+          TableField.NAME,
+          TableField.LENGTH,
+          TableField.DIAMETER,
+          TableField.LENGTH_WEAR,
+          TableField.DIAMETER_WEAR);
 
   @Test
   void anotherToolGetsGeometryAndFreshWearThenItsPocket() {
@@ -68,19 +75,17 @@ class AssetOffsetDialectTest {
   }
 
   @Test
-  void radiusRegistersGetHalfTheDiameter() {
-    String program = DIALECT.write(machine(false), List.of(NEW_TOOL)).getFirst().content();
-    assertTrue(program.contains("G10 L12 P12 R5.\n"));
+  void whatIsNotMeasuredIsNotSetRatherThanZero() {
+    RowWrite unmeasured =
+        row("TOOL=A NUMBER=12 LENGTH=120", TableField.LENGTH, TableField.DIAMETER);
+    String program = DIALECT.write(MACHINE, List.of(unmeasured)).getFirst().content();
+    assertTrue(program.contains("G10 L12 P12\n"), program);
+    assertFalse(program.contains("R0."));
   }
 
   @Test
   void onlyChangedRegistersAreWritten() {
-    RowWrite length =
-        new RowWrite(
-            "5",
-            ReconcilerTest.entry("TOOL=A NUMBER=12 LENGTH=120 DIAMETER=10"),
-            EnumSet.of(TableField.LENGTH),
-            false);
+    RowWrite length = row("TOOL=A NUMBER=12 LENGTH=120 DIAMETER=10", TableField.LENGTH);
     List<ControlFile> files = DIALECT.write(MACHINE, List.of(length));
     assertEquals(1, files.size());
     assertFalse(files.getFirst().content().contains("L12"));
@@ -92,6 +97,29 @@ class AssetOffsetDialectTest {
     assertEquals(
         "pocket\ttool\tnumber\tname\n7\t-\t0\t\n",
         DIALECT.write(MACHINE, List.of(clear)).getFirst().content());
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"FRÄS-1", "-", "A\tB", "A B", "A\u00001"})
+  void codesThatTheControlCannotKeepAreRefused(String code) {
+    TableEntry tool = TableEntry.EMPTY.with(TableField.TOOL, code).with(TableField.NUMBER, "5");
+    assertTrue(DIALECT.refusal(MACHINE, tool).isPresent());
+  }
+
+  @Test
+  void codesAndNumbersWithinItsMeansAreKept() {
+    assertTrue(DIALECT.refusal(MACHINE, Tables.entry("TOOL=EM-10.5/H7 NUMBER=9999")).isEmpty());
+    assertTrue(DIALECT.refusal(MACHINE, Tables.entry("TOOL=A NUMBER=10000")).isPresent());
+    assertTrue(
+        DIALECT.refusal(MACHINE, Tables.entry("NUMBER=5 TOOL=" + "A".repeat(33))).isPresent());
+  }
+
+  @Test
+  void whatIsShownIsWhatIsSent() {
+    ControlFile file = DIALECT.write(MACHINE, List.of(NEW_TOOL)).getFirst();
+    assertEquals(file.content(), new String(file.bytes(), StandardCharsets.UTF_8));
+    assertThrows(
+        IllegalStateException.class, () -> new ControlFile("x", "text/plain", "Ä").bytes());
   }
 
   @Test
@@ -113,7 +141,7 @@ class AssetOffsetDialectTest {
             </Assets></MTConnectAssets>
             """);
     assertEquals(
-        ReconcilerTest.entry("TOOL=EM10 NUMBER=10 LENGTH=120.012 DIAMETER=12.70")
+        Tables.entry("TOOL=EM10 NUMBER=10 OFFSET=10 LENGTH=120.012 DIAMETER=12.7")
             .with(TableField.NAME, "End mill 10"),
         table.at("13"));
     assertEquals("DR8", table.spindle().orElseThrow().get(TableField.TOOL));
@@ -129,6 +157,6 @@ class AssetOffsetDialectTest {
   }
 
   private static ControlTable read(String xml) throws IOException {
-    return DIALECT.read(new ByteArrayInputStream(xml.getBytes(StandardCharsets.UTF_8)));
+    return DIALECT.read(MACHINE, new ByteArrayInputStream(xml.getBytes(StandardCharsets.UTF_8)));
   }
 }

@@ -45,7 +45,7 @@ class CuttingToolAssetsTest {
 
   private static ControlTable readAll(String document) throws IOException {
     return CuttingToolAssets.read(
-        new ByteArrayInputStream(document.getBytes(StandardCharsets.UTF_8)));
+        new ByteArrayInputStream(document.getBytes(StandardCharsets.UTF_8)), Tables.RANDOM);
   }
 
   @Test
@@ -66,8 +66,8 @@ class CuttingToolAssetsTest {
   }
 
   @Test
-  void zeroOrNothingMeansNotSet() throws IOException {
-    assertNull(read(TOOL.replace(">120.012<", ">0<")).at("13").get(TableField.LENGTH));
+  void nothingMeansNotSetAndZeroIsAValueToAskAbout() throws IOException {
+    assertEquals("0", read(TOOL.replace(">120.012<", ">0<")).at("13").get(TableField.LENGTH));
     assertNull(read(TOOL.replace(">120.012<", "><")).at("13").get(TableField.LENGTH));
   }
 
@@ -113,7 +113,9 @@ class CuttingToolAssetsTest {
     }
     byte[] cut = Arrays.copyOf(bytes, bytes.length - random.nextInt(60));
     try {
-      assertTrue(CuttingToolAssets.read(new ByteArrayInputStream(cut)).pockets().size() <= 1);
+      assertTrue(
+          CuttingToolAssets.read(new ByteArrayInputStream(cut), Tables.RANDOM).pockets().size()
+              <= 1);
     } catch (IOException refused) {
       assertTrue(refused.getMessage().startsWith("the control's answer"));
     }

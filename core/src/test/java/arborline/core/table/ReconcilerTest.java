@@ -1,186 +1,160 @@
 package arborline.core.table;
 
+import static arborline.core.table.Tables.FIXED;
+import static arborline.core.table.Tables.RANDOM;
+import static arborline.core.table.Tables.entry;
+import static arborline.core.table.Tables.tables;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
-import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.math.BigDecimal;
-import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class ReconcilerTest {
 
-  private static final TablePolicy POLICY =
-      new TablePolicy(3, new BigDecimal("2"), new BigDecimal("0.2"), true);
-  private static final Set<String> KNOWN = Set.of("A", "B");
-
-  static TableEntry entry(String text) {
-    EnumMap<TableField, String> fields = new EnumMap<>(TableField.class);
-    for (String pair : text.strip().split("\\s+")) {
-      if (!pair.isEmpty()) {
-        String[] parts = pair.split("=");
-        fields.put(TableField.valueOf(parts[0]), parts[1]);
-      }
-    }
-    return new TableEntry(fields);
+  private static PlaceReport at(String place, ToolTables tables, ControlTerms terms) {
+    return Reconciler.reconcile(tables, terms).stream()
+        .filter(report -> report.place().equals(place))
+        .findFirst()
+        .orElseThrow();
   }
 
   private static PlaceReport one(String plan, String agreed, String control) {
-    return one(plan, agreed, control, "", Optional.empty());
+    return at("5", tables("5:" + plan, agreed.isBlank() ? "" : "5:" + agreed, control), RANDOM);
   }
 
-  private static PlaceReport one(
-      String plan, String agreed, String control, String nominal, Optional<TableEntry> spindle) {
-    ToolTables tables =
-        new ToolTables(
-            Map.of("5", entry(plan)),
-            Map.of("5", entry(nominal)),
-            agreed.isEmpty() ? Map.of() : Map.of("5", entry(agreed)),
-            new ControlTable(control.isEmpty() ? Map.of() : Map.of("5", entry(control)), spindle),
-            KNOWN);
-    return Reconciler.reconcile(tables, POLICY).getFirst();
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "TOOL=A LENGTH=120.0124 | | 5:TOOL=a LENGTH=120.012 | WITHIN_RESOLUTION",
+        "TOOL=A | TOOL=A | 5:TOOL=A LENGTH_WEAR=-0.02 | WEAR_OF_CONTROL",
+        "TOOL=A LENGTH=120 DIAMETER=10 | | '' | NEW_IN_PLAN",
+        "TOOL=A LENGTH=120 | | '' | NOT_MEASURED",
+        "TOOL=C LENGTH=120 | | '' | NEW_IN_PLAN",
+        "TOOL=C LENGTH=1200 | | '' | FAR_FROM_NOMINAL",
+        "TOOL=A LENGTH=120 DIAMETER=100 | | '' | FAR_FROM_NOMINAL",
+        "TOOL=A LENGTH=0 DIAMETER=10 | | '' | ZERO",
+        "TOOL=A | TOOL=A | '' | GONE_FROM_CONTROL",
+        "TOOL=A LENGTH=120 | TOOL=A LENGTH=120 | 5:TOOL=A LENGTH=119.9 | MEASURED_AT_CONTROL",
+        "TOOL=A LENGTH=120 | TOOL=A LENGTH=120 | 5:TOOL=A LENGTH=0 | ZERO",
+        "TOOL=A LENGTH=120 | TOOL=A LENGTH=120 | 5:TOOL=A | GONE_FROM_CONTROL",
+        "TOOL=A LENGTH=119.9 | TOOL=A LENGTH=120 | 5:TOOL=A LENGTH=120 | MEASURED",
+        "TOOL=A LENGTH=119.9 | TOOL=A LENGTH=120 | 5:TOOL=A LENGTH=119.8 | BOTH_CHANGED",
+        "TOOL=A LENGTH=12 | TOOL=A LENGTH=120 | 5:TOOL=A LENGTH=120 | FAR_FROM_NOMINAL",
+        "TOOL=A LENGTH=119.9 | TOOL=A LENGTH=120 | 5:TOOL=A LENGTH=120 LENGTH_WEAR=-0.15 |"
+            + " OLD_WEAR_WITH_NEW_LENGTH",
+        "TOOL=A NAME=NEW | TOOL=A NAME=OLD | 5:TOOL=A NAME=OLD | RENAMED_IN_PLAN",
+        "TOOL=A NUMBER=7 | TOOL=A NUMBER=5 | 5:TOOL=A NUMBER=5 | RENUMBERED_IN_PLAN",
+        "TOOL=A NUMBER=5 | TOOL=A NUMBER=5 | 5:TOOL=A NUMBER=7 | RENUMBERED_AT_CONTROL",
+        "TOOL=A NUMBER=7 | TOOL=A NUMBER=5 | 5:TOOL=A NUMBER=5; 9:TOOL=B NUMBER=7 | NUMBER_TAKEN",
+        "TOOL=A | | 5:TOOL=B | PLACE_OCCUPIED",
+        "TOOL=A LENGTH=120 DIAMETER=10 | TOOL=B | 5:TOOL=B | PLANNED_CHANGE",
+        "TOOL=A | TOOL=A | 5:TOOL=B | OTHER_TOOL_IN_PLACE",
+        "TOOL=A | TOOL=A | 5:TOOL=Z | UNKNOWN_TOOL",
+        "TOOL=A | TOOL=A | 5:TOOL=A; 6:TOOL=A | SHOWN_TWICE",
+        "TOOL=A OFFSET=5 | TOOL=A OFFSET=5 | 5:TOOL=A OFFSET=5; 6:TOOL=B OFFSET=5 | OFFSET_SHARED",
+      })
+  void whatIsProposedAboutAPlannedPlace(String plan, String agreed, String control, Why why) {
+    PlaceReport report = one(plan, agreed == null ? "" : agreed, control);
+    assertEquals(why, report.why(), report.reason());
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "'' | 5:TOOL=B NUMBER=7 | NOT_IN_PLAN",
+        "5:TOOL=B | 5:TOOL=B | PLAN_CLEARED",
+        "9:TOOL=B | 5:TOOL=B | MOVED_BY_CONTROL"
+      })
+  void aPlaceThatThePlanLeavesEmptyIsLookedInto(String agreed, String control, Why why) {
+    assertEquals(why, at("5", tables("", agreed, control), RANDOM).why());
   }
 
   @Test
-  void equalWithinWhatTheControlShowsIsInStep() {
+  void nothingIsSentToOnePlaceAndTakenFromAnotherForOneTool() {
+    ToolTables moved = tables("5:TOOL=A LENGTH=120", "5:TOOL=A LENGTH=120", "9:TOOL=A LENGTH=120");
+    assertEquals(Decision.TAKE, at("5", moved, RANDOM).suggested());
+    assertEquals(Decision.TAKE, at("9", moved, RANDOM).suggested());
+    ToolTables both =
+        tables("6:TOOL=A LENGTH=120 DIAMETER=10", "5:TOOL=A LENGTH=120", "9:TOOL=A LENGTH=120");
+    assertEquals(Why.SHOWN_ELSEWHERE, at("6", both, RANDOM).why());
+  }
+
+  @Test
+  void fixedPocketsThatSwappedAtTheMachineAreLookedInto() {
+    ToolTables swapped = tables("5:TOOL=A; 6:TOOL=B", "5:TOOL=A; 6:TOOL=B", "5:TOOL=B; 6:TOOL=A");
+    assertEquals(Why.SWAPPED_AT_MACHINE, at("5", swapped, FIXED).why());
+    assertEquals(Decision.ASK, at("6", swapped, FIXED).suggested());
+    assertEquals(Why.MOVED_BY_CONTROL, at("6", swapped, RANDOM).why());
+  }
+
+  @Test
+  void aToolInTheSpindleIsWhereItBelongsUnlessThePlanWantsItChanged() {
+    Optional<TableEntry> spindle = Optional.of(entry("TOOL=A LENGTH=120"));
+    Optional<Map<String, TableEntry>> agreed = Optional.of(Tables.rows("5:TOOL=A LENGTH=120"));
+    PlaceReport there = at("5", tables("5:TOOL=A LENGTH=120", agreed, "", spindle), RANDOM);
+    assertEquals(PlaceReport.State.IN_STEP, there.state());
+    assertTrue(there.inSpindle());
     assertEquals(
-        PlaceReport.State.IN_STEP,
-        one("TOOL=A LENGTH=120.0124", "", "TOOL=a LENGTH=120.012").state());
+        Why.IN_SPINDLE_CHANGED,
+        at("5", tables("5:TOOL=A LENGTH=119", agreed, "", spindle), RANDOM).why());
+    assertEquals(Why.IN_SPINDLE_CHANGED, at("5", tables("", agreed, "", spindle), RANDOM).why());
   }
 
   @Test
-  void wearOfTheControlIsNoDifference() {
-    assertEquals(
-        PlaceReport.State.IN_STEP, one("TOOL=A", "TOOL=A", "TOOL=A LENGTH_WEAR=-0.02").state());
-  }
-
-  @Test
-  void plannedToolGoesIntoAnEmptyPocket() {
-    assertEquals(Decision.SEND, one("TOOL=A", "", "").suggested());
-  }
-
-  @Test
-  void toolTakenOutAtTheMachineIsAsked() {
-    assertEquals(Decision.LEAVE, one("TOOL=A", "TOOL=A", "").suggested());
-  }
-
-  @Test
-  void lengthSetAtTheMachineIsTaken() {
-    PlaceReport report = one("TOOL=A LENGTH=120", "TOOL=A LENGTH=120", "TOOL=A LENGTH=119.9");
-    assertEquals(Decision.TAKE, report.suggested());
-  }
-
-  @Test
-  void lengthMeasuredOnOurSideIsSent() {
-    PlaceReport report = one("TOOL=A LENGTH=119.9", "TOOL=A LENGTH=120", "TOOL=A LENGTH=120");
-    assertEquals(Decision.SEND, report.suggested());
-  }
-
-  @Test
-  void lengthChangedOnBothSidesIsAsked() {
-    PlaceReport report = one("TOOL=A LENGTH=119.9", "TOOL=A LENGTH=120", "TOOL=A LENGTH=119.8");
-    assertEquals(Decision.LEAVE, report.suggested());
-  }
-
-  @Test
-  void lengthFarFromNominalIsQuestionedNeverSent() {
-    PlaceReport report =
-        one("TOOL=A LENGTH=12", "TOOL=A LENGTH=120", "TOOL=A LENGTH=120", "LENGTH=120", none());
-    assertEquals(Decision.LEAVE, report.suggested());
-    assertTrue(report.reason().contains("far from nominal"));
-  }
-
-  @Test
-  void nameBelongsToTheLibraryAndLengthToMeasurement() {
+  void fieldsThatGoDifferentWaysGoByTheirOwners() {
     PlaceReport report =
         one(
             "TOOL=A NAME=NEW LENGTH=120",
             "TOOL=A NAME=OLD LENGTH=120",
-            "TOOL=A NAME=OLD LENGTH=119.9");
+            "5:TOOL=A NAME=OLD LENGTH=119.9");
     assertEquals(Decision.OWNER, report.suggested());
-    PlaceOutcome outcome = WritePlan.of(report, Decision.OWNER);
-    assertEquals(Set.of(TableField.NAME), outcome.write().orElseThrow().fields());
-    assertEquals("119.9", outcome.plan().get(TableField.LENGTH));
-    assertEquals("NEW", outcome.plan().get(TableField.NAME));
   }
 
   @Test
-  void unknownToolIsLeftAndCannotBeTaken() {
-    PlaceReport report = one("", "", "TOOL=Z");
-    assertEquals(PlaceReport.State.UNKNOWN_TOOL, report.state());
-    assertEquals(Decision.LEAVE, report.suggested());
-    assertThrows(IllegalArgumentException.class, () -> WritePlan.of(report, Decision.TAKE));
+  void withoutAnyAgreementOnlyTheCertainIsProposed() {
+    ToolTables never =
+        tables("5:TOOL=A LENGTH=120", Optional.empty(), "5:TOOL=B; 6:TOOL=A", Optional.empty());
+    assertEquals(Why.NEVER_AGREED, at("5", never, RANDOM).why());
+    assertEquals(Why.NEVER_AGREED, at("6", never, RANDOM).why());
   }
 
   @Test
-  void knownToolPutInAtTheMachineIsTakenIntoThePlan() {
-    PlaceReport report = one("", "", "TOOL=B NUMBER=7");
-    assertEquals(Decision.TAKE, report.suggested());
-    assertEquals("B", WritePlan.of(report, Decision.TAKE).plan().get(TableField.TOOL));
+  void radiusRegistersAgreeInWhatTheyCanShow() {
+    ControlTerms radius = Tables.terms(true, ControlTerms.Register.RADIUS);
+    ToolTables tables = tables("5:TOOL=A DIAMETER=11.987", "", "5:TOOL=A DIAMETER=5.994");
+    assertEquals(PlaceReport.State.IN_STEP, at("5", tables, radius).state());
+    ToolTables wrong =
+        tables("5:TOOL=A DIAMETER=10", "5:TOOL=A DIAMETER=10", "5:TOOL=A DIAMETER=9.99");
+    assertEquals(Why.DIAMETER_IN_RADIUS_REGISTER, at("5", wrong, radius).why());
   }
 
   @Test
-  void otherToolWithoutAgreementIsAsked() {
-    assertEquals(Decision.LEAVE, one("TOOL=A", "", "TOOL=B").suggested());
-  }
-
-  @Test
-  void otherToolGoesTheWayOfTheSideThatChanged() {
-    assertEquals(Decision.SEND, one("TOOL=A", "TOOL=B", "TOOL=B").suggested());
-    assertEquals(Decision.TAKE, one("TOOL=A", "TOOL=A", "TOOL=B").suggested());
-  }
-
-  @Test
-  void aToolInTheSpindleIsWhereItBelongs() {
-    PlaceReport report = one("TOOL=A", "TOOL=A", "", "", Optional.of(entry("TOOL=A")));
-    assertEquals(PlaceReport.State.IN_STEP, report.state());
-    assertTrue(report.inSpindle());
-  }
-
-  @Test
-  void randomMagazineMayMoveATool() {
-    ToolTables tables =
-        new ToolTables(
-            Map.of("5", entry("TOOL=A")),
-            Map.of(),
-            Map.of("5", entry("TOOL=A")),
-            new ControlTable(Map.of("9", entry("TOOL=A")), none()),
-            KNOWN);
-    PlaceReport report = Reconciler.reconcile(tables, POLICY).getFirst();
-    assertEquals(Decision.TAKE, report.suggested());
-    assertTrue(report.reason().contains("pocket 9"));
-  }
-
-  @Test
-  void sendingKeepsWearUnlessTheToolIsAnotherOne() {
-    PlaceReport same =
-        one(
-            "TOOL=A NUMBER=5 LENGTH=119",
-            "TOOL=A LENGTH=120",
-            "TOOL=A NUMBER=5 LENGTH=120 LENGTH_WEAR=-0.1");
-    RowWrite write = WritePlan.of(same, Decision.SEND).write().orElseThrow();
-    assertEquals("-0.1", write.target().get(TableField.LENGTH_WEAR));
-    assertFalse(write.otherTool());
-    PlaceReport other = one("TOOL=A NUMBER=5", "TOOL=B", "TOOL=B NUMBER=5 LENGTH_WEAR=-0.1");
-    RowWrite otherWrite = WritePlan.of(other, Decision.SEND).write().orElseThrow();
-    assertTrue(otherWrite.otherTool());
-    assertEquals(null, otherWrite.target().get(TableField.LENGTH_WEAR));
+  void whatIsAskedIsNeverPreselectedAndSaysWhatMayBeAnswered() {
+    for (Why why : Why.values()) {
+      assertTrue(why.possible().contains(Decision.LEAVE));
+      assertFalse(why.possible().contains(Decision.ASK));
+    }
+    assertFalse(Why.ZERO.possible().contains(Decision.SEND));
+    assertFalse(Why.NOT_MEASURED.possible().contains(Decision.SEND));
+    assertFalse(Why.UNKNOWN_TOOL.possible().contains(Decision.TAKE));
+    assertFalse(Why.SHOWN_TWICE.possible().contains(Decision.TAKE));
   }
 
   @Test
   void changesBetweenTwoReadingsAreSaid() {
-    ControlTable before = new ControlTable(Map.of("5", entry("TOOL=A LENGTH=120")), none());
-    ControlTable after = new ControlTable(Map.of("5", entry("TOOL=A LENGTH=121")), none());
-    assertEquals(
-        java.util.List.of("pocket 5: length was 120, now 121"), after.changesSince(before));
-    assertEquals(java.util.List.of(), before.changesSince(before));
-  }
-
-  private static Optional<TableEntry> none() {
-    return Optional.empty();
+    ControlTable before =
+        new ControlTable(Map.of("5", entry("TOOL=A LENGTH=120")), Optional.empty());
+    ControlTable after =
+        new ControlTable(Map.of("5", entry("TOOL=A LENGTH=121")), Optional.empty());
+    assertEquals(List.of("pocket 5: length was 120, now 121"), after.changesSince(before));
+    assertEquals(List.of(), before.changesSince(before));
   }
 }

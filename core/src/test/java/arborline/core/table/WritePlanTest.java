@@ -1,12 +1,16 @@
 package arborline.core.table;
 
+import static arborline.core.table.Tables.RANDOM;
+import static arborline.core.table.Tables.entry;
+import static arborline.core.table.Tables.tables;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.math.BigDecimal;
-import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -14,94 +18,213 @@ import org.junit.jupiter.api.Test;
 
 class WritePlanTest {
 
-  private static final TablePolicy POLICY =
-      new TablePolicy(3, new BigDecimal("2"), new BigDecimal("0.2"), false);
-
-  private static TableEntry entry(String text) {
-    EnumMap<TableField, String> fields = new EnumMap<>(TableField.class);
-    for (String pair : text.isBlank() ? new String[0] : text.split(" ")) {
-      fields.put(TableField.valueOf(pair.split("=")[0]), pair.split("=")[1]);
-    }
-    return new TableEntry(fields);
+  private static PlaceOutcome decide(ToolTables tables, String place, Decision decision) {
+    PlaceReport report =
+        Reconciler.reconcile(tables, RANDOM).stream()
+            .filter(each -> each.place().equals(place))
+            .findFirst()
+            .orElseThrow();
+    return new WritePlan(tables, RANDOM).of(report, decision);
   }
 
-  private static PlaceReport report(String plan, String agreed, String control) {
-    ToolTables tables =
-        new ToolTables(
-            Map.of("5", entry(plan)),
-            Map.of(),
-            Map.of("5", entry(agreed)),
-            new ControlTable(Map.of("5", entry(control)), Optional.empty()),
-            Set.of("T-1", "T-2"));
-    return Reconciler.reconcile(tables, POLICY).getFirst();
+  private static PlaceOutcome decide(
+      String plan, String agreed, String control, Decision decision) {
+    return decide(
+        tables(
+            plan.isEmpty() ? "" : "5:" + plan,
+            agreed.isEmpty() ? "" : "5:" + agreed,
+            control.isEmpty() ? "" : "5:" + control),
+        "5",
+        decision);
   }
 
   @Test
-  void sendingAnotherToolWritesAllOfItsFields() {
+  void anotherToolBringsAllThatTheControlUsesForItWithFreshWear() {
+    RowWrite write =
+        decide(
+                "TOOL=A NUMBER=1 OFFSET=1 LENGTH=120 DIAMETER=10",
+                "TOOL=B NUMBER=2 LENGTH=90",
+                "TOOL=B NUMBER=2 LENGTH=90 LENGTH_WEAR=-0.1",
+                Decision.SEND)
+            .write()
+            .orElseThrow();
+    assertTrue(write.otherTool());
+    assertTrue(
+        write
+            .fields()
+            .containsAll(
+                EnumSet.of(
+                    TableField.TOOL,
+                    TableField.NUMBER,
+                    TableField.LENGTH,
+                    TableField.DIAMETER,
+                    TableField.LENGTH_WEAR,
+                    TableField.DIAMETER_WEAR)));
+    assertEquals("0", write.target().get(TableField.LENGTH_WEAR));
+    assertEquals("120.000", write.target().get(TableField.LENGTH));
+  }
+
+  @Test
+  void aSizeThatNobodyMeasuredIsNotWrittenAsZero() {
+    RowWrite write =
+        decide(
+                "TOOL=C NUMBER=1 LENGTH=120",
+                "TOOL=B NUMBER=2",
+                "TOOL=B NUMBER=2 DIAMETER=12",
+                Decision.SEND)
+            .write()
+            .orElseThrow();
+    assertNull(write.target().get(TableField.DIAMETER));
+    assertTrue(write.fields().contains(TableField.DIAMETER));
+  }
+
+  @Test
+  void aNewNumberCarriesSizesAndWear() {
+    RowWrite write =
+        decide(
+                "TOOL=A NUMBER=15 OFFSET=15 LENGTH=120 DIAMETER=10",
+                "TOOL=A NUMBER=12 OFFSET=12 LENGTH=120 DIAMETER=10",
+                "TOOL=A NUMBER=12 OFFSET=12 LENGTH=120 DIAMETER=10 LENGTH_WEAR=-0.05",
+                Decision.SEND)
+            .write()
+            .orElseThrow();
+    assertFalse(write.otherTool());
+    assertTrue(write.fields().containsAll(Set.of(TableField.LENGTH, TableField.DIAMETER)));
+    assertEquals("-0.05", write.target().get(TableField.LENGTH_WEAR));
+    assertTrue(write.fields().contains(TableField.LENGTH_WEAR));
+  }
+
+  @Test
+  void aToolThatMovesToAnotherPlaceTakesItsWearAlong() {
+    ToolTables moves =
+        tables(
+            "9:TOOL=A NUMBER=1 LENGTH=120 DIAMETER=10",
+            "5:TOOL=A NUMBER=1 LENGTH=120 DIAMETER=10",
+            "5:TOOL=A NUMBER=1 LENGTH=120 DIAMETER=10 LENGTH_WEAR=-0.07");
+    RowWrite write = decide(moves, "9", Decision.SEND).write().orElseThrow();
+    assertEquals("-0.07", write.target().get(TableField.LENGTH_WEAR));
+    assertTrue(decide(moves, "5", Decision.SEND).write().orElseThrow().target().empty());
+  }
+
+  @Test
+  void anotherRealPieceBeginsWithoutWear() {
+    RowWrite write =
+        decide(
+                "TOOL=A PHYSICAL=A#2 LENGTH=119.5 DIAMETER=10",
+                "TOOL=A PHYSICAL=A#1 LENGTH=120 DIAMETER=10",
+                "TOOL=A LENGTH=120 DIAMETER=10 LENGTH_WEAR=-0.2",
+                Decision.SEND)
+            .write()
+            .orElseThrow();
+    assertEquals("0", write.target().get(TableField.LENGTH_WEAR));
+    assertTrue(write.fields().contains(TableField.LENGTH_WEAR));
+  }
+
+  @Test
+  void aMeasureOfTheSameToolWritesNothingElseAndKeepsItsWear() {
+    RowWrite write =
+        decide(
+                "TOOL=A NUMBER=1 LENGTH=120.5",
+                "TOOL=A NUMBER=1 LENGTH=120",
+                "TOOL=A NUMBER=1 LENGTH=120 DIAMETER_WEAR=-0.01",
+                Decision.SEND)
+            .write()
+            .orElseThrow();
+    assertEquals(EnumSet.of(TableField.LENGTH), write.fields());
+    assertEquals("-0.01", write.target().get(TableField.DIAMETER_WEAR));
+  }
+
+  @Test
+  void aNewLengthMayTakeTheOldWearAway() {
     PlaceOutcome outcome =
-        WritePlan.of(
-            report("TOOL=T-1 NUMBER=1 LENGTH=120", "", "TOOL=T-2 NUMBER=2 LENGTH=90"),
-            Decision.SEND);
+        decide(
+            "TOOL=A NUMBER=1 LENGTH=119.5",
+            "TOOL=A NUMBER=1 LENGTH=120",
+            "TOOL=A NUMBER=1 LENGTH=120 LENGTH_WEAR=-0.15",
+            Decision.SEND_ZERO_WEAR);
     RowWrite write = outcome.write().orElseThrow();
-    assertEquals(EnumSet.of(TableField.TOOL, TableField.NUMBER, TableField.LENGTH), write.fields());
-    assertEquals("120", write.target().get(TableField.LENGTH));
+    assertEquals("0", write.target().get(TableField.LENGTH_WEAR));
+    assertTrue(write.fields().contains(TableField.LENGTH_WEAR));
   }
 
   @Test
-  void sendingAMeasureWritesNothingElse() {
+  void whatTheControlMeasuredGoesIntoThePlanInMillimetresAndDiameters() {
     PlaceOutcome outcome =
-        WritePlan.of(
-            report(
-                "TOOL=T-1 NUMBER=1 LENGTH=120.5",
-                "TOOL=T-1 NUMBER=1 LENGTH=120",
-                "TOOL=T-1 NUMBER=1 LENGTH=120"),
-            Decision.SEND);
-    assertEquals(EnumSet.of(TableField.LENGTH), outcome.write().orElseThrow().fields());
-  }
-
-  @Test
-  void takingChangesThePlanAndWritesNothing() {
-    PlaceOutcome outcome =
-        WritePlan.of(
-            report("TOOL=T-1 LENGTH=120", "TOOL=T-1 LENGTH=120", "TOOL=T-1 LENGTH=119.2"),
-            Decision.TAKE);
+        decide("TOOL=A LENGTH=120", "TOOL=A LENGTH=120", "TOOL=A LENGTH=119.2", Decision.TAKE);
     assertTrue(outcome.write().isEmpty());
     assertEquals("119.2", outcome.plan().get(TableField.LENGTH));
   }
 
   @Test
-  void byOwnerEachFieldGoesItsWay() {
-    PlaceReport mixed =
-        report(
-            "TOOL=T-1 NAME=new LENGTH=120",
-            "TOOL=T-1 NAME=old LENGTH=120",
-            "TOOL=T-1 NAME=old LENGTH=119.2");
-    assertEquals(Decision.OWNER, mixed.suggested());
-    PlaceOutcome outcome = WritePlan.of(mixed, Decision.OWNER);
+  void aToolThatTheControlMovedKeepsWhatThePlanKnowsOfIt() {
+    ToolTables moved =
+        tables(
+            "5:TOOL=A PHYSICAL=A#1 LENGTH=120.0004", "5:TOOL=A LENGTH=120", "9:TOOL=A LENGTH=120");
+    TableEntry there = decide(moved, "9", Decision.TAKE).plan();
+    assertEquals("A#1", there.get(TableField.PHYSICAL));
+    assertEquals("120.0004", there.get(TableField.LENGTH));
+    assertTrue(decide(moved, "5", Decision.TAKE).plan().empty());
+  }
+
+  @Test
+  void oneToolIsNeverPlannedForTwoPlaces() {
+    ToolTables moved = tables("5:TOOL=A LENGTH=120", "5:TOOL=A LENGTH=120", "9:TOOL=A LENGTH=120");
+    WritePlan writes = new WritePlan(moved, RANDOM);
+    PlaceOutcome there = decide(moved, "9", Decision.TAKE);
+    assertEquals(
+        "A would be planned for 5 and 9: decide both places together",
+        assertThrows(IllegalArgumentException.class, () -> writes.check(List.of(there)))
+            .getMessage());
+    writes.check(List.of(there, decide(moved, "5", Decision.TAKE)));
+  }
+
+  @Test
+  void byOwnerEachFieldGoesItsOwn() {
+    PlaceOutcome outcome =
+        decide(
+            "TOOL=A NAME=new LENGTH=120",
+            "TOOL=A NAME=old LENGTH=120",
+            "TOOL=A NAME=old LENGTH=119.2",
+            Decision.OWNER);
     assertEquals(EnumSet.of(TableField.NAME), outcome.write().orElseThrow().fields());
     assertEquals("119.2", outcome.plan().get(TableField.LENGTH));
   }
 
   @Test
-  void anEmptyPlanEmptiesThePocket() {
-    RowWrite write =
-        WritePlan.of(report("", "TOOL=T-1", "TOOL=T-1"), Decision.SEND).write().orElseThrow();
-    assertTrue(write.target().empty());
-  }
-
-  @Test
-  void anUnknownToolIsNotTaken() {
-    PlaceReport stranger = report("", "", "TOOL=STRANGER");
+  void whatIsNotPossibleIsRefusedWithTheReason() {
     assertTrue(
-        assertThrows(IllegalArgumentException.class, () -> WritePlan.of(stranger, Decision.TAKE))
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> decide("", "", "TOOL=STRANGER", Decision.TAKE))
             .getMessage()
-            .contains("STRANGER, which no library of the shop has"));
+            .contains("no library of the shop has STRANGER"));
+    assertThrows(
+        IllegalArgumentException.class, () -> decide("TOOL=A LENGTH=120", "", "", Decision.SEND));
+    assertThrows(IllegalArgumentException.class, () -> decide("TOOL=A", "", "", Decision.LEAVE));
   }
 
   @Test
-  void leavingIsNothingToPlan() {
-    assertThrows(
-        IllegalArgumentException.class,
-        () -> WritePlan.of(report("TOOL=T-1", "", ""), Decision.LEAVE));
+  void proofLooksAtAllThatTheControlUses() {
+    RowWrite write =
+        new RowWrite(
+            "5",
+            entry("TOOL=A NUMBER=15 LENGTH=120 LENGTH_WEAR=0"),
+            EnumSet.of(TableField.NUMBER),
+            false);
+    ControlTable otherLength =
+        new ControlTable(
+            Map.of("5", entry("TOOL=A NUMBER=15 LENGTH=90 LENGTH_WEAR=0")), Optional.empty());
+    assertEquals(
+        List.of("length of 5 should be 120 and is 90"), Proof.faults(RANDOM, otherLength, write));
+    ControlTable twice =
+        new ControlTable(
+            Map.of(
+                "5", entry("TOOL=A NUMBER=15 LENGTH=120"),
+                "9", entry("TOOL=A NUMBER=15 LENGTH=120")),
+            Optional.empty());
+    assertEquals(List.of("A is in 9 as well"), Proof.faults(RANDOM, twice, write));
+    ControlTable right =
+        new ControlTable(Map.of("5", entry("TOOL=A NUMBER=15 LENGTH=120.0001")), Optional.empty());
+    assertEquals(List.of(), Proof.faults(RANDOM, right, write));
   }
 }

@@ -43,7 +43,7 @@ class RuleBookTest {
     "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4 DN=10, neck-not-clear, QUERY",
     "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4 RE=0.5, corner-not-sharp, HOLD",
     "CLASS=end-mill-flat DC=-1 APMX=22 DMM=10 OAL=72 NOF=4, size-not-positive, HOLD",
-    "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=1000000000 NOF=4, size-absurd, HOLD",
+    "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=100000000 NOF=4, size-absurd, HOLD",
     "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=2.5, count-not-whole, HOLD",
     "CLASS=end-mill-flat DC=0.5 APMX=12 DMM=12.7 OAL=83 NOF=4, unit-mix-up, QUERY",
     "CLASS=end-mill-ball DC=10 RE=4 APMX=22 DMM=10 OAL=72 NOF=2, ball-radius, HOLD",
@@ -183,5 +183,23 @@ class RuleBookTest {
     if (!findings.isEmpty()) {
       assertTrue(findings.getFirst().message().contains(fault), findings.getFirst().message());
     }
+  }
+
+  @Test
+  void aRuleThatFailsIsSaidOnTheToolAndHoldsNothingBack() {
+    Finding finding =
+        RuleBook.ask(
+                each -> {
+                  throw new IllegalStateException("broken");
+                },
+                tool(FLAT))
+            .orElseThrow();
+    assertEquals("rule-failed", finding.code());
+    assertEquals(Severity.QUERY, finding.severity());
+  }
+
+  @Test
+  void rakesMayBeZeroOrNegativeAndGunDrillsLong() {
+    assertEquals(List.of(), Sample.findings(FLAT + "FHA=-30 GAMF=0 GAMP=-5"));
   }
 }

@@ -19,23 +19,26 @@ class AccessKeys {
   private static final Duration REMEMBERED = Duration.ofSeconds(5);
 
   private final JdbcClient jdbc;
-  private final Cache<String, Optional<Role>> recent =
+
+  /** A key that lets somebody in. */
+  record Granted(long id, Role role) {}
+
+  private final Cache<String, Optional<Granted>> recent =
       Caffeine.newBuilder().maximumSize(1_000).expireAfterWrite(REMEMBERED).build();
 
   AccessKeys(JdbcClient jdbc) {
     this.jdbc = jdbc;
   }
 
-  Optional<Role> role(String key) {
+  Optional<Granted> granted(String key) {
     return recent.get(hash(key), this::stored);
   }
 
-  private Optional<Role> stored(String hash) {
-    return jdbc.sql("select role from access_key where key_hash = ?")
+  private Optional<Granted> stored(String hash) {
+    return jdbc.sql("select id, role from access_key where key_hash = ?")
         .param(hash)
-        .query(String.class)
-        .optional()
-        .map(Role::valueOf);
+        .query((row, index) -> new Granted(row.getLong("id"), Role.valueOf(row.getString("role"))))
+        .optional();
   }
 
   static String hash(String key) {

@@ -40,15 +40,18 @@ class KeyFilter extends OncePerRequestFilter {
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    key(request).flatMap(keys::role).ifPresent(KeyFilter::enter);
+    key(request).flatMap(keys::granted).ifPresent(KeyFilter::enter);
     chain.doFilter(request, response);
   }
 
-  private static void enter(Role role) {
+  /** Each key is somebody of its own: what one reserves or proves is not another's. */
+  private static void enter(AccessKeys.Granted key) {
     SecurityContext context = SecurityContextHolder.createEmptyContext();
     context.setAuthentication(
         UsernamePasswordAuthenticationToken.authenticated(
-            "key:" + role.name().toLowerCase(Locale.ROOT), null, Authorities.of(role)));
+            "key %d (%s)".formatted(key.id(), key.role().name().toLowerCase(Locale.ROOT)),
+            null,
+            Authorities.of(key.role())));
     SecurityContextHolder.setContext(context);
   }
 }

@@ -17,5 +17,7 @@ interface EntryRepository extends Repository<Entry, Long> {
   @Query("select e.number from Entry e where e.libraryId = :libraryId")
   List<Integer> numbers(long libraryId);
 
+  Optional<Entry> findByLibraryIdAndNumber(long libraryId, int number);
+
   void delete(Entry entry);
 }

@@ -64,6 +64,13 @@ class EntryUndo {
           if (entries.findByLibraryIdAndToolId(shelved.libraryId(), shelved.toolId()).isPresent()) {
             throw Refusal.conflict("the library holds it again already");
           }
+          entries
+              .findByLibraryIdAndNumber(shelved.libraryId(), shelved.number())
+              .ifPresent(now -> {
+                throw Refusal.conflict(
+                    "number %d of the library is %s now; take that one out first"
+                        .formatted(shelved.number(), now.code));
+              });
           ShopTool owner = tools.findById(shelved.toolId()).orElseThrow();
           ToolVersion version = versions.findById(owner.versionId).orElseThrow();
           entities.persist(

@@ -136,7 +136,9 @@ class Shelves {
     return entry;
   }
 
+  /** Gives out numbers of a library; nobody else does until the transaction ends. */
   NumberSeries series(long libraryId, Numbering numbering) {
+    libraries.lockNumbers(libraryId);
     return new NumberSeries(
         numbering, entries.numbers(libraryId).stream().mapToInt(Integer::intValue));
   }

@@ -86,7 +86,7 @@ final class ToolJudge {
   }
 
   static Inspected inspect(RawTool raw) {
-    return Inspector.inspect(raw);
+    return Inspector.judge(raw);
   }
 
   private static List<String> foreign(Tool tool) {

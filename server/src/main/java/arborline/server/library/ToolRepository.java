@@ -1,6 +1,8 @@
 package arborline.server.library;
 
 import jakarta.persistence.LockModeType;
+import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
@@ -11,6 +13,8 @@ interface ToolRepository extends Repository<ShopTool, Long> {
   Optional<ShopTool> findById(long id);
 
   Optional<ShopTool> findByCodeKey(String codeKey);
+
+  List<ShopTool> findByCodeKeyIn(Collection<String> codeKeys);
 
   boolean existsByCodeKey(String codeKey);
 

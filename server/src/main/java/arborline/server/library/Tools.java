@@ -39,6 +39,17 @@ public class Tools {
     return tools.findByCodeKey(arborline.core.library.Codes.key(code)).map(found -> found.id);
   }
 
+  /** Tools of several codes, by code key; unknown ones are left out. */
+  public Map<String, Long> byCodes(Collection<String> codes) {
+    Map<String, Long> found = new HashMap<>();
+    if (!codes.isEmpty()) {
+      tools
+          .findByCodeKeyIn(codes.stream().map(arborline.core.library.Codes::key).toList())
+          .forEach(tool -> found.put(tool.codeKey, tool.id));
+    }
+    return found;
+  }
+
   /** Several tools at once, by identity; missing ones are left out. */
   public Map<Long, Known> load(Collection<Long> ids) {
     Map<Long, Known> known = new HashMap<>();

@@ -2,12 +2,14 @@ package arborline.server.machine;
 
 import arborline.core.finding.Finding;
 import arborline.core.machine.Machine;
+import arborline.core.table.Nominal;
 import arborline.core.table.TableField;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.outline.Outline;
 import arborline.server.account.MayLoad;
 import arborline.server.library.Tools;
 import arborline.server.support.Slice;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -27,11 +29,13 @@ class MachineController {
   private final Machines machines;
   private final Plans plans;
   private final Tools tools;
+  private final Nominals nominals;
 
-  MachineController(Machines machines, Plans plans, Tools tools) {
+  MachineController(Machines machines, Plans plans, Tools tools, Nominals nominals) {
     this.machines = machines;
     this.plans = plans;
     this.tools = tools;
+    this.nominals = nominals;
   }
 
   record MachineHead(String id, String name, String kind, String seat, int pockets, int planned) {}
@@ -41,6 +45,9 @@ class MachineController {
    *
    * @param length measured length in mm; null while not measured
    * @param diameter measured diameter in mm; null while not measured
+   * @param nominalLength gauge length of the kept stack in mm; null where none is kept
+   * @param nominalDiameter diameter of the sheet in mm; null where it states none
+   * @param questions what is odd about the measures, in sentences
    */
   record PlaceView(
       String place,
@@ -50,6 +57,9 @@ class MachineController {
       String number,
       @Nullable String length,
       @Nullable String diameter,
+      @Nullable String nominalLength,
+      @Nullable String nominalDiameter,
+      List<String> questions,
       @Nullable Outline outline) {}
 
   record MachineView(Machine machine, List<PlaceView> plan) {}
@@ -57,7 +67,12 @@ class MachineController {
   /** What to put into a place. */
   record PutOrder(long toolId, @Nullable String length, @Nullable String diameter) {}
 
-  record PlanDone(long undo) {}
+  /**
+   * What was done.
+   *
+   * @param questions what is odd about the measures, in sentences
+   */
+  record PlanDone(long undo, List<String> questions) {}
 
   @GetMapping
   Slice<MachineHead> all() {
@@ -81,12 +96,19 @@ class MachineController {
     Map<String, Plans.Planned> plan = plans.plan(id);
     Map<Long, Tools.Known> known =
         tools.load(plan.values().stream().map(Plans.Planned::toolId).toList());
+    Map<String, Nominal> nominal = nominals.of(machine, known.keySet());
     return new MachineView(
         machine,
-        plan.values().stream().map(each -> place(each, known.get(each.toolId()))).toList());
+        plan.values().stream()
+            .map(each ->
+                place(
+                    each,
+                    known.get(each.toolId()),
+                    nominal.getOrDefault(each.entry().key(), Nominal.UNKNOWN)))
+            .toList());
   }
 
-  private static PlaceView place(Plans.Planned planned, Tools.Known known) {
+  private static PlaceView place(Plans.Planned planned, Tools.Known known, Nominal nominal) {
     return new PlaceView(
         planned.place(),
         planned.toolId(),
@@ -95,7 +117,15 @@ class MachineController {
         planned.entry().get(TableField.NUMBER),
         planned.entry().get(TableField.LENGTH),
         planned.entry().get(TableField.DIAMETER),
+        size(nominal, TableField.LENGTH),
+        size(nominal, TableField.DIAMETER),
+        Plans.questions(nominal, planned.entry()),
         Silhouettes.of(known.tool()).orElse(null));
+  }
+
+  private static @Nullable String size(Nominal nominal, TableField field) {
+    BigDecimal size = nominal.sizes().get(field);
+    return size == null ? null : size.toPlainString();
   }
 
   /** Why a tool cannot go into which places. */
@@ -107,12 +137,13 @@ class MachineController {
   @PutMapping("/{id}/plan/{place}")
   @MayLoad
   PlanDone put(@PathVariable String id, @PathVariable String place, @RequestBody PutOrder order) {
-    return new PlanDone(plans.put(id, place, order.toolId(), order.length(), order.diameter()));
+    Plans.Put put = plans.put(id, place, order.toolId(), order.length(), order.diameter());
+    return new PlanDone(put.undo(), put.questions());
   }
 
   @DeleteMapping("/{id}/plan/{place}")
   @MayLoad
   PlanDone clear(@PathVariable String id, @PathVariable String place) {
-    return new PlanDone(plans.clear(id, place));
+    return new PlanDone(plans.clear(id, place), List.of());
   }
 }

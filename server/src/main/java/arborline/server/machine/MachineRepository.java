@@ -1,10 +1,9 @@
 package arborline.server.machine;
 
-import jakarta.persistence.LockModeType;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
-import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -12,9 +11,10 @@ interface MachineRepository extends Repository<MachineRow, String> {
 
   Optional<MachineRow> findById(String id);
 
-  @Lock(LockModeType.PESSIMISTIC_WRITE)
-  @Query("select m from MachineRow m where m.id = :id")
-  Optional<MachineRow> lock(String id);
+  /** Keeps everybody else from locking the machine until the transaction ends, on any node. */
+  @Modifying
+  @Query(value = "update machine set lock_no = lock_no + 1 where id = :id", nativeQuery = true)
+  int lock(String id);
 
   List<MachineRow> findByOrderById(Limit limit);
 

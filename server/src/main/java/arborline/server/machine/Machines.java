@@ -42,10 +42,8 @@ public class Machines {
   /** As {@link #get}, with nobody else changing plan or control until the transaction ends. */
   @Transactional(propagation = Propagation.MANDATORY)
   public Linked lock(String id) {
-    return machines
-        .lock(id)
-        .map(this::linked)
-        .orElseThrow(() -> Refusal.notFound("there is no machine " + id));
+    machines.lock(id);
+    return get(id);
   }
 
   private Linked linked(MachineRow row) {

@@ -1,11 +1,14 @@
 package arborline.server.machine;
 
+import arborline.core.machine.Machine;
 import arborline.server.account.Permission;
+import arborline.server.library.Tools;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
-import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Puts places of a load plan back to what they were. */
@@ -16,12 +19,17 @@ class PlanUndo implements Undo {
 
   private final Machines machines;
   private final PlanRepository places;
+  private final Plans plans;
+  private final Tools tools;
   private final Json json;
   private final Live live;
 
-  PlanUndo(Machines machines, PlanRepository places, Json json, Live live) {
+  PlanUndo(
+      Machines machines, PlanRepository places, Plans plans, Tools tools, Json json, Live live) {
     this.machines = machines;
     this.places = places;
+    this.plans = plans;
+    this.tools = tools;
     this.json = json;
     this.live = live;
   }
@@ -39,25 +47,43 @@ class PlanUndo implements Undo {
   @Override
   public void undo(String data) {
     Plans.Before before = json.read(data, Plans.Before.class);
-    machines.lock(before.machineId());
-    List<String> touched = before.places().stream().map(Plans.PlaceBefore::place).toList();
+    Machine machine = machines.lock(before.machineId()).machine();
+    before.places().forEach(place -> refuseChanged(machine.id(), place));
     for (Plans.PlaceBefore each : before.places()) {
-      if (each.fields() != null) {
-        places
-            .findByMachineIdAndToolId(before.machineId(), each.toolId())
-            .filter(now -> !touched.contains(now.place))
-            .ifPresent(now -> {
-              throw Refusal.conflict("the tool is in pocket %s now".formatted(now.place));
-            });
-      }
-      places.findByMachineIdAndPlace(before.machineId(), each.place()).ifPresent(places::delete);
+      places.findByMachineIdAndPlace(machine.id(), each.place()).ifPresent(places::delete);
     }
     places.flush();
     for (Plans.PlaceBefore each : before.places()) {
       if (each.fields() != null) {
-        places.save(new PlanPlace(before.machineId(), each.place(), each.toolId(), each.fields()));
+        bringBack(machine, each);
       }
     }
-    live.say("machine", before.machineId(), "plan");
+    live.say("machine", machine.id(), "plan");
+  }
+
+  /** Refuses where somebody has planned something else since. */
+  private void refuseChanged(String machineId, Plans.PlaceBefore place) {
+    Optional<PlanPlace> now = places.findByMachineIdAndPlace(machineId, place.place());
+    long tool = now.map(each -> each.toolId).orElse(0L);
+    boolean unchanged =
+        place.toolAfter() == null
+            || tool == place.toolAfter()
+                && Objects.equals(now.map(each -> each.fields).orElse(null), place.fieldsAfter());
+    if (!unchanged) {
+      throw Refusal.conflict(
+          "pocket %s was planned anew since; take that back first".formatted(place.place()));
+    }
+  }
+
+  private void bringBack(Machine machine, Plans.PlaceBefore place) {
+    places
+        .findByMachineIdAndToolId(machine.id(), place.toolId())
+        .ifPresent(now -> {
+          throw Refusal.conflict("the tool is in pocket %s now".formatted(now.place));
+        });
+    Tools.Known known = tools.get(place.toolId());
+    plans.refuseMisfit(machine, place.place(), known);
+    places.save(new PlanPlace(machine.id(), place.place(), place.toolId(), place.fields()));
+    places.flush();
   }
 }

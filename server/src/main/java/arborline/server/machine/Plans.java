@@ -2,25 +2,31 @@ package arborline.server.machine;
 
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
+import arborline.core.machine.Assembly;
 import arborline.core.machine.Fit;
+import arborline.core.machine.Loaded;
 import arborline.core.machine.Machine;
 import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Unit;
+import arborline.core.table.Nominal;
 import arborline.core.table.PlaceOrder;
 import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
-import arborline.core.tool.Tool;
 import arborline.server.library.Tools;
 import arborline.server.live.Live;
+import arborline.server.stack.Assemblies;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
@@ -34,14 +40,26 @@ public class Plans {
   private final Machines machines;
   private final PlanRepository places;
   private final Tools tools;
+  private final Assemblies assemblies;
+  private final Nominals nominals;
   private final Trail trail;
   private final Live live;
   private final Json json;
 
-  Plans(Machines machines, PlanRepository places, Tools tools, Trail trail, Live live, Json json) {
+  Plans(
+      Machines machines,
+      PlanRepository places,
+      Tools tools,
+      Assemblies assemblies,
+      Nominals nominals,
+      Trail trail,
+      Live live,
+      Json json) {
     this.machines = machines;
     this.places = places;
     this.tools = tools;
+    this.assemblies = assemblies;
+    this.nominals = nominals;
     this.trail = trail;
     this.live = live;
     this.json = json;
@@ -53,7 +71,28 @@ public class Plans {
   /** A state of some places, for taking back: an empty one has no tool. */
   record Before(String machineId, List<PlaceBefore> places) {}
 
-  record PlaceBefore(String place, long toolId, @Nullable String fields) {}
+  /**
+   * A place before a change and after it; a tool of 0 is none.
+   *
+   * @param fields what was kept of the tool there; null without one
+   * @param toolAfter null where the change is from before this was kept
+   */
+  record PlaceBefore(
+      String place,
+      long toolId,
+      @Nullable String fields,
+      @Nullable Long toolAfter,
+      @Nullable String fieldsAfter) {}
+
+  /**
+   * What putting a tool into a place did.
+   *
+   * @param questions what is odd about its measures, in sentences
+   */
+  public record Put(long undo, List<String> questions) {}
+
+  /** What the plan says of a place before and after something was taken from the control. */
+  public record Change(TableEntry before, TableEntry after) {}
 
   @Transactional(readOnly = true)
   public Map<String, Planned> plan(String machineId) {
@@ -72,8 +111,8 @@ public class Plans {
   @Transactional(readOnly = true)
   public Map<String, List<Finding>> refusals(String machineId, long toolId) {
     Machine machine = machines.get(machineId).machine();
-    Tool tool = tools.get(toolId).tool();
-    Map<String, Tool> occupied = occupied(machineId, toolId);
+    Loaded tool = loaded(machine, tools.get(toolId));
+    Map<String, Loaded> occupied = occupied(machine, toolId);
     Map<String, List<Finding>> refusals = new HashMap<>();
     for (String place : machine.places()) {
       List<Finding> holds = holds(machine, place, tool, occupied);
@@ -84,20 +123,29 @@ public class Plans {
     return refusals;
   }
 
-  private Map<String, Tool> occupied(String machineId, long exceptTool) {
-    List<PlanPlace> all = places.findByMachineId(machineId);
-    Map<Long, Tools.Known> known = tools.load(all.stream().map(each -> each.toolId).toList());
-    Map<String, Tool> occupied = new HashMap<>();
+  private Loaded loaded(Machine machine, Tools.Known known) {
+    Map<Long, Assembly> held = assemblies.of(List.of(known.id()), machine.seat());
+    return new Loaded(known.tool(), Optional.ofNullable(held.get(known.id())));
+  }
+
+  private Map<String, Loaded> occupied(Machine machine, long exceptTool) {
+    List<PlanPlace> all = places.findByMachineId(machine.id());
+    List<Long> ids = all.stream().map(each -> each.toolId).toList();
+    Map<Long, Tools.Known> known = tools.load(ids);
+    Map<Long, Assembly> held = assemblies.of(ids, machine.seat());
+    Map<String, Loaded> occupied = new HashMap<>();
     for (PlanPlace each : all) {
       if (each.toolId != exceptTool && known.containsKey(each.toolId)) {
-        occupied.put(each.place, known.get(each.toolId).tool());
+        occupied.put(
+            each.place,
+            new Loaded(known.get(each.toolId).tool(), Optional.ofNullable(held.get(each.toolId))));
       }
     }
     return occupied;
   }
 
   private static List<Finding> holds(
-      Machine machine, String place, Tool tool, Map<String, Tool> occupied) {
+      Machine machine, String place, Loaded tool, Map<String, Loaded> occupied) {
     return Fit.check(machine, place, tool, occupied).stream()
         .filter(finding -> finding.severity() == Severity.HOLD)
         .toList();
@@ -110,7 +158,7 @@ public class Plans {
    * @param diameter measured diameter as typed; null keeps what is known
    */
   @Transactional
-  public long put(
+  public Put put(
       String machineId,
       String place,
       long toolId,
@@ -126,22 +174,44 @@ public class Plans {
     entry = identity(machine, machineId, known, entry, occupant);
     entry = measured(entry, TableField.LENGTH, length);
     entry = measured(entry, TableField.DIAMETER, diameter);
-    Before before = before(machineId, place, old, occupant);
+    Before before = before(machineId, place, old, occupant, toolId, json.text(entry));
     occupant.ifPresent(places::delete);
     old.ifPresent(places::delete);
     places.flush();
     places.save(new PlanPlace(machineId, place, toolId, json.text(entry)));
     live.say("machine", machineId, "plan");
     boolean stays = old.filter(each -> each.place.equals(place)).isPresent();
-    return trail.record(
-        Said.of(
-                "machine",
-                machineId,
-                stays
-                    ? "measured %s in pocket %s: %s"
-                        .formatted(known.tool().code(), place, sizes(entry))
-                    : "planned %s for pocket %s".formatted(known.tool().code(), place))
-            .undoneBy(PlanUndo.KIND, before));
+    long undo =
+        trail.record(
+            Said.of(
+                    "machine",
+                    machineId,
+                    stays
+                        ? "measured %s in pocket %s: %s"
+                            .formatted(known.tool().code(), place, sizes(entry))
+                        : "planned %s for pocket %s".formatted(known.tool().code(), place))
+                .undoneBy(PlanUndo.KIND, before));
+    return new Put(undo, questions(machine, known, entry));
+  }
+
+  /** A measure is compared with what the tool should measure as soon as it is typed. */
+  private List<String> questions(Machine machine, Tools.Known known, TableEntry entry) {
+    Nominal nominal =
+        nominals
+            .of(machine, List.of(known.id()))
+            .getOrDefault(known.tool().code().toUpperCase(Locale.ROOT), Nominal.UNKNOWN);
+    return questions(nominal, entry);
+  }
+
+  /** What is odd about measures of a tool, in sentences. */
+  static List<String> questions(Nominal nominal, TableEntry entry) {
+    List<String> questions = new ArrayList<>();
+    for (TableField field : List.of(TableField.LENGTH, TableField.DIAMETER)) {
+      if (entry.get(field) != null) {
+        nominal.question(field, entry.number(field)).ifPresent(questions::add);
+      }
+    }
+    return questions;
   }
 
   private static String sizes(TableEntry entry) {
@@ -151,10 +221,11 @@ public class Plans {
             Optional.ofNullable(entry.get(TableField.DIAMETER)).orElse("not set"));
   }
 
-  private void refuseMisfit(Machine machine, String place, Tools.Known known) {
-    Map<String, Tool> occupied = occupied(machine.id(), known.id());
+  /** Refuses a tool that does not fit into a place as the plan is now. */
+  void refuseMisfit(Machine machine, String place, Tools.Known known) {
+    Map<String, Loaded> occupied = occupied(machine, known.id());
     occupied.remove(place);
-    List<Finding> holds = holds(machine, place, known.tool(), occupied);
+    List<Finding> holds = holds(machine, place, loaded(machine, known), occupied);
     if (!holds.isEmpty()) {
       throw Refusal.conflict(
           "%s does not fit into pocket %s: %s"
@@ -211,16 +282,24 @@ public class Plans {
   }
 
   private static Before before(
-      String machineId, String place, Optional<PlanPlace> old, Optional<PlanPlace> occupant) {
+      String machineId,
+      String place,
+      Optional<PlanPlace> old,
+      Optional<PlanPlace> occupant,
+      long toolId,
+      String fields) {
     List<PlaceBefore> before = new ArrayList<>();
+    Optional<PlanPlace> there = occupant.or(() -> old.filter(each -> each.place.equals(place)));
     before.add(
-        occupant
-            .map(each -> new PlaceBefore(place, each.toolId, each.fields))
-            .orElse(new PlaceBefore(place, 0, null)));
-    old.ifPresent(each -> {
-      before.removeIf(other -> other.place().equals(each.place));
-      before.add(new PlaceBefore(each.place, each.toolId, each.fields));
-    });
+        new PlaceBefore(
+            place,
+            there.map(each -> each.toolId).orElse(0L),
+            there.map(each -> each.fields).orElse(null),
+            toolId,
+            fields));
+    old.filter(each -> !each.place.equals(place))
+        .ifPresent(
+            each -> before.add(new PlaceBefore(each.place, each.toolId, each.fields, 0L, null)));
     return new Before(machineId, before);
   }
 
@@ -232,7 +311,8 @@ public class Plans {
         places
             .findByMachineIdAndPlace(machineId, place)
             .orElseThrow(() -> Refusal.notFound("nothing is planned for pocket " + place));
-    Before before = new Before(machineId, List.of(new PlaceBefore(place, old.toolId, old.fields)));
+    Before before =
+        new Before(machineId, List.of(new PlaceBefore(place, old.toolId, old.fields, 0L, null)));
     places.delete(old);
     live.say("machine", machineId, "plan");
     return trail.record(
@@ -244,19 +324,33 @@ public class Plans {
             .undoneBy(PlanUndo.KIND, before));
   }
 
-  /** Writes what was taken from the control into the plan; an empty entry clears its place. */
+  /**
+   * Writes what was taken from the control into the plan; an empty entry clears its place. A place
+   * that somebody planned anew meanwhile stays as they left it.
+   */
   @Transactional
-  public void take(String machineId, Map<String, TableEntry> taken) {
-    for (String place : taken.keySet()) {
-      places.findByMachineIdAndPlace(machineId, place).ifPresent(places::delete);
-    }
+  public void take(String machineId, Map<String, Change> taken) {
+    Map<String, TableEntry> open = new LinkedHashMap<>();
+    taken.forEach((place, change) -> {
+      Optional<PlanPlace> now = places.findByMachineIdAndPlace(machineId, place);
+      if (sameTool(now.map(this::entry).orElse(TableEntry.EMPTY), change.before())) {
+        now.ifPresent(places::delete);
+        open.put(place, change.after());
+      }
+    });
     places.flush();
-    taken.forEach((place, entry) -> {
+    open.forEach((place, entry) -> {
       if (!entry.empty()) {
         takeOne(machineId, place, entry);
       }
     });
     live.say("machine", machineId, "plan");
+  }
+
+  private static boolean sameTool(TableEntry now, TableEntry before) {
+    return now.key().equals(before.key())
+        && TableField.SIZES.stream()
+            .allMatch(field -> Objects.equals(now.get(field), before.get(field)));
   }
 
   private void takeOne(String machineId, String place, TableEntry entry) {
@@ -272,7 +366,10 @@ public class Plans {
               "%s is planned for pocket %s as well; decide that pocket too"
                   .formatted(code, other.place));
         });
-    TableEntry kept = entry.with(TableField.LENGTH_WEAR, null).with(TableField.DIAMETER_WEAR, null);
+    TableEntry kept = entry.with(TableField.OFFSET, null);
+    for (TableField wear : TableField.WEAR) {
+      kept = kept.with(wear, null);
+    }
     places.save(new PlanPlace(machineId, place, toolId, json.text(kept)));
   }
 }

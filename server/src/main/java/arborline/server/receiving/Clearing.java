@@ -65,8 +65,20 @@ class Clearing {
     emptied("delete from line_finding where delivery_id = ? limit ?", deliveryId);
     emptied("delete from delivery_line_before where delivery_id = ? limit ?", deliveryId);
     emptied("delete from delivery_line where delivery_id = ? limit ?", deliveryId);
-    transaction.executeWithoutResult(status ->
-        jdbc.sql("update delivery set lines_read = 0 where id = ?").param(deliveryId).update());
+    transaction.executeWithoutResult(status -> restart(deliveryId));
+  }
+
+  /** Every file begins again; a worker that still reads the last time meets another number. */
+  private void restart(long deliveryId) {
+    jdbc.sql("update delivery set lines_read = 0 where id = ?").param(deliveryId).update();
+    jdbc.sql(
+            """
+            update delivery_document set reading_no = reading_no + 1, lines_read = 0,
+              finished = false, problem = null
+            where delivery_id = ?\
+            """)
+        .param(deliveryId)
+        .update();
   }
 
   private void emptied(String statement, long deliveryId) {

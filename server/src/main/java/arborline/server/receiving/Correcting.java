@@ -17,6 +17,7 @@ import java.util.TreeMap;
 import java.util.function.Consumer;
 import java.util.function.LongFunction;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -116,13 +117,26 @@ class Correcting {
     return Map.of();
   }
 
-  private static void replace(DeliveryLine line, Map<String, String> cells) {
+  private void replace(DeliveryLine line, Map<String, String> cells) {
     TreeMap<String, Cell> replacements = new TreeMap<>();
     RawTool raw = line.raw();
     cells.forEach((symbol, text) -> replacements.put(symbol, cell(raw, symbol, text)));
     line.cells = CellsJson.toText(raw.with(replacements).cells());
-    line.readingFindings = null;
+    line.readingFindings = unsettled(line.readingFindings, cells);
     line.lookedAt = false;
+  }
+
+  /** What went wrong while reading stays until the cell that it is about is replaced. */
+  private @Nullable String unsettled(@Nullable String reading, Map<String, String> cells) {
+    if (reading == null) {
+      return null;
+    }
+    List<Finding> left =
+        Stream.of(json.read(reading, Finding[].class))
+            .filter(each -> !each.properties().isEmpty())
+            .filter(each -> !cells.containsKey(each.properties().getFirst()))
+            .toList();
+    return left.isEmpty() ? null : json.text(left);
   }
 
   private static Cell cell(RawTool raw, String symbol, String text) {

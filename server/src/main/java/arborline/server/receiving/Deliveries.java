@@ -30,8 +30,9 @@ public class Deliveries {
   private final DeliveryRepository deliveries;
   private final DocumentRepository documents;
   private final StoredFile files;
-  private final Inspection inspection;
+  private final FileReading reading;
   private final ObjectProvider<SchedulerClient> scheduler;
+  private final Counts counts;
   private final StopRequests stops;
   private final Trail trail;
   private final Live live;
@@ -43,8 +44,9 @@ public class Deliveries {
       DeliveryRepository deliveries,
       DocumentRepository documents,
       StoredFile files,
-      Inspection inspection,
+      FileReading reading,
       ObjectProvider<SchedulerClient> scheduler,
+      Counts counts,
       StopRequests stops,
       Trail trail,
       Live live,
@@ -54,8 +56,9 @@ public class Deliveries {
     this.deliveries = deliveries;
     this.documents = documents;
     this.files = files;
-    this.inspection = inspection;
+    this.reading = reading;
     this.scheduler = scheduler;
+    this.counts = counts;
     this.stops = stops;
     this.trail = trail;
     this.live = live;
@@ -90,7 +93,7 @@ public class Deliveries {
     int fileNo = 0;
     for (Arriving each : arriving) {
       files.store(delivery.id, fileNo, each.content());
-      byte[] head = inspection.head(delivery.id, fileNo);
+      byte[] head = reading.head(delivery.id, fileNo);
       documents.save(
           new Document(
               delivery.id,
@@ -131,21 +134,22 @@ public class Deliveries {
   }
 
   /** Reads a delivery again with other decisions on one file; refused once lines were taken. */
-  void readAgain(long id, int fileNo, ReadingChoice choice, long taken) {
+  void readAgain(long id, int fileNo, ReadingChoice choice) {
     transaction.executeWithoutResult(status -> {
       Delivery delivery =
           deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
       atRest(delivery);
-      if (taken > 0) {
+      if (counts.of(id).taken() > 0) {
         throw Refusal.conflict("lines were taken already; bring the file in again instead");
       }
       Document document =
           documents
               .findByDeliveryIdAndFileNo(id, fileNo)
               .orElseThrow(() -> Refusal.notFound("the delivery has no file " + fileNo));
-      document.reading = json.text(ReadingView.of(choice.apply(inspection.head(id, fileNo))));
+      document.reading = json.text(ReadingView.of(choice.apply(reading.head(id, fileNo))));
       delivery.state = Delivery.State.WAITING;
       delivery.note = "";
+      stops.clear(delivery.work());
       live.say("delivery", id, "reading again");
     });
     InspectionWork.queue(scheduler.getObject(), id);

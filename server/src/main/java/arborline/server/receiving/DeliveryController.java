@@ -202,7 +202,7 @@ class DeliveryController {
       @PathVariable long id,
       @RequestParam(defaultValue = "0") int file,
       @RequestBody ReadingChoice choice) {
-    deliveries.readAgain(id, file, choice, counts.of(id).taken());
+    deliveries.readAgain(id, file, choice);
   }
 
   @PatchMapping("/{id}/lines/{lineId}")

@@ -14,8 +14,10 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.math.BigDecimal;
 import java.util.List;
+import org.hibernate.annotations.DynamicUpdate;
 
 @Entity
+@DynamicUpdate
 class DeliveryLine {
 
   @Id Long id;
@@ -117,6 +119,14 @@ class DeliveryLine {
         lookedAt && inspected.disposition() == Disposition.QUERY
             ? Disposition.PASS
             : inspected.disposition();
+  }
+
+  /** Somebody took it into a library; a query counts as looked at. */
+  void taken(long toolId, int no) {
+    lookedAt |= disposition == Disposition.QUERY;
+    disposition = Disposition.PASS;
+    takenToolId = toolId;
+    takeNo = no;
   }
 
   RawTool raw() {

@@ -19,6 +19,10 @@ interface DeliveryRepository extends Repository<Delivery, Long> {
   @Query("select d from Delivery d where d.id = :id and d.putAwayAt is null")
   Optional<Delivery> lock(long id);
 
+  @Lock(LockModeType.PESSIMISTIC_WRITE)
+  @Query("select d from Delivery d where d.id = :id")
+  Optional<Delivery> lockAny(long id);
+
   /** One that was put away and is not cleared yet. */
   @Query("select d from Delivery d where d.id = :id and d.putAwayAt is not null")
   Optional<Delivery> putAway(long id);

@@ -24,6 +24,18 @@ class Document {
   /** How a text table is read, as JSON. */
   String reading;
 
+  /** Grows each time somebody has it read anew. */
+  int readingNo;
+
+  /** How many of its lines are stored. */
+  long linesRead;
+
+  /** True once all that can be read is stored. */
+  boolean finished;
+
+  /** Why it could not be read to its end; null where it was. */
+  String problem;
+
   protected Document() {}
 
   Document(long deliveryId, int fileNo, String name, long size, String format, String reading) {

@@ -109,7 +109,9 @@ class LineJudge {
           ? with(each, Clashes.held(promised.get(key), free(deliveryId, code)))
           : each;
     }
-    boolean same = present.hash().equals(ContentHash.of(each.tool()));
+    boolean same =
+        present.hash().equals(ContentHash.of(each.tool()))
+            || Clashes.differences(each.tool(), present.tool()).isEmpty();
     if (same && present.shelved()) {
       return new Inspected(
           each.raw(),

@@ -24,7 +24,6 @@ import java.util.OptionalLong;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,7 +47,6 @@ public class Taking {
   private final Live live;
   private final StopRequests stops;
   private final JdbcClient jdbc;
-  private final JdbcTemplate template;
   private final EntityManager entities;
 
   Taking(
@@ -62,7 +60,6 @@ public class Taking {
       Live live,
       StopRequests stops,
       JdbcClient jdbc,
-      JdbcTemplate template,
       EntityManager entities) {
     this.deliveries = deliveries;
     this.lines = lines;
@@ -74,7 +71,6 @@ public class Taking {
     this.live = live;
     this.stops = stops;
     this.jdbc = jdbc;
-    this.template = template;
     this.entities = entities;
   }
 
@@ -196,13 +192,14 @@ public class Taking {
       boolean open = line.takenToolId == null && codes.add(line.codeKey);
       boolean good = line.disposition == Disposition.PASS || line.disposition == Disposition.QUERY;
       if (open && good) {
-        line.lookedAt |= line.disposition == Disposition.QUERY;
         entering.add(line);
         arriving.add(arriving(line, present));
       }
     }
     List<Long> toolIds = session.take(arriving);
-    mark(entering, toolIds, takeNo);
+    for (int i = 0; i < entering.size(); i++) {
+      entering.get(i).taken(toolIds.get(i), takeNo);
+    }
     return entering.size();
   }
 
@@ -223,19 +220,6 @@ public class Taking {
         line.number == null ? OptionalInt.empty() : OptionalInt.of(line.number),
         Math.toIntExact(line.position),
         existing == null ? OptionalLong.empty() : OptionalLong.of(existing));
-  }
-
-  private void mark(List<DeliveryLine> entering, List<Long> toolIds, int takeNo) {
-    List<Object[]> rows = new ArrayList<>(entering.size());
-    for (int i = 0; i < entering.size(); i++) {
-      rows.add(new Object[] {toolIds.get(i), takeNo, entering.get(i).id});
-    }
-    if (!rows.isEmpty()) {
-      template.batchUpdate(
-          "update delivery_line set taken_tool_id = ?, take_no = ?, disposition = 'PASS'"
-              + " where id = ?",
-          rows);
-    }
   }
 
   /** Takes back a taking: its tools leave the library, its lines are open again. */
@@ -279,6 +263,7 @@ public class Taking {
             "the delivery was put away and cleared: which tools came with it is no longer known;"
                 + " delete them in the library");
       }
+      lockedUnchanged(take);
       jdbc.sql(
               """
               delete e from entry e join delivery_line l on l.taken_tool_id = e.tool_id
@@ -295,6 +280,22 @@ public class Taking {
           .update();
       live.say("delivery", take.deliveryId(), "taking undone");
       live.say("library", take.libraryId(), "taking undone");
+    }
+
+    /** Refuses where the lines of the taking are no longer there as it left them. */
+    private void lockedUnchanged(Take take) {
+      deliveries.lockAny(take.deliveryId());
+      boolean there =
+          jdbc.sql(
+                  "select exists(select 1 from delivery_line where delivery_id = ? and take_no = ?)")
+              .params(take.deliveryId(), take.takeNo())
+              .query(Boolean.class)
+              .single();
+      if (!there) {
+        throw Refusal.conflict(
+            "the delivery was read again since: which tools came with this taking is no longer"
+                + " known; delete them in the library");
+      }
     }
   }
 }

@@ -17,6 +17,8 @@ interface StackRepository extends Repository<StackRow, Long> {
 
   List<StackRow> findByToolIdOrderById(long toolId);
 
+  List<StackRow> findByToolIdInOrderById(Collection<Long> toolIds);
+
   /** How many stacks tools have: tool id and count. */
   @Query("select s.toolId, count(*) from StackRow s where s.toolId in (:tools) group by s.toolId")
   List<Object[]> counts(Collection<Long> tools);

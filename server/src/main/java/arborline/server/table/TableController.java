@@ -10,6 +10,7 @@ import arborline.core.table.TableField;
 import arborline.server.account.MayLoad;
 import arborline.server.machine.Machines;
 import arborline.server.support.Refusal;
+import arborline.server.support.Slice;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -31,11 +32,20 @@ import org.springframework.web.bind.annotation.RestController;
 class TableController {
 
   private final Reconciliations reconciliations;
+  private final TableWriting writing;
+  private final TableWrites writes;
   private final Machines machines;
   private final TableStore store;
 
-  TableController(Reconciliations reconciliations, Machines machines, TableStore store) {
+  TableController(
+      Reconciliations reconciliations,
+      TableWriting writing,
+      TableWrites writes,
+      Machines machines,
+      TableStore store) {
     this.reconciliations = reconciliations;
+    this.writing = writing;
+    this.writes = writes;
     this.machines = machines;
     this.store = store;
   }
@@ -54,13 +64,18 @@ class TableController {
       @Nullable String plan,
       @Nullable String agreed,
       @Nullable String control,
+      String why,
       String suggested,
       String reason) {}
 
   /**
    * One place of a reconciliation.
    *
+   * @param control as the control shows it, in its own terms
    * @param state {@code in step}, {@code differs} or {@code unknown tool}
+   * @param why stable name of the reason: {@code far-from-nominal}
+   * @param suggested send, take, owner, leave, or ask: a person decides
+   * @param possible what may be decided
    */
   record ReportRow(
       String place,
@@ -70,9 +85,10 @@ class TableController {
       Map<String, String> control,
       boolean inSpindle,
       List<FieldRow> fields,
+      String why,
       String suggested,
       String reason,
-      boolean takeable) {}
+      List<String> possible) {}
 
   record ReconciliationView(
       String machine,
@@ -89,7 +105,8 @@ class TableController {
    * What to do.
    *
    * @param read which reading the decisions were taken on; null for the latest
-   * @param decisions by place: send, take, owner or leave; null for what was suggested
+   * @param decisions by place: send, send zero wear, take, owner or leave; null for what was
+   *     suggested
    */
   record ApplyOrder(@Nullable Long read, @Nullable Map<String, String> decisions) {}
 
@@ -147,6 +164,12 @@ class TableController {
     return (int) compared.reports().stream().filter(each -> each.state() == state).count();
   }
 
+  /** What was written to the control, the newest first. */
+  @GetMapping("/table/writes")
+  Slice<TableWrites.Writing> writes(@PathVariable String id) {
+    return Slice.all(writes.latest(machines.get(id).machine().id()));
+  }
+
   @PostMapping("/reconciliation/dry-run")
   DryRun dryRun(@PathVariable String id, @RequestBody ApplyOrder order) {
     Map<String, Decision> decisions = decisions(order.decisions());
@@ -156,8 +179,8 @@ class TableController {
 
   @PostMapping("/reconciliation/apply")
   @MayLoad
-  Reconciliations.Applied apply(@PathVariable String id, @RequestBody ApplyOrder order) {
-    return reconciliations.apply(id, reading(id, order), decisions(order.decisions()));
+  TableWriting.Applied apply(@PathVariable String id, @RequestBody ApplyOrder order) {
+    return writing.apply(id, reading(id, order), decisions(order.decisions()));
   }
 
   private long reading(String id, ApplyOrder order) {
@@ -180,10 +203,11 @@ class TableController {
 
   private static Decision decision(String place, String text) {
     try {
-      return Decision.valueOf(text.toUpperCase(Locale.ROOT));
+      return Decision.valueOf(text.toUpperCase(Locale.ROOT).replace(' ', '_'));
     } catch (IllegalArgumentException unknown) {
       throw Refusal.badRequest(
-          "place %s: '%s' is not send, take, owner or leave".formatted(place, text));
+          "place %s: '%s' is not send, send zero wear, take, owner or leave"
+              .formatted(place, text));
     }
   }
 
@@ -196,9 +220,10 @@ class TableController {
         fields(report.control()),
         report.inSpindle(),
         report.fields().stream().map(TableController::field).toList(),
-        report.suggested().name().toLowerCase(Locale.ROOT),
+        report.why().code(),
+        word(report.suggested()),
         report.reason(),
-        report.takeable());
+        report.possible().stream().sorted().map(TableController::word).toList());
   }
 
   private static FieldRow field(FieldReport field) {
@@ -209,8 +234,13 @@ class TableController {
         field.plan(),
         field.agreed(),
         field.control(),
-        field.suggested().name().toLowerCase(Locale.ROOT),
+        field.why().code(),
+        word(field.suggested()),
         field.reason());
+  }
+
+  private static String word(Decision decision) {
+    return decision.name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
   private static Map<String, String> fields(TableEntry entry) {
@@ -219,15 +249,13 @@ class TableController {
     return fields;
   }
 
+  /** {@code LENGTH_WEAR} is {@code lengthWear}. */
   private static String name(TableField field) {
-    return switch (field) {
-      case TOOL -> "tool";
-      case NUMBER -> "number";
-      case NAME -> "name";
-      case LENGTH -> "length";
-      case DIAMETER -> "diameter";
-      case LENGTH_WEAR -> "lengthWear";
-      case DIAMETER_WEAR -> "diameterWear";
-    };
+    StringBuilder name = new StringBuilder();
+    for (String word : field.name().toLowerCase(Locale.ROOT).split("_")) {
+      name.append(
+          name.isEmpty() ? word : Character.toUpperCase(word.charAt(0)) + word.substring(1));
+    }
+    return name.toString();
   }
 }

@@ -10,12 +10,17 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
-/** Keeps readings, writings and the agreed state of tool tables. */
+/** Keeps the last readings of controls, and what plan and control last agreed on. */
 @Component
 class TableStore {
+
+  private static final int READINGS_KEPT = 20;
 
   private final JdbcClient jdbc;
   private final Json json;
@@ -30,14 +35,40 @@ class TableStore {
   /** A control's table as it was read at one time. */
   record Reading(long id, Instant at, ControlTable table) {}
 
-  Reading keep(String machineId, ControlTable table) {
+  /** Keeps a reading; one that says the same as the last takes its place. */
+  @Transactional
+  public Reading keep(String machineId, ControlTable table) {
     Instant now = Instant.now(clock);
+    Optional<Reading> last = latest(machineId).filter(reading -> reading.table().equals(table));
+    if (last.isPresent()) {
+      jdbc.sql("update table_reading set read_at = ?, read_by = ? where id = ?")
+          .params(Timestamp.from(now), Actor.name(), last.get().id())
+          .update();
+      return new Reading(last.get().id(), now, table);
+    }
     jdbc.sql(
             "insert into table_reading (machine_id, read_at, read_by, content) values (?, ?, ?, ?)")
         .params(machineId, Timestamp.from(now), Actor.name(), json.text(table))
         .update();
     long id = jdbc.sql("select last_insert_id()").query(Long.class).single();
+    forgetOld(machineId);
     return new Reading(id, now, table);
+  }
+
+  private void forgetOld(String machineId) {
+    jdbc.sql(
+            """
+            select id from table_reading where machine_id = ?
+            order by id desc limit 1 offset %d\
+            """
+                .formatted(READINGS_KEPT))
+        .param(machineId)
+        .query(Long.class)
+        .optional()
+        .ifPresent(oldest ->
+            jdbc.sql("delete from table_reading where machine_id = ? and id <= ?")
+                .params(machineId, oldest)
+                .update());
   }
 
   Optional<Reading> reading(String machineId, long id) {
@@ -66,31 +97,37 @@ class TableStore {
         json.read(row.getString("content"), ControlTable.class));
   }
 
-  Map<String, TableEntry> agreed(String machineId) {
+  /** What was agreed, by place; empty where nothing ever was. */
+  Optional<Map<String, TableEntry>> agreed(String machineId) {
     Map<String, TableEntry> agreed = new HashMap<>();
     jdbc.sql("select place, fields from agreed_place where machine_id = ?")
         .param(machineId)
         .query(row -> {
           agreed.put(row.getString("place"), json.read(row.getString("fields"), TableEntry.class));
         });
-    return agreed;
+    return agreed.isEmpty() ? Optional.empty() : Optional.of(agreed);
   }
 
+  /** Records what is agreed now; a tool that is agreed anew is no longer agreed elsewhere. */
   void agree(String machineId, Map<String, TableEntry> entries) {
-    entries.forEach((place, entry) ->
-        jdbc.sql("replace into agreed_place (machine_id, place, fields) values (?, ?, ?)")
-            .params(machineId, place, json.text(entry))
-            .update());
+    Set<String> tools = new TreeSet<>();
+    entries.values().stream()
+        .map(TableEntry::key)
+        .filter(key -> !key.isEmpty())
+        .forEach(tools::add);
+    agreed(machineId)
+        .orElse(Map.of())
+        .forEach((place, before) -> {
+          if (!entries.containsKey(place) && tools.contains(before.key())) {
+            put(machineId, place, TableEntry.EMPTY);
+          }
+        });
+    entries.forEach((place, entry) -> put(machineId, place, entry));
   }
 
-  void written(String machineId, String state, Object content) {
-    jdbc.sql(
-            """
-            insert into table_write (machine_id, written_at, written_by, state, content)
-            values (?, ?, ?, ?, ?)\
-            """)
-        .params(
-            machineId, Timestamp.from(Instant.now(clock)), Actor.name(), state, json.text(content))
+  private void put(String machineId, String place, TableEntry entry) {
+    jdbc.sql("replace into agreed_place (machine_id, place, fields) values (?, ?, ?)")
+        .params(machineId, place, json.text(entry))
         .update();
   }
 }

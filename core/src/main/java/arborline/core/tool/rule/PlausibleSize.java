@@ -20,9 +20,9 @@ public final class PlausibleSize implements Rule {
   private static final Set<String> ZERO_ALLOWED =
       Set.of(
           "RE", "REL", "RER", "CHW", "DCN", "PL", "FHA", "PSIR", "BCH", "BS", "LAMS", "RPMX", "AN",
-          "FOCUS");
+          "FOCUS", "GAMF", "GAMP", "GAMO", "BHTA", "TCHAL", "TCHAU");
   private static final Set<String> SIGNED =
-      Set.of("GAMF", "GAMP", "GAMO", "LAMS", "PSIR", "TCHAL", "TCHAU", "WF", "FOCUS");
+      Set.of("GAMF", "GAMP", "GAMO", "FHA", "LAMS", "PSIR", "TCHAL", "TCHAU", "WF", "FOCUS");
 
   /** What no cutting tool exceeds, in the canonical unit. */
   private record Limit(BigDecimal most, String sentence) {
@@ -34,9 +34,10 @@ public final class PlausibleSize implements Rule {
 
   private static final Map<UnitKind, Limit> LIMITS =
       Map.of(
-          UnitKind.LENGTH, Limit.of("1000", "more than a metre is no cutting tool"),
+          UnitKind.LENGTH, Limit.of("3000", "more than three metres is no cutting tool"),
           UnitKind.ANGLE, Limit.of("360", "no angle is more than a full turn"),
-          UnitKind.COUNT, Limit.of("1000", "no tool has more than a thousand of them"));
+          UnitKind.COUNT, Limit.of("1000", "no tool has more than a thousand of them"),
+          UnitKind.THREADS, Limit.of("1000", "no thread is that fine"));
   private static final Limit FURTHEST = Limit.of("1000000", "more than a million is out of reach");
 
   private static final BigDecimal SLENDER = new BigDecimal("40");

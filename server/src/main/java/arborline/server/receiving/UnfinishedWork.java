@@ -10,12 +10,12 @@ import org.springframework.stereotype.Component;
  * the work on it. What is queued already stays as it is.
  */
 @Component
-class LeftBehind {
+class UnfinishedWork {
 
   private final DeliveryRepository deliveries;
   private final SchedulerClient scheduler;
 
-  LeftBehind(DeliveryRepository deliveries, SchedulerClient scheduler) {
+  UnfinishedWork(DeliveryRepository deliveries, SchedulerClient scheduler) {
     this.deliveries = deliveries;
     this.scheduler = scheduler;
   }

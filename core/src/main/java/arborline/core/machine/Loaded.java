@@ -1,0 +1,35 @@
+package arborline.core.machine;
+
+import arborline.core.tool.Tool;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A tool as it is put into a place.
+ *
+ * @param assembly with its holder; empty where no stack is kept for it
+ */
+public record Loaded(Tool tool, Optional<Assembly> assembly) {
+
+  /** Largest diameter, mm: of the assembly, and never less than the bare cutter says. */
+  BigDecimal diameter() {
+    BigDecimal widest = assembly.map(Assembly::diameter).orElse(BigDecimal.ZERO);
+    for (String symbol : List.of("DC", "DCX", "BDX", "BD", "DMM")) {
+      BigDecimal size = tool.size(symbol);
+      widest = size == null ? widest : widest.max(size);
+    }
+    return widest;
+  }
+
+  /** Length from the gauge line, mm; the bare cutter's own where no stack is kept. */
+  Optional<BigDecimal> length() {
+    String symbol = tool.has("LPR") ? "LPR" : tool.has("LF") ? "LF" : "OAL";
+    return assembly.map(Assembly::length).or(() -> Optional.ofNullable(tool.size(symbol)));
+  }
+
+  /** Mass, kg. */
+  Optional<BigDecimal> mass() {
+    return assembly.map(Assembly::mass).or(() -> Optional.ofNullable(tool.size("WT")));
+  }
+}

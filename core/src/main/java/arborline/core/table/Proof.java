@@ -1,0 +1,57 @@
+package arborline.core.table;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Whether a control holds what was written, judged by everything it will use for the tool:
+ * identity, number, offset, name, sizes and wear; not only by what was sent.
+ */
+public final class Proof {
+
+  private Proof() {}
+
+  /** What is not as it should be, in words; empty where the control holds all of it. */
+  public static List<String> faults(ControlTerms terms, ControlTable after, RowWrite row) {
+    TableEntry target = row.target();
+    TableEntry now = now(after, row);
+    List<String> faults = new ArrayList<>();
+    if (target.empty()) {
+      if (!now.empty()) {
+        faults.add("%s still holds %s".formatted(row.place(), now.get(TableField.TOOL)));
+      }
+      return faults;
+    }
+    for (TableField field : TableField.values()) {
+      if (field != TableField.PHYSICAL
+          && !terms.shownAlike(field, target.get(field), now.get(field))) {
+        faults.add(
+            "%s of %s should be %s and is %s"
+                .formatted(
+                    field.title(), row.place(), said(target.get(field)), said(now.get(field))));
+      }
+    }
+    after
+        .pockets()
+        .forEach((place, entry) -> {
+          if (!place.equals(row.place())
+              && !target.key().isEmpty()
+              && entry.identity().equals(target.identity())) {
+            faults.add("%s is in %s as well".formatted(target.get(TableField.TOOL), place));
+          }
+        });
+    return faults;
+  }
+
+  private static TableEntry now(ControlTable after, RowWrite row) {
+    return after
+        .spindle()
+        .filter(entry -> !entry.key().isEmpty())
+        .filter(entry -> entry.identity().equals(row.target().identity()))
+        .orElse(after.at(row.place()));
+  }
+
+  private static String said(String text) {
+    return text == null ? "not set" : text;
+  }
+}

@@ -1,0 +1,335 @@
+package arborline.core.table;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Judges what a tool measures and what numbers it has, field by field: whose change it is, and
+ * whether it can be right. Every value is compared with what the tool should measure before it goes
+ * or comes.
+ */
+final class ValueJudge {
+
+  private static final List<TableField> IDENTITY =
+      List.of(TableField.NUMBER, TableField.OFFSET, TableField.NAME);
+
+  private final ToolTables tables;
+  private final ControlTerms terms;
+  private final TableIndex index;
+
+  ValueJudge(ToolTables tables, ControlTerms terms, TableIndex index) {
+    this.tables = tables;
+    this.terms = terms;
+    this.index = index;
+  }
+
+  /** Plan and control say the same, wear apart. */
+  boolean equal(TableEntry plan, TableEntry control) {
+    boolean tool =
+        control.key().isEmpty() && !plan.empty() && !control.empty() && unseen()
+            || plan.identity().equals(control.identity());
+    return tool
+        && terms.same(
+            TableField.NUMBER, plan.get(TableField.NUMBER), control.get(TableField.NUMBER))
+        && offsets(plan, control)
+        && names(plan, control)
+        && terms.same(
+            TableField.ORIENTATION,
+            plan.get(TableField.ORIENTATION),
+            control.get(TableField.ORIENTATION))
+        && sizes(plan, control);
+  }
+
+  private boolean unseen() {
+    return !terms.identityShown();
+  }
+
+  private boolean offsets(TableEntry plan, TableEntry control) {
+    String planned = plan.get(TableField.OFFSET);
+    return planned == null
+        || terms.same(TableField.OFFSET, planned, control.get(TableField.OFFSET));
+  }
+
+  private boolean names(TableEntry plan, TableEntry control) {
+    String planned = plan.get(TableField.NAME);
+    return planned == null || terms.same(TableField.NAME, planned, control.get(TableField.NAME));
+  }
+
+  /** Every size of one side is what the control shows. */
+  boolean sizes(TableEntry plain, TableEntry control) {
+    return TableField.SIZES.stream()
+        .allMatch(field -> terms.same(field, plain.get(field), control.get(field)));
+  }
+
+  /** Plan and agreed state are the same for the control. */
+  boolean alike(TableEntry plan, TableEntry agreed) {
+    return plan.identity().equals(agreed.identity())
+        && IDENTITY.stream()
+            .allMatch(field -> terms.same(field, plan.get(field), agreed.get(field)))
+        && TableField.SIZES.stream()
+            .allMatch(field -> terms.alike(field, plan.get(field), agreed.get(field)));
+  }
+
+  boolean onlyControlHasSizes(TableEntry plan, TableEntry control) {
+    boolean noneHere = TableField.SIZES.stream().noneMatch(field -> plan.get(field) != null);
+    return noneHere
+        && terms.same(
+            TableField.NUMBER, plan.get(TableField.NUMBER), control.get(TableField.NUMBER));
+  }
+
+  /** What is odd about the control's values of a planned tool. */
+  Optional<Verdict> question(TableEntry plan, TableEntry control) {
+    for (TableField field : TableField.SIZES) {
+      String told = control.get(field);
+      if (told != null && !terms.same(field, plan.get(field), told)) {
+        Optional<Verdict> odd = oddAtControl(field, told, tables.nominal(plan));
+        if (odd.isPresent()) {
+          return odd;
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** What stands against sending a tool with the values that the plan has. */
+  Optional<Verdict> before(String place, TableEntry plan) {
+    Nominal nominal = tables.nominal(plan);
+    List<TableField> needed =
+        switch (terms.register()) {
+          case DIAMETER, RADIUS -> List.of(TableField.LENGTH, TableField.DIAMETER);
+          case X_DIAMETER -> List.of(TableField.X, TableField.Z, TableField.NOSE_RADIUS);
+        };
+    for (TableField field : needed) {
+      if (plan.get(field) == null && !nominal.unneeded().contains(field)) {
+        return Optional.of(
+            Verdict.of(
+                Why.NOT_MEASURED,
+                "%s of %s is not measured: the row waits for it",
+                field.title(),
+                plan.get(TableField.TOOL)));
+      }
+    }
+    for (TableField field : needed) {
+      Optional<Verdict> odd = oddInPlan(field, plan.get(field), nominal);
+      if (odd.isPresent()) {
+        return odd;
+      }
+    }
+    return numberTaken(place, plan);
+  }
+
+  private Optional<Verdict> numberTaken(String place, TableEntry plan) {
+    return index
+        .numberElsewhere(place, plan)
+        .map(other ->
+            Verdict.of(
+                Why.NUMBER_TAKEN,
+                "number %s is the number of place %s at the control",
+                plan.get(TableField.NUMBER),
+                other));
+  }
+
+  private Optional<Verdict> oddInPlan(TableField field, String planned, Nominal nominal) {
+    if (planned == null) {
+      return Optional.empty();
+    }
+    BigDecimal size = new BigDecimal(planned);
+    if (size.signum() == 0 && !nominal.zero(field)) {
+      return Optional.of(Verdict.of(Why.ZERO, "%s is zero: is that meant?", field.title()));
+    }
+    if (!nominal.plausible(field, size)) {
+      return Optional.of(far(field, size, nominal));
+    }
+    return terms
+        .most(field)
+        .filter(most -> size.compareTo(most) > 0)
+        .map(most ->
+            Verdict.of(
+                Why.BEYOND_MACHINE,
+                "%s %s is more than the machine takes (%s)",
+                field.title(),
+                planned,
+                most.toPlainString()));
+  }
+
+  private Optional<Verdict> oddAtControl(TableField field, String told, Nominal nominal) {
+    BigDecimal shown = new BigDecimal(told);
+    if (shown.signum() == 0) {
+      return nominal.zero(field)
+          ? Optional.empty()
+          : Optional.of(
+              Verdict.of(Why.ZERO, "%s at the control is zero: was it forgotten?", field.title()));
+    }
+    BigDecimal plain = new BigDecimal(terms.plain(field, told));
+    if (nominal.plausible(field, plain)) {
+      return Optional.empty();
+    }
+    if (terms.halved(field) && nominal.plausible(field, half(plain))) {
+      return Optional.of(
+          Verdict.of(
+              Why.DIAMETER_IN_RADIUS_REGISTER,
+              "the control keeps radii, but %s would be right as a diameter",
+              told));
+    }
+    if (terms.doubled(field) && nominal.plausible(field, plain.multiply(BigDecimal.TWO))) {
+      return Optional.of(
+          Verdict.of(
+              Why.RADIUS_IN_DIAMETER_REGISTER,
+              "the control keeps X as a diameter, but %s would be right as a radius",
+              told));
+    }
+    return Optional.of(far(field, plain, nominal));
+  }
+
+  private static BigDecimal half(BigDecimal size) {
+    return size.multiply(new BigDecimal("0.5"));
+  }
+
+  private static Verdict far(TableField field, BigDecimal size, Nominal nominal) {
+    return new Verdict(Why.FAR_FROM_NOMINAL, nominal.question(field, size).orElseThrow());
+  }
+
+  /** The fields that differ for a tool that is where plan, agreed state and control have it. */
+  List<FieldReport> fields(String place, TableEntry plan, TableEntry agreed, TableEntry control) {
+    List<FieldReport> reports = new ArrayList<>(2);
+    for (TableField field : TableField.values()) {
+      verdict(place, field, plan, agreed, control)
+          .ifPresent(verdict ->
+              reports.add(
+                  new FieldReport(
+                      field,
+                      plan.get(field),
+                      agreed.get(field),
+                      control.get(field),
+                      verdict.why(),
+                      verdict.reason())));
+    }
+    return reports;
+  }
+
+  private Optional<Verdict> verdict(
+      String place, TableField field, TableEntry plan, TableEntry agreed, TableEntry control) {
+    String planned = plan.get(field);
+    String told = control.get(field);
+    return switch (field) {
+      case TOOL, SISTER, PHYSICAL -> Optional.empty();
+      case NUMBER, OFFSET -> number(place, field, plan, agreed.get(field), told);
+      case NAME ->
+          planned == null || terms.same(field, planned, told)
+              ? Optional.empty()
+              : Optional.of(Verdict.of(Why.RENAMED_IN_PLAN, "the name belongs to the library"));
+      case ORIENTATION -> orientation(planned, agreed.get(field), told);
+      case LENGTH, DIAMETER, X, Z, NOSE_RADIUS ->
+          terms.same(field, planned, told)
+              ? Optional.empty()
+              : Optional.of(size(field, plan, agreed.get(field), control));
+      default ->
+          agreed.empty() || terms.same(field, agreed.get(field), told)
+              ? Optional.empty()
+              : Optional.of(
+                  Verdict.of(Why.WEAR_OF_CONTROL, "%s belongs to the control", field.title()));
+    };
+  }
+
+  private Optional<Verdict> number(
+      String place, TableField field, TableEntry plan, String agreed, String told) {
+    String planned = plan.get(field);
+    if (planned == null && field == TableField.OFFSET || terms.same(field, planned, told)) {
+      return Optional.empty();
+    }
+    boolean planMoved = !terms.same(field, planned, agreed);
+    boolean controlMoved = !terms.same(field, agreed, told);
+    if (planMoved && controlMoved) {
+      return Optional.of(bothChanged(field, planned, agreed, told));
+    }
+    if (controlMoved) {
+      return Optional.of(
+          Verdict.of(
+              Why.RENUMBERED_AT_CONTROL,
+              "%s was %s and is %s at the control",
+              field.title(),
+              agreed,
+              told));
+    }
+    return numberTaken(place, plan)
+        .or(() ->
+            Optional.of(
+                Verdict.of(
+                    Why.RENUMBERED_IN_PLAN,
+                    "%s changed from %s to %s: offsets and wear go with it",
+                    field.title(),
+                    agreed,
+                    planned)));
+  }
+
+  private Optional<Verdict> orientation(String planned, String agreed, String told) {
+    TableField field = TableField.ORIENTATION;
+    if (terms.same(field, planned, told)) {
+      return Optional.empty();
+    }
+    return terms.same(field, agreed, told)
+        ? Optional.of(
+            Verdict.of(
+                Why.PLANNED_CHANGE, "tip orientation changed from %s to %s", agreed, planned))
+        : Optional.of(
+            Verdict.of(
+                Why.ORIENTATION_CHANGED_AT_CONTROL,
+                "tip orientation was %s and is %s at the control: look how the tool stands",
+                agreed,
+                told));
+  }
+
+  private Verdict size(TableField field, TableEntry plan, String agreed, TableEntry control) {
+    String planned = plan.get(field);
+    String told = control.get(field);
+    Nominal nominal = tables.nominal(plan);
+    boolean planMoved = !terms.alike(field, planned, agreed);
+    boolean controlMoved = !terms.same(field, agreed, told);
+    if (planMoved && controlMoved) {
+      return bothChanged(field, planned, agreed, told);
+    }
+    if (controlMoved) {
+      return told == null
+          ? Verdict.of(
+              Why.GONE_FROM_CONTROL,
+              "%s is no longer set at the control: set it again or measure",
+              field.title())
+          : oddAtControl(field, told, nominal)
+              .orElseGet(() ->
+                  Verdict.of(Why.MEASURED_AT_CONTROL, "%s was set at the machine", field.title()));
+    }
+    if (planned == null) {
+      return Verdict.of(Why.NOT_MEASURED, "the plan has no %s any more: measure it", field.title());
+    }
+    return oddInPlan(field, planned, nominal)
+        .or(() -> oldWear(field, control))
+        .orElseGet(() ->
+            Verdict.of(Why.MEASURED, "%s was measured since the last agreement", field.title()));
+  }
+
+  private static Verdict bothChanged(TableField field, String planned, String agreed, String told) {
+    return Verdict.of(
+        Why.BOTH_CHANGED,
+        "%s was %s; the plan says %s now and the control %s",
+        field.title(),
+        agreed == null ? "not set" : agreed,
+        planned == null ? "not set" : planned,
+        told == null ? "not set" : told);
+  }
+
+  private static Optional<Verdict> oldWear(TableField field, TableEntry control) {
+    return field
+        .wear()
+        .map(control::number)
+        .filter(wear -> wear.signum() != 0)
+        .map(wear ->
+            Verdict.of(
+                Why.OLD_WEAR_WITH_NEW_LENGTH,
+                "a new %s, while the control still adds wear of %s to it: it would count twice;"
+                    + " send it with the wear at zero",
+                field.title(),
+                wear.toPlainString()));
+  }
+}

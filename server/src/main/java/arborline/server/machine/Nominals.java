@@ -1,0 +1,87 @@
+package arborline.server.machine;
+
+import arborline.core.machine.Machine;
+import arborline.core.table.Nominal;
+import arborline.core.table.TableField;
+import arborline.core.tool.Motion;
+import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClasses;
+import arborline.server.library.Tools;
+import arborline.server.stack.Assemblies;
+import java.math.BigDecimal;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/**
+ * What tools should measure: the gauge length of the stack they are kept in, the diameter of their
+ * sheet. Where no stack is kept, only that a length cannot be shorter than the edges, nor longer
+ * than the tool in any usual holder.
+ */
+@Component
+public class Nominals {
+
+  private static final BigDecimal LONGEST_HOLDER = new BigDecimal("250");
+
+  private final Tools tools;
+  private final Assemblies assemblies;
+
+  Nominals(Tools tools, Assemblies assemblies) {
+    this.tools = tools;
+    this.assemblies = assemblies;
+  }
+
+  /** By tool code, upper case. */
+  public Map<String, Nominal> of(Machine machine, Collection<Long> toolIds) {
+    var held = assemblies.of(toolIds, machine.seat());
+    Map<String, Nominal> nominal = new HashMap<>();
+    tools
+        .load(toolIds)
+        .forEach((id, known) ->
+            nominal.put(
+                known.tool().code().toUpperCase(Locale.ROOT),
+                nominal(
+                    known.tool(), Optional.ofNullable(held.get(id)).map(each -> each.length()))));
+    return nominal;
+  }
+
+  private static Nominal nominal(Tool tool, Optional<BigDecimal> gaugeLength) {
+    Map<TableField, BigDecimal> sizes = new EnumMap<>(TableField.class);
+    gaugeLength.ifPresent(length -> sizes.put(TableField.LENGTH, length));
+    first(tool, "DC", "DCX", "TD").ifPresent(size -> sizes.put(TableField.DIAMETER, size));
+    Map<TableField, Nominal.Window> bounds = new EnumMap<>(TableField.class);
+    first(tool, "OAL", "LF", "LPR")
+        .ifPresent(length ->
+            bounds.put(
+                TableField.LENGTH, new Nominal.Window(shortest(tool), length.add(LONGEST_HOLDER))));
+    return new Nominal(
+        sizes, Optional.empty(), bounds, mills(tool) ? Set.of() : Set.of(TableField.DIAMETER));
+  }
+
+  private static Optional<BigDecimal> first(Tool tool, String... symbols) {
+    return Stream.of(symbols).map(tool::size).filter(Objects::nonNull).findFirst();
+  }
+
+  private static BigDecimal shortest(Tool tool) {
+    return List.of("LU", "LCF", "APMX").stream()
+        .map(tool::size)
+        .filter(Objects::nonNull)
+        .max(BigDecimal::compareTo)
+        .orElse(BigDecimal.ONE);
+  }
+
+  /** Only what mills is compensated by its radius. */
+  private static boolean mills(Tool tool) {
+    return ToolClasses.named(tool.toolClass())
+        .filter(known -> known.sheet().motion() != Motion.MILLS)
+        .isEmpty();
+  }
+}

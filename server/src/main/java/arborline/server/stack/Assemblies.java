@@ -1,0 +1,64 @@
+package arborline.server.stack;
+
+import arborline.core.machine.Assembly;
+import arborline.core.stack.Cutter;
+import arborline.core.stack.Stack;
+import arborline.server.library.Tools;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What machines meet of tools: the tool in the holder that is kept for it. */
+@Service
+public class Assemblies {
+
+  private final StackRepository stacks;
+  private final Components components;
+  private final Tools tools;
+
+  Assemblies(StackRepository stacks, Components components, Tools tools) {
+    this.stacks = stacks;
+    this.components = components;
+    this.tools = tools;
+  }
+
+  /**
+   * The assemblies of tools, by tool id; a tool without a stack is left out. Of several stacks the
+   * first that was kept for the seat counts, else the first of all.
+   *
+   * @param seat connection code of the spindle
+   */
+  @Transactional(readOnly = true)
+  public Map<Long, Assembly> of(Collection<Long> toolIds, String seat) {
+    Map<Long, Assembly> assemblies = new HashMap<>();
+    if (toolIds.isEmpty()) {
+      return assemblies;
+    }
+    Map<Long, List<StackRow>> rows =
+        stacks.findByToolIdInOrderById(toolIds).stream()
+            .collect(Collectors.groupingBy(row -> row.toolId));
+    Map<Long, Tools.Known> known = tools.load(rows.keySet());
+    rows.forEach((toolId, all) -> {
+      StackRow row =
+          all.stream()
+              .min(Comparator.comparing((StackRow each) -> !each.seat.equals(seat)))
+              .orElseThrow();
+      Cutter.of(known.get(toolId).tool())
+          .ifPresent(cutter -> assemblies.put(toolId, Assembly.of(stack(row, cutter).shape())));
+    });
+    return assemblies;
+  }
+
+  private Stack stack(StackRow row, Cutter cutter) {
+    return new Stack(
+        row.seat,
+        components.inOrder(row.parts).stream().map(Components.KnownComponent::component).toList(),
+        cutter,
+        row.projection.doubleValue());
+  }
+}

@@ -1,0 +1,94 @@
+package arborline.server.table;
+
+import arborline.core.machine.Machine;
+import arborline.core.table.ControlDialect;
+import arborline.core.table.ControlDialects;
+import arborline.core.table.ControlTable;
+import arborline.core.table.ControlTerms;
+import arborline.core.table.Nominal;
+import arborline.core.table.PlaceReport;
+import arborline.core.table.Reconciler;
+import arborline.core.table.TableEntry;
+import arborline.core.table.ToolTables;
+import arborline.server.library.Tools;
+import arborline.server.machine.Nominals;
+import arborline.server.machine.Plans;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Compares the plan of a machine and what was agreed with a reading of its control. */
+@Component
+class Comparisons {
+
+  private final Plans plans;
+  private final Tools tools;
+  private final Nominals nominals;
+  private final TableStore store;
+
+  Comparisons(Plans plans, Tools tools, Nominals nominals, TableStore store) {
+    this.plans = plans;
+    this.tools = tools;
+    this.nominals = nominals;
+    this.store = store;
+  }
+
+  /** What was compared, in which terms, and what was found. */
+  record Compared(ToolTables tables, ControlTerms terms, List<PlaceReport> reports) {}
+
+  @Transactional(readOnly = true)
+  public Compared of(Machine machine, ControlTable control) {
+    ControlDialect dialect = ControlDialects.named(machine.habits().dialect());
+    Map<String, TableEntry> plan = new HashMap<>();
+    Set<Long> ids = new HashSet<>();
+    plans
+        .plan(machine.id())
+        .forEach((place, planned) -> {
+          plan.put(place, dialect.registered(planned.entry()));
+          ids.add(planned.toolId());
+        });
+    ids.addAll(tools.byCodes(codes(control)).values());
+    Map<String, Nominal> nominal = nominals.of(machine, ids);
+    ToolTables tables =
+        new ToolTables(
+            plan,
+            nominal,
+            store.agreed(machine.id()).map(rows -> registered(rows, dialect)),
+            control);
+    ControlTerms terms = ControlTerms.of(machine);
+    List<PlaceReport> reports =
+        Reconciler.reconcile(tables, terms).stream()
+            .map(report -> carried(report, machine, dialect))
+            .toList();
+    return new Compared(tables, terms, reports);
+  }
+
+  private static Map<String, TableEntry> registered(
+      Map<String, TableEntry> rows, ControlDialect dialect) {
+    Map<String, TableEntry> registered = new HashMap<>();
+    rows.forEach((place, entry) -> registered.put(place, dialect.registered(entry)));
+    return registered;
+  }
+
+  private static List<String> codes(ControlTable control) {
+    return Stream.concat(control.pockets().values().stream(), control.spindle().stream())
+        .map(TableEntry::key)
+        .filter(key -> !key.isEmpty())
+        .toList();
+  }
+
+  /** A tool that the control cannot keep as it is called is asked about, not sent. */
+  private static PlaceReport carried(PlaceReport report, Machine machine, ControlDialect dialect) {
+    if (report.state() == PlaceReport.State.IN_STEP || report.plan().empty()) {
+      return report;
+    }
+    Optional<String> refusal = dialect.refusal(machine, report.plan());
+    return refusal.map(report::notCarried).orElse(report);
+  }
+}

@@ -1,0 +1,206 @@
+package arborline.server.table;
+
+import arborline.core.table.ControlFile;
+import arborline.server.account.Actor;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Records what is written to controls: the intention before, each file and its answer as it comes,
+ * the outcome after. Every step is a transaction of its own, so that whatever dies, the page knows
+ * what was sent.
+ */
+@Component
+@Transactional(propagation = Propagation.REQUIRES_NEW)
+class TableWrites {
+
+  /** Longer than any writing lasts: three files and two readings at their time limits. */
+  private static final Duration CLAIMED = Duration.ofMinutes(2);
+
+  private static final int LONGEST_ANSWER = 1000;
+  private static final int SHOWN = 20;
+
+  static final String SENDING = "sending";
+
+  private final JdbcClient jdbc;
+  private final Json json;
+  private final Clock clock;
+
+  TableWrites(JdbcClient jdbc, Json json, Clock clock) {
+    this.jdbc = jdbc;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /**
+   * One file of a writing.
+   *
+   * @param sentAt when it was begun to be sent; null where it never was
+   * @param answer what the control said; null where it did not answer
+   */
+  record SentFile(
+      String name,
+      String content,
+      @Nullable Instant sentAt,
+      @Nullable Instant answeredAt,
+      @Nullable String answer) {}
+
+  /**
+   * A writing to a control.
+   *
+   * @param state {@code sending}, {@code in step}, {@code interrupted}, {@code not read back} or
+   *     {@code unfinished}: the server died while it was sending
+   */
+  record Writing(
+      long id,
+      Instant begunAt,
+      @Nullable Instant endedAt,
+      String by,
+      String state,
+      @Nullable String problem,
+      List<SentFile> files) {}
+
+  /** Keeps everybody else from writing to a control; refused while somebody does. */
+  String claim(String machineId) {
+    Timestamp now = Timestamp.from(Instant.now(clock));
+    Timestamp until = Timestamp.from(Instant.now(clock).plus(CLAIMED));
+    String holder = UUID.randomUUID().toString();
+    int taken =
+        jdbc.sql("update table_claim set holder = ?, until = ? where machine_id = ? and until <= ?")
+            .params(holder, until, machineId, now)
+            .update();
+    int made =
+        taken > 0
+            ? taken
+            : jdbc.sql(
+                    "insert ignore into table_claim (machine_id, holder, until) values (?, ?, ?)")
+                .params(machineId, holder, until)
+                .update();
+    if (made == 0) {
+      throw Refusal.conflict(
+          "somebody is writing to this control just now; wait until that has ended, then compare"
+              + " again");
+    }
+    jdbc.sql(
+            "update table_write set state = 'unfinished', ended_at = ?"
+                + " where machine_id = ? and state = ?")
+        .params(now, machineId, SENDING)
+        .update();
+    return holder;
+  }
+
+  void release(String machineId, String holder) {
+    jdbc.sql("delete from table_claim where machine_id = ? and holder = ?")
+        .params(machineId, holder)
+        .update();
+  }
+
+  /** Records what is about to be sent. */
+  long intend(String machineId, List<ControlFile> files, Object intention) {
+    jdbc.sql(
+            """
+            insert into table_write (machine_id, begun_at, written_by, state, content)
+            values (?, ?, ?, ?, ?)\
+            """)
+        .params(
+            machineId,
+            Timestamp.from(Instant.now(clock)),
+            Actor.name(),
+            SENDING,
+            json.text(intention))
+        .update();
+    long id = jdbc.sql("select last_insert_id()").query(Long.class).single();
+    for (int fileNo = 0; fileNo < files.size(); fileNo++) {
+      jdbc.sql(
+              "insert into table_write_file (write_id, file_no, name, content) values (?, ?, ?, ?)")
+          .params(id, fileNo, files.get(fileNo).name(), files.get(fileNo).content())
+          .update();
+    }
+    return id;
+  }
+
+  void sending(long writeId, int fileNo) {
+    jdbc.sql("update table_write_file set sent_at = ? where write_id = ? and file_no = ?")
+        .params(Timestamp.from(Instant.now(clock)), writeId, fileNo)
+        .update();
+  }
+
+  void answered(long writeId, int fileNo, String answer) {
+    jdbc.sql(
+            "update table_write_file set answered_at = ?, answer = ?"
+                + " where write_id = ? and file_no = ?")
+        .params(Timestamp.from(Instant.now(clock)), cut(answer), writeId, fileNo)
+        .update();
+  }
+
+  /** Records how a writing ended. */
+  @Transactional(propagation = Propagation.REQUIRED)
+  void ended(long writeId, String state, @Nullable String problem) {
+    jdbc.sql("update table_write set state = ?, ended_at = ?, problem = ? where id = ?")
+        .params(
+            state,
+            Timestamp.from(Instant.now(clock)),
+            problem == null ? null : cut(problem),
+            writeId)
+        .update();
+  }
+
+  private static String cut(String text) {
+    return text.length() > LONGEST_ANSWER ? text.substring(0, LONGEST_ANSWER) : text;
+  }
+
+  /** The last writings to a control, the newest first. */
+  @Transactional(readOnly = true)
+  List<Writing> latest(String machineId) {
+    return jdbc.sql(
+            """
+            select id, begun_at, ended_at, written_by, state, problem from table_write
+            where machine_id = ? order by id desc limit %d\
+            """
+                .formatted(SHOWN))
+        .param(machineId)
+        .query((row, index) ->
+            new Writing(
+                row.getLong("id"),
+                row.getTimestamp("begun_at").toInstant(),
+                instant(row.getTimestamp("ended_at")),
+                row.getString("written_by"),
+                row.getString("state"),
+                row.getString("problem"),
+                files(row.getLong("id"))))
+        .list();
+  }
+
+  private List<SentFile> files(long writeId) {
+    return jdbc.sql(
+            """
+            select name, content, sent_at, answered_at, answer from table_write_file
+            where write_id = ? order by file_no\
+            """)
+        .param(writeId)
+        .query((row, index) ->
+            new SentFile(
+                row.getString("name"),
+                row.getString("content"),
+                instant(row.getTimestamp("sent_at")),
+                instant(row.getTimestamp("answered_at")),
+                row.getString("answer")))
+        .list();
+  }
+
+  private static @Nullable Instant instant(@Nullable Timestamp time) {
+    return Optional.ofNullable(time).map(Timestamp::toInstant).orElse(null);
+  }
+}

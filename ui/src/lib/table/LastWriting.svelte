@@ -1,0 +1,42 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { api, ask } from '$lib/api/client';
+  import { moment } from '$lib/shell/text';
+
+  let { machine }: { machine: string } = $props();
+
+  const writes = createQuery(() => ({
+    queryKey: ['reconciliation', machine, 'writes'],
+    queryFn: () =>
+      ask(api.GET('/api/v1/machines/{id}/table/writes', { params: { path: { id: machine } } }))
+  }));
+  const last = $derived(writes.data?.items[0]);
+  const troubled = $derived(
+    last && ['unfinished', 'not read back', 'interrupted'].includes(last.state)
+  );
+  const titles: Record<string, string> = {
+    unfinished: 'did not end: the server stopped in the middle',
+    'not read back': 'could not be read back',
+    interrupted: 'was interrupted'
+  };
+
+  function fate(file: { sentAt?: string | null; answer?: string | null }): string {
+    if (!file.sentAt) return 'not sent';
+    return file.answer ? `sent; the control said: ${file.answer}` : 'sent, no answer came';
+  }
+</script>
+
+{#if last && troubled}
+  <details class="m-5 border-l-4 border-query py-2 pl-4">
+    <summary class="cursor-pointer">
+      The last writing, begun {moment(last.begunAt)} by {last.by}, {titles[last.state]}. What the
+      control holds now is compared below.
+    </summary>
+    {#if last.problem}<p class="mt-1">{last.problem}</p>{/if}
+    {#each last.files as file, index (index)}
+      <h3 class="mt-2"><span class="code">{file.name}</span>: {fate(file)}</h3>
+      <pre
+        class="code max-h-40 overflow-auto border border-hairline bg-paper p-2 text-[12.5px]">{file.content}</pre>
+    {/each}
+  </details>
+{/if}
