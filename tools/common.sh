@@ -51,6 +51,12 @@ need_database() {
   need mariadb mariadb-client
 }
 
+# One node with replication switched on, for tests.
+need_galera() {
+  [ -f /usr/lib/galera/libgalera_smm.so ] && return
+  need no-such-command-galera galera-4
+}
+
 need_browser() {
   need chromium chromium fonts-dejavu-core
 }

@@ -2,6 +2,7 @@
 source tools/common.sh
 need_build_tools
 need_database
+need_galera
 need_browser
 need curl curl
 mvn -B -ntp verify "$@"

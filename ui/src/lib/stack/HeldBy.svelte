@@ -9,13 +9,13 @@
   let {
     draft,
     holder = $bindable(),
-    projection = $bindable()
+    overhang = $bindable()
   }: {
     draft: Draft;
     /** Id of what holds the tool; empty while nothing does. */
     holder: string;
-    /** How far the tool stands out of it in mm; null for the usual projection. */
-    projection: number | null;
+    /** How far the tool stands out of it in mm; null for the usual overhang. */
+    overhang: number | null;
   } = $props();
 
   /** What decides whether a holder takes it. */
@@ -79,7 +79,7 @@
   </Combobox.Root>
   {#if holder}
     <span class="text-soft">projects</span>
-    <NumberField label="Projection" unit="mm" class="h-6! w-20" optional bind:value={projection} />
-    <span class="text-soft">{units.label('mm')}{projection === null ? ', as usual' : ''}</span>
+    <NumberField label="Overhang" unit="mm" class="h-6! w-20" optional bind:value={overhang} />
+    <span class="text-soft">{units.label('mm')}{overhang === null ? ', as usual' : ''}</span>
   {/if}
 </div>

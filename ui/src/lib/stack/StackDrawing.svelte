@@ -9,7 +9,7 @@
     wall,
     pocket = false,
     clearance,
-    onprojection,
+    onoverhang,
     onpart
   }: {
     shape: StackShape;
@@ -18,7 +18,7 @@
     pocket?: boolean;
     clearance?: Clearance | null;
     /** Asked for while the cutter is dragged along its axis, in mm. */
-    onprojection?: (projection: number) => void;
+    onoverhang?: (overhang: number) => void;
     onpart?: (code: string) => void;
   } = $props();
 
@@ -58,25 +58,25 @@
       ? []
       : [
           {
-            from: shape.length - shape.projection,
+            from: shape.length - shape.overhang,
             to: shape.length,
             y: HEIGHT - 40,
-            text: `projection ${said(shape.projection)}`
+            text: `overhang ${said(shape.overhang)}`
           }
         ])
   ]);
-  let dragging = $state<{ x: number; projection: number } | null>(null);
+  let dragging = $state<{ x: number; overhang: number } | null>(null);
 
   function begin(event: PointerEvent) {
-    if (!onprojection || shape.turned) return;
-    dragging = { x: event.clientX, projection: shape.projection };
+    if (!onoverhang || shape.turned) return;
+    dragging = { x: event.clientX, overhang: shape.overhang };
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
   }
 
   function move(event: PointerEvent) {
     if (dragging) {
       const moved = (event.clientX - dragging.x) / scale;
-      onprojection?.(Math.round((dragging.projection + moved) * 2) / 2);
+      onoverhang?.(Math.round((dragging.overhang + moved) * 2) / 2);
     }
   }
 
@@ -107,7 +107,7 @@
           ? `translate(${shape.turned.at * scale} 0) rotate(${shape.turned.angle} ${LEFT} ${axis})`
           : undefined}
         role="presentation"
-        class={span.cutter && onprojection && !shape.turned ? 'cursor-ew-resize' : ''}
+        class={span.cutter && onoverhang && !shape.turned ? 'cursor-ew-resize' : ''}
         onpointerdown={span.cutter ? begin : () => onpart?.(span.code)}
         onpointermove={span.cutter ? move : undefined}
         onpointerup={() => (dragging = null)}

@@ -11,11 +11,13 @@ import {
 export class StackBuilder {
   readonly toolId: number;
   kept = $state<number | null>(null);
+  /** The version that the building started from. */
+  version = $state(0);
   name = $state('');
   seat = $state('');
   parts = $state<ComponentKnown[]>([]);
   /** In mm; null until somebody gives it: the server then takes the usual one. */
-  projection = $state<number | null>(null);
+  overhang = $state<number | null>(null);
   /** What the stack has to clear. */
   beside = $state<'wall' | 'pocket'>('wall');
   height = $state(0);
@@ -49,7 +51,7 @@ export class StackBuilder {
       name: this.name,
       seat: this.seat,
       components: this.parts.map((each) => each.id),
-      projection: this.projection ?? undefined,
+      overhang: this.overhang ?? undefined,
       stays: Object.fromEntries(
         this.parts.filter((each) => each.stays).map((each) => [each.id, each.stays ?? 0])
       ),
@@ -67,10 +69,11 @@ export class StackBuilder {
 
   open(stack: StackKept) {
     this.kept = stack.id;
+    this.version = stack.version;
     this.name = stack.name;
     this.seat = stack.seat;
     this.parts = stack.parts;
-    this.projection = stack.projection;
+    this.overhang = stack.overhang;
     void this.check();
   }
 
@@ -78,7 +81,7 @@ export class StackBuilder {
     this.kept = null;
     this.name = '';
     this.parts = [];
-    this.projection = null;
+    this.overhang = null;
     void this.check();
   }
 
@@ -102,7 +105,7 @@ export class StackBuilder {
   }
 
   project(millimetres: number) {
-    this.projection = millimetres;
+    this.overhang = millimetres;
     void this.check();
   }
 

@@ -27,12 +27,12 @@ describe('a stack being built', () => {
 
   const asked = () => post.mock.calls.at(-1)?.[1].body;
 
-  it('leaves the projection to the server until somebody gives one', async () => {
+  it('leaves the overhang to the server until somebody gives one', async () => {
     const builder = new StackBuilder(7);
     await builder.check();
-    expect(asked().projection).toBeUndefined();
+    expect(asked().overhang).toBeUndefined();
     builder.project(42);
-    expect(asked().projection).toBe(42);
+    expect(asked().overhang).toBe(42);
   });
 
   it('asks for what goes into the last part', async () => {

@@ -9,19 +9,19 @@
   const client = useQueryClient();
   const trail = createInfiniteQuery(() => ({
     queryKey: ['trail'],
-    initialPageParam: undefined as number | undefined,
+    initialPageParam: undefined as string | undefined,
     queryFn: ({ pageParam }) =>
       ask(api.GET('/api/v1/trail', { params: { query: { after: pageParam, limit: 100 } } })),
-    getNextPageParam: (last: { next?: string | null }) =>
-      last.next ? Number(last.next) : undefined
+    getNextPageParam: (last: { next?: string | null }) => last.next ?? undefined
   }));
   const lines = $derived((trail.data?.pages ?? []).flatMap((page) => page.items));
-  const may = $derived(who.may('EDIT') || who.may('LOAD'));
+  const may = $derived(who.may('EDIT') || who.may('LOAD') || who.may('PROVE'));
   const places: Record<string, string> = {
     tool: '/tools/',
     library: '/libraries/',
     delivery: '/receiving/',
-    machine: '/machines/'
+    machine: '/machines/',
+    component: '/holders/'
   };
 
   async function undo(id: number) {
@@ -58,10 +58,14 @@
             <td class="text-soft">{moment(line.at)}</td>
             <td>{line.who}</td>
             <td class="max-w-0 truncate" title={line.said}>
-              <a
-                class={['hover:text-working', line.undo === 'done' && 'line-through']}
-                href="{places[line.subjectKind] ?? '/'}{line.subjectId}">{capital(line.said)}</a
-              >
+              {#if places[line.subjectKind]}
+                <a
+                  class={['hover:text-working', line.undo === 'done' && 'line-through']}
+                  href="{places[line.subjectKind]}{line.subjectId}">{capital(line.said)}</a
+                >
+              {:else}
+                <span class={line.undo === 'done' ? 'line-through' : ''}>{capital(line.said)}</span>
+              {/if}
             </td>
             <td>
               {#if line.undo === 'possible' && may}

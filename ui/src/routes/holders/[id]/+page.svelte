@@ -9,6 +9,7 @@
   import { fit, view } from '$lib/drawing/geometry';
   import { saveSvg } from '$lib/drawing/save';
   import { entries } from '$lib/quantity/entries';
+  import { readQuantity } from '$lib/quantity/read';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
@@ -48,10 +49,14 @@
   let findings = $state<Finding[]>([]);
   const may = $derived(who.may('EDIT'));
 
+  /** The version that somebody started from. */
+  let base = 0;
+
   watch(
-    () => known.data?.component,
-    (component) => {
-      draft = structuredClone(component ?? empty);
+    () => known.data,
+    (now) => {
+      draft = structuredClone(now?.component ?? empty);
+      base = now?.version ?? 0;
     }
   );
 
@@ -93,7 +98,7 @@
         ? await ask(api.POST('/api/v1/components', { body }))
         : await ask(
             api.PUT('/api/v1/components/{id}', {
-              params: { path: { id }, query: { stays } },
+              params: { path: { id }, query: { version: base, stays } },
               body
             })
           );
@@ -128,17 +133,33 @@
     }
   }
 
-  /** Rows of length, machine-side and workpiece-side diameter from a spreadsheet. */
-  function paste(event: ClipboardEvent, row: number) {
+  /**
+   * Rows of length, machine-side and workpiece-side diameter from a spreadsheet, in the unit that
+   * lengths are looked at in when they are pasted.
+   */
+  async function paste(event: ClipboardEvent, row: number) {
     const text = event.clipboardData?.getData('text/plain') ?? '';
     if (!isTable(text)) return;
     event.preventDefault();
-    const rows = fromClipboard(text).map((cells) => cells.map((c) => Number(c.replace(',', '.'))));
-    draft.bodies.splice(
-      row,
-      rows.length,
-      ...rows.map(([length, from, to]) => ({ length, from, to: to ?? from }))
-    );
+    const from = units.code('mm');
+    try {
+      const rows = await Promise.all(
+        fromClipboard(text).map((cells) =>
+          Promise.all(cells.map((cell) => readQuantity(cell, from, 'mm')))
+        )
+      );
+      draft.bodies.splice(
+        row,
+        rows.length,
+        ...rows.map(([length, machine, work]) => ({
+          length,
+          from: machine,
+          to: work ?? machine
+        }))
+      );
+    } catch (error) {
+      failed(error);
+    }
   }
 </script>
 

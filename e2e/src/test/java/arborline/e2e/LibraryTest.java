@@ -53,7 +53,7 @@ class LibraryTest extends BrowserTest {
     download.saveAs(file);
     page.navigate("/receiving");
     page.getByLabel("Files to bring in").setInputFiles(file);
-    assertThat(page.getByLabel("Taking")).containsText("nothing changed");
+    assertThat(page.getByLabel("Taking")).containsText("nothing to take");
   }
 
   @Test

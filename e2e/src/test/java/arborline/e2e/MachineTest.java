@@ -51,15 +51,23 @@ class MachineTest extends BrowserTest {
     steps.load(stock.name(), "MP-FE10", 7, "120", "9.98");
     page.navigate("/trail");
     assertAccessible();
-    Locator planned =
-        page.getByRole(AriaRole.ROW)
-            .filter(
-                new Locator.FilterOptions()
-                    .setHasText(Pattern.compile("lead\\s*Planned MP-FE10 for pocket 7")))
-            .last();
-    planned.getByRole(AriaRole.BUTTON).click();
-    assertThat(planned).containsText("taken back");
+    takeBack("Planned MP-FE10 for pocket 7");
+    assertThat(page.getByText("planned anew since")).isVisible();
+    takeBack("Measured MP-FE10 in pocket 7");
+    assertThat(deed("Measured MP-FE10 in pocket 7")).containsText("taken back");
+    takeBack("Planned MP-FE10 for pocket 7");
+    assertThat(deed("Planned MP-FE10 for pocket 7")).containsText("taken back");
     page.navigate("/machines/M1");
     assertThat(steps.pocket(7)).hasAccessibleName(Pattern.compile("Pocket 7: (?!.*MP-FE10)"));
+  }
+
+  private Locator deed(String text) {
+    return page.getByRole(AriaRole.ROW)
+        .filter(new Locator.FilterOptions().setHasText(Pattern.compile("lead\\s*" + text)))
+        .last();
+  }
+
+  private void takeBack(String text) {
+    deed(text).getByRole(AriaRole.BUTTON).click();
   }
 }

@@ -66,7 +66,7 @@ class ShotsTest {
     pick(page, "BC-16-10");
     page.getByLabel("Height above the tip").fill("50");
     page.getByLabel("Distance from the axis").fill("12");
-    assertThat(page.getByText("of projection clear")).isVisible();
+    assertThat(page.getByText("of overhang clear")).isVisible();
     shot(page, "stack");
     Journey.button(page, "In space").click();
     assertThat(page.locator("canvas")).isVisible();

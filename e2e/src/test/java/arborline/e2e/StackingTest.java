@@ -28,7 +28,7 @@ class StackingTest extends BrowserTest {
     Journey.link(page, "Stack").click();
     assertThat(page.getByLabel("Parts", new Page.GetByLabelOptions().setExact(true)))
         .containsText("SF10");
-    assertThat(field("Projection")).hasValue("25");
+    assertThat(field("Overhang")).hasValue("25");
   }
 
   private static long holder(Script script, String code) {
@@ -78,17 +78,17 @@ class StackingTest extends BrowserTest {
   }
 
   @Test
-  void aProjectionThatIsNoNumberOrCannotBeIsSaid() {
+  void aOverhangThatIsNoNumberOrCannotBeIsSaid() {
     Stock stock = Stock.of(journey, "KP");
     page.navigate("/tools/%d/stack".formatted(stock.tool("FE10")));
     steps.takePart("BH-J40-SF10");
-    field("Projection").fill("1,250");
+    field("Overhang").fill("1,250");
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("thousands or decimal");
-    field("Projection").fill("-5");
+    field("Overhang").fill("-5");
     assertThat(page.getByText("is not between 0 and the length")).isVisible();
-    field("Projection").fill("1e9");
+    field("Overhang").fill("1e9");
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("exponent");
-    field("Projection").fill("30");
+    field("Overhang").fill("30");
     assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
     assertThat(Journey.button(page, "Keep")).isEnabled();
   }
@@ -98,17 +98,17 @@ class StackingTest extends BrowserTest {
     Stock stock = Stock.of(journey, "KD");
     page.navigate("/tools/%d/stack".formatted(stock.tool("FE10")));
     steps.takePart("BH-J40-SF10");
-    field("Projection").fill("30");
+    field("Overhang").fill("30");
     page.getByLabel("Beside").click();
     page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("the walls of a pocket"))
         .click();
     field("Depth of the pocket").fill("-35");
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("is not above 0");
     field("Depth of the pocket").fill("35");
-    assertThat(page.getByText("touches 30.0 mm above the tip; 35.0 mm of projection clear"))
+    assertThat(page.getByText("touches 30.0 mm above the tip; 35.0 mm of overhang clear"))
         .isVisible();
     Journey.button(page, "Project 35 mm").click();
-    assertThat(page.getByText("Clears; 35.0 mm of projection would be enough")).isVisible();
+    assertThat(page.getByText("Clears; 35.0 mm of overhang would be enough")).isVisible();
     field("Radius of its corners").fill("4");
     assertThat(page.getByText("it leaves 0.41 mm there")).isVisible();
     assertAccessible();
@@ -119,10 +119,10 @@ class StackingTest extends BrowserTest {
     Stock stock = Stock.of(journey, "KI");
     page.navigate("/tools/%d/stack".formatted(stock.tool("FE10")));
     steps.takePart("BH-J40-SF10");
-    field("Projection").fill("25.4");
+    field("Overhang").fill("25.4");
     Journey.button(page, "Lengths are shown in millimetres; switch").click();
     field("Height above the tip").click();
-    assertThat(field("Projection")).hasValue("1");
+    assertThat(field("Overhang")).hasValue("1");
     assertThat(page.getByLabel("What follows")).containsText("lbf.ft");
   }
 }

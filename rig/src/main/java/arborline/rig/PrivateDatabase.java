@@ -4,11 +4,14 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
 /** A MariaDB of its own on loopback, empty at start, with Debian's packages. */
 public final class PrivateDatabase implements AutoCloseable {
+
+  private static final String GALERA = "/usr/lib/galera/libgalera_smm.so";
 
   private final Background server;
   private final int port;
@@ -20,6 +23,26 @@ public final class PrivateDatabase implements AutoCloseable {
 
   /** Starts one whose files are below a folder. */
   public static PrivateDatabase start(Path parent) {
+    return start(parent, List.of());
+  }
+
+  /** Starts one as the first node of a Galera cluster on loopback. */
+  public static PrivateDatabase startReplicated(Path parent) {
+    int port = Background.freePort();
+    return start(
+        parent,
+        List.of(
+            "--wsrep-on=ON",
+            "--wsrep-provider=" + GALERA,
+            "--wsrep-cluster-address=gcomm://",
+            "--wsrep-node-address=127.0.0.1:" + port,
+            "--wsrep-provider-options=gmcast.listen_addr=tcp://127.0.0.1:%d;ist.recv_addr=127.0.0.1:%d"
+                .formatted(port, Background.freePort()),
+            "--binlog-format=ROW",
+            "--innodb-autoinc-lock-mode=2"));
+  }
+
+  private static PrivateDatabase start(Path parent, List<String> more) {
     try {
       Path folder =
           Files.createTempDirectory(Files.createDirectories(parent), "db").toAbsolutePath();
@@ -35,8 +58,8 @@ public final class PrivateDatabase implements AutoCloseable {
           "--skip-test-db");
       int port = Background.freePort();
       String socket = Files.createTempDirectory("arbor").resolve("db.sock").toString();
-      Background server =
-          Background.start(
+      List<String> command =
+          new ArrayList<>(
               List.of(
                   "mariadbd",
                   "--no-defaults",
@@ -49,9 +72,9 @@ public final class PrivateDatabase implements AutoCloseable {
                   "--character-set-server=utf8mb4",
                   "--innodb-buffer-pool-size=512M",
                   "--innodb-log-file-size=256M",
-                  "--max-allowed-packet=64M"),
-              Map.of(),
-              folder.resolve("db.log"));
+                  "--max-allowed-packet=64M"));
+      command.addAll(more);
+      Background server = Background.start(command, Map.of(), folder.resolve("db.log"));
       server.until("a database", () -> client(socket, "select 1"));
       client(
           socket,

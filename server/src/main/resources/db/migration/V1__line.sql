@@ -1,7 +1,7 @@
 -- The thinnest line: accounts, trail, libraries, deliveries, machines and tool tables.
 -- Identities come from sequences, so that many rows can be inserted in one batch.
 
-create sequence account_seq start with 1 increment by 50;
+create sequence account_seq start with 1 increment by 50 nocache;
 create table account (
   id bigint not null primary key,
   name varchar(60) not null,
@@ -64,7 +64,7 @@ create table scheduled_tasks (
   index last_heartbeat_idx (last_heartbeat)
 ) engine = InnoDB;
 
-create sequence trail_seq start with 1 increment by 50;
+create sequence trail_seq start with 1 increment by 50 nocache;
 create table trail_entry (
   id bigint not null primary key,
   happened_at datetime(6) not null,
@@ -86,14 +86,14 @@ create table live_event (
   happened_at datetime(6) not null
 ) engine = InnoDB;
 
-create sequence library_seq start with 1 increment by 50;
+create sequence library_seq start with 1 increment by 50 nocache;
 create table library (
   id bigint not null primary key,
   name varchar(100) not null,
   name_key varchar(100) not null unique
 ) engine = InnoDB;
 
-create sequence tool_seq start with 1 increment by 1000;
+create sequence tool_seq start with 1 increment by 1000 nocache;
 create table tool (
   id bigint not null primary key,
   code varchar(60) not null,
@@ -103,7 +103,7 @@ create table tool (
   unique index tool_code (code_key)
 ) engine = InnoDB;
 
-create sequence tool_version_seq start with 1 increment by 1000;
+create sequence tool_version_seq start with 1 increment by 1000 nocache;
 create table tool_version (
   id bigint not null primary key,
   tool_id bigint not null,
@@ -120,7 +120,7 @@ create table tool_version (
 ) engine = InnoDB;
 
 -- The columns after section repeat what lists filter and sort by.
-create sequence entry_seq start with 1 increment by 1000;
+create sequence entry_seq start with 1 increment by 1000 nocache;
 create table entry (
   id bigint not null primary key,
   library_id bigint not null,
@@ -140,7 +140,7 @@ create table entry (
   index entry_of_tool (tool_id)
 ) engine = InnoDB;
 
-create sequence delivery_seq start with 1 increment by 50;
+create sequence delivery_seq start with 1 increment by 50 nocache;
 create table delivery (
   id bigint not null primary key,
   name varchar(200) not null,
@@ -161,7 +161,7 @@ create table delivery_file (
   primary key (delivery_id, part)
 ) engine = InnoDB;
 
-create sequence delivery_line_seq start with 1 increment by 1000;
+create sequence delivery_line_seq start with 1 increment by 1000 nocache;
 create table delivery_line (
   id bigint not null primary key,
   delivery_id bigint not null,

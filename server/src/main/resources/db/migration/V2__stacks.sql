@@ -1,6 +1,6 @@
 -- Holders, extensions, collets and arbors, and the stacks that are built from them.
 
-create sequence component_seq start with 1 increment by 50;
+create sequence component_seq start with 1 increment by 50 nocache;
 create table component (
   id bigint not null primary key,
   code varchar(60) not null,
@@ -11,7 +11,7 @@ create table component (
   unique index component_code (code_key)
 ) engine = InnoDB;
 
-create sequence stack_seq start with 1 increment by 50;
+create sequence stack_seq start with 1 increment by 50 nocache;
 create table stack (
   id bigint not null primary key,
   tool_id bigint not null,

@@ -1,6 +1,6 @@
 -- Cutting data of a tool by work material and purpose, with their origin.
 
-create sequence cutting_line_seq start with 1 increment by 50;
+create sequence cutting_line_seq start with 1 increment by 50 nocache;
 create table cutting_line (
   id bigint not null primary key,
   tool_id bigint not null,

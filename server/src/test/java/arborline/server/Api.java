@@ -114,6 +114,18 @@ final class Api {
             .toEntity(byte[].class));
   }
 
+  /** Sends a body as it is, be it JSON or not. */
+  Answer raw(String method, java.net.URI encoded, String body) {
+    return answer(
+        http.method(org.springframework.http.HttpMethod.valueOf(method))
+            .uri(java.net.URI.create("http://127.0.0.1:%d%s".formatted(port, encoded)))
+            .headers(h -> h.setBearerAuth(key))
+            .contentType(MediaType.APPLICATION_JSON)
+            .body(body)
+            .retrieve()
+            .toEntity(byte[].class));
+  }
+
   Answer post(String path, Object body) {
     return send("POST", path, body);
   }

@@ -164,4 +164,25 @@ class CorrectingTest extends ServerTest {
     assertEquals(204, undo(looked.number("undo")).status());
     assertEquals(asked, count(delivery, "query"));
   }
+
+  @Test
+  void aCorrectionThatWasTakenBackIsNotOfferedAgain() {
+    long id =
+        lead.deliver(
+            "once.csv",
+            "CODE,NAME,CLASS,DC [mm],APMX [mm],DMM [mm],OAL [mm],NOF\nCO-ONCE,M,end-mill-flat,6,x,6,57,4\n");
+    long line =
+        lead.get("/api/v1/deliveries/%d/lines".formatted(id)).at("items").get(0).get("id").asLong();
+    lead.send(
+        "PATCH",
+        "/api/v1/deliveries/%d/lines/%d".formatted(id, line),
+        Api.body("cells", Api.body("APMX", "13")));
+    var deed = lead.get("/api/v1/trail?limit=1").at("items").get(0);
+    assertEquals("possible", deed.get("undo").asString());
+    String undo = "/api/v1/trail/%d/undo".formatted(deed.get("id").asLong());
+    assertEquals(204, lead.post(undo, null).status());
+    assertEquals(
+        "done", lead.get("/api/v1/trail?limit=2").at("items").get(1).get("undo").asString());
+    assertEquals(409, lead.post(undo, null).status());
+  }
 }

@@ -76,14 +76,14 @@ class CuttingTest extends ServerTest {
     String path = "/api/v1/tools/%d/cutting".formatted(tool);
     long kept = lead.post(path, line("p-alloy-annealed", "calculated")).number("id");
     Api.Answer proven =
-        as("OPERATOR")
+        as("TOOLROOM")
             .send(
                 "PUT",
-                "/api/v1/cutting/%d/proven".formatted(kept),
+                "/api/v1/cutting/%d/proven?version=1".formatted(kept),
                 Api.body("machine", "M1", "speed", 165, "feed", 0.06));
     assertEquals("proven", proven.text("origin"));
     assertEquals(150, proven.at("beforeSpeed").asDouble());
-    assertTrue(proven.text("by").endsWith("(operator)"));
+    assertTrue(proven.text("by").endsWith("(toolroom)"));
     long twin = tool("CU-3");
     Api.Answer offered = lead.get("/api/v1/tools/%d/cutting".formatted(twin));
     assertEquals(165, offered.at("elsewhere").get(0).get("speed").asDouble());
@@ -102,7 +102,7 @@ class CuttingTest extends ServerTest {
     long proven =
         lead.send(
                 "PUT",
-                "/api/v1/cutting/%d/proven".formatted(kept),
+                "/api/v1/cutting/%d/proven?version=1".formatted(kept),
                 Api.body("machine", "M1", "speed", 165, "feed", 0.06))
             .number("undo");
     long library = library("Copies of lines");
@@ -196,5 +196,25 @@ class CuttingTest extends ServerTest {
     assertEquals(
         "HC", lead.get("/api/v1/cutter-materials").at("items").get(0).get("id").asString());
     assertTrue(lead.get("/api/v1/coatings").at("items").size() > 5);
+  }
+
+  @Test
+  void whoProvedTakesTheOwnProofBackAndNobodyOverwritesAnothersUnseen() {
+    long tool = tool("CU-7");
+    long kept =
+        lead.post(
+                "/api/v1/tools/%d/cutting".formatted(tool), line("p-alloy-annealed", "calculated"))
+            .number("id");
+    String path = "/api/v1/cutting/%d/proven?version=1".formatted(kept);
+    Object proof = Api.body("machine", "M1", "speed", 165, "feed", 0.06);
+    Api.Answer first = as("TOOLROOM").send("PUT", path, proof);
+    assertEquals(2, first.number("version"));
+    Api.Answer late = as("PROGRAMMER").send("PUT", path, proof);
+    assertEquals(409, late.status());
+    assertTrue(late.text("detail").contains("proven at vc 165, feed 0.06 now"));
+    String undo = "/api/v1/trail/%d/undo".formatted(first.number("undo"));
+    assertEquals(204, as("TOOLROOM").post(undo, null).status());
+    assertEquals(409, as("TOOLROOM").post(undo, null).status());
+    assertEquals(403, as("OPERATOR").send("PUT", path, proof).status());
   }
 }

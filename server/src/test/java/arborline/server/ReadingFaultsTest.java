@@ -197,10 +197,14 @@ class ReadingFaultsTest extends ServerTest {
 
   @Test
   void anEmptyToolIsRefused() {
-    Api.Answer refused =
-        lead.post("/api/v1/libraries/%d/tools".formatted(library("Empty")), Api.body());
-    assertEquals(409, refused.status());
-    assertTrue(refused.text("detail").contains("no code is given"));
+    String path = "/api/v1/libraries/%d/tools".formatted(library("Empty"));
+    Api.Answer nothing = lead.post(path, Api.body());
+    assertEquals(400, nothing.status());
+    assertTrue(nothing.text("detail").contains("'code' is missing"));
+    Api.Answer blank =
+        lead.post(path, Api.body("code", "", "name", "", "classId", "", "values", Api.body()));
+    assertEquals(409, blank.status());
+    assertTrue(blank.text("detail").contains("no code is given"));
   }
 
   @Test

@@ -35,13 +35,13 @@ class RolesTest extends ServerTest {
     "DELETE, /materials/none,                         LEAD PROGRAMMER",
     "POST,   /libraries/999999/codes,                 LEAD PROGRAMMER",
     "POST,   /components,                             LEAD PROGRAMMER",
-    "PUT,    /components/999999,                      LEAD PROGRAMMER",
+    "PUT,    /components/999999?version=1,                      LEAD PROGRAMMER",
     "PUT,    /components/999999/retired?retired=true, LEAD PROGRAMMER",
     "POST,   /tools/999999/stacks,                    LEAD PROGRAMMER",
-    "PUT,    /stacks/999999,                          LEAD PROGRAMMER",
+    "PUT,    /stacks/999999?version=1,                          LEAD PROGRAMMER",
     "DELETE, /stacks/999999,                          LEAD PROGRAMMER",
     "POST,   /tools/999999/cutting,                   LEAD PROGRAMMER",
-    "PUT,    /cutting/999999/proven,                  LEAD PROGRAMMER TOOLROOM OPERATOR",
+    "PUT,    /cutting/999999/proven?version=1,        LEAD PROGRAMMER TOOLROOM",
     "DELETE, /cutting/999999,                         LEAD PROGRAMMER",
     "POST,   /deliveries/999999/accept,               LEAD PROGRAMMER",
     "POST,   /deliveries/999999/stop,                 LEAD PROGRAMMER",
@@ -62,7 +62,7 @@ class RolesTest extends ServerTest {
                   Api.body("library", 999_999, "toolId", 1, "lines", List.of()))
               .status();
       if (may.contains(role)) {
-        assertTrue(status != 401 && status != 403, role + " got " + status);
+        assertTrue(status != 401 && status != 403 && status < 500, role + " got " + status);
       } else {
         assertEquals(403, status, role);
       }

@@ -36,10 +36,10 @@ class SessionTest extends ServerTest {
   @Test
   void signInNeedsNamePasswordAndToken() throws Exception {
     assertEquals(403, status(signIn("lead", "tidewrack")));
-    assertEquals(401, status(signIn("lead", "wrong").with(csrf())));
-    assertEquals(401, status(signIn("nobody", "tidewrack").with(csrf())));
+    assertEquals(401, status(signIn("lead", "wrong").with(csrf().asHeader())));
+    assertEquals(401, status(signIn("nobody", "tidewrack").with(csrf().asHeader())));
     String body =
-        mvc.perform(signIn("Lead", "tidewrack").with(csrf()))
+        mvc.perform(signIn("Lead", "tidewrack").with(csrf().asHeader()))
             .andReturn()
             .getResponse()
             .getContentAsString();
@@ -49,10 +49,76 @@ class SessionTest extends ServerTest {
   @Test
   void guessingIsSlowedDown() throws Exception {
     for (int i = 0; i < 5; i++) {
-      status(signIn("visitor", "guess" + i).with(csrf()));
+      status(signIn("visitor", "guess" + i).with(csrf().asHeader()));
     }
-    assertEquals(429, status(signIn("visitor", "tidewrack").with(csrf())));
-    assertEquals(200, status(signIn("operator", "tidewrack").with(csrf())));
+    assertEquals(429, status(signIn("visitor", "tidewrack").with(csrf().asHeader())));
+    assertEquals(200, status(signIn("operator", "tidewrack").with(csrf().asHeader())));
+  }
+
+  private int from(String address, String password) throws Exception {
+    return status(
+        signIn("programmer", password)
+            .with(csrf().asHeader())
+            .with(request -> {
+              request.setRemoteAddr(address);
+              return request;
+            }));
+  }
+
+  @Test
+  void guessesFromElsewhereDoNotLockTheUsualAddress() throws Exception {
+    assertEquals(200, from("192.0.2.1", "tidewrack"));
+    for (int guess = 0; guess < 30; guess++) {
+      from("192.0.2." + (10 + guess), "guess" + guess);
+    }
+    assertEquals(429, from("192.0.2.99", "tidewrack"));
+    assertEquals(200, from("192.0.2.1", "tidewrack"));
+  }
+
+  @Test
+  void guessesThatAreMadeAtOnceAllCount() throws Exception {
+    try (var many = java.util.concurrent.Executors.newVirtualThreadPerTaskExecutor()) {
+      var answers =
+          java.util.stream.IntStream.range(0, 20)
+              .mapToObj(i ->
+                  many.submit(
+                      () -> status(signIn("toolroom", "guess" + i).with(csrf().asHeader()))))
+              .toList();
+      int refused = 0;
+      for (var answer : answers) {
+        refused += answer.get() == 429 ? 1 : 0;
+      }
+      assertTrue(refused >= 14, refused + " of 20");
+    }
+  }
+
+  @Test
+  void aNameWithAnotherAccentIsAnotherName() throws Exception {
+    assertEquals(401, status(signIn("\u00f6perator", "tidewrack").with(csrf().asHeader())));
+  }
+
+  @Test
+  void refusalsOutsideTheControllersAreProblemDocumentsToo() throws Exception {
+    var refused = mvc.perform(signIn("lead", "tidewrack")).andReturn().getResponse();
+    assertEquals("application/problem+json", refused.getContentType().split(";")[0]);
+    assertTrue(refused.getContentAsString().contains("load the page again"));
+    for (String path :
+        new String[] {"/error", "/api/v1/libraries/1%00", "/" + "a".repeat(20_000)}) {
+      Api.Answer odd = lead.get(java.net.URI.create(path));
+      assertTrue(odd.status() >= 400 && odd.status() < 500, path.substring(0, 6));
+      assertTrue(odd.body().has("detail"), odd.toString());
+    }
+  }
+
+  @Test
+  void pagesSayWhatTheyMayLoadAndNotWhereTheyCameFrom() throws Exception {
+    var page = mvc.perform(get("/")).andReturn().getResponse();
+    assertEquals("same-origin", page.getHeader("Referrer-Policy"));
+    String policy = page.getHeader("Content-Security-Policy");
+    for (String part :
+        new String[] {"default-src 'self'", "script-src", "frame-ancestors 'none'"}) {
+      assertTrue(policy.contains(part), policy);
+    }
   }
 
   @Test

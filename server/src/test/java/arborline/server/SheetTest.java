@@ -34,7 +34,9 @@ class SheetTest extends ServerTest {
       String id = head.get("id").asString();
       assertTrue(head.at("/outline/length").asDouble() > 0, id);
       Api.Answer blank =
-          lead.post("/api/v1/tools/check", Api.body("code", "S-1", "name", "", "classId", id));
+          lead.post(
+              "/api/v1/tools/check",
+              Api.body("code", "S-1", "name", "", "classId", id, "values", Api.body()));
       assertTrue(blank.at("sketch").asBoolean(), id);
       for (var field : blank.at("fields")) {
         assertFalse(field.get("sentence").asString().isBlank(), id + field);

@@ -40,7 +40,7 @@ class StackTest extends ServerTest {
     return made.number("toolId");
   }
 
-  private Map<String, Object> stack(long component, double projection) {
+  private Map<String, Object> stack(long component, double overhang) {
     return Api.body(
         "name",
         "Short",
@@ -48,8 +48,8 @@ class StackTest extends ServerTest {
         "ST-JD-40:f",
         "components",
         List.of(component),
-        "projection",
-        projection,
+        "overhang",
+        overhang,
         "wall",
         Api.body("height", 45, "distance", 12));
   }
@@ -65,7 +65,8 @@ class StackTest extends ServerTest {
     Api.Answer kept = lead.post("/api/v1/tools/%d/stacks".formatted(tool), stack(component, 40));
     assertEquals(201, kept.status());
     long id = kept.number("id");
-    Api.Answer longer = lead.send("PUT", "/api/v1/stacks/" + id, stack(component, 44));
+    Api.Answer longer =
+        lead.send("PUT", "/api/v1/stacks/%d?version=1".formatted(id), stack(component, 44));
     assertEquals(131, longer.at("answer").get("shape").get("length").asDouble(), 1e-9);
     String solid =
         new String(lead.bytes("/api/v1/stacks/%d/step".formatted(id)), StandardCharsets.US_ASCII);
@@ -74,7 +75,7 @@ class StackTest extends ServerTest {
     String path = "/api/v1/tools/%d/stacks".formatted(tool);
     assertTrue(lead.get(path).at("items").isEmpty());
     undo(apart);
-    assertEquals(44, lead.get(path).at("items").get(0).get("projection").asDouble());
+    assertEquals(44, lead.get(path).at("items").get(0).get("overhang").asDouble());
   }
 
   @Test
@@ -109,12 +110,12 @@ class StackTest extends ServerTest {
     String path = "/api/v1/tools/%d/stacks".formatted(tool);
     Api.Answer kept = lead.post(path, stack(component, 40));
     String one = "/api/v1/stacks/" + kept.number("id");
-    long longer = lead.send("PUT", one, stack(component, 42)).number("undo");
-    long longest = lead.send("PUT", one, stack(component, 44)).number("undo");
+    long longer = lead.send("PUT", one + "?version=1", stack(component, 42)).number("undo");
+    long longest = lead.send("PUT", one + "?version=2", stack(component, 44)).number("undo");
     assertEquals(409, lead.post("/api/v1/trail/%d/undo".formatted(longer), null).status());
     undo(longest);
     undo(longer);
-    assertEquals(40, lead.get(path).at("items").get(0).get("projection").asDouble());
+    assertEquals(40, lead.get(path).at("items").get(0).get("overhang").asDouble());
     undo(kept.number("undo"));
     assertTrue(lead.get(path).at("items").isEmpty());
   }
@@ -130,13 +131,14 @@ class StackTest extends ServerTest {
     Map<String, Object> longer = holder("ST-S");
     longer.put("bodies", List.of(Api.body("length", 100, "from", 63, "to", 30)));
     Api.Answer changed =
-        lead.send("PUT", "/api/v1/components/%d?stays=%d".formatted(component, stays), longer);
+        lead.send(
+            "PUT", "/api/v1/components/%d?version=1&stays=%d".formatted(component, stays), longer);
     assertEquals(2, changed.number("version"));
     assertEquals(140, gauge(follower), 1e-9);
     assertEquals(127, gauge(stayer), 1e-9);
     undo(changed.number("undo"));
     assertEquals(127, gauge(follower), 1e-9);
-    lead.send("PUT", "/api/v1/components/" + component, longer);
+    lead.send("PUT", "/api/v1/components/%d?version=3".formatted(component), longer);
     assertEquals(140, gauge(stayer), 1e-9);
   }
 
@@ -176,10 +178,10 @@ class StackTest extends ServerTest {
     Api.Answer made = lead.post(path, Api.body("tool", draft("ST-H1", "22"), "stack", held));
     assertEquals(201, made.status(), made.body().toString());
     assertEquals(112, gauge(made.number("toolId")), 1e-9);
-    held.put("projection", 60);
+    held.put("overhang", 60);
     Api.Answer refused = lead.post(path, Api.body("tool", draft("ST-H2", "22"), "stack", held));
     assertEquals(409, refused.status());
-    held.put("projection", 40);
+    held.put("overhang", 40);
     Api.Answer again = lead.post(path, Api.body("tool", draft("ST-H2", "22"), "stack", held));
     assertEquals(201, again.status(), "nothing was left of the first try");
   }
@@ -230,7 +232,9 @@ class StackTest extends ServerTest {
     lead.post("/api/v1/tools/%d/stacks".formatted(tool), stack(component, 40));
     Map<String, Object> longer = holder("ST-C");
     longer.put("bodies", List.of(Api.body("length", 100, "from", 63, "to", 30)));
-    assertEquals(200, lead.send("PUT", "/api/v1/components/" + component, longer).status());
+    assertEquals(
+        200,
+        lead.send("PUT", "/api/v1/components/%d?version=1".formatted(component), longer).status());
     Api.Answer using = lead.get("/api/v1/components/%d/stacks".formatted(component));
     var stack = using.at("items").get(0);
     assertEquals(140, stack.get("answer").get("shape").get("length").asDouble(), 1e-9);
@@ -264,8 +268,14 @@ class StackTest extends ServerTest {
     assertEquals(409, again.status());
     assertTrue(again.text("detail").contains("taken already"));
     long other = add("ST-Other");
-    assertEquals(409, lead.send("PUT", "/api/v1/components/" + other, holder("st-case")).status());
-    assertEquals(200, lead.send("PUT", "/api/v1/components/" + other, holder("ST-OTHER")).status());
+    assertEquals(
+        409,
+        lead.send("PUT", "/api/v1/components/%d?version=1".formatted(other), holder("st-case"))
+            .status());
+    assertEquals(
+        200,
+        lead.send("PUT", "/api/v1/components/%d?version=1".formatted(other), holder("ST-OTHER"))
+            .status());
   }
 
   @Test
@@ -292,8 +302,8 @@ class StackTest extends ServerTest {
     Map<String, Object> longer = holder("ST-V");
     longer.put("bodies", List.of(Api.body("length", 100, "from", 63, "to", 30)));
     String path = "/api/v1/components/" + component;
-    long first = lead.send("PUT", path, longer).number("undo");
-    long second = lead.send("PUT", path, holder("ST-V")).number("undo");
+    long first = lead.send("PUT", path + "?version=1", longer).number("undo");
+    long second = lead.send("PUT", path + "?version=2", holder("ST-V")).number("undo");
     Api.Answer refused = lead.post("/api/v1/trail/%d/undo".formatted(first), null);
     assertEquals(409, refused.status());
     assertTrue(refused.text("detail").contains("take the later change back first"));
@@ -358,5 +368,44 @@ class StackTest extends ServerTest {
         assertTrue(offer.get("why").asString().contains("hollow taper"));
       }
     }
+  }
+
+  @Test
+  void whatTwoChangeOfOneStackIsJoinedUnlessItIsTheSame() {
+    long component = add("ST-JOIN");
+    long tool = tool("ST-T-JOIN");
+    String path = "/api/v1/tools/%d/stacks".formatted(tool);
+    long id = lead.post(path, stack(component, 40)).number("id");
+    String one = "/api/v1/stacks/%d?version=1".formatted(id);
+    Map<String, Object> renamed = stack(component, 40);
+    renamed.put("name", "Finishing");
+    assertEquals(200, lead.send("PUT", one, renamed).status());
+    Api.Answer longer = lead.send("PUT", one, stack(component, 44));
+    assertEquals(200, longer.status());
+    assertEquals("Finishing", longer.text("name"));
+    assertEquals(44, longer.at("overhang").asDouble());
+    assertEquals(3, longer.number("version"));
+    Api.Answer clash = lead.send("PUT", one, stack(component, 42));
+    assertEquals(409, clash.status());
+    assertEquals("overhang", clash.at("details").get(0).get("symbol").asString());
+  }
+
+  @Test
+  void whatTwoChangeOfOneHolderIsJoinedUnlessItIsTheSame() {
+    long component = add("ST-BOTH");
+    String path = "/api/v1/components/%d?version=1".formatted(component);
+    Map<String, Object> named = holder("ST-BOTH");
+    named.put("name", "Renamed chuck");
+    assertEquals(200, lead.send("PUT", path, named).status());
+    Map<String, Object> clamped = holder("ST-BOTH");
+    clamped.put("clamping", 31);
+    Api.Answer joined = lead.send("PUT", path, clamped);
+    assertEquals("Renamed chuck", joined.at("component").get("name").asString());
+    assertEquals(31, joined.at("component").get("clamping").asInt());
+    Map<String, Object> other = holder("ST-BOTH");
+    other.put("name", "Another chuck");
+    Api.Answer clash = lead.send("PUT", path, other);
+    assertEquals(409, clash.status());
+    assertEquals("Renamed chuck", clash.at("details").get(0).get("theirs").asString());
   }
 }

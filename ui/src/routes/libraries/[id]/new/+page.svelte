@@ -52,7 +52,7 @@
     draft.answer?.outline ? !draft.answer.outline.parts.some((part) => part.flat) : false
   );
   let holder = $state('');
-  let projection = $state<number | null>(null);
+  let overhang = $state<number | null>(null);
 
   const like = page.url.searchParams.get('like');
   /** Until the other tool has come, or has not. */
@@ -100,7 +100,7 @@
               params: { path },
               body: {
                 tool: draft.body,
-                stack: { components: [Number(holder)], projection: projection ?? undefined }
+                stack: { components: [Number(holder)], overhang: overhang ?? undefined }
               }
             })
           )
@@ -204,7 +204,7 @@
   </header>
   <div class="min-h-0 flex-1 overflow-auto pb-8">
     {#snippet heldBy()}
-      <HeldBy {draft} bind:holder bind:projection />
+      <HeldBy {draft} bind:holder bind:overhang />
     {/snippet}
     <Drawing {draft} machineSide={turns ? heldBy : undefined} />
     <div class="grid grid-cols-[minmax(0,1fr)_280px] gap-6 xl:grid-cols-[minmax(0,1fr)_360px]">

@@ -73,7 +73,7 @@
       () =>
         ask(
           api.PUT('/api/v1/cutting/{id}/proven', {
-            params: { path: { id: line.id } },
+            params: { path: { id: line.id }, query: { version: line.version } },
             body: { machine, speed, feed }
           })
         ),

@@ -81,7 +81,7 @@
     return [
       { title: 'Gauge length', value: shape.length, unit: 'mm', decimals: 1 },
       ...turned,
-      { title: 'Projection', value: shape.projection, unit: 'mm', decimals: 1 },
+      { title: 'Overhang', value: shape.overhang, unit: 'mm', decimals: 1 },
       { title: 'Functional length', value: shape.functional, unit: 'mm', decimals: 1 },
       { title: 'Reach', value: shape.reach, unit: 'mm', decimals: 1 },
       { title: 'Largest diameter', value: shape.widest, unit: 'mm', decimals: 1 },
@@ -118,7 +118,7 @@
       const saved = builder.kept
         ? await ask(
             api.PUT('/api/v1/stacks/{id}', {
-              params: { path: { id: builder.kept } },
+              params: { path: { id: builder.kept }, query: { version: builder.version } },
               body: builder.body
             })
           )
@@ -126,6 +126,7 @@
             api.POST('/api/v1/tools/{id}/stacks', { params: { path: { id } }, body: builder.body })
           );
       builder.kept = saved.id;
+      builder.version = saved.version;
       done('Kept the stack', saved.undo ?? undefined, () => void again());
       await again();
     } catch (error) {
@@ -234,7 +235,7 @@
           wall={answer.wall}
           pocket={builder.beside === 'pocket'}
           clearance={answer.clearance}
-          onprojection={may ? (mm) => builder.project(mm) : undefined}
+          onoverhang={may ? (mm) => builder.project(mm) : undefined}
         />
       {/if}
       <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_300px] gap-8 px-5 pb-8 pt-3">
@@ -270,11 +271,11 @@
               <span class="code">{sheet.data.code}</span>
               <span class="text-soft">projects</span>
               <NumberField
-                label="Projection"
+                label="Overhang"
                 unit="mm"
                 class="h-6! w-20"
                 readonly={!may}
-                value={builder.projection ?? answer.shape.projection}
+                value={builder.overhang ?? answer.shape.overhang}
                 onvalue={(mm) => builder.project(mm ?? 0)}
               />
               <span class="text-soft"

@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param clear true where nothing but the edges comes near
  * @param touching code of the part that touches first, seen from the tip
  * @param at distance of the first touch from the tip, mm
- * @param shortest shortest projection that clears; empty where none does with the shank still held
+ * @param shortest shortest overhang that clears; empty where none does with the shank still held
  * @param said the same in a sentence
  */
 public record Clearance(
@@ -28,15 +28,15 @@ public record Clearance(
     Touch holder = first(shape, height, distance, false);
     if (cutter == null && holder == null) {
       double nearest = nearestHolder(shape, distance);
-      double shortest = Math.max(0, shape.projection() - (nearest - height));
+      double shortest = Math.max(0, shape.overhang() - (nearest - height));
       return new Clearance(
           true,
           Optional.empty(),
           0,
           Double.isFinite(nearest) ? Optional.of(shortest) : Optional.empty(),
           Double.isFinite(nearest)
-              ? said("clears; %.1f mm of projection would be enough", shortest)
-              : "clears at any projection");
+              ? said("clears; %.1f mm of overhang would be enough", shortest)
+              : "clears at any overhang");
     }
     if (cutter != null) {
       return new Clearance(
@@ -45,11 +45,11 @@ public record Clearance(
           cutter.at(),
           Optional.empty(),
           said(
-              "the shank of %s touches %.1f mm above the tip: no projection clears",
+              "the shank of %s touches %.1f mm above the tip: no overhang clears",
               cutter.code(), cutter.at()));
     }
-    double needed = shape.projection() + height - nearestHolder(shape, distance);
-    double longest = stack.longestProjection();
+    double needed = shape.overhang() + height - nearestHolder(shape, distance);
+    double longest = stack.longestOverhang();
     boolean held = needed <= longest + TOUCH;
     return new Clearance(
         false,
@@ -58,8 +58,8 @@ public record Clearance(
         held ? Optional.of(needed) : Optional.empty(),
         said(
             held
-                ? "%s touches %.1f mm above the tip; %.1f mm of projection clear"
-                : "%s touches %.1f mm above the tip; %.1f mm of projection would clear,"
+                ? "%s touches %.1f mm above the tip; %.1f mm of overhang clear"
+                : "%s touches %.1f mm above the tip; %.1f mm of overhang would clear,"
                     + " but the shank is held up to %.1f mm only",
             holder.code(),
             holder.at(),

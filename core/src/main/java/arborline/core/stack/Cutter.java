@@ -74,7 +74,7 @@ public record Cutter(
    *
    * @param clamped least length that what holds it needs, mm
    */
-  public double usualProjection(double clamped) {
+  public double usualOverhang(double clamped) {
     double free = usable > 0 ? usable + FREE : length() / 2;
     return Math.max(1, Math.floor(Math.min(Math.ceil(free), length() - clamped)));
   }

@@ -11,9 +11,9 @@ import java.util.Locale;
  *
  * @param seat connection code of the spindle or turret; blank where no machine is chosen
  * @param components machine side first
- * @param projection how far the cutter stands out of the last component, mm
+ * @param overhang how far the cutter stands out of the last component, mm
  */
-public record Stack(String seat, List<Component> components, Cutter cutter, double projection) {
+public record Stack(String seat, List<Component> components, Cutter cutter, double overhang) {
 
   /** What does not mate, cannot be held or cannot be. */
   public List<Finding> findings() {
@@ -56,13 +56,13 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
   }
 
   private void clamping(List<Finding> findings) {
-    double held = cutter.length() - projection;
-    if (!(projection > 0) || projection > cutter.length()) {
+    double held = cutter.length() - overhang;
+    if (!(overhang > 0) || overhang > cutter.length()) {
       findings.add(
           said(
-              "projection-range",
-              "projection %.1f mm is not between 0 and the length of %s, %.1f mm",
-              projection,
+              "overhang-range",
+              "overhang %.1f mm is not between 0 and the length of %s, %.1f mm",
+              overhang,
               cutter.code(),
               cutter.length()));
     } else if (clamped() && held < needed()) {
@@ -73,12 +73,12 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
               held,
               components.getLast().code(),
               needed(),
-              longestProjection()));
+              longestOverhang()));
     }
   }
 
   /** How far the cutter can stand out with enough of its shank held, mm. */
-  public double longestProjection() {
+  public double longestOverhang() {
     return Math.max(0, cutter.length() - (clamped() ? needed() : 0));
   }
 

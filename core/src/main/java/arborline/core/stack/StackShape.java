@@ -13,7 +13,7 @@ import java.util.Optional;
  * @param spans outline by part, machine side first
  * @param length gauge length: from gauge line to tip, along the axis of the spindle
  * @param functional LF: from gauge line to the cutting reference point, the corners of a drill
- * @param projection of the cutter out of its holder
+ * @param overhang of the cutter out of its holder
  * @param reach how deep it can go along its own axis beside a wall that the edges have just cut
  * @param widest largest diameter
  * @param widestNearGauge largest diameter within 50 mm of the gauge line
@@ -28,7 +28,7 @@ public record StackShape(
     List<Span> spans,
     double length,
     double functional,
-    double projection,
+    double overhang,
     double reach,
     double widest,
     double widestNearGauge,
@@ -65,10 +65,10 @@ public record StackShape(
       each.turn().ifPresent(sum::turn);
     }
     Cutter cutter = stack.cutter();
-    double projection = Math.clamp(stack.projection(), 0, cutter.length());
-    double hidden = stack.components().isEmpty() ? 0 : cutter.length() - projection;
+    double overhang = Math.clamp(stack.overhang(), 0, cutter.length());
+    double hidden = stack.components().isEmpty() ? 0 : cutter.length() - overhang;
     sum.part(cutter.code(), true, from(cutter.bodies(), hidden), cutter.material());
-    sum.mass(within(cutter.bodies(), hidden), cutter.material(), sum.at - projection - hidden);
+    sum.mass(within(cutter.bodies(), hidden), cutter.material(), sum.at - overhang - hidden);
     double mass = sum.mass;
     double centre = mass == 0 ? 0 : sum.moment / mass;
     return new StackShape(

@@ -72,14 +72,14 @@ class StackPropertiesTest {
   }
 
   @Test
-  void gaugeLengthIsTheSumOfThePartsAndTheProjection() {
+  void gaugeLengthIsTheSumOfThePartsAndTheOverhang() {
     forAll((stack, shape) -> {
       double sum =
           stack.components().stream()
               .flatMap(part -> part.bodies().stream())
               .mapToDouble(body -> body.length().doubleValue())
               .sum();
-      assertEquals(sum + stack.projection(), shape.length(), 1e-9);
+      assertEquals(sum + stack.overhang(), shape.length(), 1e-9);
     });
   }
 
@@ -107,15 +107,15 @@ class StackPropertiesTest {
   }
 
   @Test
-  void aLongerProjectionBendsMore() {
+  void aLongerOverhangBendsMore() {
     forAll((stack, shape) -> {
-      Stack longer = new Stack("", stack.components(), stack.cutter(), stack.projection() + 5);
+      Stack longer = new Stack("", stack.components(), stack.cutter(), stack.overhang() + 5);
       assertTrue(longer.shape().deflection() > shape.deflection());
     });
   }
 
   @Test
-  void theShortestProjectionThatClearsDoesClearAndLessDoesNot() {
+  void theShortestOverhangThatClearsDoesClearAndLessDoesNot() {
     forAll((stack, shape) -> {
       double distance = stack.cutter().diameter() / 2 + 3;
       Clearance.of(stack, new Wall(40, distance))
@@ -128,8 +128,8 @@ class StackPropertiesTest {
     });
   }
 
-  private static boolean at(Stack stack, double projection, double distance) {
-    Stack other = new Stack("", stack.components(), stack.cutter(), projection);
+  private static boolean at(Stack stack, double overhang, double distance) {
+    Stack other = new Stack("", stack.components(), stack.cutter(), overhang);
     return Clearance.of(other, new Wall(40, distance)).clear();
   }
 }

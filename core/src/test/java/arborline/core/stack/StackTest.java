@@ -44,8 +44,8 @@ class StackTest {
         .orElseThrow();
   }
 
-  private static Stack stack(double projection) {
-    return new Stack("ST-JD-40:f", List.of(CHUCK), mill(), projection);
+  private static Stack stack(double overhang) {
+    return new Stack("ST-JD-40:f", List.of(CHUCK), mill(), overhang);
   }
 
   private static List<String> codes(Stack stack) {
@@ -56,7 +56,7 @@ class StackTest {
   void lengthIsTheHolderAndWhatStandsOutOfIt() {
     StackShape shape = stack(40).shape();
     assertEquals(127, shape.length(), 1e-9);
-    assertEquals(40, shape.projection(), 1e-9);
+    assertEquals(40, shape.overhang(), 1e-9);
     assertEquals(63, shape.widest(), 1e-9);
     assertEquals(40, shape.reach(), 1e-9);
   }
@@ -75,12 +75,12 @@ class StackTest {
   /** APMX 22 and 3 mm more; with little to be held by, only as far as the shank can be clamped. */
   @Test
   void aCutterUsuallyStandsOutAsFarAsItIsUsed() {
-    assertEquals(25, mill().usualProjection(28));
+    assertEquals(25, mill().usualOverhang(28));
     Cutter shank =
         Cutter.of(tool("CODE=L CLASS=end-mill-flat DC=10 APMX=50 DMM=10 OAL=72 NOF=4"))
             .orElseThrow();
-    assertEquals(44, shank.usualProjection(28));
-    assertEquals(53, shank.usualProjection(0));
+    assertEquals(44, shank.usualOverhang(28));
+    assertEquals(53, shank.usualOverhang(0));
   }
 
   /** Frustum volumes and centres of textbooks, density 7850 and 14500 kg/m3. */
@@ -99,7 +99,7 @@ class StackTest {
   }
 
   @Test
-  void aShorterProjectionIsStiffer() {
+  void aShorterOverhangIsStiffer() {
     assertTrue(stack(30).shape().deflection() < stack(40).shape().deflection());
   }
 
@@ -117,18 +117,18 @@ class StackTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"44, ''", "45, clamping-short", "80, projection-range", "0, projection-range"})
-  void theShankMustBeHeldLongEnough(double projection, String code) {
-    assertEquals(code.isEmpty() ? List.of() : List.of(code), codes(stack(projection)));
+  @CsvSource({"44, ''", "45, clamping-short", "80, overhang-range", "0, overhang-range"})
+  void theShankMustBeHeldLongEnough(double overhang, String code) {
+    assertEquals(code.isEmpty() ? List.of() : List.of(code), codes(stack(overhang)));
   }
 
   /** The chuck narrows to 24 at its face and holds 28 of the 72 mm. */
   @ParameterizedTest
   @CsvSource({
-    "39, 12, true, 39.0, clears; 39.0 mm of projection would be enough",
-    "41, 12, false, 41.0, H-1 touches 40.0 mm above the tip; 41.0 mm of projection clear",
-    "45, 20, true, 0.0, clears; 0.0 mm of projection would be enough",
-    "70, 13, false, , 'H-1 touches 46.0 mm above the tip; 64.0 mm of projection would clear, but the"
+    "39, 12, true, 39.0, clears; 39.0 mm of overhang would be enough",
+    "41, 12, false, 41.0, H-1 touches 40.0 mm above the tip; 41.0 mm of overhang clear",
+    "45, 20, true, 0.0, clears; 0.0 mm of overhang would be enough",
+    "70, 13, false, , 'H-1 touches 46.0 mm above the tip; 64.0 mm of overhang would clear, but the"
         + " shank is held up to 44.0 mm only'"
   })
   void theHolderClearsAWallOrSaysHowFarToProject(
@@ -151,10 +151,10 @@ class StackTest {
   @ParameterizedTest
   @CsvSource({"30, 40, true", "41, 40, false", "41, 41, true"})
   void inAPocketTheWallStandsHalfTheCutterBesideTheAxis(
-      double depth, double projection, boolean clear) {
+      double depth, double overhang, boolean clear) {
     Wall wall = new Pocket(depth, Optional.of(6.0)).wall(mill());
     assertEquals(new Wall(depth, 5), wall);
-    assertEquals(clear, Clearance.of(stack(projection), wall).clear());
+    assertEquals(clear, Clearance.of(stack(overhang), wall).clear());
   }
 
   /** (5 - 2)(sqrt 2 - 1) = 1.243 mm along the bisector. */

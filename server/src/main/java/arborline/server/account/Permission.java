@@ -7,5 +7,7 @@ public enum Permission {
   /** Bring deliveries in and take them. */
   RECEIVE,
   /** Change load plans and write to controls. */
-  LOAD
+  LOAD,
+  /** Say which cutting data proved good at a machine. */
+  PROVE
 }

@@ -4,9 +4,9 @@ import java.util.Set;
 
 /** Account roles with what they may do besides looking. */
 public enum Role {
-  LEAD(Set.of(Permission.EDIT, Permission.RECEIVE, Permission.LOAD)),
-  PROGRAMMER(Set.of(Permission.EDIT, Permission.RECEIVE)),
-  TOOLROOM(Set.of(Permission.LOAD)),
+  LEAD(Set.of(Permission.values())),
+  PROGRAMMER(Set.of(Permission.EDIT, Permission.RECEIVE, Permission.PROVE)),
+  TOOLROOM(Set.of(Permission.LOAD, Permission.PROVE)),
   OPERATOR(Set.of()),
   VISITOR(Set.of());
 

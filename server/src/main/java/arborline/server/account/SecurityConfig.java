@@ -1,24 +1,28 @@
 package arborline.server.account;
 
+import arborline.server.support.ProblemWriter;
 import jakarta.servlet.DispatcherType;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
-import org.springframework.security.config.annotation.web.configurers.CsrfConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.AccessDeniedHandler;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
 
 @Configuration
 @EnableMethodSecurity
@@ -51,7 +55,9 @@ class SecurityConfig {
   @Bean
   @Order(2)
   SecurityFilterChain people(HttpSecurity http) throws Exception {
-    http.csrf(CsrfConfigurer::spa);
+    http.csrf(csrf ->
+        csrf.csrfTokenRepository(CookieCsrfTokenRepository.withHttpOnlyFalse())
+            .csrfTokenRequestHandler(new HeaderCsrf()));
     return guarded(http);
   }
 
@@ -69,26 +75,41 @@ class SecurityConfig {
                 .authenticated()
                 .anyRequest()
                 .permitAll())
-        .exceptionHandling(errors -> errors.authenticationEntryPoint(signInFirst()))
+        .exceptionHandling(
+            errors -> errors.authenticationEntryPoint(signInFirst()).accessDeniedHandler(refused()))
         .formLogin(AbstractHttpConfigurer::disable)
         .httpBasic(AbstractHttpConfigurer::disable)
         .logout(AbstractHttpConfigurer::disable)
         .requestCache(AbstractHttpConfigurer::disable)
         .headers(headers ->
-            headers.contentSecurityPolicy(
-                policy -> policy.policyDirectives("frame-ancestors 'none'; object-src 'none'")));
+            headers
+                .contentSecurityPolicy(policy -> policy.policyDirectives(ContentPolicy.text()))
+                .referrerPolicy(policy ->
+                    policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
     return http.build();
   }
 
   private static AuthenticationEntryPoint signInFirst() {
-    return (request, response, failure) -> {
-      response.setStatus(HttpStatus.UNAUTHORIZED.value());
-      response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-      response
-          .getWriter()
-          .write(
-              "{\"status\":401,\"title\":\"Unauthorized\","
-                  + "\"detail\":\"sign in first, or send a valid access key\"}");
-    };
+    return (request, response, failure) ->
+        ProblemWriter.write(
+            response, HttpStatus.UNAUTHORIZED, "sign in first, or send a valid access key");
+  }
+
+  private static AccessDeniedHandler refused() {
+    return (request, response, denied) ->
+        ProblemWriter.write(
+            response,
+            HttpStatus.FORBIDDEN,
+            denied instanceof CsrfException
+                ? "this request does not come from our pages; load the page again"
+                : "your role may not do this; ask the lead");
+  }
+
+  /** What the firewall in front of all refuses: odd signs in the address. */
+  @Bean
+  RequestRejectedHandler rejectedAddress() {
+    return (request, response, rejected) ->
+        ProblemWriter.write(
+            response, HttpStatus.BAD_REQUEST, "the address has signs that no address of ours has");
   }
 }

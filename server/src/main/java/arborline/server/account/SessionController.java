@@ -64,15 +64,14 @@ class SessionController {
       @RequestBody SignIn entry, HttpServletRequest request, HttpServletResponse response) {
     String key = Account.key(Optional.ofNullable(entry.name()).orElse(""));
     String shortKey = key.length() > 60 ? key.substring(0, 60) : key;
-    guard.check(shortKey, request.getRemoteAddr());
+    guard.attempt(shortKey, request.getRemoteAddr());
     Optional<Account> account = accounts.findByNameKey(key);
     String hash = account.map(each -> each.passwordHash).orElse(decoyHash);
     String password = Optional.ofNullable(entry.password()).orElse("");
     if (!passwords.matches(password, hash) || account.isEmpty()) {
-      guard.failed(shortKey, request.getRemoteAddr());
       throw Refusal.of(HttpStatus.UNAUTHORIZED, "name and password do not belong together");
     }
-    guard.succeeded(shortKey);
+    guard.succeeded(shortKey, request.getRemoteAddr());
     return enter(account.get(), request, response);
   }
 

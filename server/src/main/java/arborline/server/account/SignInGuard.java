@@ -1,6 +1,9 @@
 package arborline.server.account;
 
 import arborline.server.support.Refusal;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import io.github.bucket4j.Bucket;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
@@ -9,46 +12,71 @@ import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
-/** Slows down guessing: after five failures of a name or twenty of an address, fifteen minutes. */
+/**
+ * Slows guessing down. Every attempt counts from its beginning, so that parallel ones do. An
+ * account is guarded against addresses from which nobody signed in to it before; whoever knows the
+ * password is not kept out of his usual address by guesses made elsewhere.
+ */
 @Component
 class SignInGuard {
 
-  private static final int PER_NAME = 5;
-  private static final int PER_ADDRESS = 20;
-  private static final Duration PERIOD = Duration.ofMinutes(15);
+  private static final int PER_NAME_AND_ADDRESS = 5;
+  private static final int PER_ADDRESS = 60;
+  private static final int PER_NAME_FROM_ELSEWHERE = 20;
+  private static final Duration SHORT = Duration.ofMinutes(1);
+  private static final Duration LONG = Duration.ofMinutes(15);
+  private static final Duration REMEMBERED = Duration.ofDays(90);
 
   private final JdbcClient jdbc;
   private final Clock clock;
+  private final Cache<String, Bucket> buckets =
+      Caffeine.newBuilder().maximumSize(100_000).expireAfterAccess(LONG).build();
 
   SignInGuard(JdbcClient jdbc, Clock clock) {
     this.jdbc = jdbc;
     this.clock = clock;
   }
 
-  void check(String nameKey, String address) {
-    if (failures("name_key", nameKey) >= PER_NAME || failures("address", address) >= PER_ADDRESS) {
+  /** Counts an attempt; refused where there were too many. */
+  void attempt(String nameKey, String address) {
+    boolean allowed =
+        bucket("pair " + nameKey + " " + address, PER_NAME_AND_ADDRESS, SHORT).tryConsume(1)
+            && bucket("address " + address, PER_ADDRESS, LONG).tryConsume(1)
+            && (usual(nameKey, address)
+                || bucket("name " + nameKey, PER_NAME_FROM_ELSEWHERE, LONG).tryConsume(1));
+    if (!allowed) {
       throw Refusal.of(
-          HttpStatus.TOO_MANY_REQUESTS,
-          "too many failed attempts; wait %d minutes".formatted(PERIOD.toMinutes()));
+          HttpStatus.TOO_MANY_REQUESTS, "too many attempts; wait a minute and try again");
     }
   }
 
-  private int failures(String column, String value) {
-    return jdbc.sql(
-            "select count(*) from sign_in_failure where failed_at > ? and " + column + " = ?")
-        .param(Timestamp.from(Instant.now(clock).minus(PERIOD)))
-        .param(value)
-        .query(Integer.class)
-        .single();
+  private Bucket bucket(String name, int most, Duration period) {
+    return buckets.get(
+        name,
+        key ->
+            Bucket.builder()
+                .addLimit(limit -> limit.capacity(most).refillGreedy(most, period))
+                .build());
   }
 
-  void failed(String nameKey, String address) {
-    jdbc.sql("insert into sign_in_failure (name_key, address, failed_at) values (?, ?, ?)")
+  private boolean usual(String nameKey, String address) {
+    return jdbc.sql(
+                """
+                select count(*) from usual_address
+                where name_key = ? and address = ? and seen_at > ?\
+                """)
+            .params(nameKey, address, Timestamp.from(Instant.now(clock).minus(REMEMBERED)))
+            .query(Integer.class)
+            .single()
+        > 0;
+  }
+
+  /** The password was right: the address is a usual one, and its attempts are forgotten. */
+  void succeeded(String nameKey, String address) {
+    jdbc.sql("replace into usual_address (name_key, address, seen_at) values (?, ?, ?)")
         .params(nameKey, address, Timestamp.from(Instant.now(clock)))
         .update();
-  }
-
-  void succeeded(String nameKey) {
-    jdbc.sql("delete from sign_in_failure where name_key = ?").param(nameKey).update();
+    buckets.invalidate("pair " + nameKey + " " + address);
+    bucket("address " + address, PER_ADDRESS, LONG).addTokens(1);
   }
 }

@@ -44,6 +44,9 @@ class CuttingLine {
   BigDecimal beforeSpeed;
   BigDecimal beforeFeed;
 
+  /** Grows with each change. */
+  int versionNo = 1;
+
   protected CuttingLine() {}
 
   CuttingLine(long toolId) {

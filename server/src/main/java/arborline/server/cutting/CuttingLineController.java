@@ -42,10 +42,12 @@ class CuttingLineController {
    * @param feed per tooth in milling, else per revolution, mm
    * @param origin {@code proven}, {@code fixed}, {@code catalogue} or {@code calculated}
    * @param beforeSpeed what stood there before it was proven
+   * @param version grows with each change
    * @param undo line of the trail that takes the last deed back; null where nothing was done
    */
   record CuttingLineView(
       long id,
+      int version,
       long toolId,
       String material,
       String purpose,
@@ -73,6 +75,7 @@ class CuttingLineController {
     private static CuttingLineView of(CuttingLine line, @Nullable Long undo) {
       return new CuttingLineView(
           line.id,
+          line.versionNo,
           line.toolId,
           line.material,
           line.purpose,
@@ -134,11 +137,16 @@ class CuttingLineController {
     return CuttingLineView.of(lines.keep(id, draft));
   }
 
-  /** Whoever stands at the machine may say what worked there. */
+  /**
+   * Says what worked at a machine.
+   *
+   * @param version of the line that somebody looked at; refused where it is another one now
+   */
   @PutMapping("/cutting/{id}/proven")
-  @PreAuthorize("hasAnyAuthority('EDIT', 'LOAD') or hasRole('OPERATOR')")
-  CuttingLineView prove(@PathVariable long id, @RequestBody CuttingLines.Proof proof) {
-    return CuttingLineView.of(lines.prove(id, proof));
+  @PreAuthorize("hasAuthority('PROVE')")
+  CuttingLineView prove(
+      @PathVariable long id, @RequestParam int version, @RequestBody CuttingLines.Proof proof) {
+    return CuttingLineView.of(lines.prove(id, version, proof));
   }
 
   @DeleteMapping("/cutting/{id}")

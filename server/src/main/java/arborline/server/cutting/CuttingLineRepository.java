@@ -3,6 +3,7 @@ package arborline.server.cutting;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -13,6 +14,12 @@ interface CuttingLineRepository extends Repository<CuttingLine, Long> {
   void delete(CuttingLine line);
 
   Optional<CuttingLine> findById(long id);
+
+  /** Takes the next version for whoever changes a line; 0 where it is another version now. */
+  @Modifying(clearAutomatically = true)
+  @Query(
+      "update CuttingLine c set c.versionNo = c.versionNo + 1 where c.id = :id and c.versionNo = :version")
+  int advance(long id, int version);
 
   List<CuttingLine> findByToolIdOrderById(long toolId);
 

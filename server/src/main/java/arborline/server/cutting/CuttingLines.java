@@ -48,6 +48,7 @@ class CuttingLines implements Attachment {
   private final Machines machines;
   private final Materials materials;
   private final CuttingUndo undo;
+  private final ProofUndo proofs;
   private final Trail trail;
   private final Live live;
   private final Clock clock;
@@ -58,6 +59,7 @@ class CuttingLines implements Attachment {
       Machines machines,
       Materials materials,
       CuttingUndo undo,
+      ProofUndo proofs,
       Trail trail,
       Live live,
       Clock clock) {
@@ -66,6 +68,7 @@ class CuttingLines implements Attachment {
     this.machines = machines;
     this.materials = materials;
     this.undo = undo;
+    this.proofs = proofs;
     this.trail = trail;
     this.live = live;
     this.clock = clock;
@@ -243,7 +246,16 @@ class CuttingLines implements Attachment {
 
   /** Marks a line as proven at a machine; what stood there before is kept beside it. */
   @Transactional
-  Kept prove(long id, Proof proof) {
+  Kept prove(long id, int version, Proof proof) {
+    CuttingLine seen = row(id);
+    if (lines.advance(id, version) == 0) {
+      throw Refusal.conflict(
+          "somebody else changed this line meanwhile: %s at vc %s, feed %s now; look at it again"
+              .formatted(
+                  seen.origin.name().toLowerCase(java.util.Locale.ROOT),
+                  seen.speed.stripTrailingZeros().toPlainString(),
+                  seen.feed.stripTrailingZeros().toPlainString()));
+    }
     CuttingLine line = row(id);
     LineState before = LineState.of(line);
     if (proof.machine() == null || proof.machine().isBlank()) {
@@ -256,7 +268,7 @@ class CuttingLines implements Attachment {
     line.machine = cut(proof.machine());
     line.origin = CuttingLine.Origin.PROVEN;
     sign(line);
-    return new Kept(line, said(line, "proved cutting data of ", before, LineState.of(line)));
+    return new Kept(line, proven(line, before));
   }
 
   /** Takes a line out. Answers the line of the trail that takes it back. */
@@ -296,6 +308,17 @@ class CuttingLines implements Attachment {
   private void sign(CuttingLine line) {
     line.saidBy = Actor.name();
     line.saidAt = Instant.now(clock).truncatedTo(ChronoUnit.MICROS);
+  }
+
+  private long proven(CuttingLine line, LineState before) {
+    live.say("tool", line.toolId, "cutting");
+    return trail.record(
+        Said.of(
+                "tool",
+                line.toolId,
+                "proved cutting data of " + tools.get(line.toolId).tool().code())
+            .undoneBy(
+                ProofUndo.KIND, proofs.deed(line.id, line.toolId, before, LineState.of(line))));
   }
 
   private long said(

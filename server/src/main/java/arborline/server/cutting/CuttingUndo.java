@@ -1,5 +1,6 @@
 package arborline.server.cutting;
 
+import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.trail.StateUndo;
@@ -14,6 +15,7 @@ class CuttingUndo extends StateUndo<CuttingLine, LineState> {
   CuttingUndo(CuttingLineRepository lines, Json json, Live live) {
     super(
         KIND,
+        Permission.EDIT,
         new Rows<>(lines::findById, CuttingLine::new, lines::save, lines::delete),
         new States<>(LineState.class, LineState::of, LineState::to),
         toolId -> live.say("tool", toolId, "cutting"),

@@ -55,5 +55,6 @@ record LineState(
     line.machine = machine;
     line.beforeSpeed = beforeSpeed;
     line.beforeFeed = beforeFeed;
+    line.versionNo++;
   }
 }

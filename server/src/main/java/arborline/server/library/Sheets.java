@@ -6,6 +6,8 @@ import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Inspected;
 import arborline.core.library.Codes;
 import arborline.core.library.NextSize;
+import arborline.core.merge.ToolDifference;
+import arborline.core.merge.ToolMerge;
 import arborline.core.naming.UsualName;
 import arborline.core.tool.Tool;
 import arborline.server.support.Refusal;
@@ -112,7 +114,7 @@ class Sheets {
       ToolVersion version = newestFirst.get(i);
       List<String> changes =
           i + 1 < newestFirst.size()
-              ? ChangeText.of(newestFirst.get(i + 1).tool(owner.code), version.tool(owner.code))
+              ? ToolDifference.of(newestFirst.get(i + 1).tool(owner.code), version.tool(owner.code))
               : List.of();
       heads.add(
           new VersionHead(
@@ -184,7 +186,7 @@ class Sheets {
     }
     int before = owner.versionNo;
     shelves.change(owner, wanted, "changed here");
-    String what = String.join(", ", ChangeText.of(now, wanted));
+    String what = String.join(", ", ToolDifference.of(now, wanted));
     long undo =
         trail.record(
             Said.of("tool", toolId, "changed %s: %s".formatted(owner.code, what))
@@ -198,7 +200,7 @@ class Sheets {
             .findByToolIdAndVersionNo(owner.id, baseVersion)
             .orElseThrow(() -> Refusal.badRequest("there is no version " + baseVersion))
             .tool(owner.code);
-    FieldMerge.Merged merged = FieldMerge.merge(base, now, mine);
+    ToolMerge.Merged merged = ToolMerge.merge(base, now, mine);
     if (!merged.conflicts().isEmpty()) {
       throw Refusal.conflict(
           "somebody else changed the same fields meanwhile; choose which value stays",

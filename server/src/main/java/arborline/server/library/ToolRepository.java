@@ -1,10 +1,9 @@
 package arborline.server.library;
 
-import jakarta.persistence.LockModeType;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -18,7 +17,14 @@ interface ToolRepository extends Repository<ShopTool, Long> {
 
   boolean existsByCodeKey(String codeKey);
 
-  @Lock(LockModeType.PESSIMISTIC_WRITE)
-  @Query("select t from ShopTool t where t.id = :id")
-  Optional<ShopTool> lock(long id);
+  /** Keeps everybody else from changing a tool until the transaction ends, on any node. */
+  @Modifying
+  @Query(value = "update tool set lock_no = lock_no + 1 where id = :id", nativeQuery = true)
+  int touch(long id);
+
+  /** A tool that nobody else changes until the transaction ends. */
+  default Optional<ShopTool> lock(long id) {
+    touch(id);
+    return findById(id);
+  }
 }

@@ -1,10 +1,9 @@
 package arborline.server.receiving;
 
-import jakarta.persistence.LockModeType;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
-import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -15,13 +14,16 @@ interface DeliveryRepository extends Repository<Delivery, Long> {
 
   Optional<Delivery> findByIdAndPutAwayAtIsNull(long id);
 
-  @Lock(LockModeType.PESSIMISTIC_WRITE)
-  @Query("select d from Delivery d where d.id = :id and d.putAwayAt is null")
-  Optional<Delivery> lock(long id);
+  /** Keeps everybody else from locking a delivery until the transaction ends, on any node. */
+  @Modifying
+  @Query(value = "update delivery set lock_no = lock_no + 1 where id = :id", nativeQuery = true)
+  int touch(long id);
 
-  @Lock(LockModeType.PESSIMISTIC_WRITE)
-  @Query("select d from Delivery d where d.id = :id")
-  Optional<Delivery> lockAny(long id);
+  /** One that is there, with nobody else changing it until the transaction ends. */
+  default Optional<Delivery> lock(long id) {
+    touch(id);
+    return findByIdAndPutAwayAtIsNull(id);
+  }
 
   /** One that was put away and is not cleared yet. */
   @Query("select d from Delivery d where d.id = :id and d.putAwayAt is not null")

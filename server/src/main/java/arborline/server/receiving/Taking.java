@@ -284,7 +284,7 @@ public class Taking {
 
     /** Refuses where the lines of the taking are no longer there as it left them. */
     private void lockedUnchanged(Take take) {
-      deliveries.lockAny(take.deliveryId());
+      deliveries.touch(take.deliveryId());
       boolean there =
           jdbc.sql(
                   "select exists(select 1 from delivery_line where delivery_id = ? and take_no = ?)")

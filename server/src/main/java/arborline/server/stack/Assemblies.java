@@ -59,6 +59,6 @@ public class Assemblies {
         row.seat,
         components.inOrder(row.parts).stream().map(Components.KnownComponent::component).toList(),
         cutter,
-        row.projection.doubleValue());
+        row.overhang.doubleValue());
   }
 }

@@ -140,12 +140,15 @@ public class Components {
    * Changes a component. Stacks that use it follow, but for those that are to stay with what it
    * was.
    *
+   * @param base version that somebody started from
    * @param stays ids of stacks
    */
   @Transactional
-  KnownComponent change(long id, Component component, Set<Long> stays) {
-    check(component);
+  KnownComponent change(long id, int base, Component mine, Set<Long> stays) {
+    components.lock(id);
     ComponentRow row = row(id);
+    Component component = base == row.versionNo ? mine : joined(row, base, mine);
+    check(component);
     refuseTaken(component.code(), id);
     int before = row.versionNo;
     List<Long> stayed = new ArrayList<>();
@@ -173,6 +176,23 @@ public class Components {
                     new ComponentUndo.Changed(id, before, row.versionNo, stayed)));
     KnownComponent known = known(row);
     return new KnownComponent(id, known.component(), row.retired, row.versionNo, null, undo);
+  }
+
+  private Component joined(ComponentRow row, int base, Component mine) {
+    Component from =
+        versions
+            .findByComponentIdAndVersionNo(row.id, base)
+            .map(version -> json.read(version.definition, Component.class))
+            .orElseThrow(
+                () -> Refusal.badRequest("%s has no version %d".formatted(row.code, base)));
+    ComponentMerge.Merged merged =
+        ComponentMerge.merge(from, json.read(row.definition, Component.class), mine);
+    if (!merged.conflicts().isEmpty()) {
+      throw Refusal.conflict(
+          "somebody else changed the same of %s meanwhile; look at it again".formatted(row.code),
+          merged.conflicts());
+    }
+    return merged.component();
   }
 
   /** Gives a component another newest version. */

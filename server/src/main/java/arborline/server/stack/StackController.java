@@ -76,14 +76,19 @@ class StackController {
     return components.add(component);
   }
 
-  /** Changes a component; stacks in {@code stays} keep what it was, all others follow. */
+  /**
+   * Changes a component; stacks in {@code stays} keep what it was, all others follow.
+   *
+   * @param version that somebody started from; what others changed since is joined
+   */
   @PutMapping("/components/{id}")
   @MayEdit
   Components.KnownComponent change(
       @PathVariable long id,
+      @RequestParam int version,
       @RequestParam(required = false) @Nullable Set<Long> stays,
       @RequestBody Component component) {
-    return components.change(id, component, stays == null ? Set.of() : stays);
+    return components.change(id, version, component, stays == null ? Set.of() : stays);
   }
 
   @PutMapping("/components/{id}/retired")
@@ -218,8 +223,9 @@ class StackController {
 
   @PutMapping("/stacks/{id}")
   @MayEdit
-  Stacks.KeptStack change(@PathVariable long id, @RequestBody Stacks.StackDraft draft) {
-    return stacks.change(id, draft);
+  Stacks.KeptStack change(
+      @PathVariable long id, @RequestParam int version, @RequestBody Stacks.StackDraft draft) {
+    return stacks.change(id, version, draft);
   }
 
   @DeleteMapping("/stacks/{id}")

@@ -26,7 +26,8 @@ class StackRow {
   long toolId;
   String name;
   String seat;
-  BigDecimal projection;
+  BigDecimal overhang;
+  int versionNo = 1;
 
   @ElementCollection(fetch = FetchType.EAGER)
   @CollectionTable(name = "stack_part", joinColumns = @JoinColumn(name = "stack_id"))

@@ -1,5 +1,6 @@
 package arborline.server.stack;
 
+import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.trail.StateUndo;
@@ -11,10 +12,18 @@ class StackUndo extends StateUndo<StackRow, StackState> {
 
   static final String KIND = "stack.changed";
 
-  StackUndo(StackRepository stacks, Json json, Live live) {
+  StackUndo(StackRepository stacks, StackVersions versions, Json json, Live live) {
     super(
         KIND,
-        new Rows<>(stacks::findById, StackRow::new, stacks::save, stacks::delete),
+        Permission.EDIT,
+        new Rows<>(
+            stacks::findById,
+            StackRow::new,
+            row -> {
+              row.versionNo++;
+              versions.keep(stacks.save(row));
+            },
+            stacks::delete),
         new States<>(StackState.class, StackState::of, StackState::to),
         toolId -> live.say("tool", toolId, "stack"),
         json);

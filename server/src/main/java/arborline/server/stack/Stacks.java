@@ -42,6 +42,7 @@ class Stacks implements Attachment {
   private final Components components;
   private final Tools tools;
   private final NewTools newTools;
+  private final StackVersions versions;
   private final StackUndo undo;
   private final Trail trail;
   private final Live live;
@@ -51,6 +52,7 @@ class Stacks implements Attachment {
       Components components,
       Tools tools,
       NewTools newTools,
+      StackVersions versions,
       StackUndo undo,
       Trail trail,
       Live live) {
@@ -58,6 +60,7 @@ class Stacks implements Attachment {
     this.components = components;
     this.tools = tools;
     this.newTools = newTools;
+    this.versions = versions;
     this.undo = undo;
     this.trail = trail;
     this.live = live;
@@ -69,7 +72,7 @@ class Stacks implements Attachment {
    * @param seat connection of the spindle; blank where no machine is chosen
    * @param components ids, machine side first
    * @param stays version by component id, for those that do not follow the newest
-   * @param projection of the cutter out of the last one, mm; null for the usual one
+   * @param overhang of the cutter out of the last one, mm; null for the usual one
    * @param wall to stay clear of
    * @param pocket to go into, instead of a wall
    */
@@ -77,7 +80,7 @@ class Stacks implements Attachment {
       @Nullable String name,
       @Nullable String seat,
       List<Long> components,
-      @Nullable BigDecimal projection,
+      @Nullable BigDecimal overhang,
       @Nullable Wall wall,
       @Nullable Pocket pocket,
       @Nullable Map<Long, Integer> stays) {
@@ -106,6 +109,7 @@ class Stacks implements Attachment {
   /**
    * A stack that is kept.
    *
+   * @param version grows with each change
    * @param undo line of the trail that takes the last deed back; null where nothing was done
    */
   record KeptStack(
@@ -113,22 +117,23 @@ class Stacks implements Attachment {
       long toolId,
       String name,
       String seat,
+      int version,
       List<Components.KnownComponent> parts,
-      BigDecimal projection,
+      BigDecimal overhang,
       StackAnswer answer,
       @Nullable Long undo) {}
 
   @Transactional(readOnly = true)
   StackAnswer check(long toolId, StackDraft draft) {
     return answer(
-        toolId, draft.seat(), draft.parts(), draft.projection(), draft.wall(), draft.pocket());
+        toolId, draft.seat(), draft.parts(), draft.overhang(), draft.wall(), draft.pocket());
   }
 
   private StackAnswer answer(
       long toolId,
       @Nullable String seat,
       List<StackPart> chosen,
-      @Nullable BigDecimal projection,
+      @Nullable BigDecimal overhang,
       @Nullable Wall wall,
       @Nullable Pocket pocket) {
     Cutter cutter =
@@ -141,10 +146,10 @@ class Stacks implements Attachment {
             Optional.ofNullable(seat).orElse(""),
             parts.stream().map(Components.KnownComponent::component).toList(),
             cutter,
-            projection == null
-                ? cutter.usualProjection(
+            overhang == null
+                ? cutter.usualOverhang(
                     parts.isEmpty() ? 0 : parts.getLast().component().clamping().doubleValue())
-                : projection.doubleValue());
+                : overhang.doubleValue());
     List<Finding> findings = new ArrayList<>(stack.findings());
     if (parts.stream().map(Components.KnownComponent::id).distinct().count() < parts.size()) {
       findings.add(Finding.hold("stack-twice", "the same part stands in the stack twice", "CODE"));
@@ -213,16 +218,18 @@ class Stacks implements Attachment {
         row.toolId,
         row.name,
         row.seat,
+        row.versionNo,
         components.inOrder(row.parts),
-        row.projection.stripTrailingZeros(),
-        answer(row.toolId, row.seat, row.parts, row.projection, null, null),
+        row.overhang.stripTrailingZeros(),
+        answer(row.toolId, row.seat, row.parts, row.overhang, null, null),
         undo);
   }
 
   /** Keeps a new stack. */
   @Transactional
   KeptStack keep(long toolId, StackDraft draft) {
-    return store(new StackRow(toolId), draft, "kept stack ");
+    StackRow row = new StackRow(toolId);
+    return store(row, state(toolId, draft), draft, "kept stack ");
   }
 
   /** A new tool together with the stack that holds it; both or neither. */
@@ -232,36 +239,53 @@ class Stacks implements Attachment {
     return new HeldTool(created.toolId(), keep(created.toolId(), stack).id(), created.undo());
   }
 
-  /** Changes a stack that is kept. */
+  /**
+   * Changes a stack that is kept; what others changed since is joined field by field.
+   *
+   * @param base version that somebody started from
+   */
   @Transactional
-  KeptStack change(long id, StackDraft draft) {
-    return store(row(id), draft, "changed stack ");
+  KeptStack change(long id, int base, StackDraft draft) {
+    stacks.lock(id);
+    StackRow row = row(id);
+    StackState wanted = versions.joined(row, base, state(row.toolId, draft));
+    return store(row, wanted, wanted.draft(), "changed stack ");
   }
 
   private StackRow row(long id) {
     return stacks.findById(id).orElseThrow(() -> Refusal.notFound("there is no stack " + id));
   }
 
-  private KeptStack store(StackRow row, StackDraft draft, String said) {
-    StackAnswer answer = check(row.toolId, draft);
-    BigDecimal projection =
-        Optional.ofNullable(draft.projection())
-            .orElseGet(() -> BigDecimal.valueOf(answer.shape().projection()));
-    if (projection.signum() <= 0 || projection.compareTo(LONGEST) > 0) {
-      throw Refusal.badRequest("projection must be above 0 and below 2000 mm");
+  /** What a draft makes of a stack: names cut, the usual overhang where none is given. */
+  private StackState state(long toolId, StackDraft draft) {
+    BigDecimal overhang =
+        Optional.ofNullable(draft.overhang())
+            .orElseGet(() -> BigDecimal.valueOf(check(toolId, draft).shape().overhang()));
+    if (overhang.signum() <= 0 || overhang.compareTo(LONGEST) > 0) {
+      throw Refusal.badRequest("overhang must be above 0 and below 2000 mm");
     }
+    String name = Optional.ofNullable(draft.name()).map(String::strip).orElse("");
+    return new StackState(
+        name.length() > 100 ? name.substring(0, 100) : name,
+        Optional.ofNullable(draft.seat()).orElse(""),
+        overhang.setScale(4, RoundingMode.HALF_UP),
+        draft.parts().stream()
+            .map(part -> new StackState.PartState(part.componentId, part.versionNo))
+            .toList());
+  }
+
+  private KeptStack store(StackRow row, StackState wanted, StackDraft draft, String said) {
+    StackAnswer answer = check(row.toolId, draft);
     List<Finding> holds =
         answer.findings().stream().filter(finding -> finding.severity() == Severity.HOLD).toList();
     if (!holds.isEmpty()) {
       throw Refusal.conflict(holds.getFirst().message(), holds);
     }
     StackState before = row.id == null ? null : StackState.of(row);
-    String name = Optional.ofNullable(draft.name()).map(String::strip).orElse("");
-    row.name = name.length() > 100 ? name.substring(0, 100) : name;
-    row.seat = Optional.ofNullable(draft.seat()).orElse("");
-    row.projection = projection.setScale(4, RoundingMode.HALF_UP);
-    row.parts = new ArrayList<>(draft.parts());
+    wanted.to(row);
+    row.versionNo += row.id == null ? 0 : 1;
     StackRow saved = stacks.save(row);
+    versions.keep(saved);
     return kept(saved, said(saved, said + "for ", before, StackState.of(saved)));
   }
 
@@ -299,7 +323,7 @@ class Stacks implements Attachment {
     for (StackRow original : stacks.findByToolIdOrderById(copied.from())) {
       StackRow copy = new StackRow(copied.to());
       StackState.of(original).to(copy);
-      stacks.save(copy);
+      versions.keep(stacks.save(copy));
     }
   }
 }

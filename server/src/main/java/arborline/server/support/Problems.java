@@ -18,6 +18,7 @@ import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 
 /** Turns exceptions into problem documents in the sender's words. */
 @RestControllerAdvice
@@ -51,7 +52,14 @@ class Problems {
   @ExceptionHandler
   ProblemDetail unreadable(HttpMessageNotReadableException unreadable) {
     return ProblemDetail.forStatusAndDetail(
-        HttpStatus.BAD_REQUEST, "the request body is not the JSON that is expected here");
+        HttpStatus.BAD_REQUEST, UnreadableBody.reason(unreadable));
+  }
+
+  /** An upload that breaks off, or whose parts cannot be told apart. */
+  @ExceptionHandler
+  ProblemDetail brokenUpload(MultipartException broken) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.BAD_REQUEST, "the upload broke off or is no list of files; send it again");
   }
 
   /** Said by Spring or, where rows are written ahead of the end of a transaction, by Hibernate. */

@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 public abstract class StateUndo<R, S> implements Undo {
 
   private final String kind;
+  private final Permission needs;
   private final Rows<R> rows;
   private final States<R, S> states;
   private final LongConsumer tell;
@@ -30,11 +31,18 @@ public abstract class StateUndo<R, S> implements Undo {
   /**
    * An undo of one kind of thing.
    *
+   * @param needs what somebody needs to do, and so to take back, such a deed
    * @param tell tells those who look at the owner
    */
   protected StateUndo(
-      String kind, Rows<R> rows, States<R, S> states, LongConsumer tell, Json json) {
+      String kind,
+      Permission needs,
+      Rows<R> rows,
+      States<R, S> states,
+      LongConsumer tell,
+      Json json) {
     this.kind = kind;
+    this.needs = needs;
     this.rows = rows;
     this.states = states;
     this.tell = tell;
@@ -77,7 +85,7 @@ public abstract class StateUndo<R, S> implements Undo {
 
   @Override
   public final Permission needs() {
-    return Permission.EDIT;
+    return needs;
   }
 
   @Override

@@ -49,9 +49,6 @@ public class Trail {
   public void undo(long id) {
     TrailEntry entry =
         entries.findById(id).orElseThrow(() -> Refusal.notFound("no such line on the trail"));
-    if (entry.undoneBy != null) {
-      throw Refusal.conflict("this has been taken back already");
-    }
     Undo undo = entry.undoKind == null ? null : byKind().get(entry.undoKind);
     if (undo == null) {
       throw Refusal.conflict("this cannot be taken back");
@@ -59,14 +56,17 @@ public class Trail {
     if (!Actor.may(undo.needs())) {
       throw new AccessDeniedException("taking this back needs the right to do it");
     }
+    if (entries.claim(id) == 0) {
+      throw Refusal.conflict("this has been taken back already");
+    }
     undo.undo(entry.undoData);
-    entry.undoneBy =
-        record(Said.of(entry.subjectKind, entry.subjectId, "took back: " + entry.said));
+    entries.undone(
+        id, record(Said.of(entry.subjectKind, entry.subjectId, "took back: " + entry.said)));
   }
 
   @Transactional(readOnly = true)
-  List<TrailEntry> newest(long before, int limit) {
-    return entries.newest(before, Limit.of(limit));
+  List<TrailEntry> before(Instant at, long id, int limit) {
+    return entries.before(at, id, Limit.of(limit));
   }
 
   private Map<String, Undo> byKind() {

@@ -1,7 +1,9 @@
 package arborline.server.trail;
 
+import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import java.time.Instant;
+import java.time.format.DateTimeParseException;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -42,14 +44,33 @@ class TrailController {
 
   @GetMapping
   Slice<TrailLine> newest(
-      @RequestParam(required = false) @Nullable Long after,
+      @RequestParam(required = false) @Nullable String after,
       @RequestParam(defaultValue = "100") int limit) {
     int size = Math.clamp(limit, 1, MOST);
+    Cursor from = after == null ? Cursor.NEWEST : Cursor.read(after);
     List<TrailLine> lines =
-        trail.newest(after == null ? Long.MAX_VALUE : after, size + 1).stream()
-            .map(TrailController::line)
-            .toList();
-    return Slice.cut(lines, size, line -> Long.toString(line.id()));
+        trail.before(from.at(), from.id(), size + 1).stream().map(TrailController::line).toList();
+    return Slice.cut(lines, size, line -> new Cursor(line.at(), line.id()).text());
+  }
+
+  /** Where a page ended: by time, then by identity. */
+  private record Cursor(Instant at, long id) {
+
+    static final Cursor NEWEST = new Cursor(Instant.parse("9999-01-01T00:00:00Z"), Long.MAX_VALUE);
+
+    static Cursor read(String text) {
+      try {
+        int dash = text.indexOf('_');
+        return new Cursor(
+            Instant.parse(text.substring(0, dash)), Long.parseLong(text.substring(dash + 1)));
+      } catch (DateTimeParseException | NumberFormatException | IndexOutOfBoundsException broken) {
+        throw Refusal.badRequest("the cursor in 'after' is not one that this list gave out");
+      }
+    }
+
+    String text() {
+      return at + "_" + id;
+    }
   }
 
   private static TrailLine line(TrailEntry entry) {
@@ -65,7 +86,7 @@ class TrailController {
   }
 
   @PostMapping("/{id}/undo")
-  @PreAuthorize("hasAnyAuthority('EDIT', 'RECEIVE', 'LOAD')")
+  @PreAuthorize("hasAnyAuthority('EDIT', 'RECEIVE', 'LOAD', 'PROVE')")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void undo(@PathVariable long id) {
     trail.undo(id);

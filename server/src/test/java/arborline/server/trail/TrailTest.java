@@ -1,9 +1,9 @@
 package arborline.server.trail;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
@@ -45,6 +45,7 @@ class TrailTest {
     when(undo.kind()).thenReturn("test");
     when(undo.needs()).thenReturn(Permission.EDIT);
     when(entries.findById(7)).thenReturn(Optional.of(deed));
+    when(entries.claim(7)).thenReturn(1, 0);
     when(entries.save(any()))
         .thenAnswer(call -> {
           TrailEntry saved = call.getArgument(0);
@@ -71,7 +72,7 @@ class TrailTest {
   void takingBackIsADeedOfItsOwn() {
     trail.undo(7);
     verify(undo).undo("{}");
-    assertEquals(8L, deed.undoneBy);
+    verify(entries).undone(7, 8);
   }
 
   @Test
@@ -80,7 +81,7 @@ class TrailTest {
     assertEquals(
         "the tool is in pocket 4 now",
         assertThrows(Refusal.class, () -> trail.undo(7)).getMessage());
-    assertNull(deed.undoneBy);
+    verify(entries, never()).undone(anyLong(), anyLong());
     verify(entries, never()).save(any());
   }
 

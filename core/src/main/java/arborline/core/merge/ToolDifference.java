@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.core.merge;
 
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
@@ -8,11 +8,11 @@ import java.util.Objects;
 import java.util.TreeSet;
 
 /** Says a change in words: {@code DC 10 mm to 12 mm}. */
-final class ChangeText {
+public final class ToolDifference {
 
-  private ChangeText() {}
+  private ToolDifference() {}
 
-  static List<String> of(Tool before, Tool after) {
+  public static List<String> of(Tool before, Tool after) {
     List<String> said = new ArrayList<>();
     if (!before.name().equals(after.name())) {
       said.add("name '%s' to '%s'".formatted(before.name(), after.name()));

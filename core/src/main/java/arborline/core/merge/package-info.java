@@ -1,0 +1,2 @@
+/** Joins changes that two made of one thing, field by field. */
+package arborline.core.merge;

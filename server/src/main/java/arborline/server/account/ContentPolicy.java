@@ -1,0 +1,34 @@
+package arborline.server.account;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * The content policy of all answers. The interface is built with its own, which knows the
+ * fingerprint of its one script; that one is taken over and made stricter.
+ */
+final class ContentPolicy {
+
+  private static final String STRICT =
+      "frame-ancestors 'none'; object-src 'none'; base-uri 'self'; form-action 'self'";
+  private static final Pattern BUILT =
+      Pattern.compile("http-equiv=\"content-security-policy\" content=\"([^\"]*)\"");
+
+  private ContentPolicy() {}
+
+  static String text() {
+    try (InputStream page = ContentPolicy.class.getResourceAsStream("/static/index.html")) {
+      if (page == null) {
+        return "default-src 'self'; " + STRICT;
+      }
+      Matcher built = BUILT.matcher(new String(page.readAllBytes(), StandardCharsets.UTF_8));
+      return built.find() ? built.group(1) + "; " + STRICT : "default-src 'self'; " + STRICT;
+    } catch (IOException broken) {
+      throw new UncheckedIOException(broken);
+    }
+  }
+}

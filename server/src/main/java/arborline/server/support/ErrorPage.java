@@ -1,0 +1,35 @@
+package arborline.server.support;
+
+import jakarta.servlet.RequestDispatcher;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Optional;
+import org.springframework.boot.webmvc.error.ErrorController;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Answers what no other handler did; asked for by itself it is an address without anything. */
+@RestController
+@io.swagger.v3.oas.annotations.Hidden
+class ErrorPage implements ErrorController {
+
+  @RequestMapping("/error")
+  ResponseEntity<ProblemDetail> error(HttpServletRequest request) {
+    HttpStatus status =
+        Optional.ofNullable(request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE))
+            .map(code -> HttpStatus.resolve((Integer) code))
+            .orElse(HttpStatus.NOT_FOUND);
+    String detail =
+        status.is5xxServerError()
+            ? "something went wrong on our side and was logged; nothing was changed"
+            : status == HttpStatus.NOT_FOUND
+                ? "there is nothing at this address"
+                : "this request cannot be carried out";
+    return ResponseEntity.status(status)
+        .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+        .body(ProblemDetail.forStatusAndDetail(status, detail));
+  }
+}
