@@ -6,6 +6,7 @@ DB_PORT="${ARBOR_DB_PORT:-3307}"
 SHOP_PORT="${ARBOR_SHOP_PORT:-8090}"
 PORT="${ARBOR_PORT:-8080}"
 mkdir -p "$RUN"
+chmod 700 "$RUN"
 
 fail() {
   echo "arbor: $*" >&2
@@ -61,19 +62,41 @@ need_browser() {
   need chromium chromium fonts-dejavu-core
 }
 
-# True where the process of a pid file is alive: alive NAME
-alive() {
-  [ -f "$RUN/$1.pid" ] && kill -0 "$(cat "$RUN/$1.pid")" 2>/dev/null
+# What a process of ours has in its command line, so that a pid that went to another is not ours.
+process_mark() {
+  case "$1" in
+    db) echo "--datadir=$RUN/db" ;;
+    shop) echo "$RUN/shop" ;;
+    server) echo "arbor-line.jar" ;;
+  esac
 }
 
+# True where the process of a pid file is alive and still ours: alive NAME
+alive() {
+  local pid
+  [ -f "$RUN/$1.pid" ] || return 1
+  pid=$(cat "$RUN/$1.pid")
+  [ -n "$pid" ] && kill -0 "$pid" 2>/dev/null || return 1
+  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF -- "$(process_mark "$1")"
+}
+
+# True where nobody listens on a port; a process that is just ending is waited for: port_free PORT
 port_free() {
-  ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null
+  for _ in $(seq 20); do
+    (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null || return 0
+    sleep 0.1
+  done
+  return 1
 }
 
 # Stops a process by its pid file and waits until it is gone: stop_process NAME
 stop_process() {
   local pid
   [ -f "$RUN/$1.pid" ] || return 0
+  if ! alive "$1"; then
+    rm -f "$RUN/$1.pid"
+    return 0
+  fi
   pid=$(cat "$RUN/$1.pid")
   kill "$pid" 2>/dev/null || true
   for _ in $(seq 150); do
@@ -85,5 +108,5 @@ stop_process() {
 }
 
 db_client() {
-  mariadb --no-defaults --socket="$RUN/db.sock" --user=root "$@"
+  mariadb --defaults-file="$RUN/db.client" "$@"
 }

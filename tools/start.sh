@@ -12,6 +12,17 @@ while [ $# -gt 0 ]; do
   esac
 done
 export ARBOR_DEMO="$demo"
+
+# How many accounts there are; 0 where there is no schema yet.
+accounts() {
+  db_client -N arbor -e 'select count(*) from account' 2>/dev/null || echo 0
+}
+
+# Why the server would not start, where it says so in words.
+why_stopped() {
+  grep -h 'arbor line does not start' "$RUN/server.log" | tail -n 1 | sed 's/.*arbor line does/arbor line does/' |
+    grep . || tail -n 30 "$RUN/server.log" "$RUN/server.out"
+}
 choose_jdk
 need curl curl
 
@@ -23,6 +34,10 @@ port_free "$PORT" || fail "port $PORT is taken; try ./arbor start --port 8081"
 build
 start_database
 server_environment
+if [ -z "$demo" ] && [ "$(accounts)" = 0 ]; then
+  ARBOR_FIRST_PASSWORD=$(head -c 12 /dev/urandom | base64 | tr '/+' '-_')
+  export ARBOR_FIRST_PASSWORD
+fi
 train
 
 if ! alive shop; then
@@ -35,19 +50,22 @@ fi
 aot=()
 [ -f "$RUN/app.aot" ] && aot=(-XX:AOTCache="$RUN/app.aot")
 cd "$RUN/app"
-nohup java "${aot[@]}" -Xmx1g -jar arbor-line.jar >"$RUN/server.log" 2>&1 </dev/null &
+(umask 077 && : >>"$RUN/server.log" && : >"$RUN/server.out")
+ARBOR_LOG="$RUN/server.log" nohup java "${aot[@]}" -Xmx1g -jar arbor-line.jar \
+  >"$RUN/server.out" 2>&1 </dev/null &
 echo $! >"$RUN/server.pid"
 cd - >/dev/null
 
 for _ in $(seq 600); do
   curl -sf "http://127.0.0.1:$PORT/actuator/health" >/dev/null 2>&1 && break
-  alive server || { tail -n 30 "$RUN/server.log" >&2; fail "the server stopped; see .run/server.log"; }
+  alive server || { why_stopped >&2; fail "the server stopped; see .run/server.log"; }
   sleep 0.1
 done
 curl -sf "http://127.0.0.1:$PORT/actuator/health" >/dev/null || fail "the server does not answer; see .run/server.log"
 echo "Arbor Line is ready at http://127.0.0.1:$PORT"
 if [ -n "$demo" ]; then
   echo "sign in as lead, programmer, toolroom, operator or visitor with the password tidewrack"
-else
-  grep -h 'first account' "$RUN/server.log" | sed 's/.*first account: //' || true
+elif [ -n "${ARBOR_FIRST_PASSWORD:-}" ]; then
+  echo "sign in as lead with the password $ARBOR_FIRST_PASSWORD"
+  echo "it is shown only now; ./arbor password lead makes a new one"
 fi

@@ -9,7 +9,7 @@ class Who {
     return this.current;
   }
 
-  may(permission: 'EDIT' | 'RECEIVE' | 'LOAD'): boolean {
+  may(permission: 'EDIT' | 'RECEIVE' | 'LOAD' | 'PROVE'): boolean {
     return this.current.may.includes(permission);
   }
 }

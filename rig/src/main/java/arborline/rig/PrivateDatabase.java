@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 
 /** A MariaDB of its own on loopback, empty at start, with Debian's packages. */
 public final class PrivateDatabase implements AutoCloseable {
@@ -78,7 +79,8 @@ public final class PrivateDatabase implements AutoCloseable {
       server.until("a database", () -> client(socket, "select 1"));
       client(
           socket,
-          "create database arbor character set utf8mb4;"
+          "alter user root@localhost identified by '%s';".formatted(UUID.randomUUID())
+              + "create database arbor character set utf8mb4;"
               + "create user arbor@127.0.0.1 identified by 'rig'; grant all on arbor.* to arbor@127.0.0.1");
       return new PrivateDatabase(server, port);
     } catch (IOException failed) {

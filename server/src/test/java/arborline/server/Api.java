@@ -137,25 +137,29 @@ final class Api {
 
   /** Brings files in as one delivery and waits until it is inspected. */
   long deliver(Resource... files) {
-    MultiValueMap<String, Object> parts = new LinkedMultiValueMap<>();
-    for (Resource file : files) {
-      parts.add("files", file);
-    }
-    Answer brought =
-        answer(
-            http.post()
-                .uri("/api/v1/deliveries")
-                .headers(h -> h.setBearerAuth(key))
-                .contentType(MediaType.MULTIPART_FORM_DATA)
-                .body(parts)
-                .retrieve()
-                .toEntity(byte[].class));
+    Answer brought = bring(files);
     if (brought.status() != 202) {
       throw new IllegalStateException("not accepted: " + brought);
     }
     long id = brought.number("id");
     untilRead(id);
     return id;
+  }
+
+  /** Sends files as one delivery; what came of it. */
+  Answer bring(Resource... files) {
+    MultiValueMap<String, Object> parts = new LinkedMultiValueMap<>();
+    for (Resource file : files) {
+      parts.add("files", file);
+    }
+    return answer(
+        http.post()
+            .uri("/api/v1/deliveries")
+            .headers(h -> h.setBearerAuth(key))
+            .contentType(MediaType.MULTIPART_FORM_DATA)
+            .body(parts)
+            .retrieve()
+            .toEntity(byte[].class));
   }
 
   /** Waits until a delivery is inspected. */

@@ -9,6 +9,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
+import java.net.CookieManager;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -141,5 +142,49 @@ class LiveTest extends ServerTest {
       await("half way");
     });
     assertTrue(times("half way") == 1);
+  }
+
+  @Test
+  void aStreamEndsWithItsSession() throws IOException, InterruptedException {
+    CookieManager cookies = new CookieManager();
+    try (HttpClient browser = HttpClient.newBuilder().cookieHandler(cookies).build()) {
+      browser.send(session("GET", "", ""), HttpResponse.BodyHandlers.ofString());
+      String body = "{\"name\":\"visitor\",\"password\":\"tidewrack\"}";
+      assertEquals(
+          200,
+          browser
+              .send(session("POST", body, token(cookies)), HttpResponse.BodyHandlers.ofString())
+              .statusCode());
+      HttpRequest events =
+          HttpRequest.newBuilder(URI.create("http://127.0.0.1:%d/api/v1/events".formatted(port)))
+              .build();
+      BufferedReader lines =
+          new BufferedReader(
+              new InputStreamReader(
+                  browser.send(events, HttpResponse.BodyHandlers.ofInputStream()).body(),
+                  StandardCharsets.UTF_8));
+      assertEquals(":listening", lines.readLine());
+      CompletableFuture<Boolean> ended =
+          CompletableFuture.supplyAsync(() -> lines.lines().count() >= 0);
+      browser.send(session("DELETE", "", token(cookies)), HttpResponse.BodyHandlers.ofString());
+      Api.until(ended::isDone);
+      assertTrue(ended.join());
+    }
+  }
+
+  private static String token(CookieManager cookies) {
+    return cookies.getCookieStore().getCookies().stream()
+        .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+        .findFirst()
+        .orElseThrow()
+        .getValue();
+  }
+
+  private HttpRequest session(String method, String body, String token) {
+    return HttpRequest.newBuilder(URI.create("http://127.0.0.1:%d/api/v1/session".formatted(port)))
+        .header("Content-Type", "application/json")
+        .header("X-XSRF-TOKEN", token)
+        .method(method, HttpRequest.BodyPublishers.ofString(body))
+        .build();
   }
 }

@@ -4,6 +4,10 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -241,5 +245,45 @@ class ReadingFaultsTest extends ServerTest {
             .query(Integer.class)
             .list();
     assertEquals(numbers.stream().sorted().toList(), numbers);
+  }
+
+  @Test
+  void aSignThatCannotPartCellsIsRefused() {
+    long id = lead.deliver("parted.csv", table("PRT", 2));
+    for (String sign : List.of("\"", "\n", "a", "", ";;")) {
+      Api.Answer refused =
+          lead.send(
+              "PUT", "/api/v1/deliveries/%d/reading".formatted(id), Api.body("delimiter", sign));
+      assertEquals(400, refused.status(), sign);
+    }
+  }
+
+  @Test
+  void whoMayNotReceiveBringsNothingIn() {
+    Resource file = Api.named("secret.csv", table("SEC", 1).getBytes());
+    assertEquals(403, as("VISITOR").bring(file).status());
+    assertEquals(401, new Api(port, "no such key").bring(file).status());
+    assertEquals(
+        0L,
+        jdbc.sql("select count(*) from delivery where name = 'secret.csv'")
+            .query(Long.class)
+            .single());
+  }
+
+  @Test
+  void anUploadThatBreaksOffIsRefusedInWords() throws Exception {
+    HttpRequest cut =
+        HttpRequest.newBuilder(URI.create("http://127.0.0.1:%d/api/v1/deliveries".formatted(port)))
+            .header("Authorization", "Bearer key-LEAD")
+            .header("Content-Type", "multipart/form-data; boundary=cut")
+            .POST(
+                HttpRequest.BodyPublishers.ofString(
+                    "--cut\r\nContent-Disposition: form-data; name=\"files\"; filename=\"a.csv\"\r\n\r\nCODE"))
+            .build();
+    try (HttpClient client = HttpClient.newHttpClient()) {
+      HttpResponse<String> answer = client.send(cut, HttpResponse.BodyHandlers.ofString());
+      assertEquals(400, answer.statusCode());
+      assertTrue(answer.body().contains("the upload broke off"), answer.body());
+    }
   }
 }

@@ -21,6 +21,7 @@ public record Column(String header, String symbol, Optional<Unit> unit, String e
 
   private static final Pattern HEADER =
       Pattern.compile("\\s*([^\\[(]*?)\\s*(?:[\\[(]\\s*([^\\])]*?)\\s*[\\])])?\\s*");
+  private static final int LONGEST = 200;
   private static final Map<String, String> IDENTITY =
       Map.of(
           "CODE", RawTool.CODE,
@@ -31,6 +32,13 @@ public record Column(String header, String symbol, Optional<Unit> unit, String e
 
   /** Decides from the header cell alone. */
   public static Column of(String header) {
+    if (header.length() > LONGEST) {
+      return new Column(
+          header.substring(0, LONGEST),
+          "",
+          Optional.empty(),
+          "the header cell has %d characters; not read".formatted(header.length()));
+    }
     Matcher parts = HEADER.matcher(header);
     String name = parts.matches() ? parts.group(1) : header.strip();
     String unitText = parts.matches() ? parts.group(2) : null;

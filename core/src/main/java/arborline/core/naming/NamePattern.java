@@ -4,8 +4,6 @@ import arborline.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
-import java.util.regex.Pattern;
 
 /**
  * A pattern from which codes or names are made: text with fields in braces, such as {@code EM{DC
@@ -58,7 +56,13 @@ public final class NamePattern {
   public Filled fill(Tool tool, int number) {
     List<String> missing = new ArrayList<>();
     StringBuilder text = new StringBuilder();
-    write(pieces, tool, OptionalInt.of(number), text, missing);
+    for (LinearMatch.Step step : steps(tool, missing)) {
+      text.append(
+          switch (step) {
+            case LinearMatch.Step.Fixed fixed -> fixed.text();
+            case LinearMatch.Step.Digits digits -> padded(number, digits.least());
+          });
+    }
     return new Filled(
         missing.isEmpty() ? Optional.of(text.toString().strip()) : Optional.empty(), missing);
   }
@@ -66,45 +70,65 @@ public final class NamePattern {
   /** True where a text is what the pattern makes of the tool, whatever its running number. */
   public boolean fits(Tool tool, String actual) {
     List<String> missing = new ArrayList<>();
-    StringBuilder expression = new StringBuilder();
-    write(pieces, tool, OptionalInt.empty(), expression, missing);
-    return missing.isEmpty() && Pattern.matches(expression.toString().strip(), actual);
+    List<LinearMatch.Step> steps = steps(tool, missing);
+    return missing.isEmpty() && LinearMatch.matches(stripped(steps), actual);
   }
 
-  /** Writes a text; without a number, a regular expression for any. */
-  private static void write(
-      List<Piece> pieces, Tool tool, OptionalInt number, StringBuilder to, List<String> missing) {
+  /** What the pattern is for a tool: fixed texts and running numbers. */
+  private List<LinearMatch.Step> steps(Tool tool, List<String> missing) {
+    List<LinearMatch.Step> steps = new ArrayList<>();
+    add(pieces, tool, steps, missing);
+    return steps;
+  }
+
+  private static void add(
+      List<Piece> pieces, Tool tool, List<LinearMatch.Step> steps, List<String> missing) {
     for (Piece piece : pieces) {
       switch (piece) {
-        case Piece.Literal literal -> to.append(plain(literal.text(), number));
-        case Piece.Running running ->
-            to.append(
-                number.isPresent()
-                    ? padded(number.getAsInt(), running.digits())
-                    : "\\d{%d,9}".formatted(running.digits()));
+        case Piece.Literal literal -> steps.add(new LinearMatch.Step.Fixed(literal.text()));
+        case Piece.Running running -> steps.add(new LinearMatch.Step.Digits(running.digits()));
         case Piece.Field field ->
             FieldText.of(field, tool)
-                .map(text -> to.isEmpty() ? capital(text) : text)
+                .map(text -> steps.isEmpty() ? capital(text) : text)
                 .ifPresentOrElse(
-                    text -> to.append(plain(text, number)), () -> missing.add(field.symbol()));
+                    text -> steps.add(new LinearMatch.Step.Fixed(text)),
+                    () -> missing.add(field.symbol()));
         case Piece.Group group -> {
-          StringBuilder inner = new StringBuilder();
+          List<LinearMatch.Step> inner = new ArrayList<>(steps);
           List<String> absent = new ArrayList<>();
-          write(group.pieces(), tool, number, inner, absent);
+          add(group.pieces(), tool, inner, absent);
           if (absent.isEmpty()) {
-            to.append(inner);
+            steps.addAll(inner.subList(steps.size(), inner.size()));
           }
         }
       }
     }
   }
 
-  private static String capital(String text) {
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+  /** Blanks at the ends of what a pattern makes do not count. */
+  private static List<LinearMatch.Step> stripped(List<LinearMatch.Step> steps) {
+    List<LinearMatch.Step> stripped = new ArrayList<>(steps);
+    while (!stripped.isEmpty()
+        && stripped.getFirst() instanceof LinearMatch.Step.Fixed first
+        && first.text().isBlank()) {
+      stripped.removeFirst();
+    }
+    while (!stripped.isEmpty()
+        && stripped.getLast() instanceof LinearMatch.Step.Fixed last
+        && last.text().isBlank()) {
+      stripped.removeLast();
+    }
+    if (!stripped.isEmpty() && stripped.getFirst() instanceof LinearMatch.Step.Fixed first) {
+      stripped.set(0, new LinearMatch.Step.Fixed(first.text().stripLeading()));
+    }
+    if (!stripped.isEmpty() && stripped.getLast() instanceof LinearMatch.Step.Fixed last) {
+      stripped.set(stripped.size() - 1, new LinearMatch.Step.Fixed(last.text().stripTrailing()));
+    }
+    return stripped;
   }
 
-  private static String plain(String text, OptionalInt number) {
-    return number.isPresent() ? text : Pattern.quote(text);
+  private static String capital(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 
   private static String padded(int number, int digits) {

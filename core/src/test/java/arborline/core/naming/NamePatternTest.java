@@ -107,4 +107,13 @@ class NamePatternTest {
     assertTrue(pattern("A{NO}").running());
     assertFalse(pattern("A{DC}").running());
   }
+
+  @Test
+  void manyRunningNumbersAreToldFromALongTextAtOnce() {
+    String fourteen = "{NO}".repeat(14);
+    assertTrue(pattern(fourteen).fits(MILL, "1".repeat(44)));
+    assertFalse(pattern(fourteen).fits(MILL, "1".repeat(44) + "x"));
+    assertFalse(pattern(fourteen).fits(MILL, "1".repeat(13)));
+    assertFalse(pattern("{NO}").fits(MILL, "1234567890"));
+  }
 }

@@ -16,6 +16,15 @@ public class Accounts {
     this.passwords = passwords;
   }
 
+  /** True where an account has this password. */
+  @Transactional(readOnly = true)
+  public boolean has(String name, String password) {
+    return accounts
+        .findByNameKey(Account.key(name))
+        .filter(account -> passwords.matches(password, account.passwordHash))
+        .isPresent();
+  }
+
   /** Opens an account unless one of that name exists. */
   @Transactional
   public void open(String name, Role role, String password) {

@@ -1,10 +1,17 @@
 package arborline.server.live;
 
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
+import java.time.Duration;
+import java.util.HashSet;
 import java.util.List;
 import java.util.NavigableSet;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -20,6 +27,9 @@ class LiveController {
 
   private static final int MOST_AT_ONCE = 200;
 
+  /** Then a page asks again; a script's key is looked at anew with that. */
+  private static final Duration LONGEST = Duration.ofMinutes(30);
+
   /**
    * A transaction that takes long shows its events after those of a later one that was quicker, so
    * the last ones are asked for again.
@@ -27,24 +37,56 @@ class LiveController {
   private static final int REMEMBERED = 300;
 
   private final JdbcClient jdbc;
-  private final List<SseEmitter> listeners = new CopyOnWriteArrayList<>();
+  private final List<Listener> listeners = new CopyOnWriteArrayList<>();
   private final NavigableSet<Long> passed = new TreeSet<>();
 
   LiveController(JdbcClient jdbc) {
     this.jdbc = jdbc;
   }
 
+  /**
+   * An open page or script.
+   *
+   * @param session id of the session it belongs to; empty for a script with a key
+   */
+  private record Listener(SseEmitter emitter, Optional<String> session) {}
+
   record LiveEvent(long id, String topic, String subject, String detail) {}
 
   @GetMapping(produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-  SseEmitter listen() throws IOException {
-    SseEmitter listener = new SseEmitter(0L);
-    listener.onCompletion(() -> listeners.remove(listener));
-    listener.onTimeout(() -> listeners.remove(listener));
-    listener.onError(failure -> listeners.remove(listener));
-    listener.send(SseEmitter.event().comment("listening"));
+  SseEmitter listen(HttpServletRequest request) throws IOException {
+    SseEmitter emitter = new SseEmitter(LONGEST.toMillis());
+    Listener listener =
+        new Listener(
+            emitter, Optional.ofNullable(request.getSession(false)).map(HttpSession::getId));
+    emitter.onCompletion(() -> listeners.remove(listener));
+    emitter.onTimeout(() -> listeners.remove(listener));
+    emitter.onError(failure -> listeners.remove(listener));
+    emitter.send(SseEmitter.event().comment("listening"));
     listeners.add(listener);
-    return listener;
+    return emitter;
+  }
+
+  /** Ends the streams of sessions that somebody signed out of, or that ran out. */
+  @Scheduled(fixedDelay = 3_000)
+  void endWithSessions() {
+    Set<String> asked =
+        listeners.stream().flatMap(each -> each.session().stream()).collect(Collectors.toSet());
+    if (asked.isEmpty()) {
+      return;
+    }
+    Set<String> there =
+        new HashSet<>(
+            jdbc.sql(
+                    "select session_id from SPRING_SESSION"
+                        + " where session_id in (:ids) and expiry_time > :now")
+                .param("ids", asked)
+                .param("now", System.currentTimeMillis())
+                .query(String.class)
+                .list());
+    listeners.stream()
+        .filter(each -> each.session().filter(id -> !there.contains(id)).isPresent())
+        .forEach(each -> each.emitter().complete());
   }
 
   @Scheduled(fixedDelay = 400)
@@ -79,9 +121,9 @@ class LiveController {
         .list();
   }
 
-  private void send(SseEmitter listener, LiveEvent event) {
+  private void send(Listener listener, LiveEvent event) {
     try {
-      listener.send(SseEmitter.event().id(Long.toString(event.id())).data(event));
+      listener.emitter().send(SseEmitter.event().id(Long.toString(event.id())).data(event));
     } catch (IOException | IllegalStateException gone) {
       listeners.remove(listener);
     }

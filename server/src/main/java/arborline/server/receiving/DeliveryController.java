@@ -1,6 +1,7 @@
 package arborline.server.receiving;
 
 import arborline.core.library.Numbering;
+import arborline.core.library.VisibleText;
 import arborline.server.account.MayReceive;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
@@ -126,7 +127,9 @@ class DeliveryController {
         String name = Optional.ofNullable(file.getOriginalFilename()).orElse("unnamed");
         arriving.add(
             new Deliveries.Arriving(
-                name.replaceAll(".*[/\\\\]", ""), file.getSize(), file.getInputStream()));
+                VisibleText.only(name.replaceAll(".*[/\\\\]", "")),
+                file.getSize(),
+                file.getInputStream()));
       }
       return new Brought(deliveries.bring(arriving));
     } finally {

@@ -44,9 +44,7 @@ record ReadingChoice(
         TableReading.propose(
             head,
             Optional.ofNullable(encoding).map(ReadingChoice::charset),
-            Optional.ofNullable(delimiter)
-                .filter(text -> text.length() == 1)
-                .map(text -> text.charAt(0)));
+            Optional.ofNullable(delimiter).map(ReadingChoice::delimiter));
     List<Column> chosen = new ArrayList<>(proposed.columns());
     if (columns != null) {
       columns.forEach((position, choice) ->
@@ -61,6 +59,15 @@ record ReadingChoice(
         decided ? decimal.charAt(0) : proposed.decimal(),
         decided ? "chosen by hand" : proposed.decimalEvidence(),
         chosen);
+  }
+
+  private static char delimiter(String text) {
+    boolean possible = text.length() == 1 && (text.equals("\t") || text.charAt(0) >= ' ');
+    if (!possible || Character.isLetterOrDigit(text.charAt(0)) || text.equals("\"")) {
+      throw Refusal.badRequest(
+          "cells are parted by one sign such as ; , | or a tab, not by '%s'".formatted(text));
+    }
+    return text.charAt(0);
   }
 
   private static int place(int position, List<Column> columns) {

@@ -10,12 +10,9 @@ import arborline.server.support.Json;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.SecureRandom;
-import java.util.Base64;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -24,12 +21,11 @@ import org.springframework.stereotype.Component;
 
 /**
  * Fills an empty database: with the demo where a demo folder is given, else with one lead account
- * whose random password is logged once.
+ * whose password whoever starts the server gives.
  */
 @Component
 class FirstStart implements ApplicationRunner {
 
-  private static final Logger LOG = LoggerFactory.getLogger(FirstStart.class);
   private static final String DEMO_PASSWORD = "tidewrack";
 
   private final JdbcClient jdbc;
@@ -40,6 +36,7 @@ class FirstStart implements ApplicationRunner {
   private final DemoLibraries shelves;
   private final Json json;
   private final String demo;
+  private final String firstPassword;
   private final String shop;
 
   FirstStart(
@@ -51,6 +48,7 @@ class FirstStart implements ApplicationRunner {
       DemoLibraries shelves,
       Json json,
       @Value("${arbor.demo}") String demo,
+      @Value("${ARBOR_FIRST_PASSWORD:}") String firstPassword,
       @Value("${ARBOR_SHOP_URL:http://127.0.0.1:8090}") String shop) {
     this.jdbc = jdbc;
     this.accounts = accounts;
@@ -60,6 +58,7 @@ class FirstStart implements ApplicationRunner {
     this.shelves = shelves;
     this.json = json;
     this.demo = demo;
+    this.firstPassword = firstPassword;
     this.shop = shop;
   }
 
@@ -69,6 +68,9 @@ class FirstStart implements ApplicationRunner {
       link();
     }
     if (jdbc.sql("select count(*) from account").query(Long.class).single() > 0) {
+      if (demo.isBlank()) {
+        refuseDemoPasswords();
+      }
       return;
     }
     if (demo.isBlank()) {
@@ -83,12 +85,29 @@ class FirstStart implements ApplicationRunner {
     }
   }
 
+  /** The password comes from whoever starts the server, so that it stands in no log. */
   private void firstLead() {
-    byte[] random = new byte[12];
-    new SecureRandom().nextBytes(random);
-    String password = Base64.getUrlEncoder().withoutPadding().encodeToString(random);
-    accounts.open("lead", Role.LEAD, password);
-    LOG.warn("first account: sign in as lead with password {}", password);
+    if (firstPassword.length() < 12) {
+      throw new IllegalStateException(
+          "arbor line does not start: there is no account yet; start it with ./arbor start, or set"
+              + " ARBOR_FIRST_PASSWORD to at least 12 characters");
+    }
+    accounts.open("lead", Role.LEAD, firstPassword);
+  }
+
+  /** Demo passwords are known to everybody: with real work they must be gone. */
+  private void refuseDemoPasswords() {
+    List<String> open =
+        Stream.of(Role.values())
+            .map(role -> role.name().toLowerCase(Locale.ROOT))
+            .filter(name -> accounts.has(name, DEMO_PASSWORD))
+            .toList();
+    if (!open.isEmpty()) {
+      throw new IllegalStateException(
+          "arbor line does not start: %s still have the password of the demo; give each a new one"
+                  .formatted(String.join(", ", open))
+              + " with ./arbor password NAME, or start with the demo");
+    }
   }
 
   private void holders() throws IOException {
