@@ -15,7 +15,11 @@ import java.util.Set;
  * @param motion how such tools move while they cut
  * @param aliases other names under which it may arrive
  * @param designations symbols of designations from which other values follow; asked first
- * @param required symbols without which it is not a tool of this class
+ * @param required symbols that must be known in the end
+ * @param asked those of them that a list may leave out: a tool without them is asked about, not
+ *     held
+ * @param replaced a required symbol to others; where one of these is there, it is not needed
+ * @param implications what follows from other values, the surest first
  * @param optional symbols that make sense for it
  * @param defaults trade defaults: symbol to entry text
  * @param rules what must or should hold
@@ -28,6 +32,9 @@ public record ClassSheet(
     List<String> aliases,
     List<String> designations,
     Set<String> required,
+    Set<String> asked,
+    Map<String, List<String>> replaced,
+    List<Implication> implications,
     Set<String> optional,
     Map<String, String> defaults,
     List<Rule> rules) {
@@ -37,6 +44,12 @@ public record ClassSheet(
 
   public static Builder named(String id, String title, Process process) {
     return new Builder(id, title, process);
+  }
+
+  /** True where a tool of this class is not known without the value: one by which others go. */
+  public boolean needs(String symbol, Tool tool) {
+    return required.contains(symbol)
+        && replaced.getOrDefault(symbol, List.of()).stream().noneMatch(tool::has);
   }
 
   /** All symbols in the order in which a form asks for them. */
@@ -56,6 +69,9 @@ public record ClassSheet(
     private List<String> aliases = List.of();
     private List<String> designations = List.of();
     private final Set<String> required = new LinkedHashSet<>();
+    private final Set<String> asked = new LinkedHashSet<>();
+    private final Map<String, List<String>> replaced = new LinkedHashMap<>();
+    private final List<Implication> implications = new ArrayList<>();
     private final Set<String> optional = new LinkedHashSet<>();
     private final Map<String, String> defaults = new LinkedHashMap<>();
     private final List<Rule> rules = new ArrayList<>();
@@ -89,6 +105,24 @@ public record ClassSheet(
       return this;
     }
 
+    /** What must be known in the end, but a vendor's or a shop's ordinary list leaves out. */
+    public Builder asks(String... symbols) {
+      asked.addAll(List.of(symbols));
+      return requires(symbols);
+    }
+
+    /** A required symbol that is not needed where one of others is there. */
+    public Builder replaces(String symbol, String... others) {
+      replaced.put(symbol, List.of(others));
+      return this;
+    }
+
+    /** Values that follow from others; what is stated first goes first. */
+    public Builder implies(Implication... more) {
+      implications.addAll(List.of(more));
+      return this;
+    }
+
     public Builder allows(String... symbols) {
       optional.addAll(List.of(symbols));
       return this;
@@ -115,6 +149,9 @@ public record ClassSheet(
           aliases,
           designations,
           java.util.Collections.unmodifiableSet(required),
+          java.util.Collections.unmodifiableSet(asked),
+          java.util.Collections.unmodifiableMap(replaced),
+          List.copyOf(implications),
           java.util.Collections.unmodifiableSet(optional),
           java.util.Collections.unmodifiableMap(defaults),
           List.copyOf(rules));

@@ -11,4 +11,9 @@ public interface Rule {
    * said elsewhere.
    */
   Optional<Finding> check(Tool tool);
+
+  /** True where it judges what is written, and not what follows from it. */
+  default boolean asWritten() {
+    return false;
+  }
 }

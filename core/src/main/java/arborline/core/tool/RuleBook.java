@@ -1,21 +1,34 @@
 package arborline.core.tool;
 
 import arborline.core.finding.Finding;
+import arborline.core.finding.Repair;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
+import arborline.core.tool.rule.DepthWithinLength;
+import arborline.core.tool.rule.DepthWithinTool;
+import arborline.core.tool.rule.HandKnown;
 import arborline.core.tool.rule.PlausibleSize;
+import arborline.core.tool.rule.RampWithinRightAngle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 
 /** Judges a tool by its class: what is missing, what cannot be, what looks odd. */
 public final class RuleBook {
 
   private static final System.Logger LOG = System.getLogger(RuleBook.class.getName());
   private static final Set<String> FAILED = ConcurrentHashMap.newKeySet();
-  private static final Rule SIZES = new PlausibleSize();
+  private static final List<Rule> COMMON =
+      List.of(
+          new PlausibleSize(),
+          new HandKnown(),
+          new RampWithinRightAngle(),
+          new DepthWithinTool(),
+          new DepthWithinLength());
 
   private RuleBook() {}
 
@@ -27,16 +40,36 @@ public final class RuleBook {
     }
     ClassSheet sheet = found.get().sheet();
     List<Finding> findings = new ArrayList<>(4);
+    Completed completed = Completed.of(tool);
     for (String symbol : sheet.required()) {
-      if (!tool.has(symbol)) {
+      if (completed.origins().containsKey(symbol)) {
+        findings.add(implied(symbol, completed));
+      } else if (!tool.has(symbol) && sheet.needs(symbol, completed.tool())) {
         findings.add(Missing.finding(sheet, symbol, tool));
       }
     }
-    ask(SIZES, tool).ifPresent(findings::add);
-    for (Rule rule : sheet.rules()) {
-      ask(rule, tool).ifPresent(findings::add);
-    }
+    Stream.concat(COMMON.stream(), sheet.rules().stream())
+        .forEach(
+            rule -> ask(rule, rule.asWritten() ? tool : completed.tool()).ifPresent(findings::add));
     return findings;
+  }
+
+  private static Finding implied(String symbol, Completed completed) {
+    Value value = completed.tool().values().get(symbol);
+    return Finding.note(
+            "implied." + symbol,
+            "%s %s %s %s"
+                .formatted(
+                    Dictionary.standard().get(symbol).name(),
+                    symbol,
+                    value,
+                    completed.origins().get(symbol).text()),
+            symbol)
+        .withRepair(
+            Repair.of(
+                "implied." + symbol,
+                "write %s %s down".formatted(symbol, value),
+                Map.of(symbol, value.toString())));
   }
 
   /** What a rule says; a rule that fails is a defect of ours, told on this tool and logged once. */
@@ -71,10 +104,16 @@ public final class RuleBook {
     static Finding finding(ClassSheet sheet, String symbol, Tool tool) {
       Property property = Dictionary.standard().get(symbol);
       Finding finding =
-          Finding.hold(
-              "missing." + symbol,
-              "a %s needs its %s (%s)".formatted(sheet.title(), property.name(), symbol),
-              symbol);
+          sheet.asked().contains(symbol)
+              ? Finding.query(
+                  "missing." + symbol,
+                  "the %s (%s) of this %s is not given yet"
+                      .formatted(property.name(), symbol, sheet.title()),
+                  symbol)
+              : Finding.hold(
+                  "missing." + symbol,
+                  "a %s needs its %s (%s)".formatted(sheet.title(), property.name(), symbol),
+                  symbol);
       return Estimates.forMissing(sheet, symbol, tool).map(finding::withRepair).orElse(finding);
     }
   }

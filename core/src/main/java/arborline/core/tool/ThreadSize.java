@@ -1,69 +1,70 @@
 package arborline.core.tool;
 
+import arborline.core.tool.thread.ThreadSystem;
 import java.math.BigDecimal;
-import java.util.Map;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
+import java.util.ServiceLoader;
 import java.util.regex.Pattern;
 
 /**
- * Diameter and pitch that a thread size names. Source: ISO 261 coarse series and ISO 725 (unified)
- * as usually tabulated.
+ * Diameter and pitch that a thread size names; every {@link ThreadSystem} is asked.
  *
- * @param diameter nominal diameter, mm
+ * @param diameter nominal (major) diameter, mm
  * @param pitch mm
  */
 public record ThreadSize(BigDecimal diameter, BigDecimal pitch) {
 
-  private static final Pattern METRIC =
-      Pattern.compile("M(\\d+(?:\\.\\d+)?)(?:\\s*[x\u00d7]\\s*(\\d+(?:\\.\\d+)?))?");
-  private static final Pattern UNIFIED = Pattern.compile("(\\d+)/(\\d+)-(\\d+)(?:\\s*UN[CF]?)?");
-  private static final BigDecimal INCH = new BigDecimal("25.4");
-  private static final Map<String, String> COARSE =
-      Map.ofEntries(
-          Map.entry("1.6", "0.35"),
-          Map.entry("2", "0.4"),
-          Map.entry("2.5", "0.45"),
-          Map.entry("3", "0.5"),
-          Map.entry("4", "0.7"),
-          Map.entry("5", "0.8"),
-          Map.entry("6", "1"),
-          Map.entry("8", "1.25"),
-          Map.entry("10", "1.5"),
-          Map.entry("12", "1.75"),
-          Map.entry("14", "2"),
-          Map.entry("16", "2"),
-          Map.entry("18", "2.5"),
-          Map.entry("20", "2.5"),
-          Map.entry("22", "2.5"),
-          Map.entry("24", "3"),
-          Map.entry("27", "3"),
-          Map.entry("30", "3.5"),
-          Map.entry("33", "3.5"),
-          Map.entry("36", "4"),
-          Map.entry("39", "4"),
-          Map.entry("42", "4.5"),
-          Map.entry("48", "5"));
+  private static final int LONGEST = 40;
+  private static final Pattern BLANKS = Pattern.compile("[\\s\\u00a0]+");
+  private static final Pattern HAND = Pattern.compile("[ -](?:LH|RH)$");
+  private static final Pattern TOLERANCE =
+      Pattern.compile(
+          "(?<=[\\dCF])(?: ?- ?| )(?:\\d[A-HX]X?(?:\\d[A-H])?|[123][AB])(?:[ -]?MOD)?$");
+  private static final Pattern BROKEN =
+      Pattern.compile("(?<=\\d)(?=[\u00bc\u00bd\u00be\u215b-\u215e])");
+  private static final List<String[]> WRITTEN =
+      List.of(
+          new String[] {"\u00bc", "1/4"},
+          new String[] {"\u00bd", "1/2"},
+          new String[] {"\u00be", "3/4"},
+          new String[] {"\u215b", "1/8"},
+          new String[] {"\u215c", "3/8"},
+          new String[] {"\u215d", "5/8"},
+          new String[] {"\u215e", "7/8"},
+          new String[] {"\u2044", "/"},
+          new String[] {"\u2013", "-"},
+          new String[] {"\u00d7", "X"},
+          new String[] {",", "."},
+          new String[] {"''", ""},
+          new String[] {"\"", ""},
+          new String[] {"\u2033", ""},
+          new String[] {"\u201d", ""});
+  private static final List<ThreadSystem> SYSTEMS =
+      ServiceLoader.load(ThreadSystem.class, ThreadSystem.class.getClassLoader()).stream()
+          .map(ServiceLoader.Provider::get)
+          .toList();
 
-  /** Reads {@code M10}, {@code M10x1}, {@code 1/4-20}; anything else is not judged. */
+  /**
+   * Reads {@code M10}, {@code M8x1,25-6H}, {@code 1/4-20 UNC}, {@code #8-32}, {@code G1/2}, {@code
+   * 1/8-27 NPT}, {@code Tr16x4}; empty for what is no size of a system that we know.
+   */
   public static Optional<ThreadSize> parse(String text) {
-    Matcher metric = METRIC.matcher(text.strip());
-    if (metric.matches()) {
-      String pitch = metric.group(2) == null ? COARSE.get(metric.group(1)) : metric.group(2);
-      return Optional.ofNullable(pitch)
-          .map(each -> new ThreadSize(new BigDecimal(metric.group(1)), new BigDecimal(each)));
+    if (text.length() > LONGEST) {
+      return Optional.empty();
     }
-    Matcher unified = UNIFIED.matcher(text.strip());
-    return unified.matches() ? Optional.of(unified(unified)) : Optional.empty();
+    String plain = plain(text);
+    return SYSTEMS.stream().flatMap(each -> each.read(plain).stream()).findFirst();
   }
 
-  private static ThreadSize unified(Matcher parts) {
-    BigDecimal diameter =
-        new BigDecimal(parts.group(1))
-            .multiply(INCH)
-            .divide(new BigDecimal(parts.group(2)), 6, java.math.RoundingMode.HALF_UP);
-    BigDecimal pitch =
-        INCH.divide(new BigDecimal(parts.group(3)), 6, java.math.RoundingMode.HALF_UP);
-    return new ThreadSize(diameter.stripTrailingZeros(), pitch.stripTrailingZeros());
+  private static String plain(String text) {
+    String plain = BROKEN.matcher(text).replaceAll(" ");
+    for (String[] each : WRITTEN) {
+      plain = plain.replace(each[0], each[1]);
+    }
+    plain = BLANKS.matcher(plain.toUpperCase(Locale.ROOT).strip()).replaceAll(" ");
+    plain = HAND.matcher(plain).replaceAll("");
+    return TOLERANCE.matcher(plain).replaceAll("");
   }
 }

@@ -89,7 +89,7 @@ class RuleBookTest {
     "CLASS=turning-threading TPN=3 TPX=1 THFT=60 H=20 B=20 LF=125 HAND=R, pitches-fall, HOLD",
     "CLASS=router-v DCX=20 DCN=20 SIG=90 DMM=8 OAL=60 NOF=2 RPMX=24000, tip-not-smaller, HOLD",
     "CLASS=router-compression DC=12 APMX=30 LU=25 DMM=12 OAL=80 NOF=2 RPMX=24000 DIRECTION=compression, depth-beyond-usable, HOLD",
-    "CLASS=router-up-cut DC=12 APMX=30 DMM=12 OAL=80 NOF=2 DIRECTION=up, missing.RPMX, HOLD",
+    "CLASS=router-up-cut DC=12 APMX=30 DMM=12 OAL=80 NOF=2 DIRECTION=up, missing.RPMX, QUERY",
     "CLASS=saw-blade DC=200 CW=2.2 WB=2.2 DCONMS=30 NOF=48 RPMX=9000, kerf-not-wider, HOLD",
     "CLASS=probe-touch DC=6 LU=50 LF=120 RPMX=100, probe-spins, HOLD",
     "CLASS=jet-laser KERF=0.2 NOZZLE=1.5 STANDOFF=1 LEADIN=0.1, lead-in-short, QUERY",

@@ -16,7 +16,8 @@ public final class Aggregate extends DrawnClass {
         ClassSheet.named("aggregate", "aggregate", Process.ROUTING)
             .moving(Motion.STANDS)
             .also("angle head")
-            .requires("AXISANGLE", "LF", "DMM", "RPMX")
+            .requires("AXISANGLE", "RPMX")
+            .asks("LF", "DMM")
             .allows("WF", "BD", "OAL", "DC", "CCWS")
             .defaults("AXISANGLE", "90")
             .rules(new AngleTurned()),

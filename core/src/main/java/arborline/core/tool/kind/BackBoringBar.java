@@ -16,7 +16,8 @@ public final class BackBoringBar extends DrawnClass {
         ClassSheet.named("back-boring-bar", "back-boring bar", Process.HOLE_MAKING)
             .moving(Motion.TURNS)
             .also("back boring tool")
-            .requires("DCX", "DN", "OFFSET", "DMM", "LF")
+            .requires("DCX")
+            .asks("DN", "OFFSET", "DMM", "LF")
             .allows("RE", "LU", "MIID", "OAL")
             .rules(new NeckSmallerThanLargest()),
         Boring::outline);

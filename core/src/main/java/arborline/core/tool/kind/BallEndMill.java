@@ -1,6 +1,7 @@
 package arborline.core.tool.kind;
 
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.rule.BallRadius;
 import com.google.auto.service.AutoService;
 
@@ -13,6 +14,7 @@ public final class BallEndMill extends DrawnClass {
         EndMills.sheet("end-mill-ball", "ball end mill")
             .also("ball nose end mill", "ball nose", "end mill ball")
             .requires("RE")
+            .implies(Shapes.ball())
             .defaults("NOF", "2")
             .defaults("FHA", "30")
             .rules(new BallRadius()),

@@ -3,6 +3,9 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
+import arborline.core.tool.implied.Same;
+import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.rule.ConeDepth;
 import arborline.core.tool.rule.PointAngleRange;
 import arborline.core.tool.rule.TipSmallerThanBody;
@@ -16,8 +19,13 @@ public final class ChamferMill extends DrawnClass {
     super(
         ClassSheet.named("chamfer-mill", "chamfer mill", Process.MILLING)
             .also("chamfering mill", "chamfer cutter")
-            .requires("DCX", "DCN", "SIG", "DMM", "OAL", "NOF")
-            .allows("APMX", "LU", "LCF", "DC")
+            .requires("DCX", "SIG")
+            .asks("DCN", "DMM", "OAL", "NOF")
+            .replaces("DMM", "DCONMS")
+            .implies(Shapes.cone())
+            .implies(CylindricalShank.sizes())
+            .implies(new Same("APMX", "LCF"))
+            .allows("DCONMS", "APMX", "LU", "LCF", "DC")
             .defaults("DCN", "0")
             .defaults("SIG", "90")
             .defaults("NOF", "4")

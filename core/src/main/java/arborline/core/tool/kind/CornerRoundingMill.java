@@ -15,7 +15,9 @@ public final class CornerRoundingMill extends DrawnClass {
     super(
         ClassSheet.named("corner-rounding-mill", "corner-rounding mill", Process.MILLING)
             .also("corner rounder", "concave radius mill")
-            .requires("PRFRAD", "DCN", "DCX", "DMM", "OAL", "NOF")
+            .requires("PRFRAD")
+            .asks("DCN", "DCX", "DMM", "OAL", "NOF")
+            .replaces("DMM", "DCONMS")
             .allows("LU", "LF")
             .defaults("NOF", "4")
             .rules(new RoundingWithinDiameter(), new TipSmallerThanBody()),

@@ -3,6 +3,8 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
+import arborline.core.tool.implied.Same;
 import arborline.core.tool.rule.DepthWithinUsableLength;
 import arborline.core.tool.rule.NeckSmallerThanCutter;
 import com.google.auto.service.AutoService;
@@ -15,7 +17,10 @@ public final class Counterbore extends DrawnClass {
     super(
         ClassSheet.named("counterbore", "counterbore", Process.HOLE_MAKING)
             .also("spotfacer")
-            .requires("DC", "DN", "APMX", "DMM", "OAL", "NOF")
+            .requires("DC")
+            .asks("DN", "APMX", "DMM", "OAL", "NOF")
+            .implies(new Same("APMX", "LCF"))
+            .implies(CylindricalShank.sizes())
             .allows("SIG", "LU", "LN")
             .defaults("SIG", "180")
             .defaults("NOF", "3")

@@ -3,7 +3,13 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
+import arborline.core.tool.implied.Same;
+import arborline.core.tool.implied.Shapes;
+import arborline.core.tool.implied.ThreadNamed;
 import arborline.core.tool.rule.TapDrill;
+import arborline.core.tool.rule.TapIsThread;
+import arborline.core.tool.rule.ThreadKnown;
 import arborline.core.tool.rule.ThreadPitch;
 import arborline.core.tool.rule.ThreadsPerInch;
 import com.google.auto.service.AutoService;
@@ -16,11 +22,21 @@ public final class CuttingTap extends DrawnClass {
     super(
         ClassSheet.named("tap-cutting", "cutting tap", Process.THREADING)
             .also("tap", "machine tap")
-            .requires("DC", "TD", "TP", "TDZ", "THCHT", "DMM", "OAL")
+            .requires("TD", "TP")
+            .asks("DC", "TDZ", "THCHT", "DMM", "OAL")
+            .implies(ThreadNamed.sizes())
+            .implies(Shapes.pitch())
+            .implies(new Same("DC", "TD"))
+            .implies(CylindricalShank.sizes())
             .allows("APMX", "TCTR", "PHD", "DRVS", "LU", "LCF", "NOF", "DN", "LN", "TPI")
             .defaults("THCHT", "C")
             .defaults("TCTR", "6H")
-            .rules(new ThreadPitch(), new TapDrill(), new ThreadsPerInch()),
+            .rules(
+                new ThreadKnown(),
+                new TapIsThread(),
+                new ThreadPitch(),
+                new TapDrill(),
+                new ThreadsPerInch()),
         Fluted::tap);
   }
 }

@@ -11,6 +11,25 @@ final class Discs {
   private Discs() {}
 
   static Outline outline(Tool tool) {
+    return tool.has("DCONMS") && !tool.has("DMM") ? bored(tool) : shanked(tool);
+  }
+
+  /** A disc with a bore: as long as it is wide, its hub where one is given. */
+  private static Outline bored(Tool tool) {
+    double diameter = tool.approx("DC", 100);
+    double width = tool.approx("CW", 0.1 * diameter);
+    double hub = Math.max(width, tool.approx("LF", width));
+    double bore = tool.approx("DCONMS", 0.3 * diameter);
+    return OutlineBuilder.of(tool, hub)
+        .straight(Part.Kind.BODY, 0, hub - width, 1.6 * bore)
+        .straight(Part.Kind.CUTTING, hub - width, hub, diameter)
+        .across("DC", hub - width / 2, diameter)
+        .across("DCONMS", 0, bore)
+        .along("CW", hub - width, hub)
+        .build();
+  }
+
+  private static Outline shanked(Tool tool) {
     OutlineBuilder outline = OutlineBuilder.of(tool);
     double tip = outline.length();
     double diameter = tool.approx("DC", tool.approx("TD", 1) * 2.2);

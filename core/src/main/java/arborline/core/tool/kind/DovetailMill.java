@@ -3,6 +3,7 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
 import arborline.core.tool.rule.DovetailNeck;
 import arborline.core.tool.rule.EdgeAngleRange;
 import com.google.auto.service.AutoService;
@@ -15,7 +16,9 @@ public final class DovetailMill extends DrawnClass {
     super(
         ClassSheet.named("dovetail-mill", "dovetail mill", Process.MILLING)
             .also("dovetail cutter")
-            .requires("DC", "KAPR", "DN", "APMX", "DMM", "OAL", "NOF")
+            .requires("DC", "KAPR")
+            .asks("DN", "APMX", "DMM", "OAL", "NOF")
+            .implies(CylindricalShank.sizes())
             .allows("RE", "LN", "LU")
             .defaults("KAPR", "60")
             .defaults("NOF", "6")

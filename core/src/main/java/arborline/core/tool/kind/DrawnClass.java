@@ -1,6 +1,7 @@
 package arborline.core.tool.kind;
 
 import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.outline.Outline;
@@ -24,6 +25,6 @@ abstract class DrawnClass implements ToolClass {
 
   @Override
   public final Outline outline(Tool tool) {
-    return drawing.apply(tool);
+    return drawing.apply(Completed.of(tool).tool());
   }
 }

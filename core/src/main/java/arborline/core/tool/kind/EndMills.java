@@ -3,11 +3,15 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.Tool;
+import arborline.core.tool.implied.CylindricalShank;
+import arborline.core.tool.implied.Same;
 import arborline.core.tool.outline.Outline;
 import arborline.core.tool.outline.OutlineBuilder;
 import arborline.core.tool.outline.Part;
 import arborline.core.tool.outline.Point;
+import arborline.core.tool.rule.ChamferWithinDiameter;
 import arborline.core.tool.rule.DepthWithinFlutes;
+import arborline.core.tool.rule.DepthWithinNeck;
 import arborline.core.tool.rule.DepthWithinUsableLength;
 import arborline.core.tool.rule.FlutesWithinTool;
 import arborline.core.tool.rule.NeckClear;
@@ -23,9 +27,17 @@ final class EndMills {
 
   static ClassSheet.Builder sheet(String id, String title) {
     return ClassSheet.named(id, title, Process.MILLING)
-        .requires("DC", "APMX", "DMM", "OAL", "NOF")
+        .requires("DC")
+        .asks("APMX", "DMM", "OAL", "NOF")
+        .replaces("OAL", "LF")
+        .implies(new Same("APMX", "LCF"))
+        .implies(new Same("NOF", "ZEFP"))
+        .implies(CylindricalShank.sizes())
+        .implies(new Same("LN", "LU", "DN"))
         .allows("LU", "LCF", "LN", "DN", "LF", "CHW", "RMPX")
         .rules(
+            new ChamferWithinDiameter(),
+            new DepthWithinNeck(),
             new DepthWithinUsableLength(),
             new DepthWithinFlutes(),
             new FlutesWithinTool(),

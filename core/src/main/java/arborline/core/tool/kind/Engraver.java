@@ -3,6 +3,8 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
+import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.rule.PointAngleRange;
 import arborline.core.tool.rule.TipSmallerThanCutter;
 import com.google.auto.service.AutoService;
@@ -15,7 +17,10 @@ public final class Engraver extends DrawnClass {
     super(
         ClassSheet.named("engraver", "engraving cutter", Process.MILLING)
             .also("engraving tool")
-            .requires("DCN", "SIG", "DMM", "OAL")
+            .requires("SIG")
+            .asks("DCN", "DMM", "OAL")
+            .implies(Shapes.cone())
+            .implies(CylindricalShank.sizes())
             .allows("DC", "LU", "NOF", "APMX")
             .defaults("SIG", "30")
             .defaults("NOF", "1")

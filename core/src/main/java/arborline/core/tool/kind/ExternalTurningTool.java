@@ -3,6 +3,7 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.Designated;
 import arborline.core.tool.rule.EdgeAngleRange;
 import arborline.core.tool.rule.InsertAgrees;
 import arborline.core.tool.rule.InsertFitsSeat;
@@ -21,7 +22,13 @@ public final class ExternalTurningTool extends DrawnClass {
         ClassSheet.named("turning-external", "external turning tool", Process.TURNING)
             .also("turning tool", "turning holder")
             .designatedBy("SHANK", "MIID")
-            .requires("KAPR", "RE", "H", "B", "WF", "LF", "HAND")
+            .requires("KAPR", "H", "B")
+            .asks("RE", "WF", "LF", "HAND")
+            .implies(
+                Designated.byShank(
+                    "KAPR", "PSIR", "HAND", "H", "B", "HF", "WF", "LF", "MTP", "SSC"))
+            .implies(Designated.byInsert("RE", "EPSR", "SC", "IC", "L", "S", "AN"))
+            .implies(Designated.byShank("SC", "AN", "IC", "EPSR"))
             .allows("LH", "SC", "EPSR", "IC", "L", "S", "AN", "PSIR", "HF", "MTP", "SSC")
             .defaults("RE", "0.8")
             .defaults("HAND", "R")

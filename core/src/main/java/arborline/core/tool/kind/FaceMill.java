@@ -3,6 +3,9 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.Same;
+import arborline.core.tool.implied.Shapes;
+import arborline.core.tool.rule.BoreWithinBody;
 import arborline.core.tool.rule.DiameterWithinLargest;
 import arborline.core.tool.rule.EdgesWithinFlutes;
 import arborline.core.tool.rule.FaceMillDiameters;
@@ -15,10 +18,19 @@ public final class FaceMill extends DrawnClass {
   public FaceMill() {
     super(
         ClassSheet.named("face-mill", "face mill", Process.MILLING)
-            .requires("DC", "DCX", "KAPR", "APMX", "DCONMS", "CICT", "LF")
+            .requires("DC")
+            .asks("DCX", "KAPR", "APMX", "DCONMS", "CICT", "LF")
+            .replaces("LF", "OAL")
+            .implies(Shapes.face())
+            .implies(new Same("CICT", "ZEFP"))
+            .implies(new Same("CICT", "NOF"))
             .allows("BD", "RE", "ZEFP", "MIID", "OAL", "NOF")
             .defaults("KAPR", "45")
-            .rules(new DiameterWithinLargest(), new FaceMillDiameters(), new EdgesWithinFlutes()),
+            .rules(
+                new BoreWithinBody(),
+                new DiameterWithinLargest(),
+                new FaceMillDiameters(),
+                new EdgesWithinFlutes()),
         FaceMills::outline);
   }
 }

@@ -2,6 +2,7 @@ package arborline.core.tool.kind;
 
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.SharpCorner;
+import arborline.core.tool.rule.SquareToAxis;
 import com.google.auto.service.AutoService;
 
 /** End mill with a square corner. */
@@ -16,7 +17,7 @@ public final class FlatEndMill extends DrawnClass {
             .defaults("NOF", "4")
             .defaults("FHA", "30")
             .defaults("KAPR", "90")
-            .rules(new SharpCorner()),
+            .rules(new SquareToAxis(), new SharpCorner()),
         tool -> EndMills.outline(tool, 0));
   }
 }

@@ -14,8 +14,11 @@ public final class FormMill extends DrawnClass {
     super(
         ClassSheet.named("form-mill", "form mill", Process.MILLING)
             .also("profile mill", "form cutter")
-            .requires("DCX", "DMM", "OAL", "NOF", "PROFILE")
-            .allows("DC", "DCN", "APMX", "LU")
+            .requires("DCX", "PROFILE")
+            .asks("DMM", "OAL", "NOF")
+            .replaces("DMM", "DCONMS")
+            .replaces("OAL", "DCONMS")
+            .allows("DCONMS", "DC", "DCN", "APMX", "LU")
             .defaults("NOF", "2")
             .rules(new ProfileSound()),
         Tapers::form);

@@ -3,7 +3,13 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
+import arborline.core.tool.implied.Same;
+import arborline.core.tool.implied.Shapes;
+import arborline.core.tool.implied.ThreadNamed;
 import arborline.core.tool.rule.FormingTapDrill;
+import arborline.core.tool.rule.TapIsThread;
+import arborline.core.tool.rule.ThreadKnown;
 import arborline.core.tool.rule.ThreadPitch;
 import arborline.core.tool.rule.ThreadsPerInch;
 import com.google.auto.service.AutoService;
@@ -16,11 +22,21 @@ public final class FormingTap extends DrawnClass {
     super(
         ClassSheet.named("tap-forming", "forming tap", Process.THREADING)
             .also("thread former", "roll tap")
-            .requires("DC", "TD", "TP", "TDZ", "DMM", "OAL")
+            .requires("TD", "TP")
+            .asks("DC", "TDZ", "DMM", "OAL")
+            .implies(ThreadNamed.sizes())
+            .implies(Shapes.pitch())
+            .implies(new Same("DC", "TD"))
+            .implies(CylindricalShank.sizes())
             .allows("APMX", "TCTR", "PHD", "DRVS", "LU", "LCF", "DN", "LN", "THCHT", "TPI")
             .defaults("TCTR", "6HX")
             .defaults("THCHT", "C")
-            .rules(new ThreadPitch(), new FormingTapDrill(), new ThreadsPerInch()),
+            .rules(
+                new ThreadKnown(),
+                new TapIsThread(),
+                new ThreadPitch(),
+                new FormingTapDrill(),
+                new ThreadsPerInch()),
         Fluted::tap);
   }
 }

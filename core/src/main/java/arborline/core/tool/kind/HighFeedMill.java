@@ -3,6 +3,8 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
+import arborline.core.tool.implied.Same;
 import arborline.core.tool.rule.DepthWithinUsableLength;
 import arborline.core.tool.rule.DiameterWithinLargest;
 import arborline.core.tool.rule.EdgeAngleRange;
@@ -16,8 +18,15 @@ public final class HighFeedMill extends DrawnClass {
     super(
         ClassSheet.named("end-mill-high-feed", "high-feed mill", Process.MILLING)
             .also("high feed end mill")
-            .requires("DCX", "KAPR", "APMX", "DMM", "OAL", "NOF")
-            .allows("DC", "RE", "LU", "LN", "DN", "LF", "MIID", "CICT")
+            .requires("DCX")
+            .asks("KAPR", "APMX", "DMM", "OAL", "NOF")
+            .replaces("DMM", "DCONMS")
+            .replaces("OAL", "LF")
+            .implies(new Same("DCX", "DC"))
+            .implies(new Same("NOF", "ZEFP"))
+            .implies(new Same("NOF", "CICT"))
+            .implies(CylindricalShank.sizes())
+            .allows("DCONMS", "DC", "RE", "LU", "LN", "DN", "LF", "MIID", "CICT")
             .defaults("KAPR", "15")
             .defaults("NOF", "4")
             .rules(

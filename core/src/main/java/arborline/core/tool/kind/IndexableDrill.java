@@ -3,6 +3,7 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
 import arborline.core.tool.rule.DiameterWithinLargest;
 import arborline.core.tool.rule.PointAngleRange;
 import arborline.core.tool.rule.UsableWithinTool;
@@ -16,7 +17,10 @@ public final class IndexableDrill extends DrawnClass {
     super(
         ClassSheet.named("drill-indexable", "indexable drill", Process.HOLE_MAKING)
             .also("insert drill", "spade drill")
-            .requires("DC", "SIG", "LU", "CICT", "DMM", "OAL")
+            .requires("DC")
+            .asks("SIG", "LU", "CICT", "DMM", "OAL")
+            .replaces("OAL", "LF", "LPR")
+            .implies(CylindricalShank.sizes())
             .allows("DCX", "LPR", "LF", "MIID", "NOF", "PL")
             .defaults("SIG", "180")
             .defaults("NOF", "2")

@@ -4,6 +4,7 @@ import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Motion;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.Designated;
 import arborline.core.tool.rule.InsertAgrees;
 import arborline.core.tool.rule.InsertNamed;
 import com.google.auto.service.AutoService;
@@ -18,7 +19,9 @@ public final class IndexableInsert extends DrawnClass {
             .moving(Motion.STANDS)
             .also("turning insert", "cutting insert")
             .designatedBy("MIID")
-            .requires("SC", "IC", "S")
+            .requires("IC")
+            .asks("SC", "S")
+            .implies(Designated.byInsert("SC", "IC", "S", "RE", "L", "EPSR", "AN", "HAND"))
             .allows("RE", "L", "EPSR", "AN", "D1", "BS", "LE", "W1")
             .rules(new InsertAgrees(), new InsertNamed()),
         Turning::insert);

@@ -3,6 +3,7 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.Designated;
 import arborline.core.tool.rule.BarClearsBore;
 import arborline.core.tool.rule.BoreWideEnough;
 import arborline.core.tool.rule.EdgeAngleRange;
@@ -23,7 +24,11 @@ public final class InternalTurningTool extends DrawnClass {
         ClassSheet.named("turning-internal", "boring bar", Process.TURNING)
             .also("internal turning tool")
             .designatedBy("SHANK", "MIID")
-            .requires("KAPR", "RE", "DMM", "WF", "DMIN", "LF", "HAND")
+            .requires("KAPR", "DMM")
+            .asks("RE", "WF", "DMIN", "LF", "HAND")
+            .implies(Designated.byShank("KAPR", "PSIR", "HAND", "DMM", "LF", "MTP", "SSC"))
+            .implies(Designated.byInsert("RE", "EPSR", "SC", "IC", "L", "S", "AN"))
+            .implies(Designated.byShank("SC", "AN", "IC", "EPSR"))
             .allows("OHX", "SC", "EPSR", "IC", "L", "S", "AN", "PSIR", "MTP", "SSC")
             .defaults("RE", "0.4")
             .defaults("HAND", "R")

@@ -15,7 +15,8 @@ public final class KnurlingTool extends DrawnClass {
         ClassSheet.named("knurling-tool", "knurling tool", Process.TURNING)
             .moving(Motion.STANDS)
             .also("knurl")
-            .requires("TP", "PATTERN", "H", "B", "LF")
+            .requires("TP")
+            .asks("PATTERN", "H", "B", "LF")
             .allows("CW", "DC")
             .defaults("PATTERN", "straight"),
         Turning::blade);

@@ -3,6 +3,8 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.Designated;
+import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.rule.EdgeAngleRange;
 import arborline.core.tool.rule.InsertAgrees;
 import arborline.core.tool.rule.InsertFitsSeat;
@@ -22,7 +24,13 @@ public final class NeutralTurningTool extends DrawnClass {
         ClassSheet.named("turning-neutral", "neutral turning tool", Process.TURNING)
             .also("profiling tool neutral")
             .designatedBy("SHANK", "MIID")
-            .requires("KAPR", "EPSR", "RE", "H", "B", "LF")
+            .requires("H", "B")
+            .asks("KAPR", "EPSR", "RE", "LF")
+            .implies(Designated.byInsert("RE", "EPSR", "SC", "IC", "L", "S", "AN"))
+            .implies(
+                Designated.byShank(
+                    "H", "B", "HF", "LF", "HAND", "SC", "AN", "IC", "EPSR", "MTP", "SSC"))
+            .implies(Shapes.neutral())
             .allows("SC", "IC", "L", "S", "AN", "WF", "HF", "MTP", "SSC")
             .defaults("HAND", "N")
             .defaults("RE", "0.4")

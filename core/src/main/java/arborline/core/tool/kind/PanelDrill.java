@@ -4,6 +4,8 @@ import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Motion;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
+import arborline.core.tool.implied.Same;
 import arborline.core.tool.rule.UsableWithinTool;
 import com.google.auto.service.AutoService;
 
@@ -16,7 +18,10 @@ public final class PanelDrill extends DrawnClass {
         ClassSheet.named("drill-panel", "panel drill", Process.ROUTING)
             .moving(Motion.DRILLS)
             .also("dowel drill", "brad point drill")
-            .requires("DC", "LU", "DMM", "OAL", "RPMX")
+            .requires("DC")
+            .asks("LU", "DMM", "OAL", "RPMX")
+            .implies(new Same("LU", "LCF"))
+            .implies(CylindricalShank.sizes())
             .allows("SIG", "LCF", "NOF", "LF")
             .defaults("SIG", "150")
             .defaults("NOF", "2")

@@ -14,8 +14,11 @@ public final class ProfileCutter extends DrawnClass {
     super(
         ClassSheet.named("router-profile", "profile cutter", Process.ROUTING)
             .also("edge cutter", "moulding cutter")
-            .requires("DCX", "PROFILE", "DMM", "OAL", "NOF", "RPMX")
-            .allows("DCN", "APMX", "LU", "DC")
+            .requires("DCX", "PROFILE", "RPMX")
+            .asks("DMM", "OAL", "NOF")
+            .replaces("DMM", "DCONMS")
+            .replaces("OAL", "DCONMS")
+            .allows("DCONMS", "DCN", "APMX", "LU", "DC")
             .defaults("NOF", "2")
             .rules(new ProfileSound()),
         Tapers::form);

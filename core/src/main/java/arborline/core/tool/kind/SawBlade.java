@@ -3,6 +3,7 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.rule.BoreWithinCutter;
 import arborline.core.tool.rule.KerfWiderThanBody;
 import com.google.auto.service.AutoService;
 
@@ -14,10 +15,11 @@ public final class SawBlade extends DrawnClass {
     super(
         ClassSheet.named("saw-blade", "saw blade", Process.ROUTING)
             .also("circular saw blade", "saw")
-            .requires("DC", "CW", "DCONMS", "NOF", "WB", "RPMX")
+            .requires("DC", "CW", "DCONMS", "NOF", "RPMX")
+            .asks("WB")
             .allows("GAMO", "LF", "CDX")
             .defaults("NOF", "24")
-            .rules(new KerfWiderThanBody()),
+            .rules(new BoreWithinCutter(), new KerfWiderThanBody()),
         Discs::saw);
   }
 }

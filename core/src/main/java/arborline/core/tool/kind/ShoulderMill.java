@@ -3,6 +3,8 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.Same;
+import arborline.core.tool.rule.BoreWithinBody;
 import arborline.core.tool.rule.DepthWithinUsableLength;
 import arborline.core.tool.rule.EdgesWithinFlutes;
 import com.google.auto.service.AutoService;
@@ -15,10 +17,15 @@ public final class ShoulderMill extends DrawnClass {
     super(
         ClassSheet.named("shoulder-mill", "shoulder mill", Process.MILLING)
             .also("shell mill", "square shoulder mill")
-            .requires("DC", "APMX", "DCONMS", "CICT", "LF")
+            .requires("DC")
+            .asks("APMX", "DCONMS", "CICT", "LF")
+            .replaces("LF", "OAL")
+            .implies(new Same("CICT", "ZEFP"))
+            .implies(new Same("CICT", "NOF"))
+            .implies(new Same("APMX", "LE"))
             .allows("LE", "KAPR", "BD", "RE", "ZEFP", "MIID", "OAL", "NOF", "LU")
             .defaults("KAPR", "90")
-            .rules(new DepthWithinUsableLength(), new EdgesWithinFlutes()),
+            .rules(new BoreWithinBody(), new DepthWithinUsableLength(), new EdgesWithinFlutes()),
         FaceMills::outline);
   }
 }

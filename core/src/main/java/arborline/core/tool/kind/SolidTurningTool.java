@@ -14,7 +14,8 @@ public final class SolidTurningTool extends DrawnClass {
     super(
         ClassSheet.named("turning-solid", "solid turning tool", Process.TURNING)
             .also("tool bit", "solid boring bar")
-            .requires("KAPR", "RE", "LF", "HAND")
+            .requires("KAPR")
+            .asks("RE", "LF", "HAND")
             .allows("H", "B", "DMM", "WF", "DMIN", "EPSR")
             .defaults("RE", "0.2")
             .defaults("HAND", "R")

@@ -3,8 +3,12 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
 import arborline.core.tool.rule.FlutesWithinTool;
 import arborline.core.tool.rule.PointAngleRange;
+import arborline.core.tool.rule.ReachWithinTool;
+import arborline.core.tool.rule.SecondStepWithinFlutes;
+import arborline.core.tool.rule.StepWithinFlutes;
 import arborline.core.tool.rule.StepsRise;
 import com.google.auto.service.AutoService;
 
@@ -16,12 +20,20 @@ public final class StepDrill extends DrawnClass {
     super(
         ClassSheet.named("drill-step", "step drill", Process.HOLE_MAKING)
             .also("subland drill")
-            .requires("DC", "SIG", "DC1", "SDL1", "STA1", "LCF", "DMM", "OAL", "NOF")
+            .requires("DC", "DC1", "SDL1")
+            .asks("SIG", "STA1", "LCF", "DMM", "OAL", "NOF")
+            .implies(CylindricalShank.sizes())
             .allows("DC2", "SDL2", "STA2", "LU", "PL")
             .defaults("SIG", "118")
             .defaults("STA1", "90")
             .defaults("NOF", "2")
-            .rules(new StepsRise(), new PointAngleRange(), new FlutesWithinTool()),
+            .rules(
+                new StepWithinFlutes(),
+                new SecondStepWithinFlutes(),
+                new ReachWithinTool(),
+                new StepsRise(),
+                new PointAngleRange(),
+                new FlutesWithinTool()),
         Stepped::outline);
   }
 }

@@ -4,9 +4,12 @@ import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Motion;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
-import arborline.core.tool.rule.CutterWithinThread;
+import arborline.core.tool.implied.CylindricalShank;
+import arborline.core.tool.implied.Same;
+import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.rule.DepthWithinUsableLength;
 import arborline.core.tool.rule.PitchWithinDepth;
+import arborline.core.tool.rule.ThreadMillEnters;
 import arborline.core.tool.rule.ThreadsPerInch;
 import arborline.core.tool.rule.UsableWithinTool;
 import com.google.auto.service.AutoService;
@@ -20,13 +23,20 @@ public final class ThreadMill extends DrawnClass {
         ClassSheet.named("thread-mill", "thread mill", Process.THREADING)
             .moving(Motion.MILLS)
             .also("thread milling cutter")
-            .requires("DC", "TP", "APMX", "DMM", "OAL", "NOF")
-            .allows("TDN", "NT", "LU", "LCF", "DN", "LN", "THFT", "TPI")
+            .requires("DC", "TP")
+            .asks("APMX", "DMM", "OAL", "NOF")
+            .replaces("DMM", "DCONMS")
+            .replaces("OAL", "LF")
+            .implies(Shapes.pitch())
+            .implies(new Same("TP", "TPN"))
+            .implies(new Same("APMX", "LCF"))
+            .implies(CylindricalShank.sizes())
+            .allows("DCONMS", "TDN", "TDZ", "PHD", "NT", "LU", "LCF", "DN", "LN", "THFT", "TPI")
             .defaults("NOF", "4")
             .defaults("THFT", "60")
             .rules(
+                new ThreadMillEnters(),
                 new PitchWithinDepth(),
-                new CutterWithinThread(),
                 new DepthWithinUsableLength(),
                 new UsableWithinTool(),
                 new ThreadsPerInch()),

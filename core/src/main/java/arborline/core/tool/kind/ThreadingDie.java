@@ -3,6 +3,9 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.Shapes;
+import arborline.core.tool.implied.ThreadNamed;
+import arborline.core.tool.rule.ThreadKnown;
 import arborline.core.tool.rule.ThreadPitch;
 import com.google.auto.service.AutoService;
 
@@ -14,10 +17,13 @@ public final class ThreadingDie extends DrawnClass {
     super(
         ClassSheet.named("die", "threading die", Process.THREADING)
             .also("die")
-            .requires("TD", "TP", "TDZ", "DC", "THUB")
+            .requires("TD", "TP")
+            .asks("TDZ", "DC", "THUB")
+            .implies(ThreadNamed.sizes())
+            .implies(Shapes.pitch())
             .allows("OAL", "TCTR", "HAND", "DMM")
             .defaults("TCTR", "6g")
-            .rules(new ThreadPitch()),
+            .rules(new ThreadKnown(), new ThreadPitch()),
         Discs::outline);
   }
 }

@@ -3,6 +3,7 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.Usual;
 import arborline.core.tool.rule.NeckSmallerThanCutter;
 import arborline.core.tool.rule.ProbeStandsStill;
 import com.google.auto.service.AutoService;
@@ -15,7 +16,10 @@ public final class TouchProbe extends DrawnClass {
     super(
         ClassSheet.named("probe-touch", "touch probe", Process.PROBING)
             .also("probe", "stylus")
-            .requires("DC", "LU", "LF", "RPMX")
+            .requires("DC")
+            .asks("LU", "LF", "RPMX")
+            .replaces("LF", "OAL")
+            .implies(Usual.of("RPMX", "0"))
             .allows("DN", "DMM", "OAL", "BD")
             .defaults("RPMX", "0")
             .rules(new ProbeStandsStill(), new NeckSmallerThanCutter()),

@@ -3,6 +3,7 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.rule.BallRadius;
 import arborline.core.tool.rule.NeckSmallerThanCutter;
 import arborline.core.tool.rule.NeckWithinTool;
@@ -16,7 +17,9 @@ public final class UndercuttingBall extends DrawnClass {
     super(
         ClassSheet.named("end-mill-undercut", "undercutting ball mill", Process.MILLING)
             .also("undercutting ball", "spherical mill")
-            .requires("DC", "DN", "LN", "DMM", "OAL", "NOF")
+            .requires("DC")
+            .asks("DN", "LN", "DMM", "OAL", "NOF")
+            .implies(Shapes.ball())
             .allows("RE", "LU", "LF")
             .defaults("NOF", "4")
             .rules(new BallRadius(), new NeckSmallerThanCutter(), new NeckWithinTool()),

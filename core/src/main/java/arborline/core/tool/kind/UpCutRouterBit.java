@@ -3,6 +3,9 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
+import arborline.core.tool.implied.Same;
+import arborline.core.tool.implied.Usual;
 import arborline.core.tool.rule.DepthWithinFlutes;
 import arborline.core.tool.rule.DepthWithinUsableLength;
 import arborline.core.tool.rule.FlutesWithinTool;
@@ -17,7 +20,11 @@ public final class UpCutRouterBit extends DrawnClass {
     super(
         ClassSheet.named("router-up-cut", "up-cut router bit", Process.ROUTING)
             .also("router bit", "up cut bit")
-            .requires("DC", "APMX", "DMM", "OAL", "NOF", "RPMX", "DIRECTION")
+            .requires("DC")
+            .asks("APMX", "DMM", "OAL", "NOF", "RPMX", "DIRECTION")
+            .implies(new Same("APMX", "LCF"))
+            .implies(CylindricalShank.sizes())
+            .implies(Usual.of("DIRECTION", "up"))
             .allows("LU", "LCF", "LN", "DN", "LF", "RE")
             .defaults("NOF", "2")
             .defaults("DIRECTION", "up")

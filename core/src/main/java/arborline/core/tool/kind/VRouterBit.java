@@ -3,6 +3,8 @@ package arborline.core.tool.kind;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.CylindricalShank;
+import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.rule.ConeDepth;
 import arborline.core.tool.rule.PointAngleRange;
 import arborline.core.tool.rule.TipSmallerThanBody;
@@ -16,7 +18,10 @@ public final class VRouterBit extends DrawnClass {
     super(
         ClassSheet.named("router-v", "V router bit", Process.ROUTING)
             .also("v bit")
-            .requires("DCX", "DCN", "SIG", "DMM", "OAL", "NOF", "RPMX")
+            .requires("DCX", "SIG")
+            .asks("DCN", "DMM", "OAL", "NOF", "RPMX")
+            .implies(Shapes.cone())
+            .implies(CylindricalShank.sizes())
             .allows("APMX", "LU", "DC")
             .defaults("SIG", "90")
             .defaults("DCN", "0")

@@ -42,6 +42,11 @@ abstract class Contradiction<T> implements Rule {
   }
 
   @Override
+  public final boolean asWritten() {
+    return true;
+  }
+
+  @Override
   public final Optional<Finding> check(Tool tool) {
     Optional<String> text = tool.word(symbol);
     if (text.isEmpty()) {

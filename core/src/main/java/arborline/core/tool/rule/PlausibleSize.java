@@ -45,6 +45,11 @@ public final class PlausibleSize implements Rule {
   private static final BigDecimal LARGEST_INCH_LOOKALIKE = new BigDecimal("2");
 
   @Override
+  public boolean asWritten() {
+    return true;
+  }
+
+  @Override
   public Optional<Finding> check(Tool tool) {
     for (Map.Entry<String, Value> each : tool.values().entrySet()) {
       if (each.getValue() instanceof Value.Measure) {

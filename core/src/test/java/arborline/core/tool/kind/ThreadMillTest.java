@@ -14,8 +14,8 @@ class ThreadMillTest {
 
   @Test
   void entersTheThreadItMills() {
-    SOUND.refuses("TDN=8", "cutter-beyond-thread", "8 mm");
-    SOUND.allows("TDN=8.1");
+    SOUND.refuses("TDN=9.5", "cutter-beyond-thread", "7.876 mm");
+    SOUND.allows("TDN=9.7");
   }
 
   @Test

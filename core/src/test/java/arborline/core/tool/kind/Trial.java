@@ -4,8 +4,10 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.finding.Finding;
+import arborline.core.tool.Completed;
 import arborline.core.tool.RuleBook;
 import arborline.core.tool.Sample;
+import arborline.core.tool.Value;
 import arborline.core.tool.outline.Outline;
 import arborline.core.tool.outline.Part;
 import arborline.core.tool.outline.Point;
@@ -50,11 +52,19 @@ final class Trial {
     return new Trial(changed);
   }
 
-  /** Each of these must be given. */
+  /** Each of these must be given, or follow from what is given. */
   void needs(String... symbols) {
     for (String symbol : symbols) {
-      assertTrue(Sample.findings(with(symbol + "=").text()).contains("missing." + symbol), symbol);
+      List<String> findings = Sample.findings(with(symbol + "=").text());
+      assertTrue(
+          findings.contains("missing." + symbol) || findings.contains("implied." + symbol), symbol);
     }
+  }
+
+  /** Without these values, this one follows: a size in the property's own unit, or a word. */
+  void implies(String without, String symbol, String expected) {
+    Value value = Completed.of(Sample.tool(with(without).text())).tool().values().get(symbol);
+    assertEquals(expected, value == null ? "nothing" : value.text());
   }
 
   /** Complains about a change with this code, and says so with these words. */

@@ -1,0 +1,57 @@
+package arborline.core.tool;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+
+/**
+ * A tool with everything that its values imply. Nothing of it is stored: an implied value follows
+ * its source until somebody writes it down.
+ *
+ * @param tool with authored and implied values
+ * @param origins of the implied ones, by symbol
+ */
+public record Completed(Tool tool, SortedMap<String, Origin> origins) {
+
+  public Completed {
+    origins = Collections.unmodifiableSortedMap(origins);
+  }
+
+  /** Completes a tool by the implications of its class; one of no known class stays as it is. */
+  public static Completed of(Tool tool) {
+    Optional<ClassSheet> sheet = ToolClasses.named(tool.toolClass()).map(ToolClass::sheet);
+    TreeMap<String, Origin> origins = new TreeMap<>();
+    return sheet.isEmpty()
+        ? new Completed(tool, origins)
+        : new Completed(follow(tool, sheet.get().implications(), origins), origins);
+  }
+
+  /** Goes round until nothing more follows; what is written earlier in the sheet goes first. */
+  private static Tool follow(
+      Tool tool, List<Implication> implications, Map<String, Origin> origins) {
+    TreeMap<String, Value> values = new TreeMap<>(tool.values());
+    List<Implication> open = new ArrayList<>(implications);
+    open.removeIf(each -> values.containsKey(each.symbol()));
+    Tool known = tool;
+    boolean more = !open.isEmpty();
+    while (more) {
+      more = false;
+      for (Implication each : open) {
+        Optional<Value> value =
+            values.containsKey(each.symbol()) ? Optional.empty() : each.value(known);
+        if (value.isPresent()) {
+          values.put(each.symbol(), value.get());
+          origins.put(each.symbol(), each.origin());
+          known = new Tool(tool.code(), tool.name(), tool.toolClass(), values);
+          more = true;
+          break;
+        }
+      }
+    }
+    return known;
+  }
+}
