@@ -32,8 +32,8 @@
   });
 </script>
 
-<section aria-label="What follows">
-  <h2>What follows</h2>
+<section aria-label="Results">
+  <h2>Results</h2>
   {#if cut.problem}
     <p role="alert" class="mt-2 text-hold">{capital(cut.problem)}</p>
   {:else if cut.computed}

@@ -35,7 +35,7 @@ describe('what follows from a cut', () => {
   function shown(cut: CutDraft): string {
     cleanup();
     render(Follows, { cut });
-    return screen.getByRole('region', { name: 'What follows' }).textContent ?? '';
+    return screen.getByRole('region', { name: 'Results' }).textContent ?? '';
   }
 
   it('names each figure with its unit', () => {

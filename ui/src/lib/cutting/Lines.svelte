@@ -144,8 +144,8 @@
             {#if may}
               <button
                 class="button quiet h-6!"
-                aria-label="Take out the line for {named(line.material)}"
-                onclick={() => onremove(line)}>Take out</button
+                aria-label="Remove the line for {named(line.material)}"
+                onclick={() => onremove(line)}>Remove</button
               >
             {/if}
           </td>

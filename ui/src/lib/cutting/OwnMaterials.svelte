@@ -88,8 +88,8 @@
           <span class="text-soft">kc1.1 {each.force}, mc {each.rise}</span>
           <button
             class="button quiet h-6!"
-            aria-label="Take out {each.name}"
-            onclick={() => remove(each.id, each.name)}>Take out</button
+            aria-label="Remove {each.name}"
+            onclick={() => remove(each.id, each.name)}>Remove</button
           >
         </li>
       {/each}

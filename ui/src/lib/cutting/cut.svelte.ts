@@ -3,7 +3,7 @@ import type { components } from '$lib/api/schema';
 import { failed } from '$lib/shell/say';
 
 type Schemas = components['schemas'];
-export type Wish = Schemas['Wish'];
+export type Wish = Schemas['CutRequest'];
 export type Asked = Schemas['Asked'];
 
 /** A cut that somebody thinks about: what is wished, and what the server says follows from it. */

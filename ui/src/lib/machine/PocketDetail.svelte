@@ -101,8 +101,8 @@
       {/each}
       {#if editable}
         <div class="col-span-3 flex gap-2 pt-1">
-          <button class="button main">Keep measures</button>
-          <button type="button" class="button" onclick={onclear}>Take out of the plan</button>
+          <button class="button main">Save measures</button>
+          <button type="button" class="button" onclick={onclear}>Remove from the plan</button>
         </div>
       {/if}
     </form>

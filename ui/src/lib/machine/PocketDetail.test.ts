@@ -49,7 +49,7 @@ describe('measures of a pocket', () => {
     });
   }
 
-  const keep = () => fireEvent.click(screen.getByText('Keep measures'));
+  const keep = () => fireEvent.click(screen.getByText('Save measures'));
 
   it('sends only what was given anew, however it is looked at', async () => {
     settings.unit = 'in';

@@ -6,8 +6,9 @@
   let { delivery, line, symbol }: { delivery: number; line: Line; symbol: string } = $props();
 
   const client = useQueryClient();
-  const stored = $derived(line.cells[symbol]?.text ?? '');
-  const unit = $derived(line.cells[symbol]?.unit ?? '');
+  const cell = $derived(line.cells[symbol]);
+  const stored = $derived(cell?.implied ? '' : (cell?.text ?? ''));
+  const unit = $derived(cell?.unit ?? '');
   let typed = $state<string | null>(null);
   const suspect = $derived(line.findings.some((each) => each.properties[0] === symbol));
 
@@ -40,6 +41,8 @@
     aria-label="{symbol} of line {line.line}"
     aria-invalid={suspect}
     value={typed ?? stored}
+    placeholder={cell?.implied ? cell.text : undefined}
+    title={cell?.implied}
     oninput={(e) => (typed = e.currentTarget.value)}
     onblur={correct}
     onkeydown={(e) => {

@@ -133,7 +133,10 @@
             {#if editable && !line.takenToolId}
               <CellField {delivery} {line} {symbol} />
             {:else}
-              {line.cells[symbol]?.text ?? ''}
+              <span
+                class={[line.cells[symbol]?.implied && 'text-soft italic']}
+                title={line.cells[symbol]?.implied}>{line.cells[symbol]?.text ?? ''}</span
+              >
               <span class="text-soft">{line.cells[symbol]?.unit ?? ''}</span>
             {/if}
           </td>

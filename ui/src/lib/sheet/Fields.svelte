@@ -18,6 +18,7 @@
         field.required ||
         field.designation ||
         draft.values[field.symbol] ||
+        draft.origin(field.symbol) ||
         field.defaultText
     )
   );
@@ -45,6 +46,13 @@
         <span class="min-w-0 truncate text-[13px]">
           {#if finding?.code.startsWith('missing.') && draft.focus !== field.symbol}
             <span class="text-soft">needed</span>
+          {:else if draft.origin(field.symbol)}
+            <span class="text-note">{draft.origin(field.symbol)}</span>
+            {#if !readonly}
+              <button class="button quiet h-6!" onclick={() => draft.confirm(field.symbol)}>
+                Confirm
+              </button>
+            {/if}
           {:else if finding && !finding.code.startsWith('missing.')}
             {#if finding.repair && !readonly}
               {@const repair = finding.repair}

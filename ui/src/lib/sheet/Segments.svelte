@@ -80,8 +80,8 @@
               >
               <button
                 class="button quiet h-6!"
-                aria-label="Take out point {row + 1}"
-                onclick={() => write(points.filter((_, index) => index !== row))}>Take out</button
+                aria-label="Remove point {row + 1}"
+                onclick={() => write(points.filter((_, index) => index !== row))}>Remove</button
               >
             {/if}
           </td>

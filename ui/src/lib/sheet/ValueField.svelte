@@ -29,16 +29,19 @@
         ? typed.text
         : draft.authored(symbol)
   );
-  const defaulted = $derived(Boolean(draft.values[symbol]?.defaulted));
+  const unconfirmed = $derived(
+    typed === null && Boolean(draft.values[symbol]?.defaulted || draft.origin(symbol))
+  );
 </script>
 
 <input
   class={['field', compact ? 'h-6! w-[70px]' : 'w-36', field?.numeric && 'text-right']}
-  class:italic={defaulted}
+  class:italic={unconfirmed}
+  class:text-soft={draft.origin(symbol) !== undefined && typed === null}
   aria-label={label}
   list={field?.choices.length && !compact ? `choices-${symbol}` : undefined}
   aria-invalid={finding?.severity === 'HOLD' && !finding.code.startsWith('missing.')}
-  title={finding?.message ?? field?.sentence}
+  title={finding?.message ?? draft.origin(symbol) ?? field?.sentence}
   {readonly}
   {value}
   onfocus={() => {

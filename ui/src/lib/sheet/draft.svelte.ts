@@ -2,6 +2,11 @@ import { api, ask, type Finding, type Sheet, type ToolAnswer, type Typed } from 
 import { failed } from '$lib/shell/say';
 import { settings } from '$lib/shell/settings.svelte';
 
+/** The text of a value in the unit that is looked at. */
+function inUnit(value: { text: string; mm?: string; inch?: string }): string {
+  return (settings.unit === 'mm' ? value.mm : value.inch) ?? value.text;
+}
+
 /** A tool being written: what was typed, and what the rules answer to it. */
 export class Draft {
   code = $state('');
@@ -15,8 +20,6 @@ export class Draft {
   /** What a change of class left out, by symbol. */
   dropped = $state<Record<string, Typed>>({});
   #asked = 0;
-  /** Designations typed and not yet answered: what they say is filled in once they can be read. */
-  #designations: string[] = [];
   #timer: ReturnType<typeof setTimeout> | undefined;
 
   /** Begins with what the server proposes. */
@@ -61,13 +64,19 @@ export class Draft {
   shown(symbol: string): string {
     const value = this.answer?.values[symbol];
     const typed = this.values[symbol];
-    if (!typed) {
-      return '';
+    if (!typed?.text) {
+      const implied = this.answer?.implied[symbol]?.value;
+      return implied ? inUnit(implied) : '';
     }
     if (!value || this.finding(symbol)?.code === 'not-a-number') {
       return typed.text;
     }
-    return (settings.unit === 'mm' ? value.mm : value.inch) ?? value.text;
+    return inUnit(value);
+  }
+
+  /** Where a value comes from that nobody wrote down. */
+  origin(symbol: string): string | undefined {
+    return this.values[symbol]?.text ? undefined : this.answer?.implied[symbol]?.origin;
   }
 
   /** What a field shows while somebody types in it: as authored, with a unit that is not the view's. */
@@ -83,7 +92,6 @@ export class Draft {
   type(symbol: string, text: string, length: boolean) {
     this.changed = true;
     const field = this.answer?.fields.find((each) => each.symbol === symbol);
-    if (field?.designation) this.#designations = [...this.#designations, symbol];
     const known = field?.unit;
     this.values[symbol] = { text, unit: length ? settings.unit : known, defaulted: false };
     this.check();
@@ -123,9 +131,12 @@ export class Draft {
     this.check();
   }
 
+  /** Stands by a default, or writes down what follows from other values. */
   confirm(symbol: string) {
     this.changed = true;
-    this.values[symbol] = { ...this.values[symbol], defaulted: false };
+    const implied = this.origin(symbol) && this.answer?.implied[symbol]?.value;
+    const value = implied ? { text: implied.text, unit: implied.unit } : this.values[symbol];
+    this.values[symbol] = { ...value, defaulted: false };
     this.check();
   }
 
@@ -151,25 +162,9 @@ export class Draft {
 
   async #ask() {
     const asked = ++this.#asked;
-    const typed = this.#designations;
     const answer = await ask(api.POST('/api/v1/tools/check', { body: this.body }));
     if (asked === this.#asked) {
       this.answer = answer;
-      this.#designations = this.#designations.slice(typed.length);
-      this.#fill(typed);
     }
-  }
-
-  /** Takes over what designations say and nobody has typed, as values to be confirmed. */
-  #fill(designations: string[]) {
-    const said = this.findings.filter(
-      (each) => each.code.endsWith('-says-more') && designations.includes(each.properties[0])
-    );
-    for (const [symbol, text] of said.flatMap((each) =>
-      Object.entries(each.repair?.changes ?? {})
-    )) {
-      this.values[symbol] = { text, defaulted: true };
-    }
-    if (said.length > 0) this.check();
   }
 }

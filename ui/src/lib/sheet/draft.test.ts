@@ -25,7 +25,7 @@ const field = (symbol: string, more: object = {}) => ({
 });
 
 function answer(more: object = {}) {
-  return { values: {}, fields: [], foreign: [], findings: [], ...more };
+  return { values: {}, implied: {}, fields: [], foreign: [], findings: [], ...more };
 }
 
 describe('a tool being written', () => {
@@ -59,53 +59,33 @@ describe('a tool being written', () => {
     expect(draft.answer?.foreign).toEqual(['NEW']);
   });
 
-  it('fills in what each designation says, though one was typed before the other was answered', async () => {
-    const says = (symbol: string, changes: Record<string, string>) => ({
-      code: `${symbol}-says-more`,
-      severity: 'NOTE',
-      message: '',
-      properties: [symbol],
-      repair: { id: '', title: '', changes }
-    });
-    const fields = [field('SHANK', { designation: true }), field('MIID', { designation: true })];
-    const findings = [says('SHANK', { H: '25 mm' }), says('MIID', { RE: '0.8 mm' })];
-    post.mockImplementation(() => Promise.resolve(answer({ fields, findings })));
+  it('shows what follows from other values until somebody writes something', async () => {
+    const implied = {
+      APMX: {
+        value: { text: '22', unit: 'mm', mm: '22', inch: '0.8661' },
+        origin: 'follows from LCF'
+      }
+    };
+    post.mockImplementation(() => Promise.resolve(answer({ implied })));
     const draft = new Draft();
-    draft.answer = answer({ fields }) as never;
-    draft.type('SHANK', 'PCLNR 2525 M 12', false);
-    await vi.advanceTimersByTimeAsync(10);
-    draft.type('MIID', 'CNMG 120408', false);
+    draft.type('LCF', '22', true);
     await vi.runAllTimersAsync();
-    expect(draft.values.H).toEqual({ text: '25 mm', defaulted: true });
-    expect(draft.values.RE).toEqual({ text: '0.8 mm', defaulted: true });
+    expect(draft.shown('APMX')).toBe('22');
+    expect(draft.origin('APMX')).toBe('follows from LCF');
+    draft.type('APMX', '20', true);
+    expect(draft.origin('APMX')).toBeUndefined();
   });
 
-  it('leaves alone what a designation says where somebody took it away again', async () => {
-    const fields = [field('SHANK', { designation: true })];
-    post.mockImplementation(() => Promise.resolve(answer({ fields })));
+  it('writes down what follows once somebody confirms it', async () => {
+    const implied = {
+      APMX: { value: { text: '22', unit: 'mm', mm: '22' }, origin: 'follows from LCF' }
+    };
+    post.mockImplementation(() => Promise.resolve(answer({ implied })));
     const draft = new Draft();
-    draft.answer = answer({ fields }) as never;
-    draft.type('SHANK', 'PCLNR 2525 M 12', false);
+    draft.type('LCF', '22', true);
     await vi.runAllTimersAsync();
-    post.mockImplementation(() =>
-      Promise.resolve(
-        answer({
-          fields,
-          findings: [
-            {
-              code: 'holder-says-more',
-              severity: 'NOTE',
-              message: '',
-              properties: ['SHANK'],
-              repair: { id: '', title: '', changes: { H: '25 mm' } }
-            }
-          ]
-        })
-      )
-    );
-    draft.type('LF', '', true);
-    await vi.runAllTimersAsync();
-    expect(draft.values.H).toBeUndefined();
+    draft.confirm('APMX');
+    expect(draft.values.APMX).toEqual({ text: '22', unit: 'mm', defaulted: false });
   });
 
   it('puts aside what a new class does not know, and brings it back with the old one', async () => {

@@ -23,7 +23,9 @@
   >
     {#snippet children({ checked: on })}
       {#if on}
-        <span class="h-0.5 w-2 bg-(--on-working)" aria-hidden="true"></span>
+        <svg viewBox="0 0 12 12" class="size-3" aria-hidden="true">
+          <path d="M2 6.5 5 9.5 10 3" fill="none" stroke="var(--on-working)" stroke-width="2" />
+        </svg>
       {/if}
     {/snippet}
   </Checkbox.Root>

@@ -70,8 +70,8 @@
     </span>
     {#if !clearance.clear && clearance.shortest && may}
       {@const needed = Math.ceil(clearance.shortest)}
-      <button class="button mt-1" onclick={() => builder.project(needed)}>
-        Project {units.show(needed, 'mm', 0)}
+      <button class="button mt-1" onclick={() => builder.setOverhang(needed)}>
+        Set overhang to {units.show(needed, 'mm', 0)}
         {units.label('mm')}
       </button>
     {/if}

@@ -78,7 +78,7 @@
     </Combobox.Portal>
   </Combobox.Root>
   {#if holder}
-    <span class="text-soft">projects</span>
+    <span class="text-soft">overhang</span>
     <NumberField label="Overhang" unit="mm" class="h-6! w-20" optional bind:value={overhang} />
     <span class="text-soft">{units.label('mm')}{overhang === null ? ', as usual' : ''}</span>
   {/if}

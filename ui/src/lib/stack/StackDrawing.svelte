@@ -24,15 +24,18 @@
 
   let width = $state(1200);
   const HEIGHT = 300;
-  const LEFT = 60;
+  const MARGIN = 60;
   const WALL = 26;
   const far = $derived(
     Math.max(shape.length, (shape.turned?.at ?? 0) + shape.widest * 0.35, 1) * 1.08
   );
+  /** How far the taper reaches into the spindle, mm. */
+  const inside = $derived(-(shape.behind[0]?.z ?? 0));
   const wide = $derived(Math.max(shape.widest, (wall?.distance ?? 0) * 2 + 12, 1));
-  const scale = $derived(Math.min((width - LEFT - 60) / far, (HEIGHT - 60) / wide));
+  const scale = $derived(Math.min((width - 2 * MARGIN) / (far + inside), (HEIGHT - 60) / wide));
+  const gauge = $derived(MARGIN + inside * scale);
   const axis = HEIGHT / 2;
-  const at = $derived(view(LEFT, axis, scale));
+  const at = $derived(view(gauge, axis, scale));
   const tip = $derived(at.x(shape.length));
   const crossing = $derived(at.x(shape.turned?.at ?? 0));
   /** From the crossing to a little beyond the tip, in pixels. */
@@ -97,6 +100,17 @@
     role="img"
     aria-label="Stack of gauge length {said(shape.length)} {units.label('mm')} to scale"
   >
+    {#if shape.behind.length}
+      <path
+        d={path({ kind: 'SHANK', profile: shape.behind, flat: false }, at)}
+        fill="var(--steel)"
+        stroke="var(--ink)"
+        stroke-width="0.8"
+        opacity="0.4"
+      >
+        <title>in the spindle, by the standard of its connection</title>
+      </path>
+    {/if}
     {#each shape.spans as span, index (index)}
       <path
         d={path({ kind: 'SHANK', profile: span.profile, flat: false }, at)}
@@ -104,7 +118,7 @@
         stroke={clearance?.touching === span.code ? 'var(--hold)' : 'var(--ink)'}
         stroke-width={clearance?.touching === span.code ? 2 : 0.8}
         transform={span.turned && shape.turned
-          ? `translate(${shape.turned.at * scale} 0) rotate(${shape.turned.angle} ${LEFT} ${axis})`
+          ? `translate(${shape.turned.at * scale} 0) rotate(${shape.turned.angle} ${gauge} ${axis})`
           : undefined}
         role="presentation"
         class={span.cutter && onoverhang && !shape.turned ? 'cursor-ew-resize' : ''}
@@ -115,7 +129,7 @@
         <title>{span.code}</title>
       </path>
     {/each}
-    <CentreLine from={LEFT - 20} to={shape.turned ? crossing : tip + 24} y={axis} />
+    <CentreLine from={MARGIN - 20} to={shape.turned ? crossing : tip + 24} y={axis} />
     {#if shape.turned}
       <CentreLine
         from={crossing}
@@ -146,8 +160,15 @@
       {@const z = at.x(shape.length - clearance.at)}
       <line x1={z} x2={z} y1="12" y2={HEIGHT - 12} stroke="var(--hold)" stroke-dasharray="4 3" />
     {/if}
-    <line x1={LEFT} x2={LEFT} y1="14" y2={HEIGHT - 14} stroke="var(--working)" stroke-width="1.5" />
-    <text x={LEFT + 6} y="24" font-size="12" fill="var(--working)">gauge line</text>
+    <line
+      x1={gauge}
+      x2={gauge}
+      y1="14"
+      y2={HEIGHT - 14}
+      stroke="var(--working)"
+      stroke-width="1.5"
+    />
+    <text x={gauge + 6} y="24" font-size="12" fill="var(--working)">gauge line</text>
     {#each dimensions as dimension, index (index)}
       <g stroke="var(--soft)" stroke-width="0.8">
         <line x1={at.x(dimension.from)} x2={at.x(dimension.to)} y1={dimension.y} y2={dimension.y} />

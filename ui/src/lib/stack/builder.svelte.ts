@@ -104,7 +104,7 @@ export class StackBuilder {
     void this.check();
   }
 
-  project(millimetres: number) {
+  setOverhang(millimetres: number) {
     this.overhang = millimetres;
     void this.check();
   }

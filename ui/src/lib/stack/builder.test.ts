@@ -31,7 +31,7 @@ describe('a stack being built', () => {
     const builder = new StackBuilder(7);
     await builder.check();
     expect(asked().overhang).toBeUndefined();
-    builder.project(42);
+    builder.setOverhang(42);
     expect(asked().overhang).toBe(42);
   });
 

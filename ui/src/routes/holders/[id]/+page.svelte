@@ -299,8 +299,8 @@
                   {#if may}
                     <button
                       class="button quiet h-6!"
-                      aria-label="Take out row {row + 1}"
-                      onclick={() => draft.bodies.splice(row, 1)}>Take out</button
+                      aria-label="Remove row {row + 1}"
+                      onclick={() => draft.bodies.splice(row, 1)}>Remove</button
                     >
                   {/if}
                 </td>

@@ -130,7 +130,7 @@
     <div class="ml-auto flex gap-2">
       {#if single && who.may('EDIT')}
         <button class="button" onclick={() => copy(single)}>Copy</button>
-        <button class="button" onclick={() => remove(single)}>Take out</button>
+        <button class="button" onclick={() => remove(single)}>Remove</button>
       {/if}
       {#if single}
         <a class="button" href="/tools/{single.toolId}">Open sheet</a>

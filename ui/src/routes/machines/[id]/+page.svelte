@@ -63,7 +63,7 @@
             body: { toolId, ...measures }
           })
         ),
-      measures ? `Kept the measures of pocket ${place}` : `Planned for pocket ${place}`
+      measures ? `Saved the measures of pocket ${place}` : `Planned for pocket ${place}`
     );
     if (worked) picked = null;
     return worked;

@@ -85,7 +85,7 @@
       />
     </div>
     {#if may && !reading}
-      <button class="button quiet ml-auto" onclick={putAway}>Put this delivery away</button>
+      <button class="button quiet ml-auto" onclick={putAway}>Delete this delivery</button>
     {/if}
   </header>
   {#if reading}

@@ -236,7 +236,7 @@
     <p>Nothing goes to the control; the plan follows it.</p>
   {/each}
   <div class="mt-4 flex justify-end gap-2">
-    <button class="button" onclick={() => (showing = false)}>Not now</button>
+    <button class="button" onclick={() => (showing = false)}>Cancel</button>
     <button class="button main" disabled={busy} onclick={apply}>
       {busy ? 'Writing …' : files?.length ? 'Write, read back, compare' : 'Take into the plan'}
     </button>

@@ -15,7 +15,7 @@ class CuttingDataTest extends BrowserTest {
     field("Search").fill(code);
     Journey.link(page, code).first().click();
     Journey.link(page, "Cutting data").click();
-    assertThat(page.getByLabel("What follows")).containsText("Rotation n");
+    assertThat(page.getByLabel("Results")).containsText("Rotation n");
   }
 
   @Test
@@ -25,9 +25,9 @@ class CuttingDataTest extends BrowserTest {
     field("Feed fn").fill("0.3");
     field("Depth ap").fill("3");
     field("Work diameter").fill("60");
-    assertThat(page.getByLabel("What follows")).containsText("1,061");
-    assertThat(page.getByLabel("What follows")).containsText("6.90");
-    assertThat(page.getByLabel("What follows")).containsText("Roughness Rt");
+    assertThat(page.getByLabel("Results")).containsText("1,061");
+    assertThat(page.getByLabel("Results")).containsText("6.90");
+    assertThat(page.getByLabel("Results")).containsText("Roughness Rt");
     field("Work diameter").fill("0");
     assertThat(page.getByText("The diameter of the work must be > 0")).isVisible();
     field("Work diameter").fill("wide");
@@ -39,7 +39,7 @@ class CuttingDataTest extends BrowserTest {
   void aTapFeedsItsPitch() {
     open("Marram threading", "MT-CM08");
     field("Speed vc").fill("12.566");
-    assertThat(page.getByLabel("What follows")).containsText("625");
+    assertThat(page.getByLabel("Results")).containsText("625");
     assertThat(page.getByText("The feed is the pitch of the thread")).isVisible();
   }
 
@@ -48,7 +48,7 @@ class CuttingDataTest extends BrowserTest {
     Stock stock = Stock.of(journey, "CD");
     page.navigate("/tools/%d/cutting".formatted(stock.tool("FE08")));
     field("Coolant").fill("air");
-    Journey.button(page, "Keep as catalogue's").click();
+    Journey.button(page, "Save as catalogue's").click();
     assertThat(page.getByLabel("Lines")).containsText("catalogue");
     assertThat(page.getByLabel("Lines")).containsText("air");
     Journey.button(page, "Proven …").focus();

@@ -129,15 +129,15 @@ class KnowledgeTest {
     Journey.link(page, "Names").click();
     field("Code").fill("{WIDTH}");
     assertThat(page.getByText("'WIDTH' is no property")).isVisible();
-    assertThat(Journey.button(page, "Keep patterns")).isDisabled();
+    assertThat(Journey.button(page, "Save patterns")).isDisabled();
     field("Code").fill("");
     field("Code").pressSequentially("AX{D");
     assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("DC");
     page.keyboard().press("Enter");
     page.keyboard().type("-{NO 2}");
     assertThat(field("Code")).hasValue("AX{DC}-{NO 2}");
-    Journey.button(page, "Keep patterns").click();
-    assertThat(page.getByText("Kept the patterns")).isVisible();
+    Journey.button(page, "Save patterns").click();
+    assertThat(page.getByText("Saved the patterns")).isVisible();
     page.getByRole(AriaRole.CHECKBOX).first().uncheck();
     Journey.button(page, "Rename 12 tools").click();
     assertThat(page.getByText("Renamed 12 tools")).isVisible();
@@ -154,8 +154,8 @@ class KnowledgeTest {
     library("Marram threading");
     Journey.link(page, "Names").click();
     field("Code").fill("TH{TP}-{NO 2}");
-    Journey.button(page, "Keep patterns").click();
-    assertThat(page.getByText("Kept the patterns")).isVisible();
+    Journey.button(page, "Save patterns").click();
+    assertThat(page.getByText("Saved the patterns")).isVisible();
     library("Marram threading");
     Journey.link(page, "New tool").click();
     choose("thread mill");
@@ -227,7 +227,7 @@ class KnowledgeTest {
     assertThat(page.getByText("kc1.1 950, mc 0.25")).isVisible();
     page.keyboard().press("Escape");
     assertThat(field("Material")).containsText("Cast bronze");
-    assertThat(page.getByLabel("What follows")).containsText("Rotation n");
+    assertThat(page.getByLabel("Results")).containsText("Rotation n");
   }
 
   @Test
@@ -238,8 +238,8 @@ class KnowledgeTest {
     page.getByRole(
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^BA-F63-AG90")))
         .click();
-    assertThat(page.getByLabel("What follows")).containsText("Beside the spindle axis");
-    Journey.button(page, "In space").click();
+    assertThat(page.getByLabel("Results")).containsText("Beside the spindle axis");
+    Journey.button(page, "3D view").click();
     assertThat(page.locator("canvas")).isVisible();
   }
 }

@@ -63,7 +63,7 @@ class LibraryTest extends BrowserTest {
     steps.hang("LC-FE10");
     Journey.button(page, "Copy").click();
     assertThat(page.getByText("Copied LC-FE10")).isVisible();
-    Journey.button(page, "Take out").click();
+    Journey.button(page, "Remove").click();
     assertThat(page.getByText("Took LC-FE10 out")).isVisible();
     page.locator("[data-sonner-toast]")
         .filter(new Locator.FilterOptions().setHasText("Took LC-FE10 out"))

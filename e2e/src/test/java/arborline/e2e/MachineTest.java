@@ -23,7 +23,7 @@ class MachineTest extends BrowserTest {
     steps.load(stock.name(), "MP-FE06", 1, "98.2", "5.99");
     page.getByLabel("Measured length").fill("long");
     assertThat(page.getByText("'long': not a number")).isVisible();
-    Journey.button(page, "Keep measures").click();
+    Journey.button(page, "Save measures").click();
     assertThat(page.getByText("A field holds what is no number")).isVisible();
     page.getByLabel("Measured length").fill("0");
     assertThat(page.getByText("'0' is not above 0")).isVisible();
@@ -41,8 +41,8 @@ class MachineTest extends BrowserTest {
     buttonFrom("MP-FE16 ").dragTo(steps.pocket(24));
     assertThat(steps.pocket(24)).hasAccessibleName(Pattern.compile("MP-FE16"));
     page.getByLabel("Measured length").fill("138.02");
-    Journey.button(page, "Keep measures").click();
-    assertThat(page.getByText("Kept the measures of pocket 24")).isVisible();
+    Journey.button(page, "Save measures").click();
+    assertThat(page.getByText("Saved the measures of pocket 24")).isVisible();
     assertAccessible();
   }
 

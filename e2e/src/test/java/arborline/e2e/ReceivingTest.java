@@ -48,7 +48,7 @@ class ReceivingTest extends BrowserTest {
     page.navigate("/receiving");
     page.getByLabel("Files to bring in").setInputFiles(broken);
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("Line 1");
-    Journey.button(page, "Put this delivery away").click();
+    Journey.button(page, "Delete this delivery").click();
     assertThat(page).hasURL(Pattern.compile("/receiving$"));
     assertThat(page.getByText("broken.json")).hasCount(0);
   }
@@ -66,7 +66,7 @@ class ReceivingTest extends BrowserTest {
     assertThat(field("APMX of line 2")).hasValue("long");
     paste("[aria-label='APMX of line 2']", "20\n26");
     assertThat(page.getByText("2 lines without objection")).isVisible();
-    Journey.button(page, "Put this delivery away").click();
+    Journey.button(page, "Delete this delivery").click();
     assertThat(page).hasURL(Pattern.compile("/receiving$"));
     Journey.button(page, "Undo").click();
     assertThat(page).hasURL(Pattern.compile("/receiving/\\d+$"));

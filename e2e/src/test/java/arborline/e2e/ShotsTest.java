@@ -68,18 +68,18 @@ class ShotsTest {
     page.getByLabel("Distance from the axis").fill("12");
     assertThat(page.getByText("of overhang clear")).isVisible();
     shot(page, "stack");
-    Journey.button(page, "In space").click();
+    Journey.button(page, "3D view").click();
     assertThat(page.locator("canvas")).isVisible();
     shot(page, "stack-in-space");
-    Journey.button(page, "Flat").click();
-    Journey.button(page, "Keep").click();
+    Journey.button(page, "Drawing").click();
+    Journey.button(page, "Save").click();
     Journey.link(page, "MC-FE10").click();
     Journey.link(page, "Cutting data").click();
     page.getByLabel("Machine", new Page.GetByLabelOptions().setExact(true)).click();
     page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("M1 Heron")).click();
     page.getByLabel("Depth ap", new Page.GetByLabelOptions().setExact(true)).fill("5");
     assertThat(page.getByText("the dot is this cut")).isVisible();
-    Journey.button(page, "Keep").click();
+    Journey.button(page, "Save").click();
     assertThat(page.getByLabel("Lines", new Page.GetByLabelOptions().setExact(true)))
         .containsText("calculated");
     shot(page, "cutting");

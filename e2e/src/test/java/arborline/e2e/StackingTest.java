@@ -90,7 +90,7 @@ class StackingTest extends BrowserTest {
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("exponent");
     field("Overhang").fill("30");
     assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
-    assertThat(Journey.button(page, "Keep")).isEnabled();
+    assertThat(Journey.button(page, "Save")).isEnabled();
   }
 
   @Test
@@ -107,7 +107,7 @@ class StackingTest extends BrowserTest {
     field("Depth of the pocket").fill("35");
     assertThat(page.getByText("touches 30.0 mm above the tip; 35.0 mm of overhang clear"))
         .isVisible();
-    Journey.button(page, "Project 35 mm").click();
+    Journey.button(page, "Set overhang to 35 mm").click();
     assertThat(page.getByText("Clears; 35.0 mm of overhang would be enough")).isVisible();
     field("Radius of its corners").fill("4");
     assertThat(page.getByText("it leaves 0.41 mm there")).isVisible();
@@ -123,6 +123,6 @@ class StackingTest extends BrowserTest {
     Journey.button(page, "Lengths are shown in millimetres; switch").click();
     field("Height above the tip").click();
     assertThat(field("Overhang")).hasValue("1");
-    assertThat(page.getByLabel("What follows")).containsText("lbf.ft");
+    assertThat(page.getByLabel("Results")).containsText("lbf.ft");
   }
 }

@@ -122,7 +122,7 @@ final class Steps {
     page.getByLabel("Measured diameter").fill(diameter);
     page.waitForResponse(
         response -> response.request().method().equals("PUT") && response.ok(),
-        () -> Journey.button(page, "Keep measures").click());
+        () -> Journey.button(page, "Save measures").click());
   }
 
   Locator pocket(int number) {

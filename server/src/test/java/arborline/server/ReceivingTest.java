@@ -49,7 +49,7 @@ class ReceivingTest extends ServerTest {
                 "/api/v1/deliveries/%d/repair".formatted(id),
                 Api.body("finding", "missing.LCF", "repair", "estimate.LCF"))
             .number("lines"));
-    assertEquals(read.number("hold") - 3, delivery(id).number("hold"));
+    assertEquals(read.number("query") - 3, delivery(id).number("query"));
     Api.Answer taken = accept(id, library);
     assertEquals(delivery(id).number("taken"), taken.number("accepted"));
     assertEquals(58, taken.number("accepted") + taken.number("held") + taken.number("skipped"));
@@ -96,7 +96,7 @@ class ReceivingTest extends ServerTest {
         lead.deliver(
             file("a.csv", table("AGA", 1)),
             file("b.csv", table("AGB", 1).replace("OAL [mm]", "Long [mm]")));
-    assertEquals(1, delivery(id).number("hold"));
+    assertEquals(1, delivery(id).number("query"));
     var columns = delivery(id).at("files").get(1).get("reading").get("columns");
     int unread = 0;
     while (!columns.get(unread).get("symbol").asString().isEmpty()) {

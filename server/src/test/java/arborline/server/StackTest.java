@@ -217,7 +217,7 @@ class StackTest extends ServerTest {
     long tool = tool("ST-T2");
     Api.Answer refused = lead.post("/api/v1/tools/%d/stacks".formatted(tool), stack(component, 60));
     assertEquals(409, refused.status());
-    assertTrue(refused.text("detail").contains("project 44.0 mm at most"));
+    assertTrue(refused.text("detail").contains("an overhang of 44.0 mm at most is possible"));
     Map<String, Object> twice = stack(component, 40);
     twice.put("components", List.of(component, component));
     assertEquals(409, lead.post("/api/v1/tools/%d/stacks".formatted(tool), twice).status());

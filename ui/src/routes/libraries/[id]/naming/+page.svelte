@@ -98,7 +98,7 @@
             body: { code, name }
           })
         ),
-      'Kept the patterns'
+      'Saved the patterns'
     );
   }
 
@@ -134,7 +134,7 @@
     {#if may}
       <div class="ml-auto flex items-center gap-2">
         <button class="button" disabled={!changed || faults || working} onclick={keep}>
-          Keep patterns
+          Save patterns
         </button>
         <button
           class="button main"

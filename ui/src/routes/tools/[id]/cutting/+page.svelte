@@ -63,7 +63,7 @@
     const body = cut.line(origin);
     void act(
       () => ask(api.POST('/api/v1/tools/{id}/cutting', { params: { path: { id } }, body })),
-      'Kept the cutting data'
+      'Saved the cutting data'
     );
   }
 
@@ -132,13 +132,13 @@
               disabled={!cut.computed?.cut}
               onclick={() => keep('calculated')}
             >
-              Keep
+              Save
             </button>
             <button class="button" disabled={!cut.computed?.cut} onclick={() => keep('catalogue')}>
-              Keep as catalogue's
+              Save as catalogue's
             </button>
             <button class="button" disabled={!cut.computed?.cut} onclick={() => keep('fixed')}>
-              Keep for any material
+              Save for any material
             </button>
             <button class="button" onclick={() => (adding = true)}>Own materials</button>
           </div>

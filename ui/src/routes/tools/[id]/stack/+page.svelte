@@ -87,6 +87,9 @@
       { title: 'Largest diameter', value: shape.widest, unit: 'mm', decimals: 1 },
       { title: 'near the gauge line', value: shape.widestNearGauge, unit: 'mm', decimals: 1 },
       { title: 'Mass', value: shape.mass, unit: 'kg', decimals: 2 },
+      ...(shape.massBehind
+        ? [{ title: 'in the spindle, about', value: shape.massBehind, unit: 'kg', decimals: 2 }]
+        : []),
       { title: 'Centre of mass', value: shape.centre, unit: 'mm', decimals: 1 },
       { title: 'Tilting moment', value: shape.moment, unit: 'N.m', decimals: 2 },
       { title: 'Bends by 100 N', value: shape.deflection * 100, unit: 'um', decimals: 1 }
@@ -127,7 +130,7 @@
           );
       builder.kept = saved.id;
       builder.version = saved.version;
-      done('Kept the stack', saved.undo ?? undefined, () => void again());
+      done('Saved the stack', saved.undo ?? undefined, () => void again());
       await again();
     } catch (error) {
       failed(error);
@@ -165,7 +168,7 @@
     </h1>
     {#if kept.data && kept.data.items.length > 0}
       <Choice
-        label="Kept stacks"
+        label="Saved stacks"
         bind:value={
           () => String(builder.kept ?? ''),
           (chosen) => {
@@ -208,14 +211,14 @@
     {#if may}
       <div class="ml-auto flex gap-2">
         <button class="button" aria-pressed={solid} onclick={() => (solid = !solid)}>
-          {solid ? 'Flat' : 'In space'}
+          {solid ? 'Drawing' : '3D view'}
         </button>
         <button class="button" disabled={solid} onclick={saveDrawing}>Save drawing</button>
         {#if builder.kept}
           <a class="button" href="/api/v1/stacks/{builder.kept}/step" download>Save solid</a>
           <button class="button" onclick={takeApart}>Take apart</button>
         {/if}
-        <button class="button main" disabled={!complete} onclick={keep}>Keep</button>
+        <button class="button main" disabled={!complete} onclick={keep}>Save</button>
       </div>
     {/if}
   </header>
@@ -235,7 +238,7 @@
           wall={answer.wall}
           pocket={builder.beside === 'pocket'}
           clearance={answer.clearance}
-          onoverhang={may ? (mm) => builder.project(mm) : undefined}
+          onoverhang={may ? (mm) => builder.setOverhang(mm) : undefined}
         />
       {/if}
       <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_300px] gap-8 px-5 pb-8 pt-3">
@@ -261,22 +264,22 @@
                 {#if may}
                   <button
                     class="button quiet h-6!"
-                    aria-label="Take out {part.component.code} and what it carries"
-                    onclick={() => builder.remove(index)}>Take out</button
+                    aria-label="Remove {part.component.code} and what it carries"
+                    onclick={() => builder.remove(index)}>Remove</button
                   >
                 {/if}
               </li>
             {/each}
             <li class="band flex min-h-8 items-center gap-3 py-1">
               <span class="code">{sheet.data.code}</span>
-              <span class="text-soft">projects</span>
+              <span class="text-soft">overhang</span>
               <NumberField
                 label="Overhang"
                 unit="mm"
                 class="h-6! w-20"
                 readonly={!may}
                 value={builder.overhang ?? answer.shape.overhang}
-                onvalue={(mm) => builder.project(mm ?? 0)}
+                onvalue={(mm) => builder.setOverhang(mm ?? 0)}
               />
               <span class="text-soft"
                 >of {units.show(answer.cutterLength, 'mm', 1)} {units.label('mm')}</span
@@ -334,8 +337,8 @@
             </button>
           {/if}
         </section>
-        <section aria-label="What follows">
-          <h2>What follows</h2>
+        <section aria-label="Results">
+          <h2>Results</h2>
           <dl class="mt-1 grid grid-cols-[1fr_auto_44px] gap-x-2 gap-y-0.5">
             {#each rows as row (row.title)}
               <dt class="text-soft">{row.title}</dt>

@@ -40,8 +40,8 @@ public record Cut(
   private static final double SHARE = 0.995;
 
   /** Why a cut cannot be computed, or nothing where it can. */
-  public static Optional<Finding> obstacle(Way way, Wish wish) {
-    return wish.speed() > 0 ? way.obstacle(wish) : Way.refused("speed vc must be > 0");
+  public static Optional<Finding> obstacle(CuttingMethod way, CutRequest wish) {
+    return wish.speed() > 0 ? way.obstacle(wish) : CuttingMethod.refused("speed vc must be > 0");
   }
 
   /**
@@ -50,7 +50,7 @@ public record Cut(
    *
    * @throws IllegalArgumentException where {@link #obstacle} names a reason
    */
-  public static Cut of(Way way, WorkMaterial material, Wish wish, Limits limits) {
+  public static Cut of(CuttingMethod way, WorkMaterial material, CutRequest wish, Limits limits) {
     obstacle(way, wish)
         .ifPresent(finding -> {
           throw new IllegalArgumentException(finding.message());
@@ -104,9 +104,9 @@ public record Cut(
 
   /** Everything of a cut but its feed. */
   private record Scene(
-      Way way,
+      CuttingMethod way,
       WorkMaterial material,
-      Wish wish,
+      CutRequest wish,
       Limits limits,
       double speed,
       double rotation,

@@ -14,6 +14,7 @@ import java.util.function.ToDoubleFunction;
  * @param text the formula as written in textbooks
  * @param needs inputs that must be there; they must be greater than zero unless listed in {@code
  *     anySign}
+ * @param optional inputs that may be left out, and must be greater than zero where they are there
  */
 public record Formula(
     String id,
@@ -21,6 +22,7 @@ public record Formula(
     String text,
     List<String> needs,
     List<String> anySign,
+    List<String> optional,
     List<Condition> conditions,
     ToDoubleFunction<Inputs> value) {
 
@@ -28,22 +30,32 @@ public record Formula(
   record Condition(Predicate<Inputs> holds, String otherwise) {}
 
   static Formula of(String id, String unit, String text, ToDoubleFunction<Inputs> value) {
-    return new Formula(id, unit, text, List.of(), List.of(), List.of(), value);
+    return new Formula(id, unit, text, List.of(), List.of(), List.of(), List.of(), value);
   }
 
   Formula needs(String... names) {
-    return new Formula(id, unit, text, List.of(names), anySign, conditions, value);
+    return new Formula(id, unit, text, List.of(names), anySign, optional, conditions, value);
   }
 
   /** Inputs that may be zero or negative, or be left out. */
   Formula free(String... names) {
-    return new Formula(id, unit, text, needs, List.of(names), conditions, value);
+    return new Formula(id, unit, text, needs, List.of(names), optional, conditions, value);
+  }
+
+  /** Inputs that may be left out. */
+  Formula may(String... names) {
+    return new Formula(id, unit, text, needs, anySign, List.of(names), conditions, value);
+  }
+
+  /** True where an input of this name has a meaning. */
+  public boolean takes(String name) {
+    return needs.contains(name) || anySign.contains(name) || optional.contains(name);
   }
 
   Formula when(Predicate<Inputs> holds, String otherwise) {
     List<Condition> all = new ArrayList<>(conditions);
     all.add(new Condition(holds, otherwise));
-    return new Formula(id, unit, text, needs, anySign, List.copyOf(all), value);
+    return new Formula(id, unit, text, needs, anySign, optional, List.copyOf(all), value);
   }
 
   /** Why these inputs cannot be, or nothing where they can. */

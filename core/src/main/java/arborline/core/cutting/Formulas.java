@@ -67,6 +67,7 @@ public final class Formulas {
   public static final Formula HEX_SIDE =
       Formula.of("hex_side", "mm", RADIAL, in -> in.get("fz") * thinning(in))
           .needs("fz", "ae", "D")
+          .may("ka")
           .when(ENGAGED, NOT_ENGAGED);
 
   /** Mean chip thickness in side milling. */
@@ -80,6 +81,7 @@ public final class Formulas {
                 return in.get("fz") * sinKappa(in) * share / Math.acos(1 - share);
               })
           .needs("fz", "ae", "D")
+          .may("ka")
           .when(ENGAGED, NOT_ENGAGED);
 
   /** Mean chip thickness with the cutter over the middle of the work. */
@@ -93,6 +95,7 @@ public final class Formulas {
                 return in.get("fz") * sinKappa(in) * 2 * share / (2 * Math.asin(share));
               })
           .needs("fz", "ae", "D")
+          .may("ka")
           .when(ENGAGED, NOT_ENGAGED);
 
   /** Feed per tooth that gives a chip thickness. */
@@ -103,6 +106,7 @@ public final class Formulas {
               "h/(sin(kappa)*2*sqrt(ae/D-(ae/D)^2)) for ae<D/2 else h/sin(kappa)",
               in -> in.get("h") / thinning(in))
           .needs("h", "ae", "D")
+          .may("ka")
           .when(ENGAGED, NOT_ENGAGED);
 
   /** Chip thickness in drilling. */
@@ -110,9 +114,10 @@ public final class Formulas {
       Formula.of(
               "h_drill",
               "mm",
-              "fn/2*sin(SIG/2)",
-              in -> in.get("fn") / 2 * Math.sin(Math.toRadians(in.get("SIG") / 2)))
+              "fn/z*sin(SIG/2), z = 2 where it is not given",
+              in -> in.get("fn") / in.get("z", 2) * Math.sin(Math.toRadians(in.get("SIG") / 2)))
           .needs("fn", "SIG")
+          .may("z")
           .when(POINTED, NOT_POINTED);
 
   /** Specific cutting force. */
@@ -141,6 +146,7 @@ public final class Formulas {
                       * in.get("kc")
                       / (60e6 * in.get("eta", 1)))
           .needs("ap", "ae", "vf", "kc")
+          .may("eta")
           .when(EFFICIENT, NOT_EFFICIENT);
 
   /** Spindle power in drilling. */
@@ -156,6 +162,7 @@ public final class Formulas {
                       * in.get("kc")
                       / (240e3 * in.get("eta", 1)))
           .needs("fn", "vc", "D", "kc")
+          .may("eta")
           .when(EFFICIENT, NOT_EFFICIENT);
 
   /** Spindle power in turning. */
@@ -171,6 +178,7 @@ public final class Formulas {
                       * in.get("kc")
                       / (60e3 * in.get("eta", 1)))
           .needs("vc", "ap", "fn", "kc")
+          .may("eta")
           .when(EFFICIENT, NOT_EFFICIENT);
 
   /** Torque at the spindle. */

@@ -32,7 +32,7 @@ record Milling(
     double slot,
     boolean hung,
     double rpm)
-    implements Way {
+    implements CuttingMethod {
 
   private static final double SIDE = 0.3;
   private static final double FACE = 0.7;
@@ -51,11 +51,11 @@ record Milling(
         cone ? tool.approx("SIG", 180) / 2 : 90,
         tool.approx("RE", 0),
         (int) Math.max(1, tool.approx("ZEFP", tool.approx("NOF", tool.approx("CICT", 1)))),
-        tool.approx("KAPR", 90),
+        cone ? tool.approx("SIG", 180) / 2 : tool.approx("KAPR", 90),
         tool.approx("APMX", Double.POSITIVE_INFINITY),
         tool.approx("CW", 0),
         tool.has("DCONMS") && !tool.has("CW"),
-        Way.rpm(tool));
+        CuttingMethod.rpm(tool));
   }
 
   @Override
@@ -69,12 +69,12 @@ record Milling(
   }
 
   @Override
-  public Wish begin(double speed, double feed) {
+  public CutRequest begin(double speed, double feed) {
     boolean ball = corner > 0 && corner >= diameter / 2 - 1e-6;
     double along =
         slot > 0 ? slot : hung ? FACE_DEPTH : ball ? SHALLOW * diameter : Math.min(diameter, depth);
     double across = hung ? FACE : slot > 0 || ball ? SHALLOW : SIDE;
-    return new Wish(
+    return new CutRequest(
         speed,
         feed,
         Math.rint(Math.min(along, depth) * 100) / 100,
@@ -84,21 +84,21 @@ record Milling(
   }
 
   @Override
-  public Optional<Finding> obstacle(Wish wish) {
+  public Optional<Finding> obstacle(CutRequest wish) {
     if (!(diameter > 0)) {
-      return Way.refused("the tool has no cutting diameter", "DC");
+      return CuttingMethod.refused("the tool has no cutting diameter", "DC");
     }
     if (!(wish.feed() > 0)) {
-      return Way.refused("feed fz must be > 0");
+      return CuttingMethod.refused("feed fz must be > 0");
     }
     if (!(wish.depth() > 0) || !(wish.width() > 0)) {
-      return Way.refused("depth ap and width ae must be > 0");
+      return CuttingMethod.refused("depth ap and width ae must be > 0");
     }
     if (wish.width() > diameter) {
       return Optional.of(Finding.hold("cut-width", "ae cannot exceed D"));
     }
     return wish.depth() > depth + 1e-9
-        ? Way.refused(
+        ? CuttingMethod.refused(
             String.format(
                 Locale.ROOT,
                 "depth ap %.2f mm is more than the edges reach, APMX %.2f mm",
@@ -110,7 +110,7 @@ record Milling(
 
   /** Where a round or slanting edge cuts no deeper than ap, the diameter reached there. */
   @Override
-  public double diameter(Wish wish) {
+  public double diameter(CutRequest wish) {
     if (corner > 0 && wish.depth() < corner) {
       double flat = Math.max(0, diameter - 2 * corner);
       return flat + Formulas.DEFF_BALL.apply("D", 2 * corner, "ap", wish.depth());
@@ -119,8 +119,15 @@ record Milling(
     return tip < diameter ? Math.min(diameter, slanting) : diameter;
   }
 
+  /** The flat front leaves no ridge; only what its corners leave between two rows, um. */
+  private double ridge(double width) {
+    double between = Math.min(width - Math.max(0, diameter - 2 * corner), 2 * corner);
+    return between > 0 ? MoreFormulas.SCALLOP.apply("R", corner, "ae", between) : 0;
+  }
+
   @Override
-  public Load load(WorkMaterial material, double speed, double rotation, double feed, Wish wish) {
+  public Load load(
+      WorkMaterial material, double speed, double rotation, double feed, CutRequest wish) {
     double rate = Formulas.VF_MILL.apply("n", rotation, "z", teeth, "fz", feed);
     Inputs engaged = Inputs.of("fz", feed, "ae", wish.width(), "D", diameter, "ka", edgeAngle);
     double mean = (wish.centred() ? Formulas.HM_CENTRE : Formulas.HM_SIDE).apply(engaged);
@@ -138,10 +145,7 @@ record Milling(
       figures.add(new Figure("Chip over feed", chip / feed, ""));
     }
     if (corner > 0) {
-      double step = Math.min(wish.width(), 2 * corner);
-      figures.add(
-          new Figure(
-              "Ridge at this width", MoreFormulas.SCALLOP.apply("R", corner, "ae", step), "um"));
+      figures.add(new Figure("Ridge at this width", ridge(wish.width()), "um"));
     }
     return new Load(
         rate,

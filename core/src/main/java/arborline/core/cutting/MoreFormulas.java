@@ -13,7 +13,8 @@ final class MoreFormulas {
   /** Chip thickness in turning. */
   static final Formula H_TURN =
       Formula.of("h_turn", "mm", "fn*sin(kappa)", in -> in.get("fn") * Formulas.sinKappa(in))
-          .needs("fn");
+          .needs("fn")
+          .may("ka");
 
   /** Feed rate of a tap. */
   static final Formula TAP_FEED =
@@ -22,6 +23,12 @@ final class MoreFormulas {
   /** Hole before tapping. */
   static final Formula TAP_DRILL =
       Formula.of("tap_drill", "mm", "d-P", in -> in.get("d") - in.get("P"))
+          .needs("d", "P")
+          .when(in -> in.get("P") < in.get("d"), "pitch must be smaller than thread diameter");
+
+  /** Hole before forming a thread: the material that is pressed aside fills it. */
+  static final Formula FORM_DRILL =
+      Formula.of("form_drill", "mm", "d-0.5*P", in -> in.get("d") - 0.5 * in.get("P"))
           .needs("d", "P")
           .when(in -> in.get("P") < in.get("d"), "pitch must be smaller than thread diameter");
 
@@ -100,6 +107,7 @@ final class MoreFormulas {
                   "tap_feed_tpi", "mm/min", "n*25.4/tpi", in -> in.get("n") * 25.4 / in.get("tpi"))
               .needs("n", "tpi"),
           TAP_DRILL,
+          FORM_DRILL,
           Formula.of(
                   "tap_drill_pct",
                   "mm",

@@ -11,17 +11,28 @@ import java.util.Optional;
  * @param diameter TD, mm
  * @param pitch TP, mm
  * @param hole PHD, mm; 0 where the sheet says nothing
+ * @param forming true where it presses the thread instead of cutting it
  */
-record Tapping(double diameter, double pitch, double hole, double rpm) implements Way {
+record Tapping(double diameter, double pitch, double hole, boolean forming, double rpm)
+    implements CuttingMethod {
 
   /** Taps run at about a tenth of the speed of milling; handbooks state 10 to 20 m/min in steel. */
   private static final double SPEED_SHARE = 0.1;
+
+  /** Handbooks state 1.5 to 2 times the torque of cutting. */
+  private static final double FORMING_TORQUE = 1.75;
+
+  private static final String FORMING = "tap-forming";
 
   static Tapping of(Tool tool) {
     double perInch = tool.approx("TPI", 0);
     double pitch = tool.approx("TP", perInch > 0 ? 25.4 / perInch : 0);
     return new Tapping(
-        tool.approx("TD", tool.approx("DC", 0)), pitch, tool.approx("PHD", 0), Way.rpm(tool));
+        tool.approx("TD", tool.approx("DC", 0)),
+        pitch,
+        tool.approx("PHD", 0),
+        tool.toolClass().equals(FORMING),
+        CuttingMethod.rpm(tool));
   }
 
   @Override
@@ -40,39 +51,43 @@ record Tapping(double diameter, double pitch, double hole, double rpm) implement
   }
 
   @Override
-  public Wish begin(double speed, double feed) {
-    return new Wish(speed, pitch, 0, 0);
+  public CutRequest begin(double speed, double feed) {
+    return new CutRequest(speed, pitch, 0, 0);
   }
 
   @Override
-  public Optional<Finding> obstacle(Wish wish) {
+  public Optional<Finding> obstacle(CutRequest wish) {
     if (!(diameter > 0)) {
-      return Way.refused("the tool has no thread diameter", "TD");
+      return CuttingMethod.refused("the tool has no thread diameter", "TD");
     }
-    return pitch > 0 ? Optional.empty() : Way.refused("the tool has no pitch", "TP");
+    return pitch > 0 ? Optional.empty() : CuttingMethod.refused("the tool has no pitch", "TP");
   }
 
   @Override
-  public double diameter(Wish wish) {
+  public double diameter(CutRequest wish) {
     return diameter;
   }
 
   @Override
-  public double feed(Wish wish) {
+  public double feed(CutRequest wish) {
     return pitch;
   }
 
-  /** Torque P^2 D kc1.1 / 8000 N·m, of machining textbooks; the power follows from it. */
+  /** Torque of cutting P^2 D kc1.1 / 8000 N·m, of machining textbooks; the power follows. */
   @Override
-  public Load load(WorkMaterial material, double speed, double rotation, double feed, Wish wish) {
-    double torque = pitch * pitch * diameter * material.force() / 8000;
-    double drill = hole > 0 ? hole : MoreFormulas.TAP_DRILL.apply("d", diameter, "P", pitch);
+  public Load load(
+      WorkMaterial material, double speed, double rotation, double feed, CutRequest wish) {
+    double cutting = pitch * pitch * diameter * material.force() / 8000;
+    double torque = forming ? FORMING_TORQUE * cutting : cutting;
+    Formula before = forming ? MoreFormulas.FORM_DRILL : MoreFormulas.TAP_DRILL;
+    double drill = hole > 0 ? hole : before.apply("d", diameter, "P", pitch);
+    String usual = forming ? "Drill before, D - 0.5 P" : "Drill before, D - P";
     return new Load(
         MoreFormulas.TAP_FEED.apply("n", rotation, "P", pitch),
         pitch,
         0,
         torque * Math.PI * rotation / 30_000,
         0,
-        List.of(new Figure(hole > 0 ? "Drilled before" : "Drill before, D - P", drill, "mm")));
+        List.of(new Figure(hole > 0 ? "Drilled before" : usual, drill, "mm")));
   }
 }

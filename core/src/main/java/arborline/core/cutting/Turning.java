@@ -17,7 +17,7 @@ import java.util.Optional;
  */
 record Turning(
     double edgeAngle, double corner, double width, double thread, double bore, double rpm)
-    implements Way {
+    implements CuttingMethod {
 
   private static final double LOW = 0.2;
   private static final double HIGH = 0.6;
@@ -34,7 +34,7 @@ record Turning(
         tool.approx("CW", 0),
         tool.has("TPN") ? tool.approx("TP", tool.approx("TPN", 0)) : 0,
         tool.approx("DC", tool.approx("DMIN", tool.approx("DCX", 0))),
-        Way.rpm(tool));
+        CuttingMethod.rpm(tool));
   }
 
   @Override
@@ -45,7 +45,7 @@ record Turning(
   }
 
   @Override
-  public double feed(Wish wish) {
+  public double feed(CutRequest wish) {
     return thread > 0 ? thread : wish.feed();
   }
 
@@ -66,34 +66,35 @@ record Turning(
   }
 
   @Override
-  public Wish begin(double speed, double feed) {
+  public CutRequest begin(double speed, double feed) {
     double depth =
         width > 0
             ? width
             : thread > 0 ? 0.1 : DEPTH_PER_CORNER * (corner > 0 ? corner : USUAL_CORNER);
-    return new Wish(speed, feed, depth, 0, bore > 0 ? bore : OUTSIDE, false);
+    return new CutRequest(speed, feed, depth, 0, bore > 0 ? bore : OUTSIDE, false);
   }
 
   @Override
-  public Optional<Finding> obstacle(Wish wish) {
+  public Optional<Finding> obstacle(CutRequest wish) {
     if (!(feed(wish) > 0) || !(wish.depth() > 0)) {
-      return Way.refused("feed fn and depth ap must be > 0");
+      return CuttingMethod.refused("feed fn and depth ap must be > 0");
     }
     if (!(wish.work() > 0)) {
-      return Way.refused("the diameter of the work must be > 0");
+      return CuttingMethod.refused("the diameter of the work must be > 0");
     }
     return wish.depth() > wish.work() / 2
-        ? Way.refused("depth ap cannot exceed half the diameter of the work")
+        ? CuttingMethod.refused("depth ap cannot exceed half the diameter of the work")
         : Optional.empty();
   }
 
   @Override
-  public double diameter(Wish wish) {
+  public double diameter(CutRequest wish) {
     return wish.work();
   }
 
   @Override
-  public Load load(WorkMaterial material, double speed, double rotation, double feed, Wish wish) {
+  public Load load(
+      WorkMaterial material, double speed, double rotation, double feed, CutRequest wish) {
     double chip = MoreFormulas.H_TURN.apply("fn", feed, "ka", edgeAngle);
     double kc = Formulas.KC.apply("kc11", material.force(), "mc", material.rise(), "h", chip);
     List<Figure> figures = new ArrayList<>();

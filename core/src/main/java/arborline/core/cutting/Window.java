@@ -24,7 +24,8 @@ public record Window(List<WindowPoint> points, double feedLow, double feedHigh, 
   private static final int STEPS = 40;
 
   /** Computes the window around the usual speeds of a material. */
-  public static Window of(Way way, WorkMaterial material, Wish wish, Limits limits) {
+  public static Window of(
+      CuttingMethod way, WorkMaterial material, CutRequest wish, Limits limits) {
     Feeds usual = way.feeds(material);
     double end = Math.PI * way.diameter(wish) * Math.min(limits.rpm(), way.rpm()) / 1000;
     double from = 0.5 * material.speedLow() * way.speedShare();

@@ -30,6 +30,7 @@ public record Corner(Optional<String> metric, Optional<String> inch, Optional<Bi
   };
   private static final Map<String, Corner> METRIC = new HashMap<>();
   private static final Map<String, Corner> INCH = new HashMap<>();
+  private static final int FINEST = 40;
   private static final BigDecimal SIXTY_FOURTH = new BigDecimal("0.396875");
 
   static {
@@ -50,8 +51,17 @@ public record Corner(Optional<String> metric, Optional<String> inch, Optional<Bi
     return new BigDecimal(new java.math.BigInteger(digits), digits.length() == 3 ? 2 : 1);
   }
 
-  /** Two digits are tenths of a millimetre, three are hundredths. */
+  /**
+   * Two digits are tenths of a millimetre; three are hundredths, which only radii below 0.4 mm are
+   * written in.
+   */
   static Corner metric(String digits) {
+    if (digits.length() == 3 && Integer.parseInt(digits) >= FINEST) {
+      throw new WrongDesignation(
+          "insert-corner",
+          "position 7: corner code %s is in no series; allowed are two digits, or three below 040"
+              .formatted(digits));
+    }
     Corner paired = METRIC.get(digits);
     return paired != null
         ? paired

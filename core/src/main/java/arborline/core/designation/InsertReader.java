@@ -5,12 +5,19 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
  * Reads insert designations of both systems. Blanks and letter case do not matter; what follows a
  * dash belongs to the maker and is left out.
  */
 public final class InsertReader {
+
+  /** Three letters are an older inch form: without a fourth there is neither hole nor breaker. */
+  private static final Pattern PLAIN = Pattern.compile("^([A-Z]{3})(\\d{3}.*)$");
+
+  /** A maker's number of the groove behind the hand: {@code L11}. */
+  private static final Pattern GROOVE = Pattern.compile("(?<=\\d)([RL])\\d{2}$");
 
   private static final String TOLERANCES = "A C E F G H J K L M N U";
   private static final String TYPES = "A B C F G H J M N Q R T U W X";
@@ -42,7 +49,8 @@ public final class InsertReader {
   private static String normal(String designation) {
     String plain = designation.replace(" ", "").toUpperCase(Locale.ROOT);
     int dash = plain.indexOf('-');
-    return dash < 0 ? plain : plain.substring(0, dash);
+    String whole = dash < 0 ? plain : plain.substring(0, dash);
+    return GROOVE.matcher(PLAIN.matcher(whole).replaceFirst("$1N$2")).replaceFirst("$1");
   }
 
   private static List<Finding> remarks(InsertDesignation read) {
@@ -134,7 +142,9 @@ public final class InsertReader {
                 + corner);
       }
       boolean inchBased = corner.equals("00");
-      return (inchBased ? InsertSize.metric(shape, code) : InsertSize.metricRound(code))
+      return (inchBased
+              ? InsertSize.metric(shape, code).or(() -> InsertSize.metricRound(code))
+              : InsertSize.metricRound(code))
           .orElseThrow(() ->
               new WrongDesignation(
                   "insert-size",

@@ -39,7 +39,7 @@ public record InsertSize(
   };
   private static final List<String> ROUND_INCH = List.of("3", "4", "5", "6", "8", "10");
   private static final List<String> ROUND_METRIC =
-      List.of("05", "06", "08", "10", "12", "16", "20", "25", "32");
+      List.of("05", "06", "07", "08", "10", "12", "16", "20", "25", "32");
 
   private static final Map<InsertShape, Map<String, InsertSize>> METRIC =
       new EnumMap<>(InsertShape.class);

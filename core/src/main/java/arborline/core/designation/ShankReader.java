@@ -4,15 +4,22 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** Reads designations of external holders (ISO 5608) and boring bars (ISO 6261). */
 public final class ShankReader {
+
+  /** What makers put behind: {@code -M}, or the thickness {@code 04} of the insert. */
+  private static final Pattern TAIL =
+      Pattern.compile(
+          "^([A-Z]{5}\\d{4}[A-Z-]\\d{2}|[A-Z]\\d{2}[A-Z]-?[A-Z]{5}\\d{2})(?:\\d{2}|-[A-Z0-9]{1,8})$");
 
   private static final String CLAMPINGS = "CMPSDW";
   private static final String BARS = "SABDCEFGHJ";
   private static final String TOLERANCES = "QFB";
   private static final List<Integer> SHANKS = List.of(8, 10, 12, 16, 20, 25, 32, 40, 50);
-  private static final List<Integer> BAR_DIAMETERS = List.of(8, 10, 12, 16, 20, 25, 32, 40, 50, 60);
+  private static final List<Integer> BAR_DIAMETERS =
+      List.of(5, 6, 8, 10, 12, 16, 20, 25, 32, 40, 50, 60);
 
   private final String text;
 
@@ -22,7 +29,8 @@ public final class ShankReader {
 
   /** Reads one designation; blanks and letter case do not matter. */
   public static Decoded<ShankDesignation> read(String designation) {
-    String plain = designation.replace(" ", "").toUpperCase(Locale.ROOT);
+    String plain =
+        TAIL.matcher(designation.replace(" ", "").toUpperCase(Locale.ROOT)).replaceFirst("$1");
     try {
       ShankReader reader = new ShankReader(plain);
       boolean bar = plain.length() > 1 && Character.isDigit(plain.charAt(1));

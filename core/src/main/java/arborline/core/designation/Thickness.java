@@ -35,7 +35,8 @@ public record Thickness(String metric, Optional<String> inch, BigDecimal size) {
     {"09", "6", "9.525"},
     {"T9", "", "9.72"},
     {"11", "7", "11.1125"},
-    {"12", "8", "12.7"}
+    {"12", "8", "12.7"},
+    {"19", "", "19.05"}
   };
   private static final Map<String, Thickness> METRIC = new LinkedHashMap<>();
   private static final Map<String, Thickness> INCH = new HashMap<>();

@@ -1,5 +1,6 @@
 package arborline.core.exchange;
 
+import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import com.google.auto.service.AutoService;
@@ -77,8 +78,23 @@ public final class JsonFormat implements ToolFormat {
       TreeMap<String, Cell> cells = new TreeMap<>();
       tool.values().forEach((symbol, value) -> cells.put(symbol, stated(value)));
       CellsJson.write(json, cells);
+      implied(tool);
       json.writeEndObject();
       json.writeRaw("\n");
+    }
+
+    /** What follows from the values, for readers that do not know our classes. */
+    private void implied(Tool tool) {
+      Completed completed = Completed.of(tool);
+      if (!completed.origins().isEmpty()) {
+        json.writeName("implied");
+        TreeMap<String, Cell> cells = new TreeMap<>();
+        completed
+            .origins()
+            .keySet()
+            .forEach(symbol -> cells.put(symbol, stated(completed.tool().values().get(symbol))));
+        CellsJson.write(json, cells);
+      }
     }
 
     private Cell stated(Value value) {

@@ -1,5 +1,6 @@
 package arborline.core.machine;
 
+import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import java.math.BigDecimal;
 import java.util.List;
@@ -11,6 +12,11 @@ import java.util.Optional;
  * @param assembly with its holder; empty where no stack is kept for it
  */
 public record Loaded(Tool tool, Optional<Assembly> assembly) {
+
+  /** A tool is put in with everything that its values imply. */
+  public Loaded {
+    tool = Completed.of(tool).tool();
+  }
 
   /** Largest diameter, mm: of the assembly, and never less than the bare cutter says. */
   BigDecimal diameter() {

@@ -1,5 +1,6 @@
 package arborline.core.naming;
 
+import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 
 /** What a tool is called where nobody gives a name: its class and its size. */
@@ -11,7 +12,8 @@ public final class UsualName {
   private UsualName() {}
 
   /** The name, or blank where the class is not known. */
-  public static String of(Tool tool) {
+  public static String of(Tool written) {
+    Tool tool = Completed.of(written).tool();
     return PATTERN.fill(tool.has("TDZ") ? tool.with("DC", null) : tool, 0).text().orElse("");
   }
 }

@@ -1,5 +1,6 @@
 package arborline.core.stack;
 
+import arborline.core.tool.Completed;
 import arborline.core.tool.Motion;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
@@ -12,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A cutter as the last part of a stack.
@@ -34,9 +36,22 @@ public record Cutter(
     double point) {
 
   private static final double FREE = 3;
+  private static final List<String> MOUNTED = List.of("CICT", "MIID");
+  private static final Set<String> CARBIDES = Set.of("HC", "HW", "HF");
+  private static final List<String> CARBIDE_WORDS = List.of("CARBIDE", "VHM");
+  private static final List<String> LENGTHS = List.of("OAL", "LF", "LPR", "KERF");
 
-  /** A cutter from its sheet; empty where it has no outline, or is no solid of revolution. */
-  public static Optional<Cutter> of(Tool tool) {
+  /**
+   * A cutter from its sheet; empty where its length is not known, where it has no outline, or is no
+   * solid of revolution.
+   */
+  public static Optional<Cutter> of(Tool written) {
+    Tool tool = Completed.of(written).tool();
+    boolean disc = tool.has("CW") && tool.has("DCONMS");
+    return disc || LENGTHS.stream().anyMatch(tool::has) ? shaped(tool) : Optional.empty();
+  }
+
+  private static Optional<Cutter> shaped(Tool tool) {
     return Silhouettes.of(tool)
         .filter(outline -> outline.parts().stream().noneMatch(Part::flat))
         .map(outline -> of(tool, outline));
@@ -75,8 +90,16 @@ public record Cutter(
    * @param clamped least length that what holds it needs, mm
    */
   public double usualOverhang(double clamped) {
+    if (!clampedByShank()) {
+      return length();
+    }
     double free = usable > 0 ? usable + FREE : length() / 2;
     return Math.max(1, Math.floor(Math.min(Math.ceil(free), length() - clamped)));
+  }
+
+  /** True where a cylindrical shank is clamped, so that its overhang can be chosen. */
+  public boolean clampedByShank() {
+    return connection.startsWith("CY");
   }
 
   private static double point(Tool tool) {
@@ -100,11 +123,17 @@ public record Cutter(
         });
   }
 
+  /**
+   * Solid carbide where the sheet says so; the body of a cutter with mounted inserts, and one that
+   * says nothing, is steel.
+   */
   private static Material material(Tool tool) {
-    String stated =
-        (tool.word("SUBSTRATE").orElse("") + tool.word("GRADE").orElse(""))
-            .toUpperCase(Locale.ROOT);
-    return stated.contains("HSS") || stated.contains("STEEL") ? Material.STEEL : Material.CARBIDE;
+    boolean mounted = MOUNTED.stream().anyMatch(tool::has);
+    String substrate = tool.word("SUBSTRATE").orElse("").toUpperCase(Locale.ROOT);
+    String grade = tool.word("GRADE").orElse("").toUpperCase(Locale.ROOT);
+    boolean carbide =
+        CARBIDES.contains(substrate) || CARBIDE_WORDS.stream().anyMatch(grade::contains);
+    return carbide && !mounted ? Material.CARBIDE : Material.STEEL;
   }
 
   /** Length from end to end, mm. */

@@ -15,6 +15,11 @@ import java.util.Locale;
  */
 public record Stack(String seat, List<Component> components, Cutter cutter, double overhang) {
 
+  /** What is not clamped by a shank has no free overhang: its length follows from its parts. */
+  public Stack {
+    overhang = cutter.clampedByShank() ? overhang : cutter.length();
+  }
+
   /** What does not mate, cannot be held or cannot be. */
   public List<Finding> findings() {
     List<Finding> findings = new ArrayList<>();
@@ -69,7 +74,7 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
       findings.add(
           said(
               "clamping-short",
-              "only %.1f mm of the shank are held, %s needs %.1f mm: project %.1f mm at most",
+              "only %.1f mm of the shank are held, %s needs %.1f mm: an overhang of %.1f mm at most is possible",
               held,
               components.getLast().code(),
               needed(),
@@ -83,7 +88,7 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
   }
 
   private boolean clamped() {
-    return cutter.connection().startsWith("CY") && !components.isEmpty();
+    return cutter.clampedByShank() && !components.isEmpty();
   }
 
   private double needed() {

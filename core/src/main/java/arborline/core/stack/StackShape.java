@@ -17,7 +17,10 @@ import java.util.Optional;
  * @param reach how deep it can go along its own axis beside a wall that the edges have just cut
  * @param widest largest diameter
  * @param widestNearGauge largest diameter within 50 mm of the gauge line
- * @param mass kg
+ * @param behind half profile of what disappears in the spindle, z below zero; empty where its
+ *     connection is none that we know
+ * @param mass kg, with what disappears in the spindle
+ * @param massBehind kg of that: an estimate by the connection
  * @param centre centre of mass from the gauge line
  * @param moment tilting moment at the gauge line, N·m
  * @param deflection at the tip per newton, micrometres; clamping, and the part up to where an
@@ -32,7 +35,9 @@ public record StackShape(
     double reach,
     double widest,
     double widestNearGauge,
+    List<Point> behind,
     double mass,
+    double massBehind,
     double centre,
     double moment,
     double deflection,
@@ -60,6 +65,15 @@ public record StackShape(
 
   static StackShape of(Stack stack) {
     Sum sum = new Sum();
+    BehindGauge behind = BehindGauge.NONE;
+    double massBehind = 0;
+    if (!stack.components().isEmpty()) {
+      Component first = stack.components().getFirst();
+      behind = BehindGauge.of(first.machineSide());
+      massBehind = behind.mass(first.material());
+      sum.mass += massBehind;
+      sum.moment += massBehind * behind.centre();
+    }
     for (Component each : stack.components()) {
       sum.part(each.code(), false, each.shape(), each.material());
       each.turn().ifPresent(sum::turn);
@@ -79,7 +93,9 @@ public record StackShape(
         reach(sum, cutter.diameter()),
         2 * sum.widest(Double.POSITIVE_INFINITY),
         2 * sum.widest(NEAR_GAUGE),
+        behind.profile(),
         mass,
+        massBehind,
         centre,
         mass * GRAVITY * centre / 1000,
         deflection(sum, cutter),

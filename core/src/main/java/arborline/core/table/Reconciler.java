@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Compares plan, last agreed state and control place by place and field by field, in the control's
@@ -51,7 +52,7 @@ public final class Reconciler {
                 && !judge.newPiece();
     List<FieldReport> fields =
         tool.isPresent()
-            ? toolField(tool.get(), plan, agreed, control)
+            ? subject(tool.get(), plan, agreed, control)
             : values.fields(place, plan, agreed, control);
     Verdict verdict = tool.orElseGet(() -> overall(fields, inSpindle, plan, control));
     return new PlaceReport(
@@ -81,20 +82,28 @@ public final class Reconciler {
             .isPresent();
   }
 
-  private static List<FieldReport> toolField(
+  /** What a verdict on the whole place is about: the tool, or the values of the same tool. */
+  private List<FieldReport> subject(
       Verdict verdict, TableEntry plan, TableEntry agreed, TableEntry control) {
     if (verdict.why() == Why.EQUAL) {
       return List.of();
     }
-    TableField field = TableField.TOOL;
-    return List.of(
-        new FieldReport(
-            field,
-            plan.get(field),
-            agreed.get(field),
-            control.get(field),
-            verdict.why(),
-            verdict.reason()));
+    boolean sameTool = !plan.empty() && plan.identity().equals(control.identity());
+    List<TableField> differing =
+        Stream.concat(Stream.of(TableField.NUMBER), TableField.SIZES.stream())
+            .filter(field -> sameTool && !terms.same(field, plan.get(field), control.get(field)))
+            .toList();
+    return (differing.isEmpty() ? List.of(TableField.TOOL) : differing)
+        .stream()
+            .map(field ->
+                new FieldReport(
+                    field,
+                    plan.get(field),
+                    agreed.get(field),
+                    control.get(field),
+                    verdict.why(),
+                    verdict.reason()))
+            .toList();
   }
 
   private Verdict overall(

@@ -52,6 +52,11 @@ public record ClassSheet(
         && replaced.getOrDefault(symbol, List.of()).stream().noneMatch(tool::has);
   }
 
+  /** The title with its article: {@code an end mill}. */
+  public String named() {
+    return ("aeiou".indexOf(Character.toLowerCase(title.charAt(0))) >= 0 ? "an " : "a ") + title;
+  }
+
   /** All symbols in the order in which a form asks for them. */
   public List<String> symbols() {
     Set<String> all = new LinkedHashSet<>(designations);

@@ -112,7 +112,7 @@ public final class RuleBook {
                   symbol)
               : Finding.hold(
                   "missing." + symbol,
-                  "a %s needs its %s (%s)".formatted(sheet.title(), property.name(), symbol),
+                  "%s needs its %s (%s)".formatted(sheet.named(), property.name(), symbol),
                   symbol);
       return Estimates.forMissing(sheet, symbol, tool).map(finding::withRepair).orElse(finding);
     }

@@ -56,7 +56,7 @@ public final class Orientation {
    *
    * @throws IllegalArgumentException where {@link #obstacle} names one
    */
-  public static Standing of(Mounting mounting) {
+  public static ToolOrientation of(Mounting mounting) {
     obstacle(mounting)
         .ifPresent(finding -> {
           throw new IllegalArgumentException(finding.message());
@@ -69,12 +69,12 @@ public final class Orientation {
     };
   }
 
-  private static Standing external(Mounting mounting) {
+  private static ToolOrientation external(Mounting mounting) {
     int contact = mounting.turret().sign();
     int feed = -contact * mounting.rake() * mounting.hand().sign();
     String along =
         feed == 0 ? "either" : feed == chuck(mounting) ? "toward_chuck" : "away_from_chuck";
-    return new Standing(
+    return new ToolOrientation(
         side(contact),
         along,
         spindle(contact * mounting.rake() * mounting.spindle()),
@@ -83,11 +83,11 @@ public final class Orientation {
         feed == 0 ? Optional.of("neutral: feed both ways") : Optional.empty());
   }
 
-  private static Standing internal(Mounting mounting) {
+  private static ToolOrientation internal(Mounting mounting) {
     int contact = mounting.spindle() * mounting.hand().sign() * mounting.rake();
     int tipX = programX(mounting, contact);
     boolean far = tipX < 0;
-    return new Standing(
+    return new ToolOrientation(
         side(contact),
         "toward_chuck",
         spindle(mounting.hand().sign()),
@@ -98,10 +98,10 @@ public final class Orientation {
             : Optional.empty());
   }
 
-  private static Standing face(Mounting mounting) {
+  private static ToolOrientation face(Mounting mounting) {
     int contact = mounting.turret().sign();
     int cutting = mounting.spindle() * mounting.hand().sign() * mounting.rake();
-    return new Standing(
+    return new ToolOrientation(
         side(contact),
         cutting == contact ? "away_from_axis" : "toward_axis",
         spindle(contact * mounting.rake() * mounting.spindle()),
@@ -110,8 +110,8 @@ public final class Orientation {
         Optional.empty());
   }
 
-  private static Standing centre(Mounting mounting) {
-    return new Standing(
+  private static ToolOrientation centre(Mounting mounting) {
+    return new ToolOrientation(
         "axis",
         "toward_chuck",
         spindle(mounting.hand().sign()),

@@ -16,15 +16,15 @@ class CutPropertiesTest {
   private static final int CUTS = 40;
 
   private interface Property {
-    void holds(WorkMaterial material, Wish wish);
+    void holds(WorkMaterial material, CutRequest wish);
   }
 
-  private static void forAll(Way way, Property property) {
+  private static void forAll(CuttingMethod way, Property property) {
     Random chance = new Random(7);
     for (WorkMaterial material : WorkMaterials.all()) {
       for (int i = 0; i < CUTS; i++) {
-        Wish wish =
-            new Wish(
+        CutRequest wish =
+            new CutRequest(
                 5 + chance.nextInt(900),
                 0.01 + chance.nextInt(40) / 100.0,
                 0.1 + chance.nextInt(30) / 10.0,
@@ -38,8 +38,8 @@ class CutPropertiesTest {
     }
   }
 
-  private static Way way(String tool) {
-    return Way.of(Sample.tool(tool)).orElseThrow();
+  private static CuttingMethod way(String tool) {
+    return CuttingMethod.of(Sample.tool(tool)).orElseThrow();
   }
 
   @ParameterizedTest
@@ -52,7 +52,7 @@ class CutPropertiesTest {
         "CLASS=turning-grooving CW=3 RE=0.2"
       })
   void aCutKeepsEveryLimitAndGivesNoMoreThanIsWished(String tool) {
-    Way way = way(tool);
+    CuttingMethod way = way(tool);
     Limits limits = new Limits(8000, 4, 12, 0.1, 60);
     forAll(
         way,
@@ -72,7 +72,7 @@ class CutPropertiesTest {
         "CLASS=turning-external KAPR=95 RE=0.8"
       })
   void moreFeedTakesMorePowerAndAThickerChip(String tool) {
-    Way way = way(tool);
+    CuttingMethod way = way(tool);
     forAll(
         way,
         (material, wish) -> {
@@ -86,7 +86,7 @@ class CutPropertiesTest {
   @Test
   void powerIsTorqueTimesRotation() {
     for (String tool : new String[] {"CLASS=end-mill-flat DC=10 NOF=4", "CLASS=drill-twist DC=8"}) {
-      Way way = way(tool);
+      CuttingMethod way = way(tool);
       forAll(
           way,
           (material, wish) -> {
@@ -99,10 +99,10 @@ class CutPropertiesTest {
 
   @Test
   void everyPointOfTheWindowKeepsTheLimits() {
-    Way way = way("CLASS=end-mill-flat DC=16 NOF=4");
+    CuttingMethod way = way("CLASS=end-mill-flat DC=16 NOF=4");
     Limits limits = new Limits(NONE, 5, 20, 0, NONE);
     for (WorkMaterial material : WorkMaterials.all()) {
-      Wish wish = new Wish(100, 0.05, 10, 8);
+      CutRequest wish = new CutRequest(100, 0.05, 10, 8);
       Window window = Window.of(way, material, wish, limits);
       assertTrue(window.feedLow() < window.feedHigh());
       for (Window.WindowPoint point : window.points()) {

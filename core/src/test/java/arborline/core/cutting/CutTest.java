@@ -14,12 +14,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 class CutTest {
 
   private static final double NONE = Double.POSITIVE_INFINITY;
-  private static final Way MILL = way("CLASS=end-mill-flat DC=10 DMM=10 OAL=72 NOF=4");
+  private static final CuttingMethod MILL = way("CLASS=end-mill-flat DC=10 DMM=10 OAL=72 NOF=4");
   private static final WorkMaterial STEEL = WorkMaterials.named("p-alloy-annealed").orElseThrow();
-  private static final Wish SLOT = new Wish(150, 0.05, 10, 10);
+  private static final CutRequest SLOT = new CutRequest(150, 0.05, 10, 10);
 
-  private static Way way(String tool) {
-    return Way.of(Sample.tool(tool)).orElseThrow();
+  private static CuttingMethod way(String tool) {
+    return CuttingMethod.of(Sample.tool(tool)).orElseThrow();
   }
 
   private static double figure(Cut cut, String title) {
@@ -38,7 +38,11 @@ class CutTest {
   @Test
   void drillingAgreesWithTheWorkedCase() {
     Cut cut =
-        Cut.of(way("CLASS=drill-twist DC=10 SIG=140"), STEEL, new Wish(90, 0.2, 0, 0), Limits.NONE);
+        Cut.of(
+            way("CLASS=drill-twist DC=10 SIG=140"),
+            STEEL,
+            new CutRequest(90, 0.2, 0, 0),
+            Limits.NONE);
     assertEquals(2865, cut.rotation(), 0.5);
     assertEquals(573, cut.feedRate(), 0.05);
     assertEquals(0.09397, cut.chip(), 1e-5);
@@ -50,8 +54,8 @@ class CutTest {
   /** The worked turning of the textbook: vc 200, D 60, ap 3, fn 0.3, KAPR 95. */
   @Test
   void turningAgreesWithTheWorkedCase() {
-    Way tool = way("CLASS=turning-external KAPR=95 RE=0.8 H=25 B=25 LF=150 HAND=R");
-    Cut cut = Cut.of(tool, STEEL, new Wish(200, 0.3, 3, 0, 60, false), Limits.NONE);
+    CuttingMethod tool = way("CLASS=turning-external KAPR=95 RE=0.8 H=25 B=25 LF=150 HAND=R");
+    Cut cut = Cut.of(tool, STEEL, new CutRequest(200, 0.3, 3, 0, 60, false), Limits.NONE);
     assertEquals(1061, cut.rotation(), 0.5);
     assertEquals(0.2989, cut.chip(), 5e-5);
     assertEquals(6.898, cut.power(), 5e-4);
@@ -62,8 +66,8 @@ class CutTest {
   /** The worked face milling of the textbook: D 50, z 4, vc 180, fz 0.15, ap 4, ae 35 centred. */
   @Test
   void millingOverTheMiddleAgreesWithTheWorkedCase() {
-    Way tool = way("CLASS=end-mill-flat DC=50 NOF=4");
-    Cut cut = Cut.of(tool, STEEL, new Wish(180, 0.15, 4, 35, 0, true), Limits.NONE);
+    CuttingMethod tool = way("CLASS=end-mill-flat DC=50 NOF=4");
+    Cut cut = Cut.of(tool, STEEL, new CutRequest(180, 0.15, 4, 35, 0, true), Limits.NONE);
     assertEquals(1146, cut.rotation(), 0.5);
     assertEquals(687.5, cut.feedRate(), 0.05);
     assertEquals(96.26, cut.removal(), 5e-3);
@@ -74,11 +78,11 @@ class CutTest {
   /** A ball of 10 mm at ap 0.5 cuts on 4.359 mm: at vc 150 it turns with 10 950 1/min. */
   @Test
   void aBallTurnsByTheDiameterThatItReaches() {
-    Way ball = way("CLASS=end-mill-ball DC=10 RE=5 NOF=2");
-    Cut cut = Cut.of(ball, STEEL, new Wish(150, 0.05, 0.5, 0.5), Limits.NONE);
+    CuttingMethod ball = way("CLASS=end-mill-ball DC=10 RE=5 NOF=2");
+    Cut cut = Cut.of(ball, STEEL, new CutRequest(150, 0.05, 0.5, 0.5), Limits.NONE);
     assertEquals(4.359, figure(cut, "Effective diameter"), 5e-4);
     assertEquals(10950, cut.rotation(), 5);
-    Cut deep = Cut.of(ball, STEEL, new Wish(150, 0.05, 5, 0.5), Limits.NONE);
+    Cut deep = Cut.of(ball, STEEL, new CutRequest(150, 0.05, 5, 0.5), Limits.NONE);
     assertEquals(4775, deep.rotation(), 0.5);
   }
 
@@ -89,35 +93,37 @@ class CutTest {
     "CLASS=end-mill-flat DC=10 NOF=4, 1, 10"
   })
   void slantingAndRoundEdgesReachADiameterByDepth(String tool, double depth, double reached) {
-    assertEquals(reached, way(tool).diameter(new Wish(100, 0.05, depth, 1)), 5e-4);
+    assertEquals(reached, way(tool).diameter(new CutRequest(100, 0.05, depth, 1)), 5e-4);
   }
 
   /** n 500 with a pitch of 1.25 feeds 625 mm/min, whatever feed is asked for. */
   @Test
   void aTapFeedsItsPitch() {
-    Way tap = way("CLASS=tap-cutting TD=8 DC=8 TP=1.25 TDZ=M8");
-    Cut cut = Cut.of(tap, STEEL, new Wish(Math.PI * 8 * 500 / 1000, 9, 0, 0), Limits.NONE);
+    CuttingMethod tap = way("CLASS=tap-cutting TD=8 DC=8 TP=1.25 TDZ=M8");
+    Cut cut = Cut.of(tap, STEEL, new CutRequest(Math.PI * 8 * 500 / 1000, 9, 0, 0), Limits.NONE);
     assertEquals(625, cut.feedRate(), 1e-6);
     assertEquals(6.75, figure(cut, "Drill before, D - P"), 1e-9);
     assertEquals(1.25 * 1.25 * 8 * 1700 / 8000, cut.torque(), 1e-9);
     assertTrue(tap.feedIsPitch());
-    Cut weak = Cut.of(tap, STEEL, new Wish(10, 1.25, 0, 0), new Limits(NONE, NONE, 1, 0, NONE));
+    Cut weak =
+        Cut.of(tap, STEEL, new CutRequest(10, 1.25, 0, 0), new Limits(NONE, NONE, 1, 0, NONE));
     assertEquals(1.25, weak.feed(), 1e-9);
     assertEquals(List.of("cut-torque"), codes(weak));
   }
 
   @Test
   void aReamerTakesOnlyTheRing() {
-    Cut full = Cut.of(way("CLASS=reamer DC=10"), STEEL, new Wish(20, 0.3, 0, 0), Limits.NONE);
+    Cut full = Cut.of(way("CLASS=reamer DC=10"), STEEL, new CutRequest(20, 0.3, 0, 0), Limits.NONE);
     Cut ring =
-        Cut.of(way("CLASS=reamer DC=10 PHD=9.8"), STEEL, new Wish(20, 0.3, 0, 0), Limits.NONE);
+        Cut.of(
+            way("CLASS=reamer DC=10 PHD=9.8"), STEEL, new CutRequest(20, 0.3, 0, 0), Limits.NONE);
     assertEquals(full.power() * (1 - 0.98 * 0.98), ring.power(), 1e-9);
   }
 
   @ParameterizedTest
   @CsvSource({"probe-touch", "jet-laser", "insert", "no-such-class"})
   void whatDoesNotCutByTurningHasNoCuttingData(String classId) {
-    assertTrue(Way.of(Sample.tool("CLASS=" + classId + " DC=10")).isEmpty());
+    assertTrue(CuttingMethod.of(Sample.tool("CLASS=" + classId + " DC=10")).isEmpty());
   }
 
   @ParameterizedTest
@@ -128,17 +134,17 @@ class CutTest {
     "tap-cutting, 1, 0, 0, the tool has no pitch"
   })
   void saysWhatIsMissing(String classId, double feed, double depth, double work, String message) {
-    Way way = way("CLASS=" + classId + " TD=8");
-    Wish wish = new Wish(100, feed, depth, 0, work, false);
+    CuttingMethod way = way("CLASS=" + classId + " TD=8");
+    CutRequest wish = new CutRequest(100, feed, depth, 0, work, false);
     assertEquals(message, Cut.obstacle(way, wish).orElseThrow().message());
   }
 
   @Test
   void depthEndsWithTheEdges() {
-    Way mill = way("CLASS=end-mill-flat DC=10 APMX=22 NOF=4");
+    CuttingMethod mill = way("CLASS=end-mill-flat DC=10 APMX=22 NOF=4");
     assertEquals(
         "depth ap 23.00 mm is more than the edges reach, APMX 22.00 mm",
-        Cut.obstacle(mill, new Wish(100, 0.05, 23, 1)).orElseThrow().message());
+        Cut.obstacle(mill, new CutRequest(100, 0.05, 23, 1)).orElseThrow().message());
   }
 
   @Test
@@ -176,7 +182,7 @@ class CutTest {
   @ParameterizedTest
   @CsvSource({"0, 0.1, 1, 1", "100, -1, 1, 1", "100, 0.1, 0, 1", "100, 0.1, 1, 11", "NaN, 1, 1, 1"})
   void whatCannotBeCutIsRefused(double speed, double feed, double depth, double width) {
-    Wish wish = new Wish(speed, feed, depth, width);
+    CutRequest wish = new CutRequest(speed, feed, depth, width);
     assertTrue(Cut.obstacle(MILL, wish).isPresent());
     assertThrows(IllegalArgumentException.class, () -> Cut.of(MILL, STEEL, wish, Limits.NONE));
   }

@@ -74,17 +74,17 @@ class MaterialsTest {
 
   private static final String MILL = "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4";
 
-  private static Start start(String tool, String material) {
+  private static StartingValues start(String tool, String material) {
     return start(Sample.tool(tool), WorkMaterials.named(material).orElseThrow());
   }
 
-  private static Start start(Tool tool, WorkMaterial material) {
-    return Start.of(tool, Way.of(tool).orElseThrow(), material);
+  private static StartingValues start(Tool tool, WorkMaterial material) {
+    return StartingValues.of(tool, CuttingMethod.of(tool).orElseThrow(), material);
   }
 
   @Test
   void beginsInTheMiddleOfTheUsual() {
-    Start start = start(MILL, "p-alloy-annealed");
+    StartingValues start = start(MILL, "p-alloy-annealed");
     assertEquals(150, start.wish().speed());
     assertEquals(0.055, start.wish().feed());
     assertEquals(10, start.wish().depth());
@@ -107,7 +107,7 @@ class MaterialsTest {
 
   @Test
   void drillsFeedAlongTheirAxisAndTwiceAsMuch() {
-    Start drill =
+    StartingValues drill =
         start("CLASS=drill-twist DC=10 SIG=140 LCF=50 DMM=10 OAL=89 NOF=2", "p-alloy-annealed");
     assertEquals(List.of(Ask.FEED_PER_REVOLUTION), drill.asks());
     assertEquals(0.11, drill.wish().feed());
@@ -122,7 +122,7 @@ class MaterialsTest {
     "CLASS=tap-cutting TD=8 TP=1.25, 1.25, 0, 0"
   })
   void eachWayOfCuttingBeginsInItsOwnWay(String tool, double feed, double depth, double work) {
-    Wish wish = start(tool, "p-alloy-annealed").wish();
+    CutRequest wish = start(tool, "p-alloy-annealed").wish();
     assertEquals(feed, wish.feed(), 1e-9);
     assertEquals(depth, wish.depth(), 1e-9);
     assertEquals(work, wish.work(), 1e-9);

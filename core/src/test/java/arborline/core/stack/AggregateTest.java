@@ -36,7 +36,9 @@ class AggregateTest {
 
   private static Stack stack(double angle) {
     Cutter mill =
-        Cutter.of(Sample.tool("CODE=EM-10 CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4"))
+        Cutter.of(
+                Sample.tool(
+                    "CODE=EM-10 CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4 SUBSTRATE=HC"))
             .orElseThrow();
     Component head = aggregate(Optional.of(turn(angle, 100, 50)), Kind.AGGREGATE);
     return new Stack("HT-F-63:f", List.of(head), mill, 30);
@@ -74,7 +76,11 @@ class AggregateTest {
     double head = Math.PI / 4 * 90 * 90 * 120 * 7.85e-6;
     double cutter = Math.PI / 4 * 100 * 72 * 14.5e-6;
     StackShape shape = stack(90).shape();
-    assertEquals((head * 60 + cutter * 100) / (head + cutter), shape.centre(), 1e-9);
+    double behind = shape.massBehind();
+    assertEquals(head + cutter + behind, shape.mass(), 1e-9);
+    double taper = (shape.centre() * shape.mass() - head * 60 - cutter * 100) / behind;
+    double end = shape.behind().getFirst().z();
+    assertTrue(end < taper && taper < end / 3, "its centre lies behind the gauge line: " + taper);
   }
 
   @Test

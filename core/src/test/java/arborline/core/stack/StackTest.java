@@ -40,7 +40,8 @@ class StackTest {
   }
 
   private static Cutter mill() {
-    return Cutter.of(tool("CODE=EM-10 CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4"))
+    return Cutter.of(
+            tool("CODE=EM-10 CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4 SUBSTRATE=HC"))
         .orElseThrow();
   }
 
@@ -72,6 +73,35 @@ class StackTest {
     assertEquals(stack(40).shape().length(), stack(40).shape().functional(), 1e-9);
   }
 
+  /** A cutter on an arbor is as long as it is: 63 mm of holder and 40 of cutter, never less. */
+  @Test
+  void aBoreMountedCutterHasNoFreeOverhang() {
+    Cutter face =
+        Cutter.of(
+                tool(
+                    "CODE=FM CLASS=face-mill DC=50 DCX=62 KAPR=45 APMX=6 DCONMS=22 CICT=5 LF=40 SUBSTRATE=HC"))
+            .orElseThrow();
+    assertEquals(Material.STEEL, face.material());
+    assertEquals(40, face.usualOverhang(28));
+    Stack stack = new Stack("", List.of(CHUCK), face, 4);
+    assertEquals(40, stack.overhang());
+    assertEquals(127, stack.shape().length(), 1e-9);
+  }
+
+  @Test
+  void aCutterOfUnknownLengthIsNotStacked() {
+    assertTrue(Cutter.of(tool("CODE=X CLASS=end-mill-flat DC=10 NOF=4")).isEmpty());
+  }
+
+  @Test
+  void onlyACutterThatSaysSoIsOfCarbide() {
+    String mill = "CODE=X CLASS=end-mill-flat DC=10 OAL=72";
+    assertEquals(Material.STEEL, Cutter.of(tool(mill)).orElseThrow().material());
+    assertEquals(Material.CARBIDE, Cutter.of(tool(mill + " GRADE=VHM")).orElseThrow().material());
+    assertEquals(
+        Material.STEEL, Cutter.of(tool(mill + " SUBSTRATE=HSS-E")).orElseThrow().material());
+  }
+
   /** APMX 22 and 3 mm more; with little to be held by, only as far as the shank can be clamped. */
   @Test
   void aCutterUsuallyStandsOutAsFarAsItIsUsed() {
@@ -89,11 +119,22 @@ class StackTest {
     double flange = Math.PI / 4 * 63 * 63 * 27 * 7.85e-6;
     double cone = Math.PI * 60 / 12 * (44 * 44 + 44 * 24 + 24 * 24) * 7.85e-6;
     double cutter = Math.PI / 4 * 100 * 72 * 14.5e-6;
+    double small = 44.45 - 67 * 7 / 24.0;
+    double taper =
+        0.88 * Math.PI * 67 / 12 * (small * small + small * 44.45 + 44.45 * 44.45) * 7.85e-6;
+    double taperMiddle =
+        67
+                / 4.0
+                * (small * small + 2 * small * 44.45 + 3 * 44.45 * 44.45)
+                / (small * small + small * 44.45 + 44.45 * 44.45)
+            - 67;
     StackShape shape = stack(40).shape();
-    assertEquals(flange + cone + cutter, shape.mass(), 1e-9);
+    assertEquals(taper, shape.massBehind(), 1e-9);
+    assertEquals(flange + cone + cutter + taper, shape.mass(), 1e-9);
     double middle =
         60 / 4.0 * (44 * 44 + 2 * 44 * 24 + 3 * 24 * 24) / (44 * 44 + 44 * 24 + 24 * 24);
-    double moment = flange * 13.5 + cone * (27 + middle) + cutter * (127 - 36);
+    double moment =
+        flange * 13.5 + cone * (27 + middle) + cutter * (127 - 36) + taper * taperMiddle;
     assertEquals(moment / shape.mass(), shape.centre(), 1e-9);
     assertEquals(shape.mass() * 9.80665 * shape.centre() / 1000, shape.moment(), 1e-9);
   }

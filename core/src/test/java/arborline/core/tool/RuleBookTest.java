@@ -95,6 +95,23 @@ class RuleBookTest {
     "CLASS=jet-laser KERF=0.2 NOZZLE=1.5 STANDOFF=1 LEADIN=0.1, lead-in-short, QUERY",
     "CLASS=jet-plasma KERF=0 NOZZLE=1.5 STANDOFF=1, size-not-positive, HOLD",
     "CLASS=aggregate AXISANGLE=150 LF=150 DMM=60 RPMX=6000, axis-angle-range, HOLD",
+    "CLASS=end-mill-flat DC=10 APMX=80 DMM=10 OAL=72 NOF=4, depth-too-long, HOLD",
+    "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4 CHW=5, chamfer-too-wide, HOLD",
+    "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4 KAPR=45, edge-not-square, HOLD",
+    "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4 HAND=Q, hand-unknown, HOLD",
+    "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4 RMPX=95, ramp-too-steep, HOLD",
+    "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4 LN=15, neck-too-short, QUERY",
+    "CLASS=face-mill DC=63 DCX=75 KAPR=45 APMX=6 DCONMS=50 BD=48 CICT=5 LF=45, bore-too-large, HOLD",
+    "CLASS=saw-blade DC=25 CW=2.2 WB=1.8 DCONMS=30 NOF=48 RPMX=9000, bore-too-large, HOLD",
+    "CLASS=drill-twist DC=10 SIG=140 LCF=50 DMM=10 OAL=89 NOF=2 LF=95, reach-beyond-tool, HOLD",
+    "CLASS=drill-step DC=8 SIG=118 DC1=12 SDL1=70 STA1=90 LCF=60 DMM=12 OAL=100 NOF=2, step-beyond-flutes, HOLD",
+    "CLASS=tap-cutting DC=9 TD=8 TP=1.25 TDZ=M8 THCHT=C DMM=8 OAL=90, tap-diameter, HOLD",
+    "CLASS=tap-cutting DC=20 TD=20 TP=3 TDZ=Rd20 THCHT=C DMM=16 OAL=140, thread-unknown, QUERY",
+    "CLASS=thread-mill DC=7 TP=1.25 TDZ=M8 APMX=10 DMM=8 OAL=60 NOF=4, cutter-beyond-thread, HOLD",
+    "CLASS=insert SC=C IC=12.7 S=4.76 EPSR=55, insert-geometry, HOLD",
+    "CLASS=insert SC=C IC=12.7 S=4.76 L=16, insert-geometry, HOLD",
+    "CLASS=insert SC=R IC=12 S=4.76 RE=8, insert-geometry, HOLD",
+    "CLASS=insert SC=C IC=12.7 S=4.76 D1=13, insert-geometry, HOLD",
     "CLASS=something-else DC=6, class.unknown, HOLD"
   })
   void saysWhatCannotOrShouldNotBe(String text, String code, Severity severity) {
@@ -145,6 +162,22 @@ class RuleBookTest {
     assertEquals(Severity.NOTE, finding.severity());
     assertEquals("12.7 mm", finding.repair().orElseThrow().changes().get("IC"));
     assertEquals("80 deg", finding.repair().orElseThrow().changes().get("EPSR"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "KNUX 160405L, hand L instead of R",
+    "CNMN 120408, 'clamping P needs a hole, type N has none'"
+  })
+  void whatTheSeatCannotHoldIsHeld(String insert, String why) {
+    String holder = insert.startsWith("K") ? "CKJNR 2525 M 16" : "PCLNR 2525 M 12";
+    Tool tool =
+        tool("CLASS=turning-external RE=0.5 KAPR=93 H=25 B=25 WF=32 LF=150 HAND=R")
+            .with("MIID", new Value.Word(insert, false))
+            .with("SHANK", new Value.Word(holder, false));
+    assertTrue(
+        RuleBook.judge(tool).stream()
+            .anyMatch(each -> each.code().equals("insert-seat") && each.message().contains(why)));
   }
 
   @Test

@@ -35,7 +35,7 @@ class OrientationTest {
       assertThrows(IllegalArgumentException.class, () -> Orientation.of(mounting));
       return;
     }
-    Standing standing = Orientation.of(mounting);
+    ToolOrientation standing = Orientation.of(mounting);
     assertEquals(row.getString(9), standing.contact());
     assertEquals(row.getString(10), standing.feed());
     assertEquals(row.getString(11), standing.spindle());
@@ -72,7 +72,7 @@ class OrientationTest {
   @Test
   void feedingTowardsItsOwnChuckGivesM3ForRightAndM4ForLeft() {
     for (Mounting each : all()) {
-      Standing standing = Orientation.of(each);
+      ToolOrientation standing = Orientation.of(each);
       boolean right = each.hand() == Hand.R;
       if (standing.feed().equals("toward_chuck")) {
         assertEquals(right ? "M3" : "M4", standing.spindle(), each.toString());

@@ -1,8 +1,8 @@
 package arborline.server.cutting;
 
 import arborline.core.cutting.Ask;
-import arborline.core.cutting.Start;
-import arborline.core.cutting.Wish;
+import arborline.core.cutting.CutRequest;
+import arborline.core.cutting.StartingValues;
 import arborline.core.finding.Finding;
 import arborline.server.account.MayEdit;
 import arborline.server.trail.Undoable;
@@ -98,9 +98,9 @@ class CuttingLineController {
   record Asked(Ask id, String title) {}
 
   /** Where to begin, and what a form asks for beside the speed. */
-  record Beginning(Wish wish, List<Asked> asks, List<Finding> findings) {
+  record Beginning(CutRequest wish, List<Asked> asks, List<Finding> findings) {
 
-    static Beginning of(Start start) {
+    static Beginning of(StartingValues start) {
       return new Beginning(
           start.wish(),
           start.asks().stream().map(each -> new Asked(each, each.title())).toList(),

@@ -1,11 +1,11 @@
 package arborline.server.cutting;
 
 import arborline.core.cutting.Cut;
+import arborline.core.cutting.CutRequest;
+import arborline.core.cutting.CuttingMethod;
 import arborline.core.cutting.Limits;
-import arborline.core.cutting.Start;
-import arborline.core.cutting.Way;
+import arborline.core.cutting.StartingValues;
 import arborline.core.cutting.Window;
-import arborline.core.cutting.Wish;
 import arborline.core.cutting.WorkMaterial;
 import arborline.core.finding.Finding;
 import arborline.core.machine.Machine;
@@ -18,8 +18,8 @@ import arborline.server.library.Tools;
 import arborline.server.live.Live;
 import arborline.server.machine.Machines;
 import arborline.server.support.Refusal;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
@@ -138,22 +138,22 @@ class CuttingLines implements Attachment {
   }
 
   @Transactional(readOnly = true)
-  Start start(long toolId, String material) {
-    return Start.of(tools.get(toolId).tool(), way(toolId), materials.named(material));
+  StartingValues start(long toolId, String material) {
+    return StartingValues.of(tools.get(toolId).tool(), way(toolId), materials.named(material));
   }
 
-  private Way way(long toolId) {
-    return Way.of(tools.get(toolId).tool())
+  private CuttingMethod way(long toolId) {
+    return CuttingMethod.of(tools.get(toolId).tool())
         .orElseThrow(() ->
             Refusal.conflict("a tool of this class cuts nothing by turning: no cutting data"));
   }
 
   @Transactional(readOnly = true)
   Computed compute(long toolId, Question question) {
-    Way way = way(toolId);
+    CuttingMethod way = way(toolId);
     WorkMaterial material = materials.named(question.material());
-    Wish wish =
-        new Wish(
+    CutRequest wish =
+        new CutRequest(
             question.speed(),
             question.feed(),
             question.depth(),
@@ -313,7 +313,7 @@ class CuttingLines implements Attachment {
   private long proven(CuttingLine line, LineState before) {
     live.say("tool", line.toolId, "cutting");
     return trail.record(
-        Said.of(
+        TrailRecord.of(
                 "tool",
                 line.toolId,
                 "proved cutting data of " + tools.get(line.toolId).tool().code())
@@ -325,7 +325,7 @@ class CuttingLines implements Attachment {
       CuttingLine line, String text, @Nullable LineState before, @Nullable LineState after) {
     live.say("tool", line.toolId, "cutting");
     return trail.record(
-        Said.of("tool", line.toolId, text + tools.get(line.toolId).tool().code())
+        TrailRecord.of("tool", line.toolId, text + tools.get(line.toolId).tool().code())
             .undoneBy(CuttingUndo.KIND, undo.deed(line.id, line.toolId, before, after)));
   }
 }

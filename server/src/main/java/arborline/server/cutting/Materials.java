@@ -6,8 +6,8 @@ import arborline.core.cutting.WorkMaterials;
 import arborline.server.account.Actor;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -80,7 +80,8 @@ class Materials {
     } catch (DuplicateKeyException twice) {
       throw Refusal.conflict("there is a material '%s' already".formatted(material.name()));
     }
-    trail.record(Said.of("material", material.id(), "added work material " + material.name()));
+    trail.record(
+        TrailRecord.of("material", material.id(), "added work material " + material.name()));
     return material;
   }
 
@@ -100,6 +101,6 @@ class Materials {
               .formatted(lines, material.name()));
     }
     jdbc.sql("delete from work_material where id = ?").param(id).update();
-    trail.record(Said.of("material", id, "took out work material " + material.name()));
+    trail.record(TrailRecord.of("material", id, "took out work material " + material.name()));
   }
 }

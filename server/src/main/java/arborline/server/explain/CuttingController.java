@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -20,6 +21,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/v1/explain")
 class CuttingController {
+
+  private static final String KAPR = "KAPR";
+  private static final String EDGE_ANGLE = "ka";
 
   /**
    * A computed quantity.
@@ -58,8 +62,19 @@ class CuttingController {
                   quantity, String.join(", ", Formulas.all().stream().map(Formula::id).toList())));
     }
     Formula formula = found.get();
+    Map<String, String> named = named(formula, parameters);
+    Optional<String> unknown =
+        named.keySet().stream()
+            .filter(each -> !each.equals("segs") && !formula.takes(each))
+            .findFirst();
+    if (unknown.isPresent()) {
+      return CuttingAnswer.impossible(
+          formula,
+          "%s has no input '%s'; it takes %s"
+              .formatted(formula.id(), unknown.get(), String.join(", ", inputs(formula))));
+    }
     try {
-      Inputs inputs = inputs(parameters);
+      Inputs inputs = inputs(named);
       return formula
           .obstacle(inputs)
           .map(why -> CuttingAnswer.impossible(formula, why))
@@ -76,13 +91,31 @@ class CuttingController {
     }
   }
 
+  private static List<String> inputs(Formula formula) {
+    return Stream.of(formula.needs(), formula.anySign(), formula.optional())
+        .flatMap(List::stream)
+        .distinct()
+        .map(each -> each.equals(EDGE_ANGLE) ? KAPR : each)
+        .toList();
+  }
+
+  /** The inputs by the names that formulas have; the edge angle KAPR is kappa there. */
+  private static Map<String, String> named(Formula formula, Map<String, String> parameters) {
+    Map<String, String> named = new LinkedHashMap<>(parameters);
+    named.remove("quantity");
+    if (!formula.takes(KAPR) && formula.takes(EDGE_ANGLE) && named.containsKey(KAPR)) {
+      named.put(EDGE_ANGLE, named.remove(KAPR));
+    }
+    return named;
+  }
+
   private static Inputs inputs(Map<String, String> parameters) {
     Map<String, Double> numbers = new LinkedHashMap<>();
     List<Segment> segments = new ArrayList<>();
     parameters.forEach((name, text) -> {
       if (name.equals("segs")) {
         segments.addAll(segments(text));
-      } else if (!name.equals("quantity") && !text.isBlank()) {
+      } else if (!text.isBlank()) {
         numbers.put(name, number(name, text));
       }
     });

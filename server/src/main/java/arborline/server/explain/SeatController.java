@@ -5,9 +5,9 @@ import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
 import arborline.core.turning.EdgeClearances;
+import arborline.core.turning.MountedFront;
+import arborline.core.turning.MountedView;
 import arborline.core.turning.Mounting;
-import arborline.core.turning.Seat;
-import arborline.core.turning.SeatFront;
 import arborline.server.library.Tools;
 import arborline.server.support.Refusal;
 import org.jspecify.annotations.Nullable;
@@ -39,8 +39,8 @@ class SeatController {
   record SeatAnswer(
       String work,
       StandingController.OrientationAnswer standing,
-      @Nullable Seat view,
-      @Nullable SeatFront front,
+      @Nullable MountedView view,
+      @Nullable MountedFront front,
       @Nullable EdgeClearances clearances) {}
 
   @GetMapping("/{id}/seat")
@@ -71,10 +71,11 @@ class SeatController {
         standing,
         standing.valid()
             ? Silhouettes.of(tool)
-                .map(outline -> Seat.of(mounting, outline, mounting.hand() == Mounting.Hand.L))
+                .map(outline ->
+                    MountedView.of(mounting, outline, mounting.hand() == Mounting.Hand.L))
                 .orElse(null)
             : null,
-        standing.valid() ? SeatFront.of(mounting, tool) : null,
+        standing.valid() ? MountedFront.of(mounting, tool) : null,
         EdgeClearances.of(tool).orElse(null));
   }
 

@@ -4,7 +4,7 @@ import arborline.core.connection.Joint;
 import arborline.core.finding.Finding;
 import arborline.core.turning.Mounting;
 import arborline.core.turning.Orientation;
-import arborline.core.turning.Standing;
+import arborline.core.turning.ToolOrientation;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -83,7 +83,7 @@ class StandingController {
         .orElseGet(() -> answer(Orientation.of(mounting)));
   }
 
-  private static OrientationAnswer answer(Standing standing) {
+  private static OrientationAnswer answer(ToolOrientation standing) {
     return new OrientationAnswer(
         true,
         standing.orientation(),

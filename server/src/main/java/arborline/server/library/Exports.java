@@ -29,11 +29,11 @@ class Exports {
   private static final int CHUNK = 1000;
 
   private final EntityManager entities;
-  private final Shelves shelves;
+  private final ToolStore shelves;
 
   private final List<Attachment> attachments;
 
-  Exports(EntityManager entities, Shelves shelves, List<Attachment> attachments) {
+  Exports(EntityManager entities, ToolStore shelves, List<Attachment> attachments) {
     this.entities = entities;
     this.shelves = shelves;
     this.attachments = attachments;

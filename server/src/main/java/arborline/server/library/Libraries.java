@@ -3,8 +3,8 @@ package arborline.server.library;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import arborline.server.trail.Undo;
 import java.util.List;
 import java.util.Locale;
@@ -63,7 +63,7 @@ public class Libraries {
     }
     Library library = libraries.save(new Library(name));
     trail.record(
-        Said.of("library", library.id, "opened library " + library.name)
+        TrailRecord.of("library", library.id, "opened library " + library.name)
             .undoneBy("library.opened", library.id));
     live.say("library", library.id, "");
     return head(library);

@@ -5,8 +5,8 @@ import arborline.core.naming.NamePattern;
 import arborline.core.naming.Renaming;
 import arborline.core.tool.Tool;
 import arborline.server.support.Refusal;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -29,7 +29,7 @@ class Naming {
   private static final int ATTEMPTS = 50;
 
   private final EntityManager entities;
-  private final Shelves shelves;
+  private final ToolStore shelves;
   private final ToolRepository tools;
   private final VersionRepository versions;
   private final HeldCodes held;
@@ -37,7 +37,7 @@ class Naming {
 
   Naming(
       EntityManager entities,
-      Shelves shelves,
+      ToolStore shelves,
       ToolRepository tools,
       VersionRepository versions,
       HeldCodes held,
@@ -97,7 +97,7 @@ class Naming {
     library.codePattern = wanted.code();
     library.namePattern = wanted.name();
     return trail.record(
-        Said.of("library", libraryId, "changed the naming patterns of " + library.name)
+        TrailRecord.of("library", libraryId, "changed the naming patterns of " + library.name)
             .undoneBy(RenameUndo.PATTERNS, new RenameUndo.Patterns(libraryId, before, wanted)));
   }
 
@@ -192,10 +192,11 @@ class Naming {
     }
     long undo =
         trail.record(
-            Said.of(
+            TrailRecord.of(
                     "library",
                     libraryId,
-                    "renamed %s of %s".formatted(Said.count(done.size(), "tool"), library.name))
+                    "renamed %s of %s"
+                        .formatted(TrailRecord.count(done.size(), "tool"), library.name))
                 .undoneBy(RenameUndo.TOOLS, new RenameUndo.Deed(done)));
     return new Renamed(done.size(), undo);
   }

@@ -37,7 +37,7 @@ class RenameUndo {
   }
 
   @Bean
-  Undo undoRenamed(Shelves shelves, ToolRepository tools, VersionRepository versions, Json json) {
+  Undo undoRenamed(ToolStore shelves, ToolRepository tools, VersionRepository versions, Json json) {
     return new Step(
         TOOLS,
         data -> {

@@ -11,8 +11,8 @@ import arborline.core.merge.ToolMerge;
 import arborline.core.naming.UsualName;
 import arborline.core.tool.Tool;
 import arborline.server.support.Refusal;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import java.time.Instant;
 import java.util.List;
 import org.springframework.context.ApplicationEventPublisher;
@@ -27,7 +27,7 @@ class Sheets {
   private static final int VERSIONS_SHOWN = 100;
   private static final int LIBRARIES_SHOWN = 50;
 
-  private final Shelves shelves;
+  private final ToolStore shelves;
   private final ToolRepository tools;
   private final VersionRepository versions;
   private final EntryRepository entries;
@@ -36,7 +36,7 @@ class Sheets {
   private final ApplicationEventPublisher events;
 
   Sheets(
-      Shelves shelves,
+      ToolStore shelves,
       ToolRepository tools,
       VersionRepository versions,
       EntryRepository entries,
@@ -131,7 +131,7 @@ class Sheets {
     Entry entry = shelves.shelve(libraryId, owner, tool);
     long undo =
         trail.record(
-            Said.of("tool", owner.id, "created %s in %s".formatted(owner.code, library.name))
+            TrailRecord.of("tool", owner.id, "created %s in %s".formatted(owner.code, library.name))
                 .undoneBy(EntryUndo.ADDED, EntryUndo.Shelved.of(entry)));
     return new ToolDone(owner.id, 1, undo);
   }
@@ -149,7 +149,7 @@ class Sheets {
     events.publishEvent(new ToolCopied(original.id, owner.id));
     long undo =
         trail.record(
-            Said.of(
+            TrailRecord.of(
                     "tool",
                     owner.id,
                     "copied %s to %s in %s".formatted(original.code, code, library.name))
@@ -163,7 +163,7 @@ class Sheets {
     Entry entry = shelves.entry(libraryId, toolId);
     long undo =
         trail.record(
-            Said.of("tool", toolId, "took %s out of %s".formatted(entry.code, library.name))
+            TrailRecord.of("tool", toolId, "took %s out of %s".formatted(entry.code, library.name))
                 .undoneBy(EntryUndo.REMOVED, EntryUndo.Shelved.of(entry)));
     entries.delete(entry);
     return new ToolDone(toolId, 0, undo);
@@ -189,7 +189,7 @@ class Sheets {
     String what = String.join(", ", ToolDifference.of(now, wanted));
     long undo =
         trail.record(
-            Said.of("tool", toolId, "changed %s: %s".formatted(owner.code, what))
+            TrailRecord.of("tool", toolId, "changed %s: %s".formatted(owner.code, what))
                 .undoneBy(VersionUndo.KIND, new VersionUndo.Step(toolId, before, owner.versionNo)));
     return new ToolDone(toolId, owner.versionNo, undo);
   }
@@ -223,7 +223,8 @@ class Sheets {
     shelves.change(owner, earlier, "back to version " + version);
     long undo =
         trail.record(
-            Said.of("tool", toolId, "took %s back to version %d".formatted(owner.code, version))
+            TrailRecord.of(
+                    "tool", toolId, "took %s back to version %d".formatted(owner.code, version))
                 .undoneBy(VersionUndo.KIND, new VersionUndo.Step(toolId, before, owner.versionNo)));
     return new ToolDone(toolId, owner.versionNo, undo);
   }

@@ -4,6 +4,7 @@ import arborline.core.exchange.Cell;
 import arborline.core.exchange.CellsJson;
 import arborline.core.exchange.Interpreter;
 import arborline.core.exchange.RawTool;
+import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import java.math.BigDecimal;
 import java.util.List;
@@ -21,8 +22,9 @@ public final class StoredTools {
     return CellsJson.toText(cells);
   }
 
-  /** The sizes in canonical units as JSON, for filters. */
-  static String sizes(Tool tool) {
+  /** The sizes in canonical units as JSON, for filters; with those that are implied. */
+  static String sizes(Tool written) {
+    Tool tool = Completed.of(written).tool();
     StringBuilder json = new StringBuilder("{");
     for (String symbol : tool.values().keySet()) {
       BigDecimal size = tool.size(symbol);
@@ -46,7 +48,8 @@ public final class StoredTools {
   }
 
   /** The diameter that lists filter by: DC, else DCX, else zero. */
-  public static BigDecimal diameter(Tool tool) {
+  public static BigDecimal diameter(Tool written) {
+    Tool tool = Completed.of(written).tool();
     BigDecimal diameter = tool.size("DC") == null ? tool.size("DCX") : tool.size("DC");
     boolean storable = diameter != null && diameter.abs().compareTo(LARGEST) < 0;
     return storable ? diameter : BigDecimal.ZERO;

@@ -11,6 +11,7 @@ import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.quantity.Unit;
 import arborline.core.tool.ClassSheet;
+import arborline.core.tool.Completed;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
@@ -50,8 +51,16 @@ final class ToolJudge {
       List<String> choices) {}
 
   /**
+   * A value that nobody wrote down.
+   *
+   * @param origin where it comes from: {@code follows from LCF}
+   */
+  record ImpliedValue(ValueView value, String origin) {}
+
+  /**
    * The answer to a draft.
    *
+   * @param implied what follows from the values and was not written down, by symbol
    * @param foreign symbols with a value that the class does not ask for
    * @param sketch true where no size is given yet and the outline is that of an example
    * @param outline null where the class is not known
@@ -59,6 +68,7 @@ final class ToolJudge {
    */
   record ToolAnswer(
       Map<String, ValueView> values,
+      Map<String, ImpliedValue> implied,
       List<ToolField> fields,
       List<String> foreign,
       String usualName,
@@ -73,12 +83,26 @@ final class ToolJudge {
     Optional<Outline> drawn = Silhouettes.of(tool);
     return new ToolAnswer(
         values,
+        implied(tool),
         fields(tool),
         foreign(tool),
         UsualName.of(tool),
         inspected.findings(),
         drawn.isEmpty(),
         drawn.or(() -> example(tool)).orElse(null));
+  }
+
+  private static Map<String, ImpliedValue> implied(Tool tool) {
+    Completed completed = Completed.of(tool);
+    Map<String, ImpliedValue> implied = new LinkedHashMap<>();
+    completed
+        .origins()
+        .forEach((symbol, origin) ->
+            implied.put(
+                symbol,
+                new ImpliedValue(
+                    ValueView.of(completed.tool().values().get(symbol)), origin.text())));
+    return implied;
   }
 
   private static Optional<Outline> example(Tool tool) {
@@ -102,6 +126,7 @@ final class ToolJudge {
     Set<String> symbols = new LinkedHashSet<>();
     found.ifPresent(sheet -> symbols.addAll(sheet.symbols()));
     symbols.addAll(tool.values().keySet());
+    symbols.addAll(Completed.of(tool).origins().keySet());
     return symbols.stream().map(symbol -> field(symbol, found.orElse(null))).toList();
   }
 

@@ -23,9 +23,9 @@ class ToolLists {
 
   private final JdbcTemplate jdbc;
   private final LibraryRepository libraries;
-  private final Looks looks;
+  private final ListPreviews looks;
 
-  ToolLists(JdbcTemplate jdbc, LibraryRepository libraries, Looks looks) {
+  ToolLists(JdbcTemplate jdbc, LibraryRepository libraries, ListPreviews looks) {
     this.jdbc = jdbc;
     this.libraries = libraries;
     this.looks = looks;
@@ -68,7 +68,7 @@ class ToolLists {
     }
     boolean more = rows.size() > limit;
     List<ListedTool> shown = more ? rows.subList(0, limit) : rows;
-    Map<Long, Looks.Look> seen = looks.of(shown);
+    Map<Long, ListPreviews.Look> seen = looks.of(shown);
     List<ToolRow> items =
         shown.stream().map(entry -> row(entry, seen.get(entry.versionId()))).toList();
     String next = more ? ToolQuery.Cursor.write(shown.getLast(), sort) : null;
@@ -81,7 +81,7 @@ class ToolLists {
     }
   }
 
-  private static ToolRow row(ListedTool entry, Looks.Look look) {
+  private static ToolRow row(ListedTool entry, ListPreviews.Look look) {
     return new ToolRow(
         entry.id(),
         entry.toolId(),

@@ -14,12 +14,12 @@ class VersionUndo implements Undo {
 
   record Step(long toolId, int from, int to) {}
 
-  private final Shelves shelves;
+  private final ToolStore shelves;
   private final ToolRepository tools;
   private final VersionRepository versions;
   private final Json json;
 
-  VersionUndo(Shelves shelves, ToolRepository tools, VersionRepository versions, Json json) {
+  VersionUndo(ToolStore shelves, ToolRepository tools, VersionRepository versions, Json json) {
     this.shelves = shelves;
     this.tools = tools;
     this.versions = versions;

@@ -3,6 +3,7 @@ package arborline.server.machine;
 import arborline.core.machine.Machine;
 import arborline.core.table.Nominal;
 import arborline.core.table.TableField;
+import arborline.core.tool.Completed;
 import arborline.core.tool.Motion;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
@@ -53,7 +54,8 @@ public class Nominals {
     return nominal;
   }
 
-  private static Nominal nominal(Tool tool, Optional<BigDecimal> gaugeLength) {
+  private static Nominal nominal(Tool written, Optional<BigDecimal> gaugeLength) {
+    Tool tool = Completed.of(written).tool();
     Map<TableField, BigDecimal> sizes = new EnumMap<>(TableField.class);
     gaugeLength.ifPresent(length -> sizes.put(TableField.LENGTH, length));
     first(tool, "DC", "DCX", "TD").ifPresent(size -> sizes.put(TableField.DIAMETER, size));

@@ -18,8 +18,8 @@ import arborline.server.live.Live;
 import arborline.server.stack.Assemblies;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -183,7 +183,7 @@ public class Plans {
     boolean stays = old.filter(each -> each.place.equals(place)).isPresent();
     long undo =
         trail.record(
-            Said.of(
+            TrailRecord.of(
                     "machine",
                     machineId,
                     stays
@@ -316,7 +316,7 @@ public class Plans {
     places.delete(old);
     live.say("machine", machineId, "plan");
     return trail.record(
-        Said.of(
+        TrailRecord.of(
                 "machine",
                 machineId,
                 "took %s out of the plan for pocket %s"

@@ -8,8 +8,8 @@ import arborline.core.inspect.Disposition;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,7 +30,7 @@ class Correcting {
   private final LineRepository lines;
   private final FoundLines found;
   private final LineChange change;
-  private final LinesBefore before;
+  private final LineSnapshots before;
   private final Trail trail;
   private final Live live;
   private final Json json;
@@ -40,7 +40,7 @@ class Correcting {
       LineRepository lines,
       FoundLines found,
       LineChange change,
-      LinesBefore before,
+      LineSnapshots before,
       Trail trail,
       Live live,
       Json json) {
@@ -104,7 +104,7 @@ class Correcting {
         line -> replace(line, offered(line, finding, repair)),
         count ->
             "put %s of %s right: %s"
-                .formatted(Said.count(count, "line"), delivery.name, title.get()));
+                .formatted(TrailRecord.count(count, "line"), delivery.name, title.get()));
   }
 
   private Map<String, String> offered(DeliveryLine line, String finding, String repair) {
@@ -162,7 +162,8 @@ class Correcting {
         line -> line.disposition == Disposition.QUERY,
         line -> line.lookedAt = true,
         count ->
-            "looked at queries of %s of %s".formatted(Said.count(count, "line"), delivery.name));
+            "looked at queries of %s of %s"
+                .formatted(TrailRecord.count(count, "line"), delivery.name));
   }
 
   private Changed make(
@@ -191,7 +192,7 @@ class Correcting {
     live.say("delivery", delivery.id, "corrected");
     long undo =
         trail.record(
-            Said.of("delivery", delivery.id, text.apply(count))
+            TrailRecord.of("delivery", delivery.id, text.apply(count))
                 .undoneBy(LineUndo.KIND, new LineUndo.Change(delivery.id, changeNo)));
     return new Changed(count, undo);
   }

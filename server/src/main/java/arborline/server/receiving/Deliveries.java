@@ -7,8 +7,8 @@ import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.support.StopRequests;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import java.io.IOException;
 import java.io.InputStream;
@@ -104,7 +104,7 @@ public class Deliveries {
               json.text(ReadingView.of(TableReading.propose(head)))));
       fileNo++;
     }
-    trail.record(Said.of("delivery", delivery.id, "brought in " + delivery.name));
+    trail.record(TrailRecord.of("delivery", delivery.id, "brought in " + delivery.name));
     live.say("delivery", delivery.id, "brought in");
     return delivery.id;
   }
@@ -175,7 +175,7 @@ public class Deliveries {
           delivery.putAwayAt = now;
           live.say("delivery", id, "put away");
           return trail.record(
-              Said.of("delivery", id, "put away " + delivery.name)
+              TrailRecord.of("delivery", id, "put away " + delivery.name)
                   .undoneBy(PutAwayUndo.KIND, new PutAwayUndo.PutAway(id)));
         });
     ClearingWork.queue(scheduler.getObject(), id, now);

@@ -39,7 +39,7 @@ class DeliveryController {
 
   private final Deliveries deliveries;
   private final Correcting correcting;
-  private final Taking taking;
+  private final Acceptance taking;
   private final LineLists lists;
   private final Counts counts;
   private final Json json;
@@ -47,7 +47,7 @@ class DeliveryController {
   DeliveryController(
       Deliveries deliveries,
       Correcting correcting,
-      Taking taking,
+      Acceptance taking,
       LineLists lists,
       Counts counts,
       Json json) {
@@ -229,7 +229,7 @@ class DeliveryController {
 
   @PostMapping("/{id}/accept")
   @MayReceive
-  Taking.Taken accept(@PathVariable long id, @RequestBody TakeOrder order) {
+  Acceptance.Taken accept(@PathVariable long id, @RequestBody TakeOrder order) {
     String text = Optional.ofNullable(order.numbering()).orElse("keep");
     Numbering numbering =
         Numbering.named(text)

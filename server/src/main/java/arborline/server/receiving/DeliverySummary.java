@@ -1,6 +1,6 @@
 package arborline.server.receiving;
 
-import arborline.server.trail.Said;
+import arborline.server.trail.TrailRecord;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -42,13 +42,14 @@ class DeliverySummary {
     long blank = count(deliveryId, "line-blank");
     List<String> said = new ArrayList<>();
     if (here > 0) {
-      said.add("the shop has %s with the same values".formatted(Said.count((int) here, "tool")));
+      said.add(
+          "the shop has %s with the same values".formatted(TrailRecord.count((int) here, "tool")));
     }
     if (blank > 0) {
       said.add(
           blank == 1
               ? "1 line is blank"
-              : "%s are blank".formatted(Said.count((int) blank, "line")));
+              : "%s are blank".formatted(TrailRecord.count((int) blank, "line")));
     }
     return "nothing to take: " + String.join(", ", said);
   }

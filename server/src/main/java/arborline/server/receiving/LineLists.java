@@ -5,6 +5,7 @@ import arborline.core.exchange.CellsJson;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.quantity.Unit;
+import arborline.core.tool.Completed;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.outline.Outline;
 import arborline.server.library.StoredTools;
@@ -38,7 +39,13 @@ class LineLists {
     this.json = json;
   }
 
-  record CellView(String text, @Nullable String unit) {}
+  /**
+   * A cell of a line.
+   *
+   * @param implied where a value comes from that nobody wrote: {@code follows from LCF}; null for
+   *     what is written
+   */
+  record CellView(String text, @Nullable String unit, @Nullable String implied) {}
 
   /**
    * A line for showing.
@@ -121,7 +128,16 @@ class LineLists {
 
   LineView view(DeliveryLine line) {
     Map<String, CellView> cells = new LinkedHashMap<>();
-    CellsJson.fromText(line.cells).forEach((symbol, cell) -> cells.put(symbol, view(cell)));
+    CellsJson.fromText(line.cells).forEach((symbol, cell) -> cells.put(symbol, view(cell, null)));
+    Completed completed =
+        Completed.of(StoredTools.tool(line.code, line.name, line.classId, line.cells));
+    completed
+        .origins()
+        .forEach((symbol, origin) ->
+            cells.merge(
+                symbol,
+                view(Cell.of(completed.tool().values().get(symbol)), origin.text()),
+                (written, implied) -> written.text().isBlank() ? implied : written));
     return new LineView(
         line.id,
         line.fileNo,
@@ -135,13 +151,14 @@ class LineLists {
         line.takenToolId,
         cells,
         List.of(json.read(line.findings, Finding[].class)),
-        Silhouettes.of(StoredTools.tool(line.code, line.name, line.classId, line.cells))
-            .orElse(null));
+        Silhouettes.of(completed.tool()).orElse(null));
   }
 
-  private static CellView view(Cell cell) {
+  private static CellView view(Cell cell, @Nullable String implied) {
     return new CellView(
-        cell.text(), cell.unit().filter(unit -> unit != Unit.ONE).map(Unit::code).orElse(null));
+        cell.text(),
+        cell.unit().filter(unit -> unit != Unit.ONE).map(Unit::code).orElse(null),
+        implied);
   }
 
   private record GroupRow(

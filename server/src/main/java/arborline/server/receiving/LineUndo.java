@@ -18,13 +18,17 @@ class LineUndo implements Undo {
   record Change(long deliveryId, int changeNo) {}
 
   private final DeliveryRepository deliveries;
-  private final LinesBefore before;
+  private final LineSnapshots before;
   private final LineChange change;
   private final Json json;
   private final Live live;
 
   LineUndo(
-      DeliveryRepository deliveries, LinesBefore before, LineChange change, Json json, Live live) {
+      DeliveryRepository deliveries,
+      LineSnapshots before,
+      LineChange change,
+      Json json,
+      Live live) {
     this.deliveries = deliveries;
     this.before = before;
     this.change = change;

@@ -7,7 +7,7 @@ import arborline.core.exchange.ToolFormats;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Numbering;
-import arborline.server.library.Intake;
+import arborline.server.library.AcceptedTools;
 import arborline.server.library.Libraries;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -26,9 +26,9 @@ import org.springframework.transaction.annotation.Transactional;
 class DemoLibraries {
 
   private final Libraries libraries;
-  private final Intake intake;
+  private final AcceptedTools intake;
 
-  DemoLibraries(Libraries libraries, Intake intake) {
+  DemoLibraries(Libraries libraries, AcceptedTools intake) {
     this.libraries = libraries;
     this.intake = intake;
   }
@@ -51,9 +51,9 @@ class DemoLibraries {
     return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 
-  private static List<Intake.Arriving> arriving(Path file) throws IOException {
+  private static List<AcceptedTools.Arriving> arriving(Path file) throws IOException {
     byte[] content = Files.readAllBytes(file);
-    List<Intake.Arriving> arriving = new ArrayList<>();
+    List<AcceptedTools.Arriving> arriving = new ArrayList<>();
     try (RawToolSource source =
         ToolFormats.named("csv")
             .orElseThrow()
@@ -61,7 +61,7 @@ class DemoLibraries {
       for (Optional<RawTool> next = source.next(); next.isPresent(); next = source.next()) {
         Inspected each = Inspector.inspect(next.get());
         arriving.add(
-            new Intake.Arriving(
+            new AcceptedTools.Arriving(
                 each.tool(), each.number(), arriving.size() + 1, OptionalLong.empty()));
       }
     }

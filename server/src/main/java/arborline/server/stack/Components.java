@@ -8,8 +8,8 @@ import arborline.server.account.Actor;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -132,7 +132,7 @@ public class Components {
     refuseTaken(component.code(), null);
     ComponentRow row = components.save(new ComponentRow(component, json.text(component)));
     versions.save(new ComponentVersion(row, Actor.name(), Instant.now(clock)));
-    said(row, Said.of("component", row.id, "added " + row.code));
+    said(row, TrailRecord.of("component", row.id, "added " + row.code));
     return known(row);
   }
 
@@ -170,7 +170,7 @@ public class Components {
     long undo =
         said(
             row,
-            Said.of("component", row.id, text)
+            TrailRecord.of("component", row.id, text)
                 .undoneBy(
                     ComponentUndo.KIND,
                     new ComponentUndo.Changed(id, before, row.versionNo, stayed)));
@@ -216,11 +216,13 @@ public class Components {
   KnownComponent retire(long id, boolean retired) {
     ComponentRow row = row(id);
     row.retired = retired;
-    said(row, Said.of("component", id, (retired ? "retired " : "took back into use ") + row.code));
+    said(
+        row,
+        TrailRecord.of("component", id, (retired ? "retired " : "took back into use ") + row.code));
     return known(row);
   }
 
-  private long said(ComponentRow row, Said said) {
+  private long said(ComponentRow row, TrailRecord said) {
     live.say("component", row.id, "");
     return trail.record(said);
   }

@@ -15,8 +15,8 @@ import arborline.server.library.ToolDraft;
 import arborline.server.library.Tools;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
@@ -138,8 +138,9 @@ class Stacks implements Attachment {
       @Nullable Pocket pocket) {
     Cutter cutter =
         Cutter.of(tools.get(toolId).tool())
-            .orElseThrow(
-                () -> Refusal.conflict("this tool does not rotate, or has no dimensions yet"));
+            .orElseThrow(() ->
+                Refusal.conflict(
+                    "this tool does not rotate, or its length or diameter is not known yet"));
     List<Components.KnownComponent> parts = components.inOrder(chosen);
     Stack stack =
         new Stack(
@@ -301,7 +302,7 @@ class Stacks implements Attachment {
       StackRow row, String text, @Nullable StackState before, @Nullable StackState after) {
     live.say("tool", row.toolId, "stack");
     return trail.record(
-        Said.of("tool", row.toolId, text + tools.get(row.toolId).tool().code())
+        TrailRecord.of("tool", row.toolId, text + tools.get(row.toolId).tool().code())
             .undoneBy(StackUndo.KIND, undo.deed(row.id, row.toolId, before, after)));
   }
 

@@ -13,8 +13,8 @@ import arborline.server.live.Live;
 import arborline.server.machine.Machines;
 import arborline.server.machine.Plans;
 import arborline.server.support.Refusal;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -245,7 +245,7 @@ class TableWriting {
   private Applied ended(Machines.Linked machine, long writeId, Applied applied) {
     writes.ended(writeId, applied.state(), applied.problem());
     trail.record(
-        Said.of(
+        TrailRecord.of(
             "machine",
             machine.machine().id(),
             "%s: %d places written, %d taken, %d not written"

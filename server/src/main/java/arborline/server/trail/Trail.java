@@ -37,7 +37,7 @@ public class Trail {
 
   /** Writes what was done and returns the id under which it can be taken back. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public long record(Said said) {
+  public long record(TrailRecord said) {
     String data = said.undoData() == null ? null : json.text(said.undoData());
     TrailEntry entry = entries.save(new TrailEntry(Instant.now(clock), Actor.name(), said, data));
     live.say("trail", entry.id, "");
@@ -61,7 +61,7 @@ public class Trail {
     }
     undo.undo(entry.undoData);
     entries.undone(
-        id, record(Said.of(entry.subjectKind, entry.subjectId, "took back: " + entry.said)));
+        id, record(TrailRecord.of(entry.subjectKind, entry.subjectId, "took back: " + entry.said)));
   }
 
   @Transactional(readOnly = true)

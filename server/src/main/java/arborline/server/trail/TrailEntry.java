@@ -25,7 +25,7 @@ class TrailEntry {
 
   protected TrailEntry() {}
 
-  TrailEntry(Instant happenedAt, String who, Said said, String undoData) {
+  TrailEntry(Instant happenedAt, String who, TrailRecord said, String undoData) {
     this.happenedAt = happenedAt;
     this.who = who;
     this.subjectKind = said.subjectKind();

@@ -34,7 +34,8 @@ class TrailTest {
   private final TrailRepository entries = mock(TrailRepository.class);
   private final Undo undo = mock(Undo.class);
   private final TrailEntry deed =
-      new TrailEntry(NOON, "lead", Said.of("tool", 7, "changed DC").undoneBy("test", null), "{}");
+      new TrailEntry(
+          NOON, "lead", TrailRecord.of("tool", 7, "changed DC").undoneBy("test", null), "{}");
   private Trail trail;
 
   @BeforeEach
@@ -101,7 +102,8 @@ class TrailTest {
 
   @Test
   void aSentenceTooLongForTheTrailIsCut() {
-    TrailEntry entry = new TrailEntry(NOON, "lead", Said.of("tool", 7, "x".repeat(700)), null);
+    TrailEntry entry =
+        new TrailEntry(NOON, "lead", TrailRecord.of("tool", 7, "x".repeat(700)), null);
     assertEquals(500, entry.said.length());
   }
 }

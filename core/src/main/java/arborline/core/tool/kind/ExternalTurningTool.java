@@ -28,7 +28,7 @@ public final class ExternalTurningTool extends DrawnClass {
                 Designated.byShank(
                     "KAPR", "PSIR", "HAND", "H", "B", "HF", "WF", "LF", "MTP", "SSC"))
             .implies(Designated.byInsert("RE", "EPSR", "SC", "IC", "L", "S", "AN"))
-            .implies(Designated.byShank("SC", "AN", "IC", "EPSR"))
+            .implies(Designated.byShank("SC", "AN", "IC"))
             .allows("LH", "SC", "EPSR", "IC", "L", "S", "AN", "PSIR", "HF", "MTP", "SSC")
             .defaults("RE", "0.8")
             .defaults("HAND", "R")

@@ -6,6 +6,7 @@ import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.implied.Designated;
 import arborline.core.tool.rule.InsertAgrees;
+import arborline.core.tool.rule.InsertGeometry;
 import arborline.core.tool.rule.InsertNamed;
 import com.google.auto.service.AutoService;
 
@@ -23,7 +24,7 @@ public final class IndexableInsert extends DrawnClass {
             .asks("SC", "S")
             .implies(Designated.byInsert("SC", "IC", "S", "RE", "L", "EPSR", "AN", "HAND"))
             .allows("RE", "L", "EPSR", "AN", "D1", "BS", "LE", "W1")
-            .rules(new InsertAgrees(), new InsertNamed()),
+            .rules(new InsertAgrees(), new InsertGeometry(), new InsertNamed()),
         Turning::insert);
   }
 }

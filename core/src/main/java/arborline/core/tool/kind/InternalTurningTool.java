@@ -28,7 +28,7 @@ public final class InternalTurningTool extends DrawnClass {
             .asks("RE", "WF", "DMIN", "LF", "HAND")
             .implies(Designated.byShank("KAPR", "PSIR", "HAND", "DMM", "LF", "MTP", "SSC"))
             .implies(Designated.byInsert("RE", "EPSR", "SC", "IC", "L", "S", "AN"))
-            .implies(Designated.byShank("SC", "AN", "IC", "EPSR"))
+            .implies(Designated.byShank("SC", "AN", "IC"))
             .allows("OHX", "SC", "EPSR", "IC", "L", "S", "AN", "PSIR", "MTP", "SSC")
             .defaults("RE", "0.4")
             .defaults("HAND", "R")

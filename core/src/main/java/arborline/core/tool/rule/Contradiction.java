@@ -22,6 +22,9 @@ abstract class Contradiction<T> implements Rule {
 
   private static final BigDecimal TOLERANCE = new BigDecimal("0.05");
 
+  /** Makers build 91 for a nominal 90 degrees, or 62.5 for 63. */
+  private static final BigDecimal BUILT = BigDecimal.ONE;
+
   private final String symbol;
   private final String what;
   private final Function<String, Decoded<T>> reader;
@@ -115,6 +118,9 @@ abstract class Contradiction<T> implements Rule {
     BigDecimal size = tool.size(symbol);
     return size == null
         ? tool.word(symbol).filter(said::equalsIgnoreCase).isPresent()
-        : size.subtract(new BigDecimal(said)).abs().compareTo(TOLERANCE) <= 0;
+        : size.subtract(new BigDecimal(said))
+                .abs()
+                .compareTo(symbol.equals("KAPR") ? BUILT : TOLERANCE)
+            <= 0;
   }
 }

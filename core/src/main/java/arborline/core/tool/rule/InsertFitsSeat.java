@@ -11,8 +11,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Shape, clearance and size of the insert are those of the holder's seat. Source: ISO 5608. */
+/**
+ * Shape, clearance, size and hand of the insert are those of the holder's seat, and what is held by
+ * its hole has one. Source: ISO 5608 and ISO 1832.
+ */
 public final class InsertFitsSeat implements Rule {
+
+  /** Clamped from the hole (P), from top and hole (M, D), or by a screw through it (S). */
+  private static final String HELD_BY_HOLE = "PMSD";
+
+  private static final String WITHOUT_HOLE = "NRF";
 
   @Override
   public Optional<Finding> check(Tool tool) {
@@ -34,6 +42,14 @@ public final class InsertFitsSeat implements Rule {
     }
     if (!seat.sizeCode().equals(insert.size().metric())) {
       wrong.add("size %s instead of %s".formatted(insert.size().metric(), seat.sizeCode()));
+    }
+    if (HELD_BY_HOLE.indexOf(seat.clamping()) >= 0 && WITHOUT_HOLE.indexOf(insert.type()) >= 0) {
+      wrong.add(
+          "clamping %c needs a hole, type %c has none".formatted(seat.clamping(), insert.type()));
+    }
+    boolean handed = !insert.hand().isEmpty() && !insert.hand().equals("N") && seat.hand() != 'N';
+    if (handed && insert.hand().charAt(0) != seat.hand()) {
+      wrong.add("hand %s instead of %c".formatted(insert.hand(), seat.hand()));
     }
     return wrong.isEmpty()
         ? Optional.empty()

@@ -18,7 +18,7 @@ import org.springframework.stereotype.Component;
 
 /** What lists show of a tool. A version never changes, so what was worked out once is kept. */
 @Component
-class Looks {
+class ListPreviews {
 
   private static final int MOST = 20_000;
   private static final List<String> SHOWN =
@@ -39,7 +39,7 @@ class Looks {
           .maximumSize(MOST)
           .build(CacheLoader.<Long, Look>bulk(versions -> read(Set.copyOf(versions))));
 
-  Looks(EntityManager entities, Json json) {
+  ListPreviews(EntityManager entities, Json json) {
     this.entities = entities;
     this.json = json;
   }

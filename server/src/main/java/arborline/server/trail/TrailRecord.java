@@ -10,19 +10,19 @@ import org.jspecify.annotations.Nullable;
  * @param undoKind the {@link Undo} that takes it back; null where nothing can
  * @param undoData what that needs to know, kept as JSON
  */
-public record Said(
+public record TrailRecord(
     String subjectKind,
     String subjectId,
     String text,
     @Nullable String undoKind,
     @Nullable Object undoData) {
 
-  public static Said of(String subjectKind, Object subjectId, String text) {
-    return new Said(subjectKind, subjectId.toString(), text, null, null);
+  public static TrailRecord of(String subjectKind, Object subjectId, String text) {
+    return new TrailRecord(subjectKind, subjectId.toString(), text, null, null);
   }
 
-  public Said undoneBy(String kind, Object data) {
-    return new Said(subjectKind, subjectId, text, kind, data);
+  public TrailRecord undoneBy(String kind, Object data) {
+    return new TrailRecord(subjectKind, subjectId, text, kind, data);
   }
 
   /** A number of things: {@code 1 line}, {@code 2 lines}. */

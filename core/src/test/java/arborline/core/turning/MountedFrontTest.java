@@ -15,21 +15,21 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class SeatFrontTest {
+class MountedFrontTest {
 
   private static final Tool EXTERNAL =
       Sample.tool("CLASS=turning-external KAPR=95 RE=0.8 H=25 B=25 WF=32 LF=150 SC=C IC=12.7");
   private static final Tool BAR =
       Sample.tool("CLASS=turning-internal KAPR=95 RE=0.4 DMM=20 WF=13 DMIN=25 LF=180 IC=9.525");
 
-  private static SeatFront front(Side side, Work work, Hand hand, boolean rakeUp, boolean sub) {
+  private static MountedFront front(Side side, Work work, Hand hand, boolean rakeUp, boolean sub) {
     Mounting mounting =
         new Mounting(side, false, sub, false, work != Work.EXTERNAL, work, hand, rakeUp);
-    return SeatFront.of(mounting, work == Work.INTERNAL ? BAR : EXTERNAL);
+    return MountedFront.of(mounting, work == Work.INTERNAL ? BAR : EXTERNAL);
   }
 
   /** What the work does at the contact: +1 where it moves up there. */
-  private static int rises(SeatFront front, int side) {
+  private static int rises(MountedFront front, int side) {
     return front.clockwise() ? -side : side;
   }
 
@@ -40,7 +40,7 @@ class SeatFrontTest {
     "FRONT, L, true, false", "REAR, R, true, true", "REAR, L, false, true"
   })
   void theWorkRunsOntoTheRakeFace(Side side, Hand hand, boolean rakeUp, boolean sub) {
-    SeatFront front = front(side, Work.EXTERNAL, hand, rakeUp, sub);
+    MountedFront front = front(side, Work.EXTERNAL, hand, rakeUp, sub);
     assertEquals(rakeUp ? -1 : 1, rises(front, side == Side.REAR ? 1 : -1));
   }
 
@@ -56,7 +56,7 @@ class SeatFrontTest {
 
   @Test
   void aBarStandsInsideItsBore() {
-    SeatFront front = front(Side.REAR, Work.INTERNAL, Hand.R, false, false);
+    MountedFront front = front(Side.REAR, Work.INTERNAL, Hand.R, false, false);
     double bore = front.work().getFirst();
     assertTrue(
         front.tool().stream()

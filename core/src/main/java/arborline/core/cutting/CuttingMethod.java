@@ -1,16 +1,18 @@
 package arborline.core.cutting;
 
 import arborline.core.finding.Finding;
+import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
 import java.util.List;
 import java.util.Optional;
 
 /** How one tool removes material: what is asked for, and what follows from it. */
-public sealed interface Way permits Milling, Drilling, Tapping, Turning {
+public sealed interface CuttingMethod permits Milling, Drilling, Tapping, Turning {
 
   /** The way of a tool; empty where it cuts nothing by turning. */
-  static Optional<Way> of(Tool tool) {
+  static Optional<CuttingMethod> of(Tool written) {
+    Tool tool = Completed.of(written).tool();
     return ToolClasses.named(tool.toolClass())
         .flatMap(known ->
             switch (known.sheet().motion()) {
@@ -37,10 +39,10 @@ public sealed interface Way permits Milling, Drilling, Tapping, Turning {
   Feeds feeds(WorkMaterial material);
 
   /** Depth, width and work diameter to begin with; speed and feed are as given. */
-  Wish begin(double speed, double feed);
+  CutRequest begin(double speed, double feed);
 
   /** Why a cut cannot be, or nothing where it can. */
-  Optional<Finding> obstacle(Wish wish);
+  Optional<Finding> obstacle(CutRequest wish);
 
   /** True where nobody chooses the feed, because it is the pitch of a thread. */
   default boolean feedIsPitch() {
@@ -48,10 +50,10 @@ public sealed interface Way permits Milling, Drilling, Tapping, Turning {
   }
 
   /** Diameter in mm at which the speed is measured. */
-  double diameter(Wish wish);
+  double diameter(CutRequest wish);
 
   /** The feed that is really fed for a wish, mm: as wished, but for threads. */
-  default double feed(Wish wish) {
+  default double feed(CutRequest wish) {
     return wish.feed();
   }
 
@@ -60,7 +62,7 @@ public sealed interface Way permits Milling, Drilling, Tapping, Turning {
    *
    * @param wish depth, width and work diameter; its speed and feed are not looked at
    */
-  Load load(WorkMaterial material, double speed, double rotation, double feed, Wish wish);
+  Load load(WorkMaterial material, double speed, double rotation, double feed, CutRequest wish);
 
   /** Largest rotation that a sheet states, infinite without one. */
   static double rpm(Tool tool) {

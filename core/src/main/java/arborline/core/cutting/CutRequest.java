@@ -11,15 +11,15 @@ package arborline.core.cutting;
  * @param centred true where a mill lies over the middle of the work, false where it cuts at its
  *     side
  */
-public record Wish(
+public record CutRequest(
     double speed, double feed, double depth, double width, double work, boolean centred) {
 
   /** A cut at the side of a mill, or one that needs no width. */
-  public Wish(double speed, double feed, double depth, double width) {
+  public CutRequest(double speed, double feed, double depth, double width) {
     this(speed, feed, depth, width, 0, false);
   }
 
-  Wish with(double otherSpeed, double otherFeed) {
-    return new Wish(otherSpeed, otherFeed, depth, width, work, centred);
+  CutRequest with(double otherSpeed, double otherFeed) {
+    return new CutRequest(otherSpeed, otherFeed, depth, width, work, centred);
   }
 }

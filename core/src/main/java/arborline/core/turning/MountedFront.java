@@ -15,7 +15,7 @@ import java.util.List;
  * @param tool polygons of the tool; its rake face lies at the height of the axis
  * @param clockwise true where the work turns clockwise in this view
  */
-public record SeatFront(List<Double> work, List<Part> tool, boolean clockwise) {
+public record MountedFront(List<Double> work, List<Part> tool, boolean clockwise) {
 
   private static final int ROUND = 36;
   private static final double SHOWN = 1.6;
@@ -26,8 +26,8 @@ public record SeatFront(List<Double> work, List<Part> tool, boolean clockwise) {
    *
    * @throws IllegalArgumentException where the mounting cannot be
    */
-  public static SeatFront of(Mounting mounting, Tool tool) {
-    Standing standing = Orientation.of(mounting);
+  public static MountedFront of(Mounting mounting, Tool tool) {
+    ToolOrientation standing = Orientation.of(mounting);
     int side = standing.contact().equals("front") ? -1 : 1;
     double high = tool.approx("H", tool.approx("DMM", 20));
     double circle = tool.approx("IC", high / 2);
@@ -36,7 +36,7 @@ public record SeatFront(List<Double> work, List<Part> tool, boolean clockwise) {
     boolean clockwise = standing.spindle().equals("M3") == mounting.subSpindle();
     return switch (mounting.work()) {
       case EXTERNAL ->
-          new SeatFront(
+          new MountedFront(
               List.of(radius),
               List.of(
                   shank(side * radius, side * (radius + SHOWN * high), below * high),
@@ -52,7 +52,7 @@ public record SeatFront(List<Double> work, List<Part> tool, boolean clockwise) {
                 new Point(side * (bore - circle), 0),
                 new Point(side * (bore - circle), below * thick),
                 new Point(side * relieved, below * thick));
-        yield new SeatFront(
+        yield new MountedFront(
             List.of(bore, 2 * radius),
             List.of(
                 disc(side * (bore - tool.approx("WF", 0.65 * high)), high / 2),
@@ -60,14 +60,14 @@ public record SeatFront(List<Double> work, List<Part> tool, boolean clockwise) {
             clockwise);
       }
       case FACE ->
-          new SeatFront(
+          new MountedFront(
               List.of(2 * radius),
               List.of(
                   shank(side * radius, side * (radius + high), below * high),
                   plate(side * radius, side * (radius + circle), below * PLATE * circle)),
               clockwise);
       case CENTER ->
-          new SeatFront(
+          new MountedFront(
               List.of(2 * radius), List.of(disc(0, tool.approx("DC", high) / 2)), clockwise);
     };
   }

@@ -13,7 +13,7 @@ import java.util.Optional;
  * @param tipZ the same along program Z
  * @param remark what a user should know about it
  */
-public record Standing(
+public record ToolOrientation(
     String contact, String feed, String spindle, int tipX, int tipZ, Optional<String> remark) {
 
   private static final int[][] CODES = {{3, 8, 4}, {7, 0, 5}, {2, 6, 1}};

@@ -21,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Puts tools, versions and entries into the database; always inside a caller's transaction. */
 @Component
 @Transactional(propagation = Propagation.MANDATORY)
-class Shelves {
+class ToolStore {
 
   private final EntityManager entities;
   private final LibraryRepository libraries;
@@ -32,7 +32,7 @@ class Shelves {
   private final Live live;
   private final Clock clock;
 
-  Shelves(
+  ToolStore(
       EntityManager entities,
       LibraryRepository libraries,
       ToolRepository tools,

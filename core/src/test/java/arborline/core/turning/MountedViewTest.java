@@ -17,7 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class SeatTest {
+class MountedViewTest {
 
   private static final String EXTERNAL =
       "CLASS=turning-external KAPR=95 RE=0.8 H=25 B=25 WF=32 LF=150 SC=C IC=12.7 HAND=";
@@ -28,12 +28,12 @@ class SeatTest {
     return new Mounting(side, false, sub, false, work != Work.EXTERNAL, work, hand, true);
   }
 
-  private static Seat seat(Side side, Work work, Hand hand, boolean sub) {
+  private static MountedView seat(Side side, Work work, Hand hand, boolean sub) {
     Outline outline = Sample.outline((work == Work.INTERNAL ? BAR : EXTERNAL) + hand);
-    return Seat.of(mounting(side, work, hand, sub), outline, hand == Hand.L);
+    return MountedView.of(mounting(side, work, hand, sub), outline, hand == Hand.L);
   }
 
-  private static double mean(Seat seat, Part.Kind kind, ToDoubleFunction<Point> of) {
+  private static double mean(MountedView seat, Part.Kind kind, ToDoubleFunction<Point> of) {
     return seat.tool().stream()
         .filter(part -> part.kind() == kind)
         .flatMap(part -> part.profile().stream())
@@ -45,7 +45,7 @@ class SeatTest {
   @ParameterizedTest
   @CsvSource({"FRONT, 1", "REAR, -1"})
   void theShankOfAnExternalToolPointsToItsTurret(Side side, int sign) {
-    Seat seat = seat(side, Work.EXTERNAL, Hand.R, false);
+    MountedView seat = seat(side, Work.EXTERNAL, Hand.R, false);
     assertTrue(sign * mean(seat, Part.Kind.SHANK, Point::r) > 50);
     assertTrue(sign * seat.axis() < 0, "the axis lies beyond the nose");
   }
@@ -53,7 +53,7 @@ class SeatTest {
   @ParameterizedTest
   @CsvSource({"R, false", "L, false", "R, true", "L, true"})
   void theNoseLiesAtTheOrigin(Hand hand, boolean sub) {
-    Seat seat = seat(Side.REAR, Work.EXTERNAL, hand, sub);
+    MountedView seat = seat(Side.REAR, Work.EXTERNAL, hand, sub);
     Part insert =
         seat.tool().stream().filter(p -> p.kind() == Part.Kind.CUTTING).findFirst().orElseThrow();
     assertEquals(0, insert.profile().getFirst().z(), 1e-9);
@@ -63,7 +63,7 @@ class SeatTest {
   /** Fed towards the chuck, the shank trails on the other side of the nose. */
   @Test
   void whatIsNotCutYetLiesInTheWayOfTheFeed() {
-    Seat seat = seat(Side.REAR, Work.EXTERNAL, Hand.R, false);
+    MountedView seat = seat(Side.REAR, Work.EXTERNAL, Hand.R, false);
     String feed = Orientation.of(mounting(Side.REAR, Work.EXTERNAL, Hand.R, false)).feed();
     int ahead = feed.equals("toward_chuck") ? -1 : 1;
     List<Point> uncut = seat.work().getLast();
@@ -74,14 +74,15 @@ class SeatTest {
   @ParameterizedTest
   @CsvSource({"false, 1", "true, -1"})
   void aBarReachesIntoTheBoreTowardsItsChuck(boolean sub, int away) {
-    Seat seat = seat(Side.REAR, Work.INTERNAL, Hand.R, sub);
+    MountedView seat = seat(Side.REAR, Work.INTERNAL, Hand.R, sub);
     assertTrue(away * mean(seat, Part.Kind.SHANK, Point::z) > 50);
   }
 
   @Test
   void aToolOnTheAxisIsCentred() {
     Outline drill = Sample.outline("CLASS=drill-twist DC=10 SIG=140 LCF=50 DMM=10 OAL=89 NOF=2");
-    Seat seat = Seat.of(mounting(Side.FRONT, Work.CENTER, Hand.R, false), drill, false);
+    MountedView seat =
+        MountedView.of(mounting(Side.FRONT, Work.CENTER, Hand.R, false), drill, false);
     assertEquals(0, seat.axis());
     assertEquals(0, mean(seat, Part.Kind.CUTTING, Point::r), 1e-9);
   }

@@ -7,11 +7,11 @@ import org.springframework.stereotype.Component;
 
 /** Keeps what lines were before a change, and brings that back. */
 @Component
-class LinesBefore {
+class LineSnapshots {
 
   private final JdbcClient jdbc;
 
-  LinesBefore(JdbcClient jdbc) {
+  LineSnapshots(JdbcClient jdbc) {
     this.jdbc = jdbc;
   }
 

@@ -15,7 +15,7 @@ import java.util.List;
  * @param work polygons of the work
  * @param axis where the axis of the spindle lies, in r
  */
-public record Seat(List<Part> tool, List<List<Point>> work, double axis) {
+public record MountedView(List<Part> tool, List<List<Point>> work, double axis) {
 
   private static final double CUT = 0.08;
 
@@ -27,8 +27,8 @@ public record Seat(List<Part> tool, List<List<Point>> work, double axis) {
    * @param left true for a tool whose plan is mirrored
    * @throws IllegalArgumentException where the mounting cannot be
    */
-  public static Seat of(Mounting mounting, Outline outline, boolean left) {
-    Standing standing = Orientation.of(mounting);
+  public static MountedView of(Mounting mounting, Outline outline, boolean left) {
+    ToolOrientation standing = Orientation.of(mounting);
     int contact = standing.contact().equals("rear") ? -1 : 1;
     int chuck = mounting.subSpindle() ? 1 : -1;
     int feed =
@@ -50,7 +50,7 @@ public record Seat(List<Part> tool, List<List<Point>> work, double axis) {
         };
     List<Part> placed =
         outline.parts().stream().map(part -> place(part, nose, left ? -1 : 1, placer)).toList();
-    return new Seat(
+    return new MountedView(
         placed,
         work(mounting.work(), contact, chuck, feed, size),
         axis(mounting.work(), contact, size));

@@ -4,14 +4,14 @@ import arborline.core.exchange.Interpreter;
 import arborline.core.inspect.Disposition;
 import arborline.core.library.Numbering;
 import arborline.server.account.Permission;
-import arborline.server.library.Intake;
+import arborline.server.library.AcceptedTools;
 import arborline.server.library.Libraries;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.support.StopRequests;
-import arborline.server.trail.Said;
 import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
 import arborline.server.trail.Undo;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
@@ -33,7 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
  * stop leaves nothing half taken.
  */
 @Service
-public class Taking {
+public class Acceptance {
 
   private static final int CHUNK = 1000;
 
@@ -41,7 +41,7 @@ public class Taking {
   private final LineRepository lines;
   private final LineJudge judge;
   private final Libraries libraries;
-  private final Intake intake;
+  private final AcceptedTools intake;
   private final Counts counts;
   private final Trail trail;
   private final Live live;
@@ -49,12 +49,12 @@ public class Taking {
   private final JdbcClient jdbc;
   private final EntityManager entities;
 
-  Taking(
+  Acceptance(
       DeliveryRepository deliveries,
       LineRepository lines,
       LineJudge judge,
       Libraries libraries,
-      Intake intake,
+      AcceptedTools intake,
       Counts counts,
       Trail trail,
       Live live,
@@ -107,7 +107,7 @@ public class Taking {
     }
     stops.clear(delivery.work());
     Libraries.LibraryHead library = libraries.get(libraryId);
-    Intake.Session session =
+    AcceptedTools.Session session =
         intake.into(
             libraryId, section == null ? "" : section, "delivery " + delivery.name, numbering);
     int takeNo = nextTake(deliveryId);
@@ -117,11 +117,12 @@ public class Taking {
         accepted == 0
             ? 0
             : trail.record(
-                Said.of(
+                TrailRecord.of(
                         "delivery",
                         deliveryId,
                         "took %s of %s into %s"
-                            .formatted(Said.count(accepted, "tool"), delivery.name, library.name()))
+                            .formatted(
+                                TrailRecord.count(accepted, "tool"), delivery.name, library.name()))
                     .undoneBy(TakingUndo.KIND, new TakingUndo.Take(deliveryId, libraryId, takeNo)));
     live.say("delivery", deliveryId, "taken");
     live.say("library", libraryId, "taken");
@@ -131,7 +132,7 @@ public class Taking {
   }
 
   private long chunks(
-      Delivery delivery, Intake.Session session, @Nullable List<Long> lineIds, int takeNo) {
+      Delivery delivery, AcceptedTools.Session session, @Nullable List<Long> lineIds, int takeNo) {
     try {
       long accepted = 0;
       long after = 0;
@@ -175,7 +176,7 @@ public class Taking {
   }
 
   private int takeChunk(
-      Delivery delivery, Intake.Session session, List<DeliveryLine> chunk, int takeNo) {
+      Delivery delivery, AcceptedTools.Session session, List<DeliveryLine> chunk, int takeNo) {
     Map<String, Long> present = present(chunk);
     Set<String> held = judge.held(chunk);
     List<DeliveryLine> clashing =
@@ -186,7 +187,7 @@ public class Taking {
       judge.judge(delivery.id, clashing);
     }
     List<DeliveryLine> entering = new ArrayList<>();
-    List<Intake.Arriving> arriving = new ArrayList<>();
+    List<AcceptedTools.Arriving> arriving = new ArrayList<>();
     Set<String> codes = new HashSet<>();
     for (DeliveryLine line : chunk) {
       boolean open = line.takenToolId == null && codes.add(line.codeKey);
@@ -213,9 +214,9 @@ public class Taking {
     return present;
   }
 
-  private static Intake.Arriving arriving(DeliveryLine line, Map<String, Long> present) {
+  private static AcceptedTools.Arriving arriving(DeliveryLine line, Map<String, Long> present) {
     Long existing = present.get(line.codeKey);
-    return new Intake.Arriving(
+    return new AcceptedTools.Arriving(
         Interpreter.interpret(line.raw()).tool(),
         line.number == null ? OptionalInt.empty() : OptionalInt.of(line.number),
         Math.toIntExact(line.position),

@@ -10,14 +10,14 @@ import java.util.List;
  * @param asks what the way of cutting asks for beside the speed
  * @param findings what speaks against the pair of materials
  */
-public record Start(Wish wish, List<Ask> asks, List<Finding> findings) {
+public record StartingValues(CutRequest wish, List<Ask> asks, List<Finding> findings) {
 
-  public static Start of(Tool tool, Way way, WorkMaterial work) {
+  public static StartingValues of(Tool tool, CuttingMethod way, WorkMaterial work) {
     CutterMaterial cutter = CutterMaterial.named(tool.word("SUBSTRATE").orElse(""));
     double speed =
         (work.speedLow() + work.speedHigh()) / 2 * cutter.speedShare() * way.speedShare();
     double feed = way.feeds(work).middle();
-    return new Start(
+    return new StartingValues(
         way.begin(Math.rint(speed), Math.rint(feed * 1000) / 1000),
         way.asks(),
         cutter.suits(work)

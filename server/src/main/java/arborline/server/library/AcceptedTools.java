@@ -19,15 +19,15 @@ import org.springframework.transaction.annotation.Transactional;
 /** Takes many inspected tools into a library, in batches. */
 @Service
 @Transactional(propagation = Propagation.MANDATORY)
-public class Intake {
+public class AcceptedTools {
 
-  private final Shelves shelves;
+  private final ToolStore shelves;
   private final Bulk bulk;
   private final Ids ids;
   private final Live live;
   private final Clock clock;
 
-  Intake(Shelves shelves, Bulk bulk, Ids ids, Live live, Clock clock) {
+  AcceptedTools(ToolStore shelves, Bulk bulk, Ids ids, Live live, Clock clock) {
     this.shelves = shelves;
     this.bulk = bulk;
     this.ids = ids;
@@ -80,7 +80,7 @@ public class Intake {
           owner = new ShopTool(toolId, tool.code(), version);
           tools.add(owner);
         }
-        int number = numbers.next(each.number(), Shelves.process(tool), each.position());
+        int number = numbers.next(each.number(), ToolStore.process(tool), each.position());
         renumbered += each.number().isPresent() && each.number().getAsInt() != number ? 1 : 0;
         entries.add(new Entry(ids.next("entry"), libraryId, owner, number, section, tool));
         taken.add(owner.id);
