@@ -119,7 +119,7 @@
     <dd>{limits.length} mm, {limits.mass} kg</dd>
     <dt>Spindle</dt>
     <dd>
-      <span class="code">{view.machine.seat}</span>, {limits.rpm} 1/min, {limits.power} kW
+      <span title={view.machine.seat}>{view.seatName}</span>, {limits.rpm} 1/min, {limits.power} kW
     </dd>
     <dt>Control</dt>
     <dd>

@@ -15,7 +15,7 @@ export class StackBuilder {
   version = $state(0);
   name = $state('');
   seat = $state('');
-  parts = $state<ComponentKnown[]>([]);
+  parts = $state<Omit<ComponentKnown, 'machineSideName' | 'workSideName'>[]>([]);
   /** In mm; null until somebody gives it: the server then takes the usual one. */
   overhang = $state<number | null>(null);
   /** What the stack has to clear. */

@@ -2,7 +2,8 @@
   import type { components } from '$lib/api/schema';
   import { saveSvg } from '$lib/drawing/save';
 
-  let { front, spindle }: { front: components['schemas']['MountedFront']; spindle: string } = $props();
+  let { front, spindle }: { front: components['schemas']['MountedFront']; spindle: string } =
+    $props();
 
   const size = 240;
   let drawing = $state<SVGSVGElement>();

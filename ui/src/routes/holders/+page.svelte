@@ -24,7 +24,7 @@
         .toLowerCase()
         .split(/\s+/)
         .every((word) =>
-          `${each.component.code} ${each.component.name} ${kinds[each.component.kind]} ${each.component.machineSide} ${each.component.workSide}`
+          `${each.component.code} ${each.component.name} ${kinds[each.component.kind]} ${each.machineSideName} ${each.workSideName} ${each.component.machineSide} ${each.component.workSide}`
             .toLowerCase()
             .includes(word)
         )
@@ -84,8 +84,8 @@
                 /></td
               >
               <td>{kinds[each.component.kind]}</td>
-              <td class="code">{each.component.machineSide}</td>
-              <td class="code">{each.component.workSide}</td>
+              <td title={each.component.machineSide}>{each.machineSideName}</td>
+              <td title={each.component.workSide}>{each.workSideName}</td>
               <td class="number">
                 {each.component.bodies.reduce((sum, body) => sum + body.length, 0)}
               </td>

@@ -48,7 +48,8 @@
       .map((code) => {
         const having = (machines.data?.items ?? []).filter((each) => each.seat === code);
         const names = having.map((each) => each.name).join(', ');
-        return { value: code, label: names ? `${code}  ${names}` : code };
+        const said = sockets.data?.items.find((each) => each.code === code)?.name ?? code;
+        return { value: code, label: names ? `${said}  ${names}` : said };
       })
   ]);
   const found = $derived(

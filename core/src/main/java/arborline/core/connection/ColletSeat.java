@@ -16,6 +16,11 @@ public final class ColletSeat implements Family {
   }
 
   @Override
+  public String tradeName(Connection connection) {
+    return "ER" + connection.size();
+  }
+
+  @Override
   public Optional<String> fault(Connection connection) {
     return Family.inSeries("collet", connection.size(), SIZES);
   }

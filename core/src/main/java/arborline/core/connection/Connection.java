@@ -50,6 +50,11 @@ public record Connection(Family family, String form, String size, boolean socket
         .orElseGet(() -> new Read(Optional.of(read), ""));
   }
 
+  /** What people call a code; the code itself where it is none that we know. */
+  public static String tradeName(String code) {
+    return read(code).connection().map(each -> each.family().tradeName(each)).orElse(code);
+  }
+
   /** What it goes into or what goes into it: the same with the other gender. */
   public Connection counterpart() {
     return new Connection(family, form, size, !socket);

@@ -22,6 +22,22 @@ public final class Cylindrical implements Family {
   }
 
   @Override
+  public String tradeName(Connection connection) {
+    String kind =
+        switch (connection.form()) {
+          case "A" -> " h6";
+          case "B" -> " h6 with flat";
+          case "E" -> " h6 with inclined flat";
+          case "SL" -> " side lock";
+          case "IN" -> " inclined lock";
+          case "HY" -> " hydraulic";
+          case "SF" -> " shrink fit";
+          default -> " collet";
+        };
+    return "\u00d8" + connection.size() + kind;
+  }
+
+  @Override
   public Optional<String> fault(Connection connection) {
     String form = connection.form();
     if (!SHANKS.contains(form) && !BORES.contains(form)) {

@@ -14,6 +14,9 @@ public interface Family {
     return false;
   }
 
+  /** What people in a shop call it: {@code BT40}, {@code HSK-A63}, {@code ER16}. */
+  String tradeName(Connection connection);
+
   /** What is wrong with form, size or gender, or nothing. */
   Optional<String> fault(Connection connection);
 

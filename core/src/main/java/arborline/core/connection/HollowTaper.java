@@ -26,6 +26,11 @@ public final class HollowTaper implements Family {
   }
 
   @Override
+  public String tradeName(Connection connection) {
+    return "HSK-%s%s".formatted(connection.form(), connection.size());
+  }
+
+  @Override
   public boolean begins() {
     return true;
   }

@@ -16,6 +16,11 @@ public final class PolygonTaper implements Family {
   }
 
   @Override
+  public String tradeName(Connection connection) {
+    return "PSC " + connection.size();
+  }
+
+  @Override
   public boolean begins() {
     return true;
   }

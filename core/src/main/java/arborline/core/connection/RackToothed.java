@@ -16,6 +16,11 @@ public final class RackToothed implements Family {
   }
 
   @Override
+  public String tradeName(Connection connection) {
+    return "VDI " + connection.size();
+  }
+
+  @Override
   public boolean begins() {
     return true;
   }

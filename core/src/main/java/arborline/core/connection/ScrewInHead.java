@@ -16,6 +16,11 @@ public final class ScrewInHead implements Family {
   }
 
   @Override
+  public String tradeName(Connection connection) {
+    return "M" + connection.size() + " screw-in";
+  }
+
+  @Override
   public Optional<String> fault(Connection connection) {
     return connection.form().equals("M")
         ? Family.inSeries("screw-in head", connection.size(), SIZES)

@@ -16,6 +16,11 @@ public final class SelfHoldingTaper implements Family {
   }
 
   @Override
+  public String tradeName(Connection connection) {
+    return "MT " + connection.size();
+  }
+
+  @Override
   public boolean begins() {
     return true;
   }

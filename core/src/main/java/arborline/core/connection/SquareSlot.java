@@ -17,6 +17,11 @@ public final class SquareSlot implements Family {
   }
 
   @Override
+  public String tradeName(Connection connection) {
+    return "square " + connection.size();
+  }
+
+  @Override
   public Optional<String> fault(Connection connection) {
     boolean section = connection.size().matches("\\d+x\\d+");
     if (!connection.form().equals("H")) {

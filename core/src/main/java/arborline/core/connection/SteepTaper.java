@@ -18,6 +18,22 @@ public final class SteepTaper implements Family {
   }
 
   @Override
+  public String tradeName(Connection connection) {
+    String name =
+        switch (connection.form().charAt(0)) {
+          case 'A' -> "SK";
+          case 'U' -> "CAT";
+          case 'J' -> "BT";
+          default -> "7/24 taper ";
+        };
+    String coolant =
+        connection.form().length() < 2
+            ? ""
+            : connection.form().endsWith("D") ? ", coolant through" : ", coolant by the flange";
+    return name + connection.size() + coolant;
+  }
+
+  @Override
   public boolean begins() {
     return true;
   }

@@ -17,6 +17,11 @@ public final class StubArbor implements Family {
   }
 
   @Override
+  public String tradeName(Connection connection) {
+    return "arbor \u00d8" + connection.size();
+  }
+
+  @Override
   public Optional<String> fault(Connection connection) {
     return List.of("A", "B", "C").contains(connection.form())
         ? Family.inSeries("arbor pilot", connection.size(), SIZES)

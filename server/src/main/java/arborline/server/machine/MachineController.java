@@ -1,5 +1,6 @@
 package arborline.server.machine;
 
+import arborline.core.connection.Connection;
 import arborline.core.finding.Finding;
 import arborline.core.machine.Machine;
 import arborline.core.table.Nominal;
@@ -38,7 +39,14 @@ class MachineController {
     this.nominals = nominals;
   }
 
-  record MachineHead(String id, String name, String kind, String seat, int pockets, int planned) {}
+  record MachineHead(
+      String id,
+      String name,
+      String kind,
+      String seat,
+      String seatName,
+      int pockets,
+      int planned) {}
 
   /**
    * A planned place.
@@ -62,7 +70,8 @@ class MachineController {
       List<String> questions,
       @Nullable Outline outline) {}
 
-  record MachineView(Machine machine, List<PlaceView> plan) {}
+  /** A machine with its load plan; {@code seatName} is what people call its spindle. */
+  record MachineView(Machine machine, String seatName, List<PlaceView> plan) {}
 
   /** What to put into a place. */
   record PutOrder(long toolId, @Nullable String length, @Nullable String diameter) {}
@@ -85,6 +94,7 @@ class MachineController {
                     each.name(),
                     each.kind(),
                     each.seat(),
+                    Connection.tradeName(each.seat()),
                     each.magazine().pockets(),
                     plans.plan(each.id()).size()))
             .toList());
@@ -99,6 +109,7 @@ class MachineController {
     Map<String, Nominal> nominal = nominals.of(machine, known.keySet());
     return new MachineView(
         machine,
+        Connection.tradeName(machine.seat()),
         plan.values().stream()
             .map(each ->
                 place(

@@ -1,5 +1,6 @@
 package arborline.server.stack;
 
+import arborline.core.connection.Connection;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.library.Codes;
@@ -56,6 +57,8 @@ public class Components {
   /**
    * A component with its identity.
    *
+   * @param machineSideName what people call its connection on the machine side
+   * @param workSideName what people call its connection on the workpiece side
    * @param version the newest there is
    * @param stays the version that a stack stays with; null where it follows the newest
    * @param undo line of the trail that takes the last deed back; null where nothing was done
@@ -63,10 +66,26 @@ public class Components {
   public record KnownComponent(
       long id,
       Component component,
+      String machineSideName,
+      String workSideName,
       boolean retired,
       int version,
       @Nullable Integer stays,
-      @Nullable Long undo) {}
+      @Nullable Long undo) {
+
+    static KnownComponent of(
+        ComponentRow row, Component component, @Nullable Integer stays, @Nullable Long undo) {
+      return new KnownComponent(
+          row.id,
+          component,
+          Connection.tradeName(component.machineSide()),
+          Connection.tradeName(component.workSide()),
+          row.retired,
+          row.versionNo,
+          stays,
+          undo);
+    }
+  }
 
   @Transactional(readOnly = true)
   public List<KnownComponent> all() {
@@ -115,8 +134,7 @@ public class Components {
   }
 
   private KnownComponent known(ComponentRow row, String definition, @Nullable Integer stays) {
-    return new KnownComponent(
-        row.id, json.read(definition, Component.class), row.retired, row.versionNo, stays, null);
+    return KnownComponent.of(row, json.read(definition, Component.class), stays, null);
   }
 
   private ComponentRow row(long id) {
@@ -175,7 +193,7 @@ public class Components {
                     ComponentUndo.KIND,
                     new ComponentUndo.Changed(id, before, row.versionNo, stayed)));
     KnownComponent known = known(row);
-    return new KnownComponent(id, known.component(), row.retired, row.versionNo, null, undo);
+    return KnownComponent.of(row, known.component(), null, undo);
   }
 
   private Component joined(ComponentRow row, int base, Component mine) {

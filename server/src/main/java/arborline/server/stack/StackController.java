@@ -97,8 +97,12 @@ class StackController {
     return components.retire(id, retired);
   }
 
-  /** A spindle or turret that a stack can be built for. */
-  record SpindleSeat(String code) {}
+  /**
+   * A spindle or turret that a stack can be built for.
+   *
+   * @param name what people call its connection
+   */
+  record SpindleSeat(String code, String name) {}
 
   /** Sockets of the spindles that the shop has something for. */
   @GetMapping("/components/seats")
@@ -111,7 +115,7 @@ class StackController {
             .map(side -> side.counterpart().code())
             .distinct()
             .sorted()
-            .map(SpindleSeat::new)
+            .map(code -> new SpindleSeat(code, Connection.tradeName(code)))
             .toList());
   }
 
