@@ -8,6 +8,7 @@
   import { Draft } from '$lib/sheet/draft.svelte';
   import Drawing from '$lib/sheet/Drawing.svelte';
   import Fields from '$lib/sheet/Fields.svelte';
+  import Glance from '$lib/sheet/Glance.svelte';
   import Findings from '$lib/sheet/Findings.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import Sheetlet from '$lib/shell/Sheetlet.svelte';
@@ -36,6 +37,14 @@
     staleTime: Infinity
   }));
   const known = $derived(classes.data?.items.find((each) => each.id === sheet.data?.classId));
+  /** A solid of revolution, which a stack can hold. */
+  const rotates = $derived(
+    Boolean(
+      sheet.data?.answer.outline &&
+      !sheet.data.answer.sketch &&
+      !sheet.data.answer.outline.parts.some((part) => part.flat)
+    )
+  );
   const turning = $derived(known?.process === 'turning');
   let draft = $state(new Draft());
   let base = $state(0);
@@ -171,7 +180,7 @@
       {/each}
     </span>
     <span class="text-soft">version {shown.version}</span>
-    {#if shown.answer.outline && !shown.answer.sketch && !shown.answer.outline.parts.some((part) => part.flat)}
+    {#if rotates}
       <a class="button" href="/tools/{id}/stack">Stack</a>
     {/if}
     {#if known?.cuts}
@@ -209,6 +218,7 @@
       </div>
       <div class="pr-5">
         <Findings {draft} />
+        <Glance toolId={id} {rotates} cuts={known?.cuts ?? false} />
         <Comments name={draft.name} />
         <section aria-label="History">
           <h2 class="px-5 pb-1 pt-4">History</h2>

@@ -84,6 +84,14 @@ class ExplainTest extends ServerTest {
         0.001);
     assertEquals("D must be > 0", why(explain("cutting?quantity=n_rpm&vc=150&D=0")));
     assertEquals("D: 'ten' is not a number", why(explain("cutting?quantity=n_rpm&vc=1&D=ten")));
+    assertEquals(
+        explain("cutting?quantity=hex_side&fz=0.1&ae=2&D=20&ka=45").at("value").asDouble(),
+        explain("cutting?quantity=hex_side&fz=0.1&ae=2&D=20&KAPR=45").at("value").asDouble(),
+        1e-12);
+    assertEquals(
+        "hex_side has no input 'kapr'; it takes fz, ae, D, KAPR",
+        why(explain("cutting?quantity=hex_side&fz=0.1&ae=2&D=20&kapr=45")));
+    assertEquals(135, explain("cutting?quantity=sec_clear&KAPR=10&EPSR=35").at("value").asDouble());
     assertTrue(why(explain("cutting?quantity=luck&vc=1")).contains("there are n_rpm"));
   }
 

@@ -68,7 +68,7 @@ public final class RuleBook {
         .withRepair(
             Repair.of(
                 "implied." + symbol,
-                "write %s %s down".formatted(symbol, value),
+                "write %s down".formatted(symbol),
                 Map.of(symbol, value.toString())));
   }
 

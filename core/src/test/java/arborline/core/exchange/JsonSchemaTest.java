@@ -1,7 +1,10 @@
 package arborline.core.exchange;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import arborline.core.tool.Sample;
+import arborline.core.tool.Tool;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
@@ -10,7 +13,10 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 class JsonSchemaTest {
 
@@ -33,5 +39,19 @@ class JsonSchemaTest {
             .validate(
                 "{\"format\":\"arbor-line-tools\",\"version\":2,\"tools\":[]}", InputFormat.JSON)
             .size());
+  }
+
+  /** What follows is told to others, and follows anew when the file comes back. */
+  @Test
+  void impliedValuesAreWrittenApartAndNotReadBack() throws IOException {
+    Tool mill = Sample.tool("CLASS=end-mill-flat CODE=M-1 DC=10 LCF=22 DMM=10 OAL=72 NOF=4");
+    byte[] file =
+        CsvFormatTest.write(
+            "json", List.of(new LibraryTool(mill, OptionalInt.empty())), Optional.empty());
+    JsonNode written = JsonMapper.builder().build().readTree(file).get("tools").get(0);
+    assertEquals("22", written.at("/implied/APMX/text").asString());
+    assertTrue(written.at("/values/APMX").isMissingNode());
+    Tool back = Interpreter.interpret(CsvFormatTest.read(file).getFirst()).tool();
+    assertEquals(mill.values().keySet(), back.values().keySet());
   }
 }

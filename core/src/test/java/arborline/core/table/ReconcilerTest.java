@@ -157,4 +157,14 @@ class ReconcilerTest {
     assertEquals(List.of("pocket 5: length was 120, now 121"), after.changesSince(before));
     assertEquals(List.of(), before.changesSince(before));
   }
+
+  /** The same tool with another length: the length is shown, not twice the same code. */
+  @Test
+  void ofTheSameToolTheValuesThatDifferAreShown() {
+    PlaceReport report =
+        one("TOOL=A LENGTH=120 DIAMETER=10", "", "5:TOOL=A LENGTH=121 DIAMETER=10");
+    assertEquals(Why.NEVER_AGREED, report.why());
+    assertEquals(
+        List.of(TableField.LENGTH), report.fields().stream().map(FieldReport::field).toList());
+  }
 }

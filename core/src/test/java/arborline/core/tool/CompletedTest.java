@@ -18,6 +18,8 @@ class CompletedTest {
   @ParameterizedTest(name = "{1} of {0}")
   @CsvSource({
     "CLASS=end-mill-flat DC=10 LCF=22, APMX, 22, follows from LCF",
+    "CLASS=end-mill-flat DC=10 DN=9 LU=40, LN, 40, follows from LU",
+    "CLASS=slot-mill-t DC=21 LU=30, LN, 30, follows from LU",
     "CLASS=end-mill-ball DC=10, RE, 5, follows from DC",
     "CLASS=end-mill-ball RE=3, DC, 6, follows from RE",
     "CLASS=end-mill-flat DC=10 DCONMS=12 CCMS=CY-A-12:m, DMM, 12, follows from DCONMS and CCMS",
@@ -55,6 +57,7 @@ class CompletedTest {
     "CLASS=chamfer-mill DCX=40 DCONMS=16, DMM",
     "CLASS=slot-mill-disc DC=80 DCONMS=22, DMM",
     "CLASS=drill-twist DC=10, SIG",
+    "CLASS=end-mill-flat DC=10 LU=40, LN",
     "CLASS=end-mill-corner-radius DC=10, RE",
     "CLASS=face-mill DC=50 DCX=50 KAPR=90, APMX",
     "CLASS=end-mill-flat DC=10 LCF=0, APMX"
