@@ -12,8 +12,8 @@ import java.util.List;
 
 /**
  * Writes a solid of revolution as ISO 10303-21 with the AP214 schema: one closed shell of planes,
- * cylinders and cones around Z, millimetres and radians. The gauge plane is at Z = 0, the tip at
- * positive Z.
+ * cylinders, cones, spheres and tori around Z, millimetres and radians. The gauge plane is at Z =
+ * 0, the tip at positive Z.
  */
 public final class StepSolid {
 
@@ -24,6 +24,10 @@ public final class StepSolid {
   private final List<Point> profile;
   private final int[] vertices;
   private final int[] circles;
+
+  /** Arcs by the index of their first point; null elsewhere. */
+  private final Arc[] arcs;
+
   private int last;
 
   private StepSolid(Appendable file, List<Point> profile) {
@@ -31,6 +35,15 @@ public final class StepSolid {
     this.profile = profile;
     this.vertices = new int[profile.size()];
     this.circles = new int[profile.size()];
+    this.arcs = new Arc[profile.size()];
+    for (int i = 0; i < profile.size(); i = next(i)) {
+      arcs[i] = Arc.from(profile, i).filter(Arc::around).orElse(null);
+    }
+  }
+
+  /** The point at which the next face begins. */
+  private int next(int at) {
+    return arcs[at] == null ? at + 1 : arcs[at].to();
   }
 
   /**
@@ -101,8 +114,8 @@ public final class StepSolid {
     int context = units();
     edges();
     List<Integer> faces = new ArrayList<>();
-    for (int i = 1; i < profile.size(); i++) {
-      faces.add(face(i - 1, i));
+    for (int i = 0; i < profile.size() - 1; i = next(i)) {
+      faces.add(face(i, next(i)));
     }
     int shell = line("CLOSED_SHELL('',(%s))".formatted(references(faces)));
     int solid = line("MANIFOLD_SOLID_BREP('%s',#%d)".formatted(text, shell));
@@ -136,7 +149,7 @@ public final class StepSolid {
 
   /** Vertices at angle zero and the full circles through them. */
   private void edges() throws IOException {
-    for (int i = 0; i < profile.size(); i++) {
+    for (int i = 0; i < profile.size(); i = next(i)) {
       Point point = profile.get(i);
       boolean apex = point.r() < SAME;
       if (apex && !conical(i)) {
@@ -195,7 +208,24 @@ public final class StepSolid {
     }
     edges.add(oriented(seam, false));
     int bound = line("FACE_OUTER_BOUND('',#%d,.T.)".formatted(loop(edges)));
-    return line("ADVANCED_FACE('',(#%d),#%d,.T.)".formatted(bound, surface(a, b)));
+    Arc arc = arcs[from];
+    return arc == null
+        ? line("ADVANCED_FACE('',(#%d),#%d,.T.)".formatted(bound, surface(a, b)))
+        : line(
+            "ADVANCED_FACE('',(#%d),#%d,.%s.)"
+                .formatted(bound, surface(arc), arc.convex(a, b) ? "T" : "F"));
+  }
+
+  private int surface(Arc arc) throws IOException {
+    int at = placement(arc.z(), 1);
+    if (arc.onAxis()) {
+      return line("SPHERICAL_SURFACE('',#%d,%s)".formatted(at, real(arc.radius())));
+    }
+    return arc.r() > arc.radius()
+        ? line("TOROIDAL_SURFACE('',#%d,%s,%s)".formatted(at, real(arc.r()), real(arc.radius())))
+        : line(
+            "DEGENERATE_TOROIDAL_SURFACE('',#%d,%s,%s,.T.)"
+                .formatted(at, real(arc.r()), real(arc.radius())));
   }
 
   private int surface(Point a, Point b) throws IOException {
@@ -213,6 +243,10 @@ public final class StepSolid {
   private int seam(int from, int to) throws IOException {
     Point a = profile.get(from);
     Point b = profile.get(to);
+    if (arcs[from] != null) {
+      int curve = meridian(arcs[from], arcs[from].convex(a, b));
+      return line("EDGE_CURVE('',#%d,#%d,#%d,.T.)".formatted(vertices[from], vertices[to], curve));
+    }
     double length = Math.hypot(b.z() - a.z(), b.r() - a.r());
     int direction =
         line(
@@ -221,6 +255,15 @@ public final class StepSolid {
     int vector = line("VECTOR('',#%d,%s)".formatted(direction, real(length)));
     int line = line("LINE('',#%d,#%d)".formatted(point(a.r(), a.z()), vector));
     return line("EDGE_CURVE('',#%d,#%d,#%d,.T.)".formatted(vertices[from], vertices[to], line));
+  }
+
+  /** The circle in the plane of the profile, running towards the tip. */
+  private int meridian(Arc arc, boolean convex) throws IOException {
+    int centre = point(arc.r(), arc.z());
+    int axis = line("DIRECTION('',(0.,%s,0.))".formatted(convex ? "-1." : "1."));
+    int side = line("DIRECTION('',(1.,0.,0.))");
+    int placed = line("AXIS2_PLACEMENT_3D('',#%d,#%d,#%d)".formatted(centre, axis, side));
+    return line("CIRCLE('',#%d,%s)".formatted(placed, real(arc.radius())));
   }
 
   private int loop(int edge) throws IOException {

@@ -1,13 +1,16 @@
 package arborline.core.stack;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import arborline.core.tool.outline.OutlineBuilder;
 import arborline.core.tool.outline.Point;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -67,9 +70,65 @@ class StepSolidTest {
   /** In a closed shell every edge is walked once in each direction. */
   @Test
   void everyEdgeIsSharedByTwoFaces() {
+    assertWalkedTwice(step(STACK));
+  }
+
+  private static List<Point> mill(double radius, double corner) {
+    List<Point> profile = new ArrayList<>(List.of(new Point(0, radius)));
+    profile.addAll(OutlineBuilder.corner(50, radius, corner));
+    return profile;
+  }
+
+  /** A ball is one face of a sphere: plane, cylinder, sphere. */
+  @Test
+  void aBallIsASphere() {
+    String file = step(mill(5, 5));
+    assertEquals(3, file.split("ADVANCED_FACE", -1).length - 1);
+    assertTrue(file.contains("SPHERICAL_SURFACE('',"), file);
+    assertTrue(Pattern.compile("SPHERICAL_SURFACE\\('',#\\d+,5\\.\\)").matcher(file).find());
+    assertFalse(file.contains("CONICAL_SURFACE"));
+    assertWalkedTwice(file);
+  }
+
+  /** A corner radius of 1 on a cutter of 10 mm is a torus of 4 and 1 mm. */
+  @Test
+  void aCornerIsATorus() {
+    String file = step(mill(5, 1));
+    assertTrue(
+        Pattern.compile("TOROIDAL_SURFACE\\('',#\\d+,4\\.,1\\.\\)").matcher(file).find(), file);
+    assertFalse(file.contains("CONICAL_SURFACE"));
+    assertWalkedTwice(file);
+  }
+
+  /** A corner of 4 mm on a cutter of 10 mm reaches over the axis: a torus that meets itself. */
+  @Test
+  void aLargeCornerIsTheOuterPartOfATorusThatMeetsItself() {
+    String file = step(mill(5, 4));
+    assertTrue(
+        Pattern.compile("DEGENERATE_TOROIDAL_SURFACE\\('',#\\d+,1\\.,4\\.,\\.T\\.\\)")
+            .matcher(file)
+            .find(),
+        file);
+  }
+
+  /** In a hollow the material lies outside of the circle. */
+  @Test
+  void aHollowLooksInwards() {
+    List<Point> profile = new ArrayList<>();
+    for (int step = 0; step <= 12; step++) {
+      double turn = Math.PI / 2 * step / 12;
+      profile.add(new Point(10 - 3 * Math.cos(turn), 8 - 3 * Math.sin(turn)));
+    }
+    profile.add(new Point(20, 5));
+    Matcher face =
+        Pattern.compile("ADVANCED_FACE\\('',\\(#\\d+\\),(#\\d+),\\.F\\.\\)").matcher(step(profile));
+    assertTrue(face.find());
+  }
+
+  private static void assertWalkedTwice(String file) {
     Map<String, Set<String>> walked = new HashMap<>();
     Matcher edges =
-        Pattern.compile("ORIENTED_EDGE\\('',\\*,\\*,(#\\d+),\\.([TF])\\.\\)").matcher(step(STACK));
+        Pattern.compile("ORIENTED_EDGE\\('',\\*,\\*,(#\\d+),\\.([TF])\\.\\)").matcher(file);
     while (edges.find()) {
       assertTrue(
           walked.computeIfAbsent(edges.group(1), key -> new HashSet<>()).add(edges.group(2)));
