@@ -49,7 +49,7 @@
           <th class="w-36">When</th>
           <th class="w-36">Who</th>
           <th>What</th>
-          <th class="w-32"><span class="sr-only">Take back</span></th>
+          <th class="w-32"><span class="sr-only">Undo</span></th>
         </tr>
       </thead>
       <tbody>
@@ -69,7 +69,7 @@
             </td>
             <td>
               {#if line.undo === 'possible' && may}
-                <button class="button quiet" onclick={() => undo(line.id)}>Take back</button>
+                <button class="button quiet" onclick={() => undo(line.id)}>Undo</button>
               {:else if line.undo === 'done'}
                 <span class="px-1.5 text-soft">taken back</span>
               {/if}

@@ -217,7 +217,7 @@
         <button class="button" disabled={solid} onclick={saveDrawing}>Save drawing</button>
         {#if builder.kept}
           <a class="button" href="/api/v1/stacks/{builder.kept}/step" download>Save solid</a>
-          <button class="button" onclick={takeApart}>Take apart</button>
+          <button class="button" onclick={takeApart}>Delete</button>
         {/if}
         <button class="button main" disabled={!complete} onclick={keep}>Save</button>
       </div>

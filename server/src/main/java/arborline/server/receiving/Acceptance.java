@@ -261,7 +261,7 @@ public class Acceptance {
       Take take = json.read(data, Take.class);
       if (deliveries.findById(take.deliveryId()).filter(each -> !clearing.due(each)).isEmpty()) {
         throw Refusal.conflict(
-            "the delivery was put away and cleared: which tools came with it is no longer known;"
+            "the delivery was deleted and cleared: which tools came with it is no longer known;"
                 + " delete them in the library");
       }
       lockedUnchanged(take);

@@ -173,9 +173,9 @@ public class Deliveries {
               deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
           atRest(delivery);
           delivery.putAwayAt = now;
-          live.say("delivery", id, "put away");
+          live.say("delivery", id, "deleted");
           return trail.record(
-              TrailRecord.of("delivery", id, "put away " + delivery.name)
+              TrailRecord.of("delivery", id, "deleted delivery " + delivery.name)
                   .undoneBy(PutAwayUndo.KIND, new PutAwayUndo.PutAway(id)));
         });
     ClearingWork.queue(scheduler.getObject(), id, now);

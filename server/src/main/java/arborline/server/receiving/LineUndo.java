@@ -56,7 +56,7 @@ class LineUndo implements Undo {
             .lock(id)
             .filter(each -> each.state == Delivery.State.READY)
             .orElseThrow(
-                () -> Refusal.conflict("the delivery was put away, or is being read again"));
+                () -> Refusal.conflict("the delivery was deleted, or is being read again"));
     before.check(id, no);
     change.make(
         delivery,

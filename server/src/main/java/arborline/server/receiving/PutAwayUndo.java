@@ -46,7 +46,7 @@ class PutAwayUndo implements Undo {
             .filter(each -> !clearing.due(each))
             .orElseThrow(() ->
                 Refusal.conflict(
-                    "the delivery was cleared a day after it was put away;"
+                    "the delivery was cleared a day after it was deleted;"
                         + " bring its file in again"));
     delivery.putAwayAt = null;
     live.say("delivery", id, "brought back");

@@ -295,7 +295,7 @@ class Stacks implements Attachment {
   long remove(long id) {
     StackRow row = row(id);
     stacks.delete(row);
-    return said(row, "took apart a stack of ", StackState.of(row), null);
+    return said(row, "deleted a stack of ", StackState.of(row), null);
   }
 
   private long said(
