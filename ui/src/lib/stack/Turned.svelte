@@ -12,7 +12,9 @@
   const styles = getComputedStyle(document.documentElement);
   const steel = styles.getPropertyValue('--steel').trim();
   const edge = styles.getPropertyValue('--edge').trim();
-  const far = $derived(Math.max(shape.length, shape.widest));
+  /** How far the taper reaches into the spindle, mm. */
+  const inside = $derived(-(shape.behind[0]?.z ?? 0));
+  const far = $derived(Math.max(shape.length + inside, shape.widest));
   let controls: OrbitControls | undefined;
 
   function look(camera: PerspectiveCamera) {
@@ -25,12 +27,14 @@
   onDestroy(() => controls?.dispose());
 </script>
 
-{#snippet part(span: StackShape['spans'][number])}
-  {#each span.profile.length > 1 ? stretches(span.profile) : [] as stretch, at (at)}
+{#snippet part(profile: StackShape['behind'], colour: string, opacity = 1)}
+  {#each profile.length > 1 ? stretches(profile) : [] as stretch, at (at)}
     <T.Mesh>
       <T.LatheGeometry args={[stretch, 72]} />
       <T.MeshStandardMaterial
-        color={span.cutter ? edge : steel}
+        color={colour}
+        {opacity}
+        transparent={opacity < 1}
         metalness={0.35}
         roughness={0.45}
         side={DoubleSide}
@@ -50,14 +54,15 @@
 <T.AmbientLight intensity={1.4} />
 <T.DirectionalLight position={[far, far * 2, far * 1.5]} intensity={2.2} />
 <T.DirectionalLight position={[-far, -far, far]} intensity={0.7} />
-<T.Group rotation.z={-Math.PI / 2} position.x={-shape.length / 2}>
+<T.Group rotation.z={-Math.PI / 2} position.x={(inside - shape.length) / 2}>
+  {@render part(shape.behind, steel, 0.35)}
   {#each shape.spans.filter((each) => !each.turned) as span, index (index)}
-    {@render part(span)}
+    {@render part(span.profile, span.cutter ? edge : steel)}
   {/each}
   {#if shape.turned}
     <T.Group position.y={shape.turned.at} rotation.z={(-shape.turned.angle * Math.PI) / 180}>
       {#each shape.spans.filter((each) => each.turned) as span, index (index)}
-        {@render part(span)}
+        {@render part(span.profile, span.cutter ? edge : steel)}
       {/each}
     </T.Group>
   {/if}

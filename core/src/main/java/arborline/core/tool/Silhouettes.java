@@ -7,7 +7,8 @@ import java.util.Optional;
 /** Outlines of tools by their class. */
 public final class Silhouettes {
 
-  private static final List<String> SIZES = List.of("DC", "DCX", "TD", "DMM", "B", "KERF", "IC");
+  private static final List<String> SIZES =
+      List.of("DC", "DCX", "TD", "DMM", "B", "KERF", "IC", "CW");
 
   private Silhouettes() {}
 

@@ -29,7 +29,7 @@ class ToolClassesTest {
     for (Process process : Process.values()) {
       assertTrue(classes().anyMatch(each -> each.sheet().process() == process), process.name());
     }
-    assertEquals(53, ToolClasses.all().size());
+    assertEquals(54, ToolClasses.all().size());
   }
 
   @Test
