@@ -5,18 +5,24 @@
 
   let { draft }: { draft: Draft } = $props();
 
-  const others = $derived(draft.findings.filter((each) => !draft.needed.includes(each)));
+  /** What follows from other values stands at its field and is nothing to object. */
+  const others = $derived(
+    draft.findings.filter(
+      (each) => !draft.needed.includes(each) && !each.code.startsWith('implied.')
+    )
+  );
+  const held = $derived(draft.needed.some((each) => each.severity === 'HOLD'));
 </script>
 
 <section aria-label="Findings" aria-live="polite">
   <h2 class="px-5 pb-1 pt-3">Findings</h2>
-  {#if draft.findings.length === 0}
+  {#if others.length === 0 && draft.needed.length === 0}
     <p class="px-5"><Mark kind="pass" word="nothing to object" /></p>
   {:else}
     <ul class="px-5">
       {#if draft.needed.length > 0}
         <li class="flex gap-3 py-1">
-          <Mark kind="hold" />
+          <Mark kind={held ? 'hold' : 'query'} />
           <span>Needed still: {draft.needed.map((each) => each.properties[0]).join(', ')}</span>
         </li>
       {/if}

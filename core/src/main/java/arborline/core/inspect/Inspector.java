@@ -67,9 +67,10 @@ public final class Inspector {
         raw, read.tool(), read.number(), List.copyOf(findings), Disposition.of(findings));
   }
 
-  /** A value that could not be read is not missing as well. */
+  /** A value that could not be read is not missing as well, nor does it follow from others. */
   private static boolean explained(Finding finding, List<Finding> reading) {
-    return finding.code().startsWith("missing.")
+    boolean absent = finding.code().startsWith("missing.") || finding.code().startsWith("implied.");
+    return absent
         && reading.stream()
             .anyMatch(each -> each.properties().contains(finding.properties().getFirst()));
   }

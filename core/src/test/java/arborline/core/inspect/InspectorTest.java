@@ -1,6 +1,7 @@
 package arborline.core.inspect;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -122,5 +123,22 @@ class InspectorTest {
     Tool tool = Inspector.inspect(SOUND).tool();
     assertEquals(ContentHash.of(tool), ContentHash.of(tool.named("B2", tool.name())));
     assertNotEquals(ContentHash.of(tool), ContentHash.of(tool.named("A1", "other")));
+  }
+
+  /** What was written and cannot be read is not replaced by what would follow. */
+  @Test
+  void anUnreadableValueDoesNotFollowFromAnother() {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    cells.put(RawTool.CODE, Cell.of("M-1"));
+    cells.put(RawTool.CLASS, Cell.of("end-mill-flat"));
+    cells.put("DC", Cell.of("10"));
+    cells.put("LCF", Cell.of("22"));
+    cells.put("APMX", Cell.of("thirteen"));
+    List<String> codes =
+        Inspector.inspect(new RawTool(1, cells, List.of())).findings().stream()
+            .map(Finding::code)
+            .toList();
+    assertTrue(codes.contains("not-a-number"));
+    assertFalse(codes.contains("implied.APMX"));
   }
 }

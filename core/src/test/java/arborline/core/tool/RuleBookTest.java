@@ -156,12 +156,11 @@ class RuleBookTest {
   }
 
   @Test
-  void whatADesignationSaysAndTheSheetLacksIsOffered() {
-    Finding finding = RuleBook.judge(turning("")).getFirst();
-    assertEquals("insert-says-more", finding.code());
-    assertEquals(Severity.NOTE, finding.severity());
-    assertEquals("12.7 mm", finding.repair().orElseThrow().changes().get("IC"));
-    assertEquals("80 deg", finding.repair().orElseThrow().changes().get("EPSR"));
+  void whatADesignationSaysAndTheSheetLacksFollows() {
+    assertEquals(List.of(), RuleBook.judge(turning("")));
+    Tool completed = Completed.of(turning("")).tool();
+    assertEquals("12.7", completed.values().get("IC").text());
+    assertEquals("80", completed.values().get("EPSR").text());
   }
 
   @ParameterizedTest

@@ -6,6 +6,7 @@ import arborline.core.finding.Repair;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.quantity.Unit;
+import arborline.core.tool.Completed;
 import arborline.core.tool.Rule;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
@@ -14,10 +15,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 
-/** A designation and the values beside it say the same; what it says and they lack is offered. */
+/**
+ * A designation and the values beside it say the same. What it says, and neither is written nor
+ * follows by the class, is offered.
+ */
 abstract class Contradiction<T> implements Rule {
 
   private static final BigDecimal TOLERANCE = new BigDecimal("0.05");
@@ -70,12 +75,14 @@ abstract class Contradiction<T> implements Rule {
     List<String> against = new ArrayList<>();
     TreeMap<String, String> lacking = new TreeMap<>();
     TreeMap<String, String> all = new TreeMap<>();
+    Set<String> implied = Completed.of(tool).origins().keySet();
     for (String each : compared) {
       if (said.containsKey(each)) {
         String entry = entry(each, said.get(each));
         Value value = tool.values().get(each);
         boolean differs = value != null && !same(tool, each, said.get(each));
-        if (value == null || differs && value.defaulted()) {
+        boolean follows = value == null && implied.contains(each);
+        if (value == null && !follows || differs && value.defaulted()) {
           lacking.put(each, entry);
         } else if (differs) {
           against.add(each);
