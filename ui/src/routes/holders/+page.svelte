@@ -43,7 +43,7 @@
       type="search"
       data-search
       aria-label="Search"
-      placeholder="code, name, or a connection such as HT-A-63"
+      placeholder="code, name, or a connection such as HSK-A63"
       bind:value={sought}
     />
     {#if who.may('EDIT')}

@@ -13,7 +13,8 @@ public final class Silhouettes {
   private Silhouettes() {}
 
   /** The outline of a tool, or nothing where its class is unknown or it has no size at all. */
-  public static Optional<Outline> of(Tool tool) {
+  public static Optional<Outline> of(Tool written) {
+    Tool tool = Completed.of(written).tool();
     boolean sized = SIZES.stream().anyMatch(symbol -> tool.approx(symbol, 0) > 0);
     return sized
         ? ToolClasses.named(tool.toolClass()).map(each -> each.outline(tool))

@@ -98,4 +98,16 @@ class CompletedTest {
         Sample.findings("CLASS=end-mill-flat DC=10 LCF=80 DMM=10 OAL=72 NOF=4")
             .contains("flutes-beyond-tool"));
   }
+
+  /** A holder of which only the designation is written is drawn by what that says. */
+  @Test
+  void aToolIsDrawnByWhatFollows() {
+    assertEquals(
+        150,
+        Silhouettes.of(Sample.tool("CLASS=turning-external SHANK=PCLNR2525M12"))
+            .orElseThrow()
+            .length(),
+        1e-9);
+    assertTrue(Silhouettes.of(Sample.tool("CLASS=turning-external HAND=R")).isEmpty());
+  }
 }
