@@ -90,7 +90,9 @@ public final class Reconciler {
     }
     boolean sameTool = !plan.empty() && plan.identity().equals(control.identity());
     List<TableField> differing =
-        Stream.concat(Stream.of(TableField.NUMBER), TableField.SIZES.stream())
+        Stream.of(TableField.values())
+            .filter(field -> field != TableField.TOOL)
+            .filter(field -> plan.get(field) != null || TableField.SIZES.contains(field))
             .filter(field -> sameTool && !terms.same(field, plan.get(field), control.get(field)))
             .toList();
     return (differing.isEmpty() ? List.of(TableField.TOOL) : differing)
