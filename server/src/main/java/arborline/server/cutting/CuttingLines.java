@@ -17,7 +17,9 @@ import arborline.server.library.ToolCopied;
 import arborline.server.library.Tools;
 import arborline.server.live.Live;
 import arborline.server.machine.Machines;
+import arborline.server.support.Json;
 import arborline.server.support.Refusal;
+import arborline.server.trail.StateUndo;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import java.math.BigDecimal;
@@ -47,8 +49,7 @@ class CuttingLines implements Attachment {
   private final Tools tools;
   private final Machines machines;
   private final Materials materials;
-  private final CuttingUndo undo;
-  private final ProofUndo proofs;
+  private final Json json;
   private final Trail trail;
   private final Live live;
   private final Clock clock;
@@ -58,8 +59,7 @@ class CuttingLines implements Attachment {
       Tools tools,
       Machines machines,
       Materials materials,
-      CuttingUndo undo,
-      ProofUndo proofs,
+      Json json,
       Trail trail,
       Live live,
       Clock clock) {
@@ -67,8 +67,7 @@ class CuttingLines implements Attachment {
     this.tools = tools;
     this.machines = machines;
     this.materials = materials;
-    this.undo = undo;
-    this.proofs = proofs;
+    this.json = json;
     this.trail = trail;
     this.live = live;
     this.clock = clock;
@@ -318,7 +317,8 @@ class CuttingLines implements Attachment {
                 line.toolId,
                 "proved cutting data of " + tools.get(line.toolId).tool().code())
             .undoneBy(
-                ProofUndo.KIND, proofs.deed(line.id, line.toolId, before, LineState.of(line))));
+                CuttingUndo.PROVEN,
+                StateUndo.Deed.of(json, line.id, line.toolId, before, LineState.of(line))));
   }
 
   private long said(
@@ -326,6 +326,7 @@ class CuttingLines implements Attachment {
     live.say("tool", line.toolId, "cutting");
     return trail.record(
         TrailRecord.of("tool", line.toolId, text + tools.get(line.toolId).tool().code())
-            .undoneBy(CuttingUndo.KIND, undo.deed(line.id, line.toolId, before, after)));
+            .undoneBy(
+                CuttingUndo.CHANGED, StateUndo.Deed.of(json, line.id, line.toolId, before, after)));
   }
 }

@@ -4,20 +4,35 @@ import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.trail.StateUndo;
-import org.springframework.stereotype.Component;
+import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
 
-/** Puts a line of cutting data back to what it was. */
-@Component
-class CuttingUndo extends StateUndo<CuttingLine, LineState> {
+/** Puts a line of cutting data back to what it was; whoever may prove may take a proof back. */
+@Configuration
+class CuttingUndo {
 
-  static final String KIND = "cutting.changed";
+  static final UndoKind<StateUndo.Deed> CHANGED =
+      StateUndo.kind("cutting.changed", Permission.EDIT);
+  static final UndoKind<StateUndo.Deed> PROVEN = StateUndo.kind("cutting.proven", Permission.PROVE);
 
-  CuttingUndo(CuttingLineRepository lines, Json json, Live live) {
-    super(
-        KIND,
-        Permission.EDIT,
-        new Rows<>(lines::findById, CuttingLine::new, lines::save, lines::delete),
-        new States<>(LineState.class, LineState::of, LineState::to),
+  @Bean
+  Undo<StateUndo.Deed> undoCuttingChanged(CuttingLineRepository lines, Json json, Live live) {
+    return undo(CHANGED, lines, json, live);
+  }
+
+  @Bean
+  Undo<StateUndo.Deed> undoCuttingProven(CuttingLineRepository lines, Json json, Live live) {
+    return undo(PROVEN, lines, json, live);
+  }
+
+  private static Undo<StateUndo.Deed> undo(
+      UndoKind<StateUndo.Deed> kind, CuttingLineRepository lines, Json json, Live live) {
+    return new StateUndo<>(
+        kind,
+        new StateUndo.Rows<>(lines::findById, CuttingLine::new, lines::save, lines::delete),
+        new StateUndo.States<>(LineState.class, LineState::of, LineState::to),
         toolId -> live.say("tool", toolId, "cutting"),
         json);
   }

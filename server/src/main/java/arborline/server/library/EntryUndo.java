@@ -2,9 +2,9 @@ package arborline.server.library;
 
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
-import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
 import jakarta.persistence.EntityManager;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -13,8 +13,10 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class EntryUndo {
 
-  static final String ADDED = "entry.added";
-  static final String REMOVED = "entry.removed";
+  static final UndoKind<Shelved> ADDED =
+      new UndoKind<>("entry.added", 1, Shelved.class, Permission.EDIT);
+  static final UndoKind<Shelved> REMOVED =
+      new UndoKind<>("entry.removed", 1, Shelved.class, Permission.EDIT);
 
   /** Enough to put an entry back. */
   record Shelved(long entryId, long libraryId, long toolId, int number, String section) {
@@ -24,24 +26,11 @@ class EntryUndo {
     }
   }
 
-  private record Step(String kind, java.util.function.Consumer<String> action) implements Undo {
-    @Override
-    public Permission needs() {
-      return Permission.EDIT;
-    }
-
-    @Override
-    public void undo(String data) {
-      action.accept(data);
-    }
-  }
-
   @Bean
-  Undo undoEntryAdded(EntryRepository entries, Json json, Live live) {
-    return new Step(
+  Undo<Shelved> undoEntryAdded(EntryRepository entries, Live live) {
+    return Undo.of(
         ADDED,
-        data -> {
-          Shelved shelved = json.read(data, Shelved.class);
+        shelved -> {
           entries
               .findByLibraryIdAndToolId(shelved.libraryId(), shelved.toolId())
               .ifPresent(entries::delete);
@@ -50,17 +39,15 @@ class EntryUndo {
   }
 
   @Bean
-  Undo undoEntryRemoved(
+  Undo<Shelved> undoEntryRemoved(
       EntityManager entities,
       EntryRepository entries,
       ToolRepository tools,
       VersionRepository versions,
-      Json json,
       Live live) {
-    return new Step(
+    return Undo.of(
         REMOVED,
-        data -> {
-          Shelved shelved = json.read(data, Shelved.class);
+        shelved -> {
           if (entries.findByLibraryIdAndToolId(shelved.libraryId(), shelved.toolId()).isPresent()) {
             throw Refusal.conflict("the library holds it again already");
           }

@@ -1,11 +1,9 @@
 package arborline.server.library;
 
-import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
-import arborline.server.trail.Undo;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.data.domain.Limit;
@@ -64,38 +62,8 @@ public class Libraries {
     Library library = libraries.save(new Library(name));
     trail.record(
         TrailRecord.of("library", library.id, "opened library " + library.name)
-            .undoneBy("library.opened", library.id));
+            .undoneBy(LibraryUndo.OPENED, new LibraryUndo.Opened(library.id)));
     live.say("library", library.id, "");
     return head(library);
-  }
-
-  @org.springframework.stereotype.Component
-  static class CloseAgain implements Undo {
-    private final LibraryRepository libraries;
-    private final EntryRepository entries;
-
-    CloseAgain(LibraryRepository libraries, EntryRepository entries) {
-      this.libraries = libraries;
-      this.entries = entries;
-    }
-
-    @Override
-    public String kind() {
-      return "library.opened";
-    }
-
-    @Override
-    public Permission needs() {
-      return Permission.EDIT;
-    }
-
-    @Override
-    public void undo(String data) {
-      long id = Long.parseLong(data);
-      if (entries.countByLibraryId(id) > 0) {
-        throw Refusal.conflict("the library has tools in it; take those out first");
-      }
-      libraries.findById(id).ifPresent(libraries::delete);
-    }
   }
 }

@@ -2,11 +2,10 @@ package arborline.server.library;
 
 import arborline.core.tool.Tool;
 import arborline.server.account.Permission;
-import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
 import java.util.List;
-import java.util.function.Consumer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -14,8 +13,10 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class RenameUndo {
 
-  static final String TOOLS = "tools.renamed";
-  static final String PATTERNS = "library.patterns";
+  static final UndoKind<Deed> TOOLS =
+      new UndoKind<>("tools.renamed", 1, Deed.class, Permission.EDIT);
+  static final UndoKind<Patterns> PATTERNS =
+      new UndoKind<>("library.patterns", 1, Patterns.class, Permission.EDIT);
 
   /** One renamed tool: what it was, what it became, and between which versions. */
   record Renamed(long toolId, String code, String name, String newCode, int from, int to) {}
@@ -24,24 +25,12 @@ class RenameUndo {
 
   record Patterns(long libraryId, Naming.NamingPatterns before, Naming.NamingPatterns after) {}
 
-  private record Step(String kind, Consumer<String> action) implements Undo {
-    @Override
-    public Permission needs() {
-      return Permission.EDIT;
-    }
-
-    @Override
-    public void undo(String data) {
-      action.accept(data);
-    }
-  }
-
   @Bean
-  Undo undoRenamed(ToolStore shelves, ToolRepository tools, VersionRepository versions, Json json) {
-    return new Step(
+  Undo<Deed> undoRenamed(ToolStore shelves, ToolRepository tools, VersionRepository versions) {
+    return Undo.of(
         TOOLS,
-        data -> {
-          for (Renamed each : json.read(data, Deed.class).tools()) {
+        deed -> {
+          for (Renamed each : deed.tools()) {
             ShopTool owner = tools.lock(each.toolId()).orElseThrow();
             if (owner.versionNo != each.to() || !owner.code.equals(each.newCode())) {
               throw Refusal.conflict(
@@ -54,11 +43,10 @@ class RenameUndo {
   }
 
   @Bean
-  Undo undoPatterns(LibraryRepository libraries, Json json) {
-    return new Step(
+  Undo<Patterns> undoPatterns(LibraryRepository libraries) {
+    return Undo.of(
         PATTERNS,
-        data -> {
-          Patterns step = json.read(data, Patterns.class);
+        step -> {
           Library library = libraries.findById(step.libraryId()).orElseThrow();
           if (!new Naming.NamingPatterns(library.codePattern, library.namePattern)
               .equals(step.after())) {

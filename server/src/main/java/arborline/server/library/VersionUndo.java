@@ -1,44 +1,36 @@
 package arborline.server.library;
 
 import arborline.server.account.Permission;
-import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
 import org.springframework.stereotype.Component;
 
 /** Takes back a change of a tool by making the version before it stand again. */
 @Component
-class VersionUndo implements Undo {
+class VersionUndo implements Undo<VersionUndo.Step> {
 
-  static final String KIND = "tool.changed";
+  static final UndoKind<Step> KIND = new UndoKind<>("tool.changed", 1, Step.class, Permission.EDIT);
 
   record Step(long toolId, int from, int to) {}
 
   private final ToolStore shelves;
   private final ToolRepository tools;
   private final VersionRepository versions;
-  private final Json json;
 
-  VersionUndo(ToolStore shelves, ToolRepository tools, VersionRepository versions, Json json) {
+  VersionUndo(ToolStore shelves, ToolRepository tools, VersionRepository versions) {
     this.shelves = shelves;
     this.tools = tools;
     this.versions = versions;
-    this.json = json;
   }
 
   @Override
-  public String kind() {
+  public UndoKind<Step> kind() {
     return KIND;
   }
 
   @Override
-  public Permission needs() {
-    return Permission.EDIT;
-  }
-
-  @Override
-  public void undo(String data) {
-    Step step = json.read(data, Step.class);
+  public void takeBack(Step step) {
     ShopTool owner = tools.lock(step.toolId()).orElseThrow();
     if (owner.versionNo != step.to()) {
       throw Refusal.conflict(

@@ -4,49 +4,41 @@ import arborline.core.machine.Machine;
 import arborline.server.account.Permission;
 import arborline.server.library.Tools;
 import arborline.server.live.Live;
-import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
 import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Puts places of a load plan back to what they were. */
 @Component
-class PlanUndo implements Undo {
+class PlanUndo implements Undo<Plans.Before> {
 
-  static final String KIND = "plan.changed";
+  static final UndoKind<Plans.Before> KIND =
+      new UndoKind<>("plan.changed", 1, Plans.Before.class, Permission.LOAD);
 
   private final Machines machines;
   private final PlanRepository places;
   private final Plans plans;
   private final Tools tools;
-  private final Json json;
   private final Live live;
 
-  PlanUndo(
-      Machines machines, PlanRepository places, Plans plans, Tools tools, Json json, Live live) {
+  PlanUndo(Machines machines, PlanRepository places, Plans plans, Tools tools, Live live) {
     this.machines = machines;
     this.places = places;
     this.plans = plans;
     this.tools = tools;
-    this.json = json;
     this.live = live;
   }
 
   @Override
-  public String kind() {
+  public UndoKind<Plans.Before> kind() {
     return KIND;
   }
 
   @Override
-  public Permission needs() {
-    return Permission.LOAD;
-  }
-
-  @Override
-  public void undo(String data) {
-    Plans.Before before = json.read(data, Plans.Before.class);
+  public void takeBack(Plans.Before before) {
     Machine machine = machines.lock(before.machineId()).machine();
     before.places().forEach(place -> refuseChanged(machine.id(), place));
     for (Plans.PlaceBefore each : before.places()) {

@@ -3,16 +3,13 @@ package arborline.server.receiving;
 import arborline.core.exchange.Interpreter;
 import arborline.core.inspect.Disposition;
 import arborline.core.library.Numbering;
-import arborline.server.account.Permission;
 import arborline.server.library.AcceptedTools;
 import arborline.server.library.Libraries;
 import arborline.server.live.Live;
-import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.support.StopRequests;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
-import arborline.server.trail.Undo;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -123,7 +120,9 @@ public class Acceptance {
                         "took %s of %s into %s"
                             .formatted(
                                 TrailRecord.count(accepted, "tool"), delivery.name, library.name()))
-                    .undoneBy(TakingUndo.KIND, new TakingUndo.Take(deliveryId, libraryId, takeNo)));
+                    .undoneBy(
+                        AcceptanceUndo.KIND,
+                        new AcceptanceUndo.Take(deliveryId, libraryId, takeNo)));
     live.say("delivery", deliveryId, "taken");
     live.say("library", libraryId, "taken");
     long held = after0.hold() + after0.query();
@@ -221,82 +220,5 @@ public class Acceptance {
         line.number == null ? OptionalInt.empty() : OptionalInt.of(line.number),
         Math.toIntExact(line.position),
         existing == null ? OptionalLong.empty() : OptionalLong.of(existing));
-  }
-
-  /** Takes back a taking: its tools leave the library, its lines are open again. */
-  @org.springframework.stereotype.Component
-  static class TakingUndo implements Undo {
-
-    static final String KIND = "delivery.taken";
-
-    record Take(long deliveryId, long libraryId, int takeNo) {}
-
-    private final DeliveryRepository deliveries;
-    private final Clearing clearing;
-    private final JdbcClient jdbc;
-    private final Json json;
-    private final Live live;
-
-    TakingUndo(
-        DeliveryRepository deliveries, Clearing clearing, JdbcClient jdbc, Json json, Live live) {
-      this.deliveries = deliveries;
-      this.clearing = clearing;
-      this.jdbc = jdbc;
-      this.json = json;
-      this.live = live;
-    }
-
-    @Override
-    public String kind() {
-      return KIND;
-    }
-
-    @Override
-    public Permission needs() {
-      return Permission.RECEIVE;
-    }
-
-    @Override
-    public void undo(String data) {
-      Take take = json.read(data, Take.class);
-      if (deliveries.findById(take.deliveryId()).filter(each -> !clearing.due(each)).isEmpty()) {
-        throw Refusal.conflict(
-            "the delivery was deleted and cleared: which tools came with it is no longer known;"
-                + " delete them in the library");
-      }
-      lockedUnchanged(take);
-      jdbc.sql(
-              """
-              delete e from entry e join delivery_line l on l.taken_tool_id = e.tool_id
-              where l.delivery_id = ? and l.take_no = ? and e.library_id = ?\
-              """)
-          .params(take.deliveryId(), take.takeNo(), take.libraryId())
-          .update();
-      jdbc.sql(
-              """
-              update delivery_line set taken_tool_id = null, take_no = null
-              where delivery_id = ? and take_no = ?\
-              """)
-          .params(take.deliveryId(), take.takeNo())
-          .update();
-      live.say("delivery", take.deliveryId(), "taking undone");
-      live.say("library", take.libraryId(), "taking undone");
-    }
-
-    /** Refuses where the lines of the taking are no longer there as it left them. */
-    private void lockedUnchanged(Take take) {
-      deliveries.touch(take.deliveryId());
-      boolean there =
-          jdbc.sql(
-                  "select exists(select 1 from delivery_line where delivery_id = ? and take_no = ?)")
-              .params(take.deliveryId(), take.takeNo())
-              .query(Boolean.class)
-              .single();
-      if (!there) {
-        throw Refusal.conflict(
-            "the delivery was read again since: which tools came with this taking is no longer"
-                + " known; delete them in the library");
-      }
-    }
   }
 }

@@ -2,16 +2,17 @@ package arborline.server.receiving;
 
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
-import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
 import org.springframework.stereotype.Component;
 
 /** Makes lines of a delivery what they were before they were put right. */
 @Component
-class LineUndo implements Undo {
+class LineUndo implements Undo<LineUndo.Change> {
 
-  static final String KIND = "delivery.lines";
+  static final UndoKind<Change> KIND =
+      new UndoKind<>("delivery.lines", 1, Change.class, Permission.RECEIVE);
 
   private static final int CHUNK = 1000;
 
@@ -20,35 +21,22 @@ class LineUndo implements Undo {
   private final DeliveryRepository deliveries;
   private final LineSnapshots before;
   private final LineChange change;
-  private final Json json;
   private final Live live;
 
-  LineUndo(
-      DeliveryRepository deliveries,
-      LineSnapshots before,
-      LineChange change,
-      Json json,
-      Live live) {
+  LineUndo(DeliveryRepository deliveries, LineSnapshots before, LineChange change, Live live) {
     this.deliveries = deliveries;
     this.before = before;
     this.change = change;
-    this.json = json;
     this.live = live;
   }
 
   @Override
-  public String kind() {
+  public UndoKind<Change> kind() {
     return KIND;
   }
 
   @Override
-  public Permission needs() {
-    return Permission.RECEIVE;
-  }
-
-  @Override
-  public void undo(String data) {
-    Change made = json.read(data, Change.class);
+  public void takeBack(Change made) {
     long id = made.deliveryId();
     int no = made.changeNo();
     Delivery delivery =

@@ -2,44 +2,38 @@ package arborline.server.receiving;
 
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
-import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
 import org.springframework.stereotype.Component;
 
 /** Brings a delivery back that was put away. */
 @Component
-class PutAwayUndo implements Undo {
+class PutAwayUndo implements Undo<PutAwayUndo.PutAway> {
 
-  static final String KIND = "delivery.put-away";
+  static final UndoKind<PutAway> KIND =
+      new UndoKind<>("delivery.put-away", 1, PutAway.class, Permission.RECEIVE);
 
   record PutAway(long deliveryId) {}
 
   private final DeliveryRepository deliveries;
   private final Clearing clearing;
-  private final Json json;
   private final Live live;
 
-  PutAwayUndo(DeliveryRepository deliveries, Clearing clearing, Json json, Live live) {
+  PutAwayUndo(DeliveryRepository deliveries, Clearing clearing, Live live) {
     this.deliveries = deliveries;
     this.clearing = clearing;
-    this.json = json;
     this.live = live;
   }
 
   @Override
-  public String kind() {
+  public UndoKind<PutAway> kind() {
     return KIND;
   }
 
   @Override
-  public Permission needs() {
-    return Permission.RECEIVE;
-  }
-
-  @Override
-  public void undo(String data) {
-    long id = json.read(data, PutAway.class).deliveryId();
+  public void takeBack(PutAway deed) {
+    long id = deed.deliveryId();
     Delivery delivery =
         deliveries
             .putAway(id)

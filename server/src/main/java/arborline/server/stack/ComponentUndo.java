@@ -6,15 +6,17 @@ import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
 import java.util.List;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 
 /** Gives a component back what it was; stacks that stayed with it follow again. */
 @Service
-class ComponentUndo implements Undo {
+class ComponentUndo implements Undo<ComponentUndo.Changed> {
 
-  static final String KIND = "component.changed";
+  static final UndoKind<Changed> KIND =
+      new UndoKind<>("component.changed", 1, Changed.class, Permission.EDIT);
 
   private final Components known;
   private final ComponentRepository components;
@@ -46,18 +48,12 @@ class ComponentUndo implements Undo {
   record Changed(long id, int before, int after, List<Long> stayed) {}
 
   @Override
-  public String kind() {
+  public UndoKind<Changed> kind() {
     return KIND;
   }
 
   @Override
-  public Permission needs() {
-    return Permission.EDIT;
-  }
-
-  @Override
-  public void undo(String data) {
-    Changed changed = json.read(data, Changed.class);
+  public void takeBack(Changed changed) {
     ComponentRow row = components.findById(changed.id()).orElseThrow();
     if (row.versionNo != changed.after()) {
       throw Refusal.conflict(

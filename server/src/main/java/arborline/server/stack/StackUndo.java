@@ -4,19 +4,23 @@ import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.trail.StateUndo;
-import org.springframework.stereotype.Component;
+import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
 
 /** Puts a stack back to what it was. */
-@Component
-class StackUndo extends StateUndo<StackRow, StackState> {
+@Configuration
+class StackUndo {
 
-  static final String KIND = "stack.changed";
+  static final UndoKind<StateUndo.Deed> CHANGED = StateUndo.kind("stack.changed", Permission.EDIT);
 
-  StackUndo(StackRepository stacks, StackVersions versions, Json json, Live live) {
-    super(
-        KIND,
-        Permission.EDIT,
-        new Rows<>(
+  @Bean
+  Undo<StateUndo.Deed> undoStackChanged(
+      StackRepository stacks, StackVersions versions, Json json, Live live) {
+    return new StateUndo<>(
+        CHANGED,
+        new StateUndo.Rows<>(
             stacks::findById,
             StackRow::new,
             row -> {
@@ -24,7 +28,7 @@ class StackUndo extends StateUndo<StackRow, StackState> {
               versions.keep(stacks.save(row));
             },
             stacks::delete),
-        new States<>(StackState.class, StackState::of, StackState::to),
+        new StateUndo.States<>(StackState.class, StackState::of, StackState::to),
         toolId -> live.say("tool", toolId, "stack"),
         json);
   }

@@ -14,7 +14,9 @@ import arborline.server.library.ToolCopied;
 import arborline.server.library.ToolDraft;
 import arborline.server.library.Tools;
 import arborline.server.live.Live;
+import arborline.server.support.Json;
 import arborline.server.support.Refusal;
+import arborline.server.trail.StateUndo;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import java.math.BigDecimal;
@@ -43,7 +45,7 @@ class Stacks implements Attachment {
   private final Tools tools;
   private final NewTools newTools;
   private final StackVersions versions;
-  private final StackUndo undo;
+  private final Json json;
   private final Trail trail;
   private final Live live;
 
@@ -53,7 +55,7 @@ class Stacks implements Attachment {
       Tools tools,
       NewTools newTools,
       StackVersions versions,
-      StackUndo undo,
+      Json json,
       Trail trail,
       Live live) {
     this.stacks = stacks;
@@ -61,7 +63,7 @@ class Stacks implements Attachment {
     this.tools = tools;
     this.newTools = newTools;
     this.versions = versions;
-    this.undo = undo;
+    this.json = json;
     this.trail = trail;
     this.live = live;
   }
@@ -303,7 +305,8 @@ class Stacks implements Attachment {
     live.say("tool", row.toolId, "stack");
     return trail.record(
         TrailRecord.of("tool", row.toolId, text + tools.get(row.toolId).tool().code())
-            .undoneBy(StackUndo.KIND, undo.deed(row.id, row.toolId, before, after)));
+            .undoneBy(
+                StackUndo.CHANGED, StateUndo.Deed.of(json, row.id, row.toolId, before, after)));
   }
 
   @Override

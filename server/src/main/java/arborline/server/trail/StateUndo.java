@@ -18,36 +18,11 @@ import org.jspecify.annotations.Nullable;
  *
  * @param <R> the thing as a row
  * @param <S> everything of the thing but its identity, compared by {@code equals}
+ * @param tell tells those who look at the owner
  */
-public abstract class StateUndo<R, S> implements Undo {
-
-  private final String kind;
-  private final Permission needs;
-  private final Rows<R> rows;
-  private final States<R, S> states;
-  private final LongConsumer tell;
-  private final Json json;
-
-  /**
-   * An undo of one kind of thing.
-   *
-   * @param needs what somebody needs to do, and so to take back, such a deed
-   * @param tell tells those who look at the owner
-   */
-  protected StateUndo(
-      String kind,
-      Permission needs,
-      Rows<R> rows,
-      States<R, S> states,
-      LongConsumer tell,
-      Json json) {
-    this.kind = kind;
-    this.needs = needs;
-    this.rows = rows;
-    this.states = states;
-    this.tell = tell;
-    this.json = json;
-  }
+public record StateUndo<R, S>(
+    UndoKind<Deed> kind, Rows<R> rows, States<R, S> states, LongConsumer tell, Json json)
+    implements Undo<StateUndo.Deed> {
 
   /**
    * Where the things are kept.
@@ -67,30 +42,25 @@ public abstract class StateUndo<R, S> implements Undo {
    * @param before null where the deed made the thing
    * @param after null where the deed took it away
    */
-  public record Deed(long id, long owner, @Nullable String before, @Nullable String after) {}
+  public record Deed(long id, long owner, @Nullable String before, @Nullable String after) {
 
-  /** What is to be kept of a deed. */
-  public final Deed deed(long id, long owner, @Nullable S before, @Nullable S after) {
-    return new Deed(
-        id,
-        owner,
-        before == null ? null : json.text(before),
-        after == null ? null : json.text(after));
+    public static Deed of(
+        Json json, long id, long owner, @Nullable Object before, @Nullable Object after) {
+      return new Deed(
+          id,
+          owner,
+          before == null ? null : json.text(before),
+          after == null ? null : json.text(after));
+    }
+  }
+
+  /** A kind of such deeds. */
+  public static UndoKind<Deed> kind(String name, Permission needs) {
+    return new UndoKind<>(name, 1, Deed.class, needs);
   }
 
   @Override
-  public final String kind() {
-    return kind;
-  }
-
-  @Override
-  public final Permission needs() {
-    return needs;
-  }
-
-  @Override
-  public final void undo(String data) {
-    Deed deed = json.read(data, Deed.class);
+  public void takeBack(Deed deed) {
     Optional<R> now = rows.find().apply(deed.id());
     if (!Objects.equals(now.map(states.of()).orElse(null), state(deed.after()))) {
       throw Refusal.conflict("this was changed again since; take the later change back first");

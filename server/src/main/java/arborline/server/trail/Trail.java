@@ -22,12 +22,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class Trail {
 
   private final TrailRepository entries;
-  private final ObjectProvider<Undo> undos;
+  private final ObjectProvider<Undo<?>> undos;
   private final Json json;
   private final Live live;
   private final Clock clock;
 
-  Trail(TrailRepository entries, ObjectProvider<Undo> undos, Json json, Live live, Clock clock) {
+  Trail(TrailRepository entries, ObjectProvider<Undo<?>> undos, Json json, Live live, Clock clock) {
     this.entries = entries;
     this.undos = undos;
     this.json = json;
@@ -38,7 +38,7 @@ public class Trail {
   /** Writes what was done and returns the id under which it can be taken back. */
   @Transactional(propagation = Propagation.MANDATORY)
   public long record(TrailRecord said) {
-    String data = said.undoData() == null ? null : json.text(said.undoData());
+    String data = said.deed() == null ? null : json.text(said.deed().data());
     TrailEntry entry = entries.save(new TrailEntry(Instant.now(clock), Actor.name(), said, data));
     live.say("trail", entry.id, "");
     return entry.id;
@@ -49,19 +49,29 @@ public class Trail {
   public void undo(long id) {
     TrailEntry entry =
         entries.findById(id).orElseThrow(() -> Refusal.notFound("no such line on the trail"));
-    Undo undo = entry.undoKind == null ? null : byKind().get(entry.undoKind);
+    Undo<?> undo = entry.undoKind == null ? null : byKind().get(entry.undoKind);
     if (undo == null) {
       throw Refusal.conflict("this cannot be taken back");
     }
-    if (!Actor.may(undo.needs())) {
+    if (!Actor.may(undo.kind().needs())) {
       throw new AccessDeniedException("taking this back needs the right to do it");
     }
     if (entries.claim(id) == 0) {
       throw Refusal.conflict("this has been taken back already");
     }
-    undo.undo(entry.undoData);
+    takeBack(undo, entry);
     entries.undone(
         id, record(TrailRecord.of(entry.subjectKind, entry.subjectId, "took back: " + entry.said)));
+  }
+
+  private <D> void takeBack(Undo<D> undo, TrailEntry entry) {
+    UndoKind<D> kind = undo.kind();
+    if (entry.undoVersion != kind.version()) {
+      throw Refusal.conflict(
+          "this was done with another version of Arbor Line, which kept too little to take it"
+              + " back; change it by hand");
+    }
+    undo.takeBack(json.read(entry.undoData, kind.keeps()));
   }
 
   @Transactional(readOnly = true)
@@ -69,7 +79,8 @@ public class Trail {
     return entries.before(at, id, Limit.of(limit));
   }
 
-  private Map<String, Undo> byKind() {
-    return undos.stream().collect(Collectors.toMap(Undo::kind, Function.identity()));
+  private Map<String, Undo<?>> byKind() {
+    return undos.stream()
+        .collect(Collectors.toMap(undo -> undo.kind().name(), Function.identity()));
   }
 }

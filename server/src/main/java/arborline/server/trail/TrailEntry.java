@@ -20,6 +20,7 @@ class TrailEntry {
   String subjectId;
   String said;
   String undoKind;
+  int undoVersion;
   String undoData;
   Long undoneBy;
 
@@ -31,7 +32,8 @@ class TrailEntry {
     this.subjectKind = said.subjectKind();
     this.subjectId = said.subjectId();
     this.said = said.text().length() > 500 ? said.text().substring(0, 500) : said.text();
-    this.undoKind = said.undoKind();
+    this.undoKind = said.deed() == null ? null : said.deed().kind().name();
+    this.undoVersion = said.deed() == null ? 0 : said.deed().kind().version();
     this.undoData = undoData;
   }
 }

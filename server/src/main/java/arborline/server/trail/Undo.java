@@ -1,20 +1,35 @@
 package arborline.server.trail;
 
-import arborline.server.account.Permission;
+import java.util.function.Consumer;
 
-/** Takes one kind of deed back. A bean of this type is found by its kind. */
-public interface Undo {
+/**
+ * Takes one kind of deed back. A bean of this type is found by its kind.
+ *
+ * @param <D> what was kept of the deed
+ */
+public interface Undo<D> {
 
-  String kind();
-
-  /** What somebody needs to take it back: the same as to do it. */
-  Permission needs();
+  UndoKind<D> kind();
 
   /**
-   * Takes it back.
+   * Takes a deed back, in the transaction that says so on the trail.
    *
-   * @param data what was kept, as JSON
    * @throws arborline.server.support.Refusal where later changes stand in the way
    */
-  void undo(String data);
+  void takeBack(D deed);
+
+  /** An undo that is one action. */
+  static <D> Undo<D> of(UndoKind<D> kind, Consumer<D> action) {
+    return new Undo<>() {
+      @Override
+      public UndoKind<D> kind() {
+        return kind;
+      }
+
+      @Override
+      public void takeBack(D deed) {
+        action.accept(deed);
+      }
+    };
+  }
 }

@@ -2,9 +2,9 @@ package arborline.server.trail;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
-import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
@@ -17,6 +17,8 @@ import arborline.server.support.Refusal;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
@@ -29,22 +31,29 @@ import org.springframework.security.core.context.SecurityContextHolder;
 
 class TrailTest {
 
+  private record Changed(long toolId) {}
+
+  private static final Changed NEW_DC = new Changed(7);
   private static final Instant NOON = Instant.parse("2026-11-23T12:00:00Z");
 
   private final TrailRepository entries = mock(TrailRepository.class);
-  private final Undo undo = mock(Undo.class);
+  private static final UndoKind<Changed> CHANGED =
+      new UndoKind<>("test", 2, Changed.class, Permission.EDIT);
+
+  private final List<Changed> takenBack = new ArrayList<>();
+  private Undo<Changed> undo = Undo.of(CHANGED, takenBack::add);
   private final TrailEntry deed =
       new TrailEntry(
-          NOON, "lead", TrailRecord.of("tool", 7, "changed DC").undoneBy("test", null), "{}");
+          NOON, "lead", TrailRecord.of("tool", 7, "changed DC").undoneBy(CHANGED, NEW_DC), "{}");
   private Trail trail;
 
   @BeforeEach
   void aDeedThatCanBeTakenBack() {
     @SuppressWarnings("unchecked")
-    ObjectProvider<Undo> undos = mock(ObjectProvider.class);
+    ObjectProvider<Undo<?>> undos = mock(ObjectProvider.class);
     when(undos.stream()).thenAnswer(call -> Stream.of(undo));
-    when(undo.kind()).thenReturn("test");
-    when(undo.needs()).thenReturn(Permission.EDIT);
+    Json json = mock(Json.class);
+    when(json.read("{}", Changed.class)).thenReturn(NEW_DC);
     when(entries.findById(7)).thenReturn(Optional.of(deed));
     when(entries.claim(7)).thenReturn(1, 0);
     when(entries.save(any()))
@@ -53,9 +62,7 @@ class TrailTest {
           saved.id = 8L;
           return saved;
         });
-    trail =
-        new Trail(
-            entries, undos, mock(Json.class), mock(Live.class), Clock.fixed(NOON, ZoneOffset.UTC));
+    trail = new Trail(entries, undos, json, mock(Live.class), Clock.fixed(NOON, ZoneOffset.UTC));
     actAs("EDIT");
   }
 
@@ -72,13 +79,18 @@ class TrailTest {
   @Test
   void takingBackIsADeedOfItsOwn() {
     trail.undo(7);
-    verify(undo).undo("{}");
+    assertEquals(List.of(NEW_DC), takenBack);
     verify(entries).undone(7, 8);
   }
 
   @Test
   void whatLaterChangesForbidStaysDone() {
-    doThrow(Refusal.conflict("the tool is in pocket 4 now")).when(undo).undo(any());
+    undo =
+        Undo.of(
+            CHANGED,
+            changed -> {
+              throw Refusal.conflict("the tool is in pocket 4 now");
+            });
     assertEquals(
         "the tool is in pocket 4 now",
         assertThrows(Refusal.class, () -> trail.undo(7)).getMessage());
@@ -90,14 +102,22 @@ class TrailTest {
   void nobodyTakesBackTwice() {
     trail.undo(7);
     assertThrows(Refusal.class, () -> trail.undo(7));
-    verify(undo).undo("{}");
+    assertEquals(List.of(NEW_DC), takenBack);
   }
 
   @Test
   void whoMayNotDoItMayNotTakeItBack() {
     actAs("LOAD");
     assertThrows(AccessDeniedException.class, () -> trail.undo(7));
-    verify(undo, never()).undo(any());
+    assertEquals(List.of(), takenBack);
+  }
+
+  @Test
+  void whatAnotherVersionKeptIsRefusedInWords() {
+    deed.undoVersion = 1;
+    assertTrue(
+        assertThrows(Refusal.class, () -> trail.undo(7)).getMessage().contains("another version"));
+    assertEquals(List.of(), takenBack);
   }
 
   @Test
