@@ -3,13 +3,13 @@ package arborline.server.library;
 import arborline.core.library.NumberSeries;
 import arborline.core.library.Numbering;
 import arborline.core.tool.Tool;
-import arborline.server.account.Actor;
 import arborline.server.live.Live;
 import arborline.server.support.Bulk;
 import arborline.server.support.Ids;
-import java.time.Clock;
-import java.time.Instant;
+import arborline.server.tool.CurrentTool;
+import arborline.server.tool.ToolStore;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.OptionalInt;
 import org.springframework.stereotype.Service;
@@ -21,18 +21,18 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(propagation = Propagation.MANDATORY)
 public class AcceptedTools {
 
-  private final ToolStore shelves;
+  private final EntryStore libraries;
+  private final ToolStore store;
   private final Bulk bulk;
   private final Ids ids;
   private final Live live;
-  private final Clock clock;
 
-  AcceptedTools(ToolStore shelves, Bulk bulk, Ids ids, Live live, Clock clock) {
-    this.shelves = shelves;
+  AcceptedTools(EntryStore libraries, ToolStore store, Bulk bulk, Ids ids, Live live) {
+    this.libraries = libraries;
+    this.store = store;
     this.bulk = bulk;
     this.ids = ids;
     this.live = live;
-    this.clock = clock;
   }
 
   /**
@@ -56,39 +56,41 @@ public class AcceptedTools {
       this.libraryId = libraryId;
       this.section = section;
       this.origin = origin;
-      this.numbers = shelves.series(libraryId, numbering);
+      this.numbers = libraries.series(libraryId, numbering);
     }
 
     /** Takes a batch and returns the tool ids in the same order. */
     public List<Long> take(List<Arriving> batch) {
-      List<ShopTool> tools = new ArrayList<>(batch.size());
-      List<ToolVersion> versions = new ArrayList<>(batch.size());
+      List<CurrentTool> tools = tools(batch);
       List<Entry> entries = new ArrayList<>(batch.size());
-      List<Long> taken = new ArrayList<>(batch.size());
-      Instant now = Instant.now(clock);
-      String who = Actor.name();
-      for (Arriving each : batch) {
-        Tool tool = each.tool();
-        ShopTool owner;
-        if (each.existingToolId().isPresent()) {
-          owner = shelves.tool(each.existingToolId().getAsLong());
-        } else {
-          long toolId = ids.next("tool");
-          ToolVersion version =
-              new ToolVersion(ids.next("tool_version"), toolId, 1, tool, origin, now, who);
-          versions.add(version);
-          owner = new ShopTool(toolId, tool.code(), version);
-          tools.add(owner);
-        }
-        int number = numbers.next(each.number(), ToolStore.process(tool), each.position());
-        renumbered += each.number().isPresent() && each.number().getAsInt() != number ? 1 : 0;
-        entries.add(new Entry(ids.next("entry"), libraryId, owner, number, section, tool));
-        taken.add(owner.id);
+      for (int i = 0; i < batch.size(); i++) {
+        Arriving arriving = batch.get(i);
+        OptionalInt kept = arriving.number();
+        int number = numbers.next(kept, EntryStore.process(arriving.tool()), arriving.position());
+        renumbered += kept.isPresent() && kept.getAsInt() != number ? 1 : 0;
+        entries.add(new Entry(ids.next("entry"), libraryId, tools.get(i), number, section));
       }
-      bulk.insert(ToolVersion.TARGET, versions);
-      bulk.insert(ShopTool.TARGET, tools);
       bulk.insert(Entry.TARGET, entries);
-      return taken;
+      return tools.stream().map(CurrentTool::id).toList();
+    }
+
+    /** The shop's own of the tools, and new ones where the shop has none. */
+    private List<CurrentTool> tools(List<Arriving> batch) {
+      Iterator<CurrentTool> added =
+          store
+              .addAll(
+                  batch.stream()
+                      .filter(arriving -> arriving.existingToolId().isEmpty())
+                      .map(Arriving::tool)
+                      .toList(),
+                  origin)
+              .iterator();
+      return batch.stream()
+          .map(arriving ->
+              arriving.existingToolId().isPresent()
+                  ? store.get(arriving.existingToolId().getAsLong())
+                  : added.next())
+          .toList();
     }
 
     /** How many tools could not keep the number they came with. */
@@ -99,7 +101,7 @@ public class AcceptedTools {
 
   /** Begins an intake; refused where the library does not exist. */
   public Session into(long libraryId, String section, String origin, Numbering numbering) {
-    shelves.library(libraryId);
+    libraries.library(libraryId);
     live.say("library", libraryId, "");
     return new Session(libraryId, section, origin, numbering);
   }

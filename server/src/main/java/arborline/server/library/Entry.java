@@ -1,7 +1,8 @@
 package arborline.server.library;
 
-import arborline.core.tool.Tool;
 import arborline.server.support.Bulk;
+import arborline.server.tool.CurrentTool;
+import arborline.server.tool.StoredTools;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.math.BigDecimal;
@@ -52,20 +53,20 @@ class Entry {
 
   protected Entry() {}
 
-  Entry(long id, long libraryId, ShopTool owner, int number, String section, Tool tool) {
+  Entry(long id, long libraryId, CurrentTool tool, int number, String section) {
     this.id = id;
     this.libraryId = libraryId;
-    this.toolId = owner.id;
+    this.toolId = tool.id();
     this.number = number;
     this.section = section;
-    follow(owner, tool);
+    follow(tool);
   }
 
-  final void follow(ShopTool owner, Tool tool) {
-    this.versionId = owner.versionId;
-    this.code = owner.code;
-    this.name = tool.name();
-    this.classId = tool.toolClass();
-    this.dc = StoredTools.diameter(tool);
+  final void follow(CurrentTool tool) {
+    this.versionId = tool.versionId();
+    this.code = tool.code();
+    this.name = tool.tool().name();
+    this.classId = tool.tool().toolClass();
+    this.dc = StoredTools.diameter(tool.tool());
   }
 }

@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
@@ -16,6 +17,26 @@ interface EntryRepository extends Repository<Entry, Long> {
 
   @Query("select e.number from Entry e where e.libraryId = :libraryId")
   List<Integer> numbers(long libraryId);
+
+  /** Tools of a library after one of them, by identity. */
+  @Query(
+      "select e.toolId from Entry e where e.libraryId = :libraryId and e.toolId > :toolId"
+          + " order by e.toolId")
+  List<Long> toolsAfter(long libraryId, long toolId, Limit limit);
+
+  /** Entries of a library after one of them, by code. */
+  @Query(
+      "select e from Entry e where e.libraryId = :libraryId and e.code >= :code"
+          + " and (e.code > :code or e.id > :id) order by e.code, e.id")
+  List<Entry> after(long libraryId, String code, long id, Limit limit);
+
+  /** The smallest number of a tool in any library. */
+  record ToolNumber(long toolId, int number) {}
+
+  @Query(
+      "select e.toolId, min(e.number) from Entry e where e.toolId in (:toolIds)"
+          + " group by e.toolId")
+  List<ToolNumber> smallestNumbers(Collection<Long> toolIds);
 
   Optional<Entry> findByLibraryIdAndNumber(long libraryId, int number);
 

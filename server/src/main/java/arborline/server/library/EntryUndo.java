@@ -3,6 +3,7 @@ package arborline.server.library;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
+import arborline.server.tool.ToolStore;
 import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
 import jakarta.persistence.EntityManager;
@@ -13,62 +14,54 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class EntryUndo {
 
-  static final UndoKind<Shelved> ADDED =
-      new UndoKind<>("entry.added", 1, Shelved.class, Permission.EDIT);
-  static final UndoKind<Shelved> REMOVED =
-      new UndoKind<>("entry.removed", 1, Shelved.class, Permission.EDIT);
+  static final UndoKind<Held> ADDED = new UndoKind<>("entry.added", 1, Held.class, Permission.EDIT);
+  static final UndoKind<Held> REMOVED =
+      new UndoKind<>("entry.removed", 1, Held.class, Permission.EDIT);
 
   /** Enough to put an entry back. */
-  record Shelved(long entryId, long libraryId, long toolId, int number, String section) {
+  record Held(long entryId, long libraryId, long toolId, int number, String section) {
 
-    static Shelved of(Entry entry) {
-      return new Shelved(entry.id, entry.libraryId, entry.toolId, entry.number, entry.section);
+    static Held of(Entry entry) {
+      return new Held(entry.id, entry.libraryId, entry.toolId, entry.number, entry.section);
     }
   }
 
   @Bean
-  Undo<Shelved> undoEntryAdded(EntryRepository entries, Live live) {
+  Undo<Held> undoEntryAdded(EntryRepository entries, Live live) {
     return Undo.of(
         ADDED,
-        shelved -> {
+        held -> {
           entries
-              .findByLibraryIdAndToolId(shelved.libraryId(), shelved.toolId())
+              .findByLibraryIdAndToolId(held.libraryId(), held.toolId())
               .ifPresent(entries::delete);
-          live.say("library", shelved.libraryId(), "");
+          live.say("library", held.libraryId(), "");
         });
   }
 
   @Bean
-  Undo<Shelved> undoEntryRemoved(
-      EntityManager entities,
-      EntryRepository entries,
-      ToolRepository tools,
-      VersionRepository versions,
-      Live live) {
+  Undo<Held> undoEntryRemoved(
+      EntityManager entities, EntryRepository entries, ToolStore tools, Live live) {
     return Undo.of(
         REMOVED,
-        shelved -> {
-          if (entries.findByLibraryIdAndToolId(shelved.libraryId(), shelved.toolId()).isPresent()) {
+        held -> {
+          if (entries.findByLibraryIdAndToolId(held.libraryId(), held.toolId()).isPresent()) {
             throw Refusal.conflict("the library holds it again already");
           }
           entries
-              .findByLibraryIdAndNumber(shelved.libraryId(), shelved.number())
+              .findByLibraryIdAndNumber(held.libraryId(), held.number())
               .ifPresent(now -> {
                 throw Refusal.conflict(
                     "number %d of the library is %s now; take that one out first"
-                        .formatted(shelved.number(), now.code));
+                        .formatted(held.number(), now.code));
               });
-          ShopTool owner = tools.findById(shelved.toolId()).orElseThrow();
-          ToolVersion version = versions.findById(owner.versionId).orElseThrow();
           entities.persist(
               new Entry(
-                  shelved.entryId(),
-                  shelved.libraryId(),
-                  owner,
-                  shelved.number(),
-                  shelved.section(),
-                  version.tool(owner.code)));
-          live.say("library", shelved.libraryId(), "");
+                  held.entryId(),
+                  held.libraryId(),
+                  tools.get(held.toolId()),
+                  held.number(),
+                  held.section()));
+          live.say("library", held.libraryId(), "");
         });
   }
 }

@@ -5,10 +5,11 @@ import arborline.core.tool.Tool;
 import arborline.core.tool.outline.Outline;
 import arborline.server.support.Json;
 import arborline.server.support.ReadyJson;
+import arborline.server.tool.Tools;
+import arborline.server.tool.ValueView;
 import com.github.benmanes.caffeine.cache.CacheLoader;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
-import jakarta.persistence.EntityManager;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,15 +33,15 @@ class ListPreviews {
    */
   record Look(ReadyJson values, ReadyJson outline) {}
 
-  private final EntityManager entities;
+  private final Tools tools;
   private final Json json;
   private final LoadingCache<Long, Look> looks =
       Caffeine.newBuilder()
           .maximumSize(MOST)
           .build(CacheLoader.<Long, Look>bulk(versions -> read(Set.copyOf(versions))));
 
-  ListPreviews(EntityManager entities, Json json) {
-    this.entities = entities;
+  ListPreviews(Tools tools, Json json) {
+    this.tools = tools;
     this.json = json;
   }
 
@@ -51,16 +52,7 @@ class ListPreviews {
 
   private Map<Long, Look> read(Set<Long> versions) {
     Map<Long, Look> read = new LinkedHashMap<>();
-    entities
-        .createQuery(
-            "select v.id, v.name, v.classId, v.vals from ToolVersion v where v.id in (:ids)",
-            Object[].class)
-        .setParameter("ids", List.copyOf(versions))
-        .getResultList()
-        .forEach(row ->
-            read.put(
-                (Long) row[0],
-                look(StoredTools.tool("", (String) row[1], (String) row[2], (String) row[3]))));
+    tools.versions(versions).forEach((id, tool) -> read.put(id, look(tool)));
     return read;
   }
 

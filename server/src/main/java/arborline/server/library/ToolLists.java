@@ -6,6 +6,8 @@ import arborline.core.tool.outline.Outline;
 import arborline.server.support.ReadyJson;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
+import arborline.server.tool.ExampleTools;
+import arborline.server.tool.ValueView;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.util.ArrayList;

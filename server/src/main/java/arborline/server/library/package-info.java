@@ -1,2 +1,2 @@
-/** Libraries, their tools and versions: lists, sheets, changes, export. */
+/** Libraries: which tools they hold under which number, lists of them, tools that enter. */
 package arborline.server.library;

@@ -2,9 +2,9 @@ package arborline.server.machine;
 
 import arborline.core.machine.Machine;
 import arborline.server.account.Permission;
-import arborline.server.library.Tools;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
+import arborline.server.tool.Tools;
 import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
 import java.util.Objects;

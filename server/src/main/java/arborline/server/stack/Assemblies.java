@@ -3,7 +3,7 @@ package arborline.server.stack;
 import arborline.core.machine.Assembly;
 import arborline.core.stack.Cutter;
 import arborline.core.stack.Stack;
-import arborline.server.library.Tools;
+import arborline.server.tool.Tools;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -6,11 +6,11 @@ import arborline.core.stack.Component;
 import arborline.core.stack.Cutter;
 import arborline.core.stack.StepSolid;
 import arborline.server.account.MayEdit;
-import arborline.server.library.NewTools;
-import arborline.server.library.ToolDraft;
-import arborline.server.library.Tools;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
+import arborline.server.tool.ToolDraft;
+import arborline.server.tool.ToolJudge;
+import arborline.server.tool.Tools;
 import arborline.server.trail.Undoable;
 import java.io.IOException;
 import java.time.Clock;
@@ -169,7 +169,7 @@ class StackController {
   /** What could hold a tool that somebody describes: goes into a spindle and takes its shank. */
   @PostMapping("/stacks/offers")
   Slice<PartOffer> holding(@RequestBody ToolDraft draft) {
-    Optional<Cutter> cutter = Cutter.of(NewTools.read(draft));
+    Optional<Cutter> cutter = Cutter.of(ToolJudge.inspect(draft).tool());
     return Slice.all(
         components.all().stream()
             .filter(known -> !known.retired())

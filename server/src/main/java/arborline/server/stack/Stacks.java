@@ -8,14 +8,15 @@ import arborline.core.stack.Pocket;
 import arborline.core.stack.Stack;
 import arborline.core.stack.StackShape;
 import arborline.core.stack.Wall;
-import arborline.server.library.Attachment;
-import arborline.server.library.NewTools;
+import arborline.server.exchange.Attachment;
+import arborline.server.library.LibraryTools;
 import arborline.server.library.ToolCopied;
-import arborline.server.library.ToolDraft;
-import arborline.server.library.Tools;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
+import arborline.server.tool.ToolDone;
+import arborline.server.tool.ToolDraft;
+import arborline.server.tool.Tools;
 import arborline.server.trail.StateUndo;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
@@ -43,7 +44,7 @@ class Stacks implements Attachment {
   private final StackRepository stacks;
   private final Components components;
   private final Tools tools;
-  private final NewTools newTools;
+  private final LibraryTools libraryTools;
   private final StackVersions versions;
   private final Json json;
   private final Trail trail;
@@ -53,7 +54,7 @@ class Stacks implements Attachment {
       StackRepository stacks,
       Components components,
       Tools tools,
-      NewTools newTools,
+      LibraryTools libraryTools,
       StackVersions versions,
       Json json,
       Trail trail,
@@ -61,7 +62,7 @@ class Stacks implements Attachment {
     this.stacks = stacks;
     this.components = components;
     this.tools = tools;
-    this.newTools = newTools;
+    this.libraryTools = libraryTools;
     this.versions = versions;
     this.json = json;
     this.trail = trail;
@@ -238,7 +239,7 @@ class Stacks implements Attachment {
   /** A new tool together with the stack that holds it; both or neither. */
   @Transactional
   HeldTool create(long libraryId, ToolDraft tool, StackDraft stack) {
-    NewTools.Created created = newTools.create(libraryId, tool);
+    ToolDone created = libraryTools.create(libraryId, tool);
     return new HeldTool(created.toolId(), keep(created.toolId(), stack).id(), created.undo());
   }
 

@@ -1,9 +1,11 @@
-package arborline.server.library;
+package arborline.server.naming;
 
 import arborline.core.naming.NamePattern;
 import arborline.core.property.Dictionary;
 import arborline.server.account.MayEdit;
+import arborline.server.library.LibraryPatterns.NamingPatterns;
 import arborline.server.support.Slice;
+import arborline.server.tool.ToolDraft;
 import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
@@ -50,13 +52,13 @@ class NamingController {
   }
 
   @GetMapping("/libraries/{id}/naming")
-  Naming.NamingPatterns patterns(@PathVariable long id) {
+  NamingPatterns patterns(@PathVariable long id) {
     return naming.patterns(id);
   }
 
   @PutMapping("/libraries/{id}/naming")
   @MayEdit
-  PatternsKept keep(@PathVariable long id, @RequestBody Naming.NamingPatterns patterns) {
+  PatternsKept keep(@PathVariable long id, @RequestBody NamingPatterns patterns) {
     return new PatternsKept(naming.keep(id, patterns));
   }
 
@@ -64,7 +66,7 @@ class NamingController {
   @PostMapping("/libraries/{id}/naming/preview")
   Naming.NamingPreview preview(
       @PathVariable long id,
-      @RequestBody Naming.NamingPatterns patterns,
+      @RequestBody NamingPatterns patterns,
       @RequestParam(defaultValue = "0") long after) {
     return naming.preview(id, patterns, after);
   }

@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.server.tool;
 
 import java.util.List;
 import java.util.Optional;

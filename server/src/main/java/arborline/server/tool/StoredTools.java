@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.server.tool;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.CellsJson;

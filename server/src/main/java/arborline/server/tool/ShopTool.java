@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.server.tool;
 
 import arborline.core.library.Codes;
 import arborline.server.support.Bulk;

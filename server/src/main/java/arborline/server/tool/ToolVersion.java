@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.server.tool;
 
 import arborline.core.inspect.ContentHash;
 import arborline.core.tool.Tool;

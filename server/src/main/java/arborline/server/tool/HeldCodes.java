@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.server.tool;
 
 import arborline.core.library.Codes;
 import arborline.server.account.Actor;
@@ -90,7 +90,7 @@ public class HeldCodes {
    *
    * @return until when; empty where somebody was faster
    */
-  Optional<Instant> reserve(String code) {
+  public Optional<Instant> reserve(String code) {
     String key = Codes.key(code);
     Instant until = Instant.now(clock).plus(PROMISE);
     LocalDateTime end = LocalDateTime.ofInstant(until, ZoneOffset.UTC);

@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.server.tool;
 
 import java.util.Collection;
 import java.util.List;

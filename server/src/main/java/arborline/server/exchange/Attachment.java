@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.server.exchange;
 
 import java.util.Collection;
 import java.util.Map;

@@ -1,13 +1,21 @@
-package arborline.server.library;
+package arborline.server.naming;
 
 import arborline.core.library.Codes;
 import arborline.core.naming.NamePattern;
 import arborline.core.naming.Renaming;
 import arborline.core.tool.Tool;
+import arborline.server.library.LibraryPatterns;
+import arborline.server.library.LibraryPatterns.NamingPatterns;
+import arborline.server.library.LibraryTools;
 import arborline.server.support.Refusal;
+import arborline.server.tool.CurrentTool;
+import arborline.server.tool.HeldCodes;
+import arborline.server.tool.ToolDraft;
+import arborline.server.tool.ToolJudge;
+import arborline.server.tool.ToolStore;
+import arborline.server.tool.Tools;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
-import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -28,30 +36,27 @@ class Naming {
   static final int PAGE = 500;
   private static final int ATTEMPTS = 50;
 
-  private final EntityManager entities;
-  private final ToolStore shelves;
-  private final ToolRepository tools;
-  private final VersionRepository versions;
+  private final LibraryPatterns libraries;
+  private final LibraryTools contents;
+  private final Tools tools;
+  private final ToolStore store;
   private final HeldCodes held;
   private final Trail trail;
 
   Naming(
-      EntityManager entities,
-      ToolStore shelves,
-      ToolRepository tools,
-      VersionRepository versions,
+      LibraryPatterns libraries,
+      LibraryTools contents,
+      Tools tools,
+      ToolStore store,
       HeldCodes held,
       Trail trail) {
-    this.entities = entities;
-    this.shelves = shelves;
+    this.libraries = libraries;
+    this.contents = contents;
     this.tools = tools;
-    this.versions = versions;
+    this.store = store;
     this.held = held;
     this.trail = trail;
   }
-
-  /** The patterns of a library; an empty one asks for nothing. */
-  record NamingPatterns(String code, String name) {}
 
   /**
    * What patterns make of a stretch of a library.
@@ -81,24 +86,15 @@ class Naming {
 
   @Transactional(readOnly = true)
   public NamingPatterns patterns(long libraryId) {
-    Library library = shelves.library(libraryId);
-    return new NamingPatterns(library.codePattern, library.namePattern);
+    return libraries.of(libraryId).patterns();
   }
 
   @Transactional
   public long keep(long libraryId, NamingPatterns wanted) {
-    Library library = shelves.library(libraryId);
-    NamingPatterns before = new NamingPatterns(library.codePattern, library.namePattern);
+    libraries.of(libraryId);
     pattern("code", wanted.code());
     pattern("name", wanted.name());
-    if (before.equals(wanted)) {
-      return 0;
-    }
-    library.codePattern = wanted.code();
-    library.namePattern = wanted.name();
-    return trail.record(
-        TrailRecord.of("library", libraryId, "changed the naming patterns of " + library.name)
-            .undoneBy(RenameUndo.PATTERNS, new RenameUndo.Patterns(libraryId, before, wanted)));
+    return libraries.keep(libraryId, wanted);
   }
 
   private static Optional<NamePattern> pattern(String what, String text) {
@@ -117,7 +113,7 @@ class Naming {
   /** What patterns, kept or just typed, make of the tools of a library from a cursor on. */
   @Transactional(readOnly = true)
   public NamingPreview preview(long libraryId, NamingPatterns typed, long after) {
-    shelves.library(libraryId);
+    libraries.of(libraryId);
     NamePattern.Read code = NamePattern.read(typed.code());
     NamePattern.Read name = NamePattern.read(typed.name());
     List<Renaming.Known> known = stretch(libraryId, after);
@@ -138,22 +134,9 @@ class Naming {
   }
 
   private List<Renaming.Known> stretch(long libraryId, long after) {
-    return entities
-        .createQuery(
-            "select t, v from Entry e join ShopTool t on t.id = e.toolId"
-                + " join ToolVersion v on v.id = t.versionId"
-                + " where e.libraryId = :library and t.id > :after order by t.id",
-            Object[].class)
-        .setParameter("library", libraryId)
-        .setParameter("after", after)
-        .setMaxResults(PAGE + 1)
-        .getResultStream()
-        .map(row -> known((ShopTool) row[0], (ToolVersion) row[1]))
-        .toList();
-  }
-
-  private static Renaming.Known known(ShopTool owner, ToolVersion version) {
-    return new Renaming.Known(owner.id, version.tool(owner.code));
+    List<Long> ids = contents.after(libraryId, after, PAGE + 1);
+    Map<Long, CurrentTool> current = ids.isEmpty() ? Map.of() : tools.current(ids);
+    return ids.stream().map(id -> new Renaming.Known(id, current.get(id).tool())).toList();
   }
 
   /** Asks the database once for each code that is considered. */
@@ -161,13 +144,13 @@ class Naming {
     Map<String, Boolean> asked = new HashMap<>();
     return key ->
         asked.computeIfAbsent(
-            key, each -> tools.existsByCodeKey(each) || !held.why(List.of(each)).isEmpty());
+            key, each -> tools.carries(each) || !held.why(List.of(each)).isEmpty());
   }
 
   /** Renames tools by the kept patterns, all or none; refused where the outcome is another now. */
   @Transactional
   public Renamed rename(long libraryId, List<Wanted> wanted) {
-    Library library = shelves.library(libraryId);
+    LibraryPatterns.Named library = libraries.of(libraryId);
     if (wanted.isEmpty() || wanted.size() > PAGE) {
       throw Refusal.badRequest("1 to %d tools can be renamed at once".formatted(PAGE));
     }
@@ -176,7 +159,9 @@ class Naming {
     List<Renaming.Known> known = locked(libraryId, seen.keySet());
     List<Renaming.Step> steps =
         new Renaming(
-                pattern("code", library.codePattern), pattern("name", library.namePattern), taken())
+                pattern("code", library.patterns().code()),
+                pattern("name", library.patterns().name()),
+                taken())
             .plan(known);
     List<RenameUndo.Renamed> done = new ArrayList<>();
     for (Renaming.Step step : steps) {
@@ -196,28 +181,26 @@ class Naming {
                     "library",
                     libraryId,
                     "renamed %s of %s"
-                        .formatted(TrailRecord.count(done.size(), "tool"), library.name))
-                .undoneBy(RenameUndo.TOOLS, new RenameUndo.Deed(done)));
+                        .formatted(TrailRecord.count(done.size(), "tool"), library.library()))
+                .undoneBy(RenameUndo.RENAMED, new RenameUndo.Deed(done)));
     return new Renamed(done.size(), undo);
   }
 
   private List<Renaming.Known> locked(long libraryId, Set<Long> ids) {
     List<Renaming.Known> known = new ArrayList<>();
     for (long id : ids.stream().sorted().toList()) {
-      ShopTool owner = tools.lock(id).orElseThrow(() -> Refusal.notFound("there is no tool " + id));
-      shelves.entry(libraryId, id);
-      known.add(known(owner, versions.findById(owner.versionId).orElseThrow()));
+      CurrentTool now = store.lock(id);
+      contents.check(libraryId, id);
+      known.add(new Renaming.Known(id, now.tool()));
     }
     return known;
   }
 
   private RenameUndo.Renamed rename(Renaming.Step step) {
-    ShopTool owner = tools.findById(step.id()).orElseThrow();
-    int before = owner.versionNo;
-    Tool tool = versions.findById(owner.versionId).orElseThrow().tool(owner.code);
-    shelves.rename(owner, tool, step.newCode(), step.newName(), "renamed by pattern");
+    CurrentTool before = store.get(step.id());
+    CurrentTool after = store.rename(before, step.newCode(), step.newName(), "renamed by pattern");
     return new RenameUndo.Renamed(
-        owner.id, step.code(), step.name(), step.newCode(), before, owner.versionNo);
+        step.id(), step.code(), step.name(), step.newCode(), before.versionNo(), after.versionNo());
   }
 
   /**
@@ -226,10 +209,10 @@ class Naming {
    */
   @Transactional(isolation = Isolation.READ_COMMITTED)
   public ReservedCode reserve(long libraryId, ToolDraft draft) {
-    Library library = shelves.library(libraryId);
-    Tool tool = ToolJudge.inspect(draft.raw()).tool();
+    LibraryPatterns.Named library = libraries.of(libraryId);
+    Tool tool = ToolJudge.inspect(draft).tool();
     String name =
-        pattern("name", library.namePattern)
+        pattern("name", library.patterns().name())
             .flatMap(each -> each.fill(tool, 1).text())
             .orElse(null);
     if (!tool.code().isBlank()) {
@@ -243,7 +226,7 @@ class Naming {
 
   private void refuseTaken(String code) {
     String key = Codes.key(code);
-    if (tools.existsByCodeKey(key)) {
+    if (tools.carries(key)) {
       throw Refusal.conflict("code %s is used; a code is never given twice".formatted(code));
     }
     Optional.ofNullable(held.why(List.of(key)).get(key))
@@ -252,11 +235,11 @@ class Naming {
         });
   }
 
-  private ReservedCode next(Library library, Tool tool, @Nullable String name) {
-    Optional<NamePattern> pattern = pattern("code", library.codePattern);
+  private ReservedCode next(LibraryPatterns.Named library, Tool tool, @Nullable String name) {
+    Optional<NamePattern> pattern = pattern("code", library.patterns().code());
     if (pattern.isEmpty()) {
       throw Refusal.badRequest(
-          "%s has no pattern for codes; set one, or type a code".formatted(library.name));
+          "%s has no pattern for codes; set one, or type a code".formatted(library.library()));
     }
     Set<String> lost = new java.util.HashSet<>();
     java.util.function.Predicate<String> taken = taken();

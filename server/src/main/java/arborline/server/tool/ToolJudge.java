@@ -1,9 +1,10 @@
-package arborline.server.library;
+package arborline.server.tool;
 
 import arborline.core.cutting.Coating;
 import arborline.core.cutting.CutterMaterial;
 import arborline.core.exchange.RawTool;
 import arborline.core.finding.Finding;
+import arborline.core.finding.Severity;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.naming.UsualName;
@@ -17,6 +18,7 @@ import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
 import arborline.core.tool.outline.SegmentTable;
+import arborline.server.support.Refusal;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -26,7 +28,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Answers a draft: what was understood, what the rules say, how it looks. */
-final class ToolJudge {
+public final class ToolJudge {
 
   private ToolJudge() {}
 
@@ -152,5 +154,26 @@ final class ToolJudge {
       case "COATING" -> Coating.all().stream().map(Coating::id).toList();
       default -> List.of();
     };
+  }
+
+  /** What can be understood of a draft. */
+  public static Inspected inspect(ToolDraft draft) {
+    return inspect(draft.raw());
+  }
+
+  /** The tool of a draft, named as is usual where it has no name; refused where it is held. */
+  public static Tool sound(ToolDraft draft) {
+    Inspected inspected = inspect(draft);
+    refuseHolds(inspected.findings());
+    Tool tool = inspected.tool();
+    return tool.name().isBlank() ? tool.named(tool.code(), UsualName.of(tool)) : tool;
+  }
+
+  static void refuseHolds(List<Finding> findings) {
+    List<Finding> holds =
+        findings.stream().filter(each -> each.severity() == Severity.HOLD).toList();
+    if (!holds.isEmpty()) {
+      throw Refusal.conflict("cannot be saved: " + holds.getFirst().message(), holds);
+    }
   }
 }

@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.server.tool;
 
 import arborline.core.tool.Motion;
 import arborline.core.tool.ToolClasses;
@@ -67,19 +67,18 @@ class ToolController {
   /** Answers a draft without saving anything. */
   @PostMapping(value = "/tools/check", consumes = MediaType.APPLICATION_JSON_VALUE)
   ToolJudge.ToolAnswer check(@RequestBody ToolDraft draft) {
-    return ToolJudge.answer(ToolJudge.inspect(draft.raw()));
+    return ToolJudge.answer(ToolJudge.inspect(draft));
   }
 
   @PutMapping("/tools/{id}")
   @MayEdit
-  Sheets.ToolDone change(
-      @PathVariable long id, @RequestParam int version, @RequestBody ToolDraft draft) {
+  ToolDone change(@PathVariable long id, @RequestParam int version, @RequestBody ToolDraft draft) {
     return sheets.change(id, version, draft);
   }
 
   @PostMapping("/tools/{id}/back")
   @MayEdit
-  Sheets.ToolDone back(@PathVariable long id, @RequestParam int version) {
+  ToolDone back(@PathVariable long id, @RequestParam int version) {
     return sheets.backTo(id, version);
   }
 }

@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.server.tool;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.Interpreter;
@@ -10,11 +10,11 @@ import java.util.List;
 import java.util.TreeMap;
 
 /** A tool that shows what a class looks like: trade defaults and a diameter of 10 mm. */
-final class ExampleTools {
+public final class ExampleTools {
 
   private ExampleTools() {}
 
-  static Tool of(ToolClass each) {
+  public static Tool of(ToolClass each) {
     TreeMap<String, Cell> cells = new TreeMap<>();
     each.sheet().defaults().forEach((symbol, text) -> cells.put(symbol, Cell.of(text)));
     boolean face = each.sheet().required().contains("DCONMS");

@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.server.tool;
 
 import arborline.core.quantity.Unit;
 import arborline.core.tool.Value;

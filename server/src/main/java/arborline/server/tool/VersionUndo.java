@@ -1,4 +1,4 @@
-package arborline.server.library;
+package arborline.server.tool;
 
 import arborline.server.account.Permission;
 import arborline.server.support.Refusal;
@@ -14,14 +14,10 @@ class VersionUndo implements Undo<VersionUndo.Step> {
 
   record Step(long toolId, int from, int to) {}
 
-  private final ToolStore shelves;
-  private final ToolRepository tools;
-  private final VersionRepository versions;
+  private final ToolStore tools;
 
-  VersionUndo(ToolStore shelves, ToolRepository tools, VersionRepository versions) {
-    this.shelves = shelves;
+  VersionUndo(ToolStore tools) {
     this.tools = tools;
-    this.versions = versions;
   }
 
   @Override
@@ -31,13 +27,11 @@ class VersionUndo implements Undo<VersionUndo.Step> {
 
   @Override
   public void takeBack(Step step) {
-    ShopTool owner = tools.lock(step.toolId()).orElseThrow();
-    if (owner.versionNo != step.to()) {
+    CurrentTool now = tools.lock(step.toolId());
+    if (now.versionNo() != step.to()) {
       throw Refusal.conflict(
-          "%s was changed again since; choose a version in its history".formatted(owner.code));
+          "%s was changed again since; choose a version in its history".formatted(now.code()));
     }
-    ToolVersion before =
-        versions.findByToolIdAndVersionNo(step.toolId(), step.from()).orElseThrow();
-    shelves.change(owner, before.tool(owner.code), "back to version " + step.from());
+    tools.change(now, tools.version(now, step.from()), "back to version " + step.from());
   }
 }

@@ -1,0 +1,2 @@
+/** Libraries go out as files. */
+package arborline.server.exchange;

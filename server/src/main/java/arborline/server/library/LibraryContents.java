@@ -1,0 +1,91 @@
+package arborline.server.library;
+
+import arborline.core.exchange.LibraryTool;
+import arborline.core.tool.Tool;
+import arborline.server.support.Refusal;
+import arborline.server.tool.Holdings;
+import arborline.server.tool.Tools;
+import jakarta.persistence.EntityManager;
+import java.io.IOException;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What libraries hold, tool by tool, and which of them hold a tool. */
+@Service
+@Transactional(readOnly = true)
+public class LibraryContents implements Holdings {
+
+  private static final int CHUNK = 1000;
+  private static final int LIBRARIES_SHOWN = 50;
+
+  private final EntityManager entities;
+  private final LibraryRepository libraries;
+  private final EntryRepository entries;
+  private final ObjectProvider<Tools> tools;
+
+  LibraryContents(
+      EntityManager entities,
+      LibraryRepository libraries,
+      EntryRepository entries,
+      ObjectProvider<Tools> tools) {
+    this.entities = entities;
+    this.libraries = libraries;
+    this.entries = entries;
+    this.tools = tools;
+  }
+
+  /** Meets one tool of a library. */
+  public interface Visitor {
+    void visit(long toolId, LibraryTool tool) throws IOException;
+  }
+
+  public String name(long libraryId) {
+    return libraries
+        .findById(libraryId)
+        .orElseThrow(() -> Refusal.notFound("there is no library " + libraryId))
+        .name;
+  }
+
+  /** Visits all tools by code; one transaction sees one state of the library. */
+  public void visit(long libraryId, Visitor visitor) throws IOException {
+    String code = "";
+    long id = 0;
+    List<Entry> chunk;
+    do {
+      chunk = entries.after(libraryId, code, id, Limit.of(CHUNK));
+      Map<Long, Tool> versions =
+          chunk.isEmpty()
+              ? Map.of()
+              : tools.getObject().versions(chunk.stream().map(entry -> entry.versionId).toList());
+      for (Entry entry : chunk) {
+        Tool tool = versions.get(entry.versionId).named(entry.code, entry.name);
+        visitor.visit(entry.toolId, new LibraryTool(tool, OptionalInt.of(entry.number)));
+        code = entry.code;
+        id = entry.id;
+      }
+      entities.clear();
+    } while (chunk.size() == CHUNK);
+  }
+
+  @Override
+  public List<UsedIn> of(long toolId) {
+    return entries.findByToolId(toolId, Limit.of(LIBRARIES_SHOWN)).stream()
+        .map(entry -> new UsedIn(entry.libraryId, name(entry.libraryId), entry.number))
+        .toList();
+  }
+
+  @Override
+  public Map<Long, Integer> numbers(Collection<Long> toolIds) {
+    return entries.smallestNumbers(toolIds).stream()
+        .collect(
+            Collectors.toMap(
+                EntryRepository.ToolNumber::toolId, EntryRepository.ToolNumber::number));
+  }
+}

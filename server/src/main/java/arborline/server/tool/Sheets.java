@@ -1,0 +1,153 @@
+package arborline.server.tool;
+
+import arborline.core.exchange.RawTool;
+import arborline.core.finding.Finding;
+import arborline.core.inspect.ContentHash;
+import arborline.core.inspect.Inspected;
+import arborline.core.library.NextSize;
+import arborline.core.merge.ToolDifference;
+import arborline.core.merge.ToolMerge;
+import arborline.core.tool.Tool;
+import arborline.server.support.Refusal;
+import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Sheets of single tools: read, changed, taken back to a version. */
+@Service
+class Sheets {
+
+  private static final int VERSIONS_SHOWN = 100;
+
+  private final ToolStore tools;
+  private final VersionRepository versions;
+  private final Holdings holdings;
+  private final Trail trail;
+
+  Sheets(ToolStore tools, VersionRepository versions, Holdings holdings, Trail trail) {
+    this.tools = tools;
+    this.versions = versions;
+    this.holdings = holdings;
+    this.trail = trail;
+  }
+
+  record VersionHead(int version, Instant at, String by, String origin, List<String> changes) {}
+
+  /** Everything the page of one tool shows. */
+  record Sheet(
+      long toolId,
+      String code,
+      String name,
+      String classId,
+      int version,
+      ToolJudge.ToolAnswer answer,
+      List<Holdings.UsedIn> usedIn,
+      List<VersionHead> history) {}
+
+  @Transactional(readOnly = true)
+  public Sheet sheet(long toolId) {
+    List<ToolVersion> all =
+        versions.findByToolIdOrderByVersionNoDesc(toolId, Limit.of(VERSIONS_SHOWN));
+    CurrentTool current = tools.get(toolId);
+    Tool tool = current.tool();
+    return new Sheet(
+        toolId,
+        tool.code(),
+        tool.name(),
+        tool.toolClass(),
+        current.versionNo(),
+        ToolJudge.answer(ToolJudge.inspect(RawTool.of(tool))),
+        holdings.of(toolId),
+        history(tool.code(), all));
+  }
+
+  @Transactional(readOnly = true)
+  public ToolDraft nextSize(long toolId) {
+    CurrentTool current = tools.get(toolId);
+    return NextSize.of(current.tool())
+        .map(ToolDraft::of)
+        .orElseThrow(
+            () -> Refusal.conflict("no usual diameter is larger than that of " + current.code()));
+  }
+
+  private static List<VersionHead> history(String code, List<ToolVersion> newestFirst) {
+    List<VersionHead> heads = new java.util.ArrayList<>();
+    for (int i = 0; i < newestFirst.size(); i++) {
+      ToolVersion version = newestFirst.get(i);
+      List<String> changes =
+          i + 1 < newestFirst.size()
+              ? ToolDifference.of(newestFirst.get(i + 1).tool(code), version.tool(code))
+              : List.of();
+      heads.add(
+          new VersionHead(
+              version.versionNo, version.createdAt, version.createdBy, version.origin, changes));
+    }
+    return heads;
+  }
+
+  /**
+   * Saves a change that started from a version; what others changed meanwhile is merged field by
+   * field, and refused with both sides where the same field was changed.
+   */
+  @Transactional
+  public ToolDone change(long toolId, int baseVersion, ToolDraft draft) {
+    CurrentTool now = tools.lock(toolId);
+    Tool mine = interpreted(draft).tool().named(now.code(), draft.name().strip());
+    Tool wanted = baseVersion == now.versionNo() ? mine : merged(now, baseVersion, mine);
+    ToolJudge.refuseHolds(ToolJudge.inspect(RawTool.of(wanted)).findings());
+    if (ContentHash.of(wanted).equals(ContentHash.of(now.tool())) && wanted.equals(now.tool())) {
+      return new ToolDone(toolId, now.versionNo(), 0);
+    }
+    CurrentTool after = tools.change(now, wanted, "changed here");
+    String what = String.join(", ", ToolDifference.of(now.tool(), wanted));
+    return done(now, after, "changed %s: %s".formatted(now.code(), what));
+  }
+
+  private ToolDone done(CurrentTool before, CurrentTool after, String text) {
+    long undo =
+        trail.record(
+            TrailRecord.of("tool", before.id(), text)
+                .undoneBy(
+                    VersionUndo.KIND,
+                    new VersionUndo.Step(before.id(), before.versionNo(), after.versionNo())));
+    return new ToolDone(before.id(), after.versionNo(), undo);
+  }
+
+  private Tool merged(CurrentTool now, int baseVersion, Tool mine) {
+    Tool base =
+        versions
+            .findByToolIdAndVersionNo(now.id(), baseVersion)
+            .orElseThrow(() -> Refusal.badRequest("there is no version " + baseVersion))
+            .tool(now.code());
+    ToolMerge.Merged merged = ToolMerge.merge(base, now.tool(), mine);
+    if (!merged.conflicts().isEmpty()) {
+      throw Refusal.conflict(
+          "somebody else changed the same fields meanwhile; choose which value stays",
+          merged.conflicts());
+    }
+    return merged.tool();
+  }
+
+  /** Makes an earlier version stand again, as a new version. */
+  @Transactional
+  public ToolDone backTo(long toolId, int version) {
+    CurrentTool now = tools.lock(toolId);
+    CurrentTool after =
+        tools.change(now, tools.version(now, version), "back to version " + version);
+    return done(now, after, "took %s back to version %d".formatted(now.code(), version));
+  }
+
+  private static Inspected interpreted(ToolDraft draft) {
+    Inspected inspected = ToolJudge.inspect(draft);
+    ToolJudge.refuseHolds(inspected.findings().stream().filter(Sheets::unreadable).toList());
+    return inspected;
+  }
+
+  private static boolean unreadable(Finding finding) {
+    return finding.code().equals("not-a-number") || finding.code().equals("unit-unknown");
+  }
+}

@@ -1,0 +1,144 @@
+package arborline.server.tool;
+
+import arborline.core.library.Codes;
+import arborline.core.tool.Tool;
+import arborline.server.account.Actor;
+import arborline.server.live.Live;
+import arborline.server.support.Bulk;
+import arborline.server.support.Ids;
+import arborline.server.support.Refusal;
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts tools and their versions into the database; always inside a caller's transaction. */
+@Component
+@Transactional(propagation = Propagation.MANDATORY)
+public class ToolStore {
+
+  private final EntityManager entities;
+  private final ToolRepository tools;
+  private final VersionRepository versions;
+  private final HeldCodes held;
+  private final Ids ids;
+  private final Bulk bulk;
+  private final Live live;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+
+  ToolStore(
+      EntityManager entities,
+      ToolRepository tools,
+      VersionRepository versions,
+      HeldCodes held,
+      Ids ids,
+      Bulk bulk,
+      Live live,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.entities = entities;
+    this.tools = tools;
+    this.versions = versions;
+    this.held = held;
+    this.ids = ids;
+    this.bulk = bulk;
+    this.live = live;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  public CurrentTool get(long id) {
+    return current(
+        tools.findById(id).orElseThrow(() -> Refusal.notFound("there is no tool " + id)));
+  }
+
+  /** A tool that nobody else changes until the transaction ends. */
+  public CurrentTool lock(long id) {
+    return current(tools.lock(id).orElseThrow(() -> Refusal.notFound("there is no tool " + id)));
+  }
+
+  /** A tool as an earlier version had it, under the code it has now. */
+  public Tool version(CurrentTool current, int version) {
+    return versions
+        .findByToolIdAndVersionNo(current.id(), version)
+        .orElseThrow(
+            () -> Refusal.notFound("%s has no version %d".formatted(current.code(), version)))
+        .tool(current.code());
+  }
+
+  private CurrentTool current(ShopTool owner) {
+    return CurrentTool.of(owner, versions.findById(owner.versionId).orElseThrow());
+  }
+
+  /** A new tool with its first version; refused where its code was ever used. */
+  public CurrentTool add(Tool tool, String origin) {
+    if (tools.existsByCodeKey(Codes.key(tool.code()))) {
+      throw Refusal.conflict("code %s is used; a code is never given twice".formatted(tool.code()));
+    }
+    held.take(tool.code());
+    long toolId = ids.next("tool");
+    ToolVersion version = version(toolId, 1, tool, origin);
+    ShopTool added = new ShopTool(toolId, tool.code(), version);
+    entities.persist(version);
+    entities.persist(added);
+    entities.flush();
+    return CurrentTool.of(added, version);
+  }
+
+  /** Many new tools at once, in their order; their codes were judged before. */
+  public List<CurrentTool> addAll(List<Tool> many, String origin) {
+    List<ShopTool> owners = new ArrayList<>(many.size());
+    List<ToolVersion> first = new ArrayList<>(many.size());
+    List<CurrentTool> added = new ArrayList<>(many.size());
+    for (Tool tool : many) {
+      long toolId = ids.next("tool");
+      ToolVersion version = version(toolId, 1, tool, origin);
+      first.add(version);
+      owners.add(new ShopTool(toolId, tool.code(), version));
+      added.add(new CurrentTool(toolId, version.id, 1, tool));
+    }
+    bulk.insert(ToolVersion.TARGET, first);
+    bulk.insert(ShopTool.TARGET, owners);
+    return added;
+  }
+
+  /** Another version of a tool; every library that holds it follows. */
+  public CurrentTool change(CurrentTool current, Tool tool, String origin) {
+    ShopTool owner = tools.findById(current.id()).orElseThrow();
+    ToolVersion version = version(owner.id, owner.versionNo + 1, tool, origin);
+    entities.persist(version);
+    owner.stand(version);
+    return told(CurrentTool.of(owner, version));
+  }
+
+  /** Gives a tool another code, another name, or both; the former code stays its own for ever. */
+  public CurrentTool rename(CurrentTool current, String code, String name, String origin) {
+    ShopTool owner = tools.findById(current.id()).orElseThrow();
+    if (!Codes.key(code).equals(owner.codeKey)) {
+      held.again(code, owner.id);
+      held.take(code);
+      held.former(owner.code, owner.id);
+    }
+    owner.call(code);
+    return name.equals(current.tool().name())
+        ? told(current(owner))
+        : change(current, current.tool().named(code, name), origin);
+  }
+
+  private CurrentTool told(CurrentTool now) {
+    events.publishEvent(new ToolChanged(now));
+    live.say("tool", now.id(), "");
+    return now;
+  }
+
+  private ToolVersion version(long toolId, int number, Tool tool, String origin) {
+    return new ToolVersion(
+        ids.next("tool_version"), toolId, number, tool, origin, Instant.now(clock), Actor.name());
+  }
+}

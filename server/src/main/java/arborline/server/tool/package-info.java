@@ -1,0 +1,2 @@
+/** Tools of the shop: their versions, codes and sheets. */
+package arborline.server.tool;
