@@ -1,0 +1,230 @@
+package arborline.server.acceptance;
+
+import arborline.core.exchange.Interpreter;
+import arborline.core.inspect.Disposition;
+import arborline.core.library.Numbering;
+import arborline.server.delivery.Counts;
+import arborline.server.delivery.Delivery;
+import arborline.server.delivery.DeliveryLine;
+import arborline.server.delivery.DeliveryRepository;
+import arborline.server.delivery.LineRepository;
+import arborline.server.inspection.LineJudge;
+import arborline.server.library.AcceptedTools;
+import arborline.server.library.Libraries;
+import arborline.server.live.Live;
+import arborline.server.support.Refusal;
+import arborline.server.support.StopRequests;
+import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
+import jakarta.persistence.EntityManager;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.OptionalLong;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Takes the good lines of a delivery into a library: all in one transaction, so that a crash or a
+ * stop leaves nothing half taken.
+ */
+@Service
+public class Acceptance {
+
+  private static final int CHUNK = 1000;
+
+  private final DeliveryRepository deliveries;
+  private final LineRepository lines;
+  private final LineJudge judge;
+  private final Libraries libraries;
+  private final AcceptedTools intake;
+  private final Counts counts;
+  private final Trail trail;
+  private final Live live;
+  private final StopRequests stops;
+  private final JdbcClient jdbc;
+  private final EntityManager entities;
+
+  Acceptance(
+      DeliveryRepository deliveries,
+      LineRepository lines,
+      LineJudge judge,
+      Libraries libraries,
+      AcceptedTools intake,
+      Counts counts,
+      Trail trail,
+      Live live,
+      StopRequests stops,
+      JdbcClient jdbc,
+      EntityManager entities) {
+    this.deliveries = deliveries;
+    this.lines = lines;
+    this.judge = judge;
+    this.libraries = libraries;
+    this.intake = intake;
+    this.counts = counts;
+    this.trail = trail;
+    this.live = live;
+    this.stops = stops;
+    this.jdbc = jdbc;
+    this.entities = entities;
+  }
+
+  /**
+   * What became of the lines.
+   *
+   * @param accepted entered the library now
+   * @param held stay in the delivery: holds, and queries nobody has looked at
+   * @param skipped nothing to take: the shop has them, or they were taken before
+   * @param renumbered entered under another number than they came with
+   * @param undo line of the trail that takes it back; 0 where nothing entered
+   */
+  public record Taken(long accepted, long held, long skipped, int renumbered, long undo) {}
+
+  /**
+   * Takes lines.
+   *
+   * @param lineIds the lines to take, queries among them counting as looked at; null for all that
+   *     pass
+   */
+  @Transactional
+  public Taken take(
+      long deliveryId,
+      long libraryId,
+      @Nullable String section,
+      Numbering numbering,
+      @Nullable List<Long> lineIds) {
+    Delivery delivery =
+        deliveries
+            .lock(deliveryId)
+            .orElseThrow(() -> Refusal.notFound("there is no delivery " + deliveryId));
+    if (delivery.state != Delivery.State.READY) {
+      throw Refusal.conflict("the delivery is not read to its end yet; wait for it");
+    }
+    stops.clear(delivery.work());
+    Libraries.LibraryHead library = libraries.get(libraryId);
+    AcceptedTools.Session session =
+        intake.into(
+            libraryId, section == null ? "" : section, "delivery " + delivery.name, numbering);
+    int takeNo = nextTake(deliveryId);
+    long accepted = chunks(delivery, session, lineIds, takeNo);
+    Counts.LineCounts after0 = counts.of(deliveryId);
+    long undo =
+        accepted == 0
+            ? 0
+            : trail.record(
+                TrailRecord.of(
+                        "delivery",
+                        deliveryId,
+                        "took %s of %s into %s"
+                            .formatted(
+                                TrailRecord.count(accepted, "tool"), delivery.name, library.name()))
+                    .undoneBy(
+                        AcceptanceUndo.KIND,
+                        new AcceptanceUndo.Take(deliveryId, libraryId, takeNo)));
+    live.say("delivery", deliveryId, "taken");
+    live.say("library", libraryId, "taken");
+    long held = after0.hold() + after0.query();
+    long left = after0.read() - accepted - held;
+    return new Taken(accepted, held, left, session.renumbered(), undo);
+  }
+
+  private long chunks(
+      Delivery delivery, AcceptedTools.Session session, @Nullable List<Long> lineIds, int takeNo) {
+    try {
+      long accepted = 0;
+      long after = 0;
+      for (List<DeliveryLine> chunk = chunk(delivery.id, after, lineIds);
+          !chunk.isEmpty();
+          chunk = chunk(delivery.id, after, lineIds)) {
+        after = chunk.getLast().id;
+        accepted += takeChunk(delivery, session, chunk, takeNo);
+        entities.flush();
+        entities.clear();
+        live.sayNow("delivery", delivery.id, "taking " + accepted);
+        if (stops.asked(delivery.work())) {
+          stops.clear(delivery.work());
+          throw Refusal.conflict("taking was stopped; nothing was taken");
+        }
+      }
+      return accepted;
+    } catch (RuntimeException failed) {
+      live.sayNow("delivery", delivery.id, "not done");
+      throw failed;
+    }
+  }
+
+  private int nextTake(long deliveryId) {
+    return jdbc.sql("select coalesce(max(take_no), 0) + 1 from delivery_line where delivery_id = ?")
+        .param(deliveryId)
+        .query(Integer.class)
+        .single();
+  }
+
+  private List<DeliveryLine> chunk(long deliveryId, long after, @Nullable List<Long> lineIds) {
+    if (lineIds == null) {
+      return lines.passing(deliveryId, after, Limit.of(CHUNK));
+    }
+    List<Long> next = lineIds.stream().filter(id -> id > after).sorted().limit(CHUNK).toList();
+    return next.isEmpty()
+        ? List.of()
+        : lines.findByDeliveryIdAndIdIn(deliveryId, next).stream()
+            .sorted(java.util.Comparator.comparing(line -> line.id))
+            .toList();
+  }
+
+  private int takeChunk(
+      Delivery delivery, AcceptedTools.Session session, List<DeliveryLine> chunk, int takeNo) {
+    Map<String, Long> present = present(chunk);
+    Set<String> held = judge.held(chunk);
+    List<DeliveryLine> clashing =
+        chunk.stream()
+            .filter(line -> present.containsKey(line.codeKey) || held.contains(line.codeKey))
+            .toList();
+    if (!clashing.isEmpty()) {
+      judge.judge(delivery.id, clashing);
+    }
+    List<DeliveryLine> entering = new ArrayList<>();
+    List<AcceptedTools.Arriving> arriving = new ArrayList<>();
+    Set<String> codes = new HashSet<>();
+    for (DeliveryLine line : chunk) {
+      boolean open = line.takenToolId == null && codes.add(line.codeKey);
+      boolean good = line.disposition == Disposition.PASS || line.disposition == Disposition.QUERY;
+      if (open && good) {
+        entering.add(line);
+        arriving.add(arriving(line, present));
+      }
+    }
+    List<Long> toolIds = session.take(arriving);
+    for (int i = 0; i < entering.size(); i++) {
+      entering.get(i).taken(toolIds.get(i), takeNo);
+    }
+    return entering.size();
+  }
+
+  private Map<String, Long> present(List<DeliveryLine> chunk) {
+    Map<String, Long> present = new HashMap<>();
+    jdbc.sql("select code_key, id from tool where code_key in (:keys)")
+        .param("keys", chunk.stream().map(line -> line.codeKey).toList())
+        .query(row -> {
+          present.put(row.getString("code_key"), row.getLong("id"));
+        });
+    return present;
+  }
+
+  private static AcceptedTools.Arriving arriving(DeliveryLine line, Map<String, Long> present) {
+    Long existing = present.get(line.codeKey);
+    return new AcceptedTools.Arriving(
+        Interpreter.interpret(line.raw()).tool(),
+        line.number == null ? OptionalInt.empty() : OptionalInt.of(line.number),
+        Math.toIntExact(line.position),
+        existing == null ? OptionalLong.empty() : OptionalLong.of(existing));
+  }
+}

@@ -1,0 +1,79 @@
+package arborline.server.acceptance;
+
+import arborline.server.account.Permission;
+import arborline.server.delivery.Clearing;
+import arborline.server.delivery.DeliveryRepository;
+import arborline.server.live.Live;
+import arborline.server.support.Refusal;
+import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** Takes back a taking: its tools leave the library, its lines are open again. */
+@Component
+class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
+
+  static final UndoKind<Take> KIND =
+      new UndoKind<>("delivery.taken", 1, Take.class, Permission.RECEIVE);
+
+  record Take(long deliveryId, long libraryId, int takeNo) {}
+
+  private final DeliveryRepository deliveries;
+  private final Clearing clearing;
+  private final JdbcClient jdbc;
+  private final Live live;
+
+  AcceptanceUndo(DeliveryRepository deliveries, Clearing clearing, JdbcClient jdbc, Live live) {
+    this.deliveries = deliveries;
+    this.clearing = clearing;
+    this.jdbc = jdbc;
+    this.live = live;
+  }
+
+  @Override
+  public UndoKind<Take> kind() {
+    return KIND;
+  }
+
+  @Override
+  public void takeBack(Take take) {
+    if (deliveries.findById(take.deliveryId()).filter(each -> !clearing.due(each)).isEmpty()) {
+      throw Refusal.conflict(
+          "the delivery was deleted and cleared: which tools came with it is no longer known;"
+              + " delete them in the library");
+    }
+    lockedUnchanged(take);
+    jdbc.sql(
+            """
+            delete e from entry e join delivery_line l on l.taken_tool_id = e.tool_id
+            where l.delivery_id = ? and l.take_no = ? and e.library_id = ?\
+            """)
+        .params(take.deliveryId(), take.takeNo(), take.libraryId())
+        .update();
+    jdbc.sql(
+            """
+            update delivery_line set taken_tool_id = null, take_no = null
+            where delivery_id = ? and take_no = ?\
+            """)
+        .params(take.deliveryId(), take.takeNo())
+        .update();
+    live.say("delivery", take.deliveryId(), "taking undone");
+    live.say("library", take.libraryId(), "taking undone");
+  }
+
+  /** Refuses where the lines of the taking are no longer there as it left them. */
+  private void lockedUnchanged(Take take) {
+    deliveries.touch(take.deliveryId());
+    boolean there =
+        jdbc.sql("select exists(select 1 from delivery_line where delivery_id = ? and take_no = ?)")
+            .params(take.deliveryId(), take.takeNo())
+            .query(Boolean.class)
+            .single();
+    if (!there) {
+      throw Refusal.conflict(
+          "the delivery was read again since: which tools came with this taking is no longer"
+              + " known; delete them in the library");
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** Takes good lines of deliveries into libraries. */
+package arborline.server.acceptance;

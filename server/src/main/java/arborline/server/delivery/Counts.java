@@ -1,0 +1,42 @@
+package arborline.server.delivery;
+
+import java.util.HashMap;
+import java.util.Map;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** Counts the lines of a delivery by where they ended up. */
+@Component
+public class Counts {
+
+  private final JdbcClient jdbc;
+
+  Counts(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /** Read is always the sum of pass, query, hold and skipped; taken lines are among those. */
+  public record LineCounts(long read, long pass, long query, long hold, long skipped, long taken) {}
+
+  public LineCounts of(long deliveryId) {
+    Map<String, Long> counts = new HashMap<>();
+    long[] taken = {0};
+    jdbc.sql(
+            """
+            select disposition, count(*) as lines_there, count(taken_tool_id) as lines_taken
+            from delivery_line where delivery_id = ? group by disposition\
+            """)
+        .param(deliveryId)
+        .query(row -> {
+          counts.put(row.getString("disposition"), row.getLong("lines_there"));
+          taken[0] += row.getLong("lines_taken");
+        });
+    return new LineCounts(
+        counts.values().stream().mapToLong(Long::longValue).sum(),
+        counts.getOrDefault("PASS", 0L),
+        counts.getOrDefault("QUERY", 0L),
+        counts.getOrDefault("HOLD", 0L),
+        counts.getOrDefault("SKIPPED", 0L),
+        taken[0]);
+  }
+}

@@ -1,0 +1,181 @@
+package arborline.server.delivery;
+
+import arborline.core.exchange.TableReading;
+import arborline.core.exchange.ToolFormats;
+import arborline.server.account.Actor;
+import arborline.server.live.Live;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.support.StopRequests;
+import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
+import com.github.kagkarlsson.scheduler.SchedulerClient;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Brings deliveries in, has them read, and puts them away. */
+@Service
+public class Deliveries {
+
+  private static final int MOST = 200;
+
+  private final DeliveryRepository deliveries;
+  private final DocumentRepository documents;
+  private final StoredFile files;
+  private final ObjectProvider<SchedulerClient> scheduler;
+  private final Counts counts;
+  private final StopRequests stops;
+  private final Trail trail;
+  private final Live live;
+  private final Json json;
+  private final Clock clock;
+  private final TransactionTemplate transaction;
+
+  Deliveries(
+      DeliveryRepository deliveries,
+      DocumentRepository documents,
+      StoredFile files,
+      ObjectProvider<SchedulerClient> scheduler,
+      Counts counts,
+      StopRequests stops,
+      Trail trail,
+      Live live,
+      Json json,
+      Clock clock,
+      TransactionTemplate transaction) {
+    this.deliveries = deliveries;
+    this.documents = documents;
+    this.files = files;
+    this.scheduler = scheduler;
+    this.counts = counts;
+    this.stops = stops;
+    this.trail = trail;
+    this.live = live;
+    this.json = json;
+    this.clock = clock;
+    this.transaction = transaction;
+  }
+
+  /** A file that arrives; its content can be opened once. */
+  public record Arriving(String name, long size, InputStream content) {}
+
+  /** Stores files as one new delivery and queues its inspection. */
+  public long bring(List<Arriving> arriving) {
+    long id =
+        transaction.execute(status -> {
+          try {
+            return store(arriving);
+          } catch (IOException broken) {
+            throw new java.io.UncheckedIOException(broken);
+          }
+        });
+    InspectionQueue.add(scheduler.getObject(), id);
+    return id;
+  }
+
+  private long store(List<Arriving> arriving) throws IOException {
+    String first = arriving.getFirst().name();
+    String name =
+        arriving.size() == 1 ? first : "%s and %d more".formatted(first, arriving.size() - 1);
+    long size = arriving.stream().mapToLong(Arriving::size).sum();
+    Delivery delivery = deliveries.save(new Delivery(name, size, Instant.now(clock), Actor.name()));
+    int fileNo = 0;
+    for (Arriving each : arriving) {
+      files.store(delivery.id, fileNo, each.content());
+      byte[] head = files.head(delivery.id, fileNo);
+      documents.save(
+          new Document(
+              delivery.id,
+              fileNo,
+              each.name(),
+              each.size(),
+              ToolFormats.recognise(head).id(),
+              json.text(ReadingView.of(TableReading.propose(head)))));
+      fileNo++;
+    }
+    trail.record(TrailRecord.of("delivery", delivery.id, "brought in " + delivery.name));
+    live.say("delivery", delivery.id, "brought in");
+    return delivery.id;
+  }
+
+  /** The files of a delivery in their order. */
+  @Transactional(readOnly = true)
+  List<Document> documents(long id) {
+    return documents.findByDeliveryIdOrderByFileNo(id);
+  }
+
+  @Transactional(readOnly = true)
+  List<Delivery> newest() {
+    return deliveries.findByPutAwayAtIsNullOrderByIdDesc(Limit.of(MOST));
+  }
+
+  @Transactional(readOnly = true)
+  Delivery get(long id) {
+    return deliveries
+        .findByIdAndPutAwayAtIsNull(id)
+        .orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
+  }
+
+  private static void atRest(Delivery delivery) {
+    if (delivery.state == Delivery.State.READING || delivery.state == Delivery.State.WAITING) {
+      throw Refusal.conflict("the delivery is being read; stop that first");
+    }
+  }
+
+  /** Reads a delivery again with other decisions on one file; refused once lines were taken. */
+  void readAgain(long id, int fileNo, ReadingChoice choice) {
+    transaction.executeWithoutResult(status -> {
+      Delivery delivery =
+          deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
+      atRest(delivery);
+      if (counts.of(id).taken() > 0) {
+        throw Refusal.conflict("lines were taken already; bring the file in again instead");
+      }
+      Document document =
+          documents
+              .findByDeliveryIdAndFileNo(id, fileNo)
+              .orElseThrow(() -> Refusal.notFound("the delivery has no file " + fileNo));
+      document.reading = json.text(ReadingView.of(choice.apply(files.head(id, fileNo))));
+      delivery.state = Delivery.State.WAITING;
+      delivery.note = "";
+      stops.clear(delivery.work());
+      live.say("delivery", id, "reading again");
+    });
+    InspectionQueue.add(scheduler.getObject(), id);
+  }
+
+  /** Asks the running work on a delivery to stop. */
+  void stop(long id) {
+    stops.ask(get(id).work());
+  }
+
+  /**
+   * Puts a delivery away; what was taken from it stays. Its lines and files are cleared later.
+   *
+   * @return line of the trail that brings it back
+   */
+  public long putAway(long id) {
+    Instant now = Instant.now(clock);
+    long undo =
+        transaction.execute(status -> {
+          Delivery delivery =
+              deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
+          atRest(delivery);
+          delivery.putAwayAt = now;
+          live.say("delivery", id, "deleted");
+          return trail.record(
+              TrailRecord.of("delivery", id, "deleted delivery " + delivery.name)
+                  .undoneBy(PutAwayUndo.KIND, new PutAwayUndo.PutAway(id)));
+        });
+    ClearingWork.queue(scheduler.getObject(), id, now);
+    return undo;
+  }
+}

@@ -1,0 +1,191 @@
+package arborline.server.delivery;
+
+import arborline.core.library.VisibleText;
+import arborline.server.account.MayReceive;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.support.Slice;
+import arborline.server.trail.Undoable;
+import java.io.IOException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+@RestController
+@RequestMapping("/api/v1/deliveries")
+class DeliveryController {
+
+  private static final int MOST = 500;
+  private static final int MOST_FILES = 100;
+
+  private final Deliveries deliveries;
+  private final LineLists lists;
+  private final Counts counts;
+  private final Json json;
+
+  DeliveryController(Deliveries deliveries, LineLists lists, Counts counts, Json json) {
+    this.deliveries = deliveries;
+    this.lists = lists;
+    this.counts = counts;
+    this.json = json;
+  }
+
+  record Brought(long id) {}
+
+  /**
+   * A delivery with its counts; read = pass + query + hold + skipped.
+   *
+   * @param format of its first file
+   * @param reading how its first file is read; null where that is no table
+   * @param files all of them; empty in lists of deliveries
+   * @param state {@code waiting}, {@code reading}, {@code ready}, {@code stopped} or {@code failed}
+   */
+  record DeliveryView(
+      long id,
+      String name,
+      String format,
+      long size,
+      String state,
+      String note,
+      Instant at,
+      String by,
+      long read,
+      long pass,
+      long query,
+      long hold,
+      long skipped,
+      long taken,
+      @Nullable ReadingView reading,
+      List<FileView> files) {}
+
+  /**
+   * A file of a delivery.
+   *
+   * @param file its number in the delivery, from 0
+   * @param reading how it is read; null where it is no table
+   */
+  record FileView(int file, String name, String format, @Nullable ReadingView reading) {}
+
+  @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  @MayReceive
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  Brought bring(@RequestParam("files") List<MultipartFile> files) throws IOException {
+    if (files.size() > MOST_FILES) {
+      throw Refusal.badRequest("a delivery has at most %d files".formatted(MOST_FILES));
+    }
+    List<Deliveries.Arriving> arriving = new ArrayList<>();
+    try {
+      for (MultipartFile file : files) {
+        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("unnamed");
+        arriving.add(
+            new Deliveries.Arriving(
+                VisibleText.only(name.replaceAll(".*[/\\\\]", "")),
+                file.getSize(),
+                file.getInputStream()));
+      }
+      return new Brought(deliveries.bring(arriving));
+    } finally {
+      for (Deliveries.Arriving each : arriving) {
+        each.content().close();
+      }
+    }
+  }
+
+  @GetMapping
+  Slice<DeliveryView> all() {
+    return Slice.all(deliveries.newest().stream().map(each -> view(each, false)).toList());
+  }
+
+  @GetMapping("/{id}")
+  DeliveryView one(@PathVariable long id) {
+    return view(deliveries.get(id), true);
+  }
+
+  private DeliveryView view(Delivery delivery, boolean whole) {
+    Counts.LineCounts lines = counts.of(delivery.id);
+    List<FileView> files = deliveries.documents(delivery.id).stream().map(this::file).toList();
+    FileView first = files.getFirst();
+    return new DeliveryView(
+        delivery.id,
+        delivery.name,
+        first.format(),
+        delivery.size,
+        delivery.state.name().toLowerCase(Locale.ROOT),
+        delivery.note,
+        delivery.createdAt,
+        delivery.createdBy,
+        lines.read(),
+        lines.pass(),
+        lines.query(),
+        lines.hold(),
+        lines.skipped(),
+        lines.taken(),
+        whole ? first.reading() : null,
+        whole ? files : List.of());
+  }
+
+  private FileView file(Document document) {
+    return new FileView(
+        document.fileNo,
+        document.name,
+        document.format,
+        document.format.equals("csv") ? json.read(document.reading, ReadingView.class) : null);
+  }
+
+  @GetMapping("/{id}/lines")
+  Slice<LineLists.LineView> lines(
+      @PathVariable long id,
+      @RequestParam(required = false) @Nullable String severity,
+      @RequestParam(required = false) @Nullable String finding,
+      @RequestParam(required = false) @Nullable String disposition,
+      @RequestParam(required = false) @Nullable Long after,
+      @RequestParam(defaultValue = "100") int limit) {
+    deliveries.get(id);
+    return lists.lines(id, severity, finding, disposition, after, Math.clamp(limit, 1, MOST));
+  }
+
+  @GetMapping("/{id}/findings")
+  Slice<LineLists.FindingGroup> findings(@PathVariable long id) {
+    deliveries.get(id);
+    return Slice.all(lists.groups(id));
+  }
+
+  @PutMapping("/{id}/reading")
+  @MayReceive
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  void readAgain(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "0") int file,
+      @RequestBody ReadingChoice choice) {
+    deliveries.readAgain(id, file, choice);
+  }
+
+  @PostMapping("/{id}/stop")
+  @MayReceive
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  void stop(@PathVariable long id) {
+    deliveries.stop(id);
+  }
+
+  @DeleteMapping("/{id}")
+  @MayReceive
+  Undoable putAway(@PathVariable long id) {
+    return new Undoable(deliveries.putAway(id));
+  }
+}

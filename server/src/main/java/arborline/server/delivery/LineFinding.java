@@ -1,0 +1,24 @@
+package arborline.server.delivery;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.IdClass;
+import java.io.Serializable;
+import org.hibernate.annotations.Immutable;
+
+/** A finding of a line, for filters; written in batches by {@link LineJudge}. */
+@Entity
+@Immutable
+@IdClass(LineFinding.Key.class)
+class LineFinding {
+
+  @Id long lineId;
+  @Id String code;
+  long deliveryId;
+  String severity;
+  String repairId;
+
+  protected LineFinding() {}
+
+  record Key(long lineId, String code) implements Serializable {}
+}

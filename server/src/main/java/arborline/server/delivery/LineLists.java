@@ -1,0 +1,213 @@
+package arborline.server.delivery;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.CellsJson;
+import arborline.core.finding.Finding;
+import arborline.core.finding.Severity;
+import arborline.core.quantity.Unit;
+import arborline.core.tool.Completed;
+import arborline.core.tool.Silhouettes;
+import arborline.core.tool.outline.Outline;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.support.Slice;
+import arborline.server.tool.StoredTools;
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Lists the lines of a delivery and groups them by finding. */
+@Service
+@Transactional(readOnly = true)
+public class LineLists {
+
+  private final EntityManager entities;
+  private final JdbcClient jdbc;
+  private final Json json;
+
+  LineLists(EntityManager entities, JdbcClient jdbc, Json json) {
+    this.entities = entities;
+    this.jdbc = jdbc;
+    this.json = json;
+  }
+
+  /**
+   * A cell of a line.
+   *
+   * @param implied where a value comes from that nobody wrote: {@code follows from LCF}; null for
+   *     what is written
+   */
+  record CellView(String text, @Nullable String unit, @Nullable String implied) {}
+
+  /**
+   * A line for showing.
+   *
+   * @param file which file of the delivery, from 0
+   * @param line where it starts in that file, from 1
+   * @param position its place among all lines of the delivery
+   * @param disposition {@code pass}, {@code query}, {@code hold} or {@code skipped}
+   */
+  public record LineView(
+      long id,
+      int file,
+      long line,
+      long position,
+      String code,
+      String name,
+      String classId,
+      String disposition,
+      boolean lookedAt,
+      @Nullable Long takenToolId,
+      Map<String, CellView> cells,
+      List<Finding> findings,
+      @Nullable Outline outline) {}
+
+  record RepairCount(String id, String title, long count) {}
+
+  /** All lines with one finding. */
+  record FindingGroup(
+      String code,
+      Severity severity,
+      long count,
+      String example,
+      List<String> properties,
+      List<RepairCount> repairs) {}
+
+  Slice<LineView> lines(
+      long deliveryId,
+      @Nullable String severity,
+      @Nullable String finding,
+      @Nullable String disposition,
+      @Nullable Long after,
+      int limit) {
+    StringBuilder where = new StringBuilder(" where l.deliveryId = :delivery");
+    Map<String, Object> parameters = new LinkedHashMap<>();
+    parameters.put("delivery", deliveryId);
+    if (severity != null) {
+      where.append(
+          " and exists (select 1 from LineFinding f where f.lineId = l.id and f.severity = :severity)");
+      parameters.put("severity", severity(severity));
+    }
+    if (finding != null) {
+      where.append(
+          " and exists (select 1 from LineFinding f where f.lineId = l.id and f.code = :finding)");
+      parameters.put("finding", finding);
+    }
+    if (disposition != null) {
+      where.append(" and cast(l.disposition as string) = :disposition");
+      parameters.put("disposition", disposition.toUpperCase(Locale.ROOT));
+    }
+    if (after != null) {
+      where.append(" and l.position > :after");
+      parameters.put("after", after);
+    }
+    TypedQuery<DeliveryLine> query =
+        entities.createQuery(
+            "select l from DeliveryLine l" + where + " order by l.position", DeliveryLine.class);
+    parameters.forEach(query::setParameter);
+    List<LineView> items =
+        query.setMaxResults(limit + 1).getResultStream().map(this::view).toList();
+    return Slice.cut(items, limit, line -> Long.toString(line.position()));
+  }
+
+  private static String severity(String text) {
+    try {
+      return Severity.valueOf(text.toUpperCase(Locale.ROOT)).name();
+    } catch (IllegalArgumentException unknown) {
+      throw Refusal.badRequest("severity is hold, query or note");
+    }
+  }
+
+  public LineView view(DeliveryLine line) {
+    Map<String, CellView> cells = new LinkedHashMap<>();
+    CellsJson.fromText(line.cells).forEach((symbol, cell) -> cells.put(symbol, view(cell, null)));
+    Completed completed =
+        Completed.of(StoredTools.tool(line.code, line.name, line.classId, line.cells));
+    completed
+        .origins()
+        .forEach((symbol, origin) ->
+            cells.merge(
+                symbol,
+                view(Cell.of(completed.tool().values().get(symbol)), origin.text()),
+                (written, implied) -> written.text().isBlank() ? implied : written));
+    return new LineView(
+        line.id,
+        line.fileNo,
+        line.lineNo,
+        line.position,
+        line.code,
+        line.name,
+        line.classId,
+        line.disposition.name().toLowerCase(Locale.ROOT),
+        line.lookedAt,
+        line.takenToolId,
+        cells,
+        List.of(json.read(line.findings, Finding[].class)),
+        Silhouettes.of(completed.tool()).orElse(null));
+  }
+
+  private static CellView view(Cell cell, @Nullable String implied) {
+    return new CellView(
+        cell.text(),
+        cell.unit().filter(unit -> unit != Unit.ONE).map(Unit::code).orElse(null),
+        implied);
+  }
+
+  private record GroupRow(
+      String code,
+      String severity,
+      @Nullable String repairId,
+      @Nullable String repairTitle,
+      long lineCount,
+      long exampleLine) {}
+
+  /** Open lines grouped by finding, holds first. */
+  List<FindingGroup> groups(long deliveryId) {
+    Map<String, List<GroupRow>> byCode = new LinkedHashMap<>();
+    jdbc
+        .sql(
+            """
+            select f.code, f.severity, f.repair_id, f.repair_title, count(*) as line_count,
+              min(f.line_id) as example_line
+            from line_finding f join delivery_line l on l.id = f.line_id
+            where f.delivery_id = ? and l.taken_tool_id is null
+            group by f.code, f.severity, f.repair_id, f.repair_title
+            order by field(f.severity, 'HOLD', 'QUERY', 'NOTE'), count(*) desc, f.code\
+            """)
+        .param(deliveryId)
+        .query(GroupRow.class)
+        .stream()
+        .forEach(row -> byCode.computeIfAbsent(row.code(), code -> new ArrayList<>()).add(row));
+    return byCode.values().stream().map(this::group).toList();
+  }
+
+  private FindingGroup group(List<GroupRow> rows) {
+    GroupRow first = rows.getFirst();
+    DeliveryLine line = entities.find(DeliveryLine.class, first.exampleLine());
+    Finding example =
+        java.util.Arrays.stream(json.read(line.findings, Finding[].class))
+            .filter(each -> each.code().equals(first.code()))
+            .findFirst()
+            .orElse(Finding.note(first.code(), ""));
+    List<RepairCount> repairs =
+        rows.stream()
+            .filter(row -> row.repairId() != null)
+            .map(row -> new RepairCount(row.repairId(), row.repairTitle(), row.lineCount()))
+            .toList();
+    return new FindingGroup(
+        first.code(),
+        Severity.valueOf(first.severity()),
+        rows.stream().mapToLong(GroupRow::lineCount).sum(),
+        example.message(),
+        example.properties(),
+        repairs);
+  }
+}

@@ -1,0 +1,106 @@
+package arborline.server.delivery;
+
+import arborline.core.exchange.Column;
+import arborline.core.exchange.RawTool;
+import arborline.core.exchange.TableReading;
+import arborline.core.property.Dictionary;
+import arborline.core.quantity.Unit;
+import arborline.server.support.Refusal;
+import java.nio.charset.Charset;
+import java.nio.charset.IllegalCharsetNameException;
+import java.nio.charset.UnsupportedCharsetException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a person decided about reading a file; what is null stays as proposed.
+ *
+ * @param columns by position in the header, from 0
+ */
+record ReadingChoice(
+    @Nullable String encoding,
+    @Nullable String delimiter,
+    @Nullable String decimal,
+    @Nullable Map<Integer, ColumnChoice> columns) {
+
+  private static final Set<String> IDENTITY =
+      Set.of(RawTool.CODE, RawTool.NAME, RawTool.CLASS, RawTool.NUMBER);
+
+  /**
+   * What one column means.
+   *
+   * @param symbol empty to leave the column unread
+   */
+  record ColumnChoice(String symbol, @Nullable String unit) {}
+
+  /** The proposal with these decisions in it. */
+  TableReading apply(byte[] head) {
+    TableReading proposed =
+        TableReading.propose(
+            head,
+            Optional.ofNullable(encoding).map(ReadingChoice::charset),
+            Optional.ofNullable(delimiter).map(ReadingChoice::delimiter));
+    List<Column> chosen = new ArrayList<>(proposed.columns());
+    if (columns != null) {
+      columns.forEach((position, choice) ->
+          chosen.set(place(position, chosen), column(chosen.get(position), choice)));
+    }
+    boolean decided = ".".equals(decimal) || ",".equals(decimal);
+    return new TableReading(
+        proposed.charset(),
+        proposed.charsetEvidence(),
+        proposed.delimiter(),
+        proposed.delimiterEvidence(),
+        decided ? decimal.charAt(0) : proposed.decimal(),
+        decided ? "chosen by hand" : proposed.decimalEvidence(),
+        chosen);
+  }
+
+  private static char delimiter(String text) {
+    boolean possible = text.length() == 1 && (text.equals("\t") || text.charAt(0) >= ' ');
+    if (!possible || Character.isLetterOrDigit(text.charAt(0)) || text.equals("\"")) {
+      throw Refusal.badRequest(
+          "cells are parted by one sign such as ; , | or a tab, not by '%s'".formatted(text));
+    }
+    return text.charAt(0);
+  }
+
+  private static int place(int position, List<Column> columns) {
+    if (position < 0 || position >= columns.size()) {
+      throw Refusal.badRequest("there is no column " + position);
+    }
+    return position;
+  }
+
+  private static Charset charset(String name) {
+    try {
+      return Charset.forName(name);
+    } catch (IllegalCharsetNameException | UnsupportedCharsetException unknown) {
+      throw Refusal.badRequest("'%s' is not an encoding; try UTF-8".formatted(name));
+    }
+  }
+
+  private static Column column(Column proposed, ColumnChoice choice) {
+    String symbol = choice.symbol().strip().toUpperCase(Locale.ROOT);
+    if (symbol.isEmpty() || IDENTITY.contains(symbol)) {
+      return new Column(proposed.header(), symbol, Optional.empty(), "chosen by hand");
+    }
+    var property =
+        Dictionary.standard()
+            .find(symbol)
+            .orElseThrow(
+                () -> Refusal.badRequest("'%s' is not a symbol that we know".formatted(symbol)));
+    Optional<Unit> unit =
+        Optional.ofNullable(choice.unit()).flatMap(Unit::named).or(property::unit);
+    if (unit.isPresent()
+        && property.unit().filter(own -> own.kind() == unit.get().kind()).isEmpty()) {
+      throw Refusal.badRequest("%s is not measured in %s".formatted(symbol, unit.get().code()));
+    }
+    return new Column(proposed.header(), symbol, unit, "chosen by hand");
+  }
+}

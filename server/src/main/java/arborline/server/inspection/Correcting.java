@@ -1,0 +1,212 @@
+package arborline.server.inspection;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.CellsJson;
+import arborline.core.exchange.RawTool;
+import arborline.core.finding.Finding;
+import arborline.core.inspect.Disposition;
+import arborline.server.delivery.Delivery;
+import arborline.server.delivery.DeliveryLine;
+import arborline.server.delivery.DeliveryRepository;
+import arborline.server.delivery.LineRepository;
+import arborline.server.live.Live;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Consumer;
+import java.util.function.LongFunction;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts lines of a delivery right: one, or all that have a finding. */
+@Service
+class Correcting {
+
+  private final DeliveryRepository deliveries;
+  private final LineRepository lines;
+  private final FoundLines found;
+  private final LineChange change;
+  private final LineSnapshots before;
+  private final Trail trail;
+  private final Live live;
+  private final Json json;
+
+  Correcting(
+      DeliveryRepository deliveries,
+      LineRepository lines,
+      FoundLines found,
+      LineChange change,
+      LineSnapshots before,
+      Trail trail,
+      Live live,
+      Json json) {
+    this.deliveries = deliveries;
+    this.lines = lines;
+    this.found = found;
+    this.change = change;
+    this.before = before;
+    this.trail = trail;
+    this.live = live;
+    this.json = json;
+  }
+
+  /**
+   * What was put right.
+   *
+   * @param undo line of the trail that takes it back; 0 where nothing was changed
+   */
+  record Changed(long lines, long undo) {}
+
+  /** Replaces cells of one line. */
+  @Transactional
+  DeliveryLine correct(long id, long lineId, Map<String, String> cells) {
+    Delivery delivery = ready(id);
+    DeliveryLine line =
+        lines
+            .findByDeliveryIdAndId(id, lineId)
+            .orElseThrow(() -> Refusal.notFound("there is no such line in the delivery"));
+    if (line.takenToolId != null) {
+      throw Refusal.conflict("the line was taken already; change the tool on its sheet");
+    }
+    long lineNo = line.lineNo;
+    make(
+        delivery,
+        after -> FoundLines.among(List.of(lineId), after),
+        each -> true,
+        each -> replace(each, cells),
+        count -> "corrected line %d of %s: %s".formatted(lineNo, delivery.name, text(cells)));
+    return lines.findByDeliveryIdAndId(id, lineId).orElseThrow();
+  }
+
+  private static String text(Map<String, String> cells) {
+    return String.join(
+        ", ",
+        new TreeMap<>(cells)
+            .entrySet().stream().map(cell -> cell.getKey() + " " + cell.getValue()).toList());
+  }
+
+  /** Applies a repair to each line that offers it for a finding. */
+  @Transactional
+  Changed repair(long id, String finding, String repair) {
+    Delivery delivery = ready(id);
+    Optional<String> title = found.title(id, finding, repair);
+    if (title.isEmpty()) {
+      return new Changed(0, 0);
+    }
+    return make(
+        delivery,
+        after -> found.offering(id, finding, repair, after),
+        line -> true,
+        line -> replace(line, offered(line, finding, repair)),
+        count ->
+            "put %s of %s right: %s"
+                .formatted(TrailRecord.count(count, "line"), delivery.name, title.get()));
+  }
+
+  private Map<String, String> offered(DeliveryLine line, String finding, String repair) {
+    for (Finding each : json.read(line.findings, Finding[].class)) {
+      if (each.code().equals(finding)
+          && each.repair().filter(offer -> offer.id().equals(repair)).isPresent()) {
+        return each.repair().get().changes();
+      }
+    }
+    return Map.of();
+  }
+
+  private void replace(DeliveryLine line, Map<String, String> cells) {
+    TreeMap<String, Cell> replacements = new TreeMap<>();
+    RawTool raw = line.raw();
+    cells.forEach((symbol, text) -> replacements.put(symbol, cell(raw, symbol, text)));
+    line.cells = CellsJson.toText(raw.with(replacements).cells());
+    line.readingFindings = unsettled(line.readingFindings, cells);
+    line.lookedAt = false;
+  }
+
+  /** What went wrong while reading stays until the cell that it is about is replaced. */
+  private @Nullable String unsettled(@Nullable String reading, Map<String, String> cells) {
+    if (reading == null) {
+      return null;
+    }
+    List<Finding> left =
+        Stream.of(json.read(reading, Finding[].class))
+            .filter(each -> !each.properties().isEmpty())
+            .filter(each -> !cells.containsKey(each.properties().getFirst()))
+            .toList();
+    return left.isEmpty() ? null : json.text(left);
+  }
+
+  private static Cell cell(RawTool raw, String symbol, String text) {
+    Cell before = raw.cells().get(symbol);
+    return new Cell(text, before == null ? Optional.empty() : before.unit(), false);
+  }
+
+  /**
+   * Marks lines as looked at, so that their queries no longer keep them from entering.
+   *
+   * @param lineIds these; null for all with the finding
+   */
+  @Transactional
+  Changed look(long id, @Nullable List<Long> lineIds, @Nullable String finding) {
+    Delivery delivery = ready(id);
+    LongFunction<List<Long>> next =
+        finding == null
+            ? after -> FoundLines.among(lineIds == null ? List.of() : lineIds, after)
+            : after -> found.having(id, finding, after);
+    return make(
+        delivery,
+        next,
+        line -> line.disposition == Disposition.QUERY,
+        line -> line.lookedAt = true,
+        count ->
+            "looked at queries of %s of %s"
+                .formatted(TrailRecord.count(count, "line"), delivery.name));
+  }
+
+  private Changed make(
+      Delivery delivery,
+      LongFunction<List<Long>> next,
+      Predicate<DeliveryLine> concerned,
+      Consumer<DeliveryLine> edit,
+      LongFunction<String> text) {
+    int changeNo = before.next(delivery.id);
+    long count =
+        change.make(
+            delivery,
+            next,
+            ids -> {
+              List<DeliveryLine> some =
+                  change.open(delivery.id, ids).stream().filter(concerned).toList();
+              if (!some.isEmpty()) {
+                before.keep(delivery.id, changeNo, some.stream().map(line -> line.id).toList());
+                some.forEach(edit);
+              }
+              return some;
+            });
+    if (count == 0) {
+      return new Changed(0, 0);
+    }
+    live.say("delivery", delivery.id, "corrected");
+    long undo =
+        trail.record(
+            TrailRecord.of("delivery", delivery.id, text.apply(count))
+                .undoneBy(LineUndo.KIND, new LineUndo.Change(delivery.id, changeNo)));
+    return new Changed(count, undo);
+  }
+
+  private Delivery ready(long id) {
+    Delivery delivery =
+        deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
+    if (delivery.state != Delivery.State.READY) {
+      throw Refusal.conflict("the delivery is not read to its end yet; wait for it");
+    }
+    return delivery;
+  }
+}

@@ -1,0 +1,52 @@
+package arborline.server.inspection;
+
+import arborline.server.account.MayReceive;
+import arborline.server.delivery.LineLists;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.PatchMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/v1/deliveries")
+class CorrectionController {
+
+  private final Correcting correcting;
+  private final LineLists lists;
+
+  CorrectionController(Correcting correcting, LineLists lists) {
+    this.correcting = correcting;
+    this.lists = lists;
+  }
+
+  record Corrections(Map<String, String> cells) {}
+
+  record RepairOrder(String finding, String repair) {}
+
+  /** Either lines or a finding. */
+  record LookOrder(@Nullable List<Long> lines, @Nullable String finding) {}
+
+  @PatchMapping("/{id}/lines/{lineId}")
+  @MayReceive
+  LineLists.LineView correct(
+      @PathVariable long id, @PathVariable long lineId, @RequestBody Corrections corrections) {
+    return lists.view(correcting.correct(id, lineId, corrections.cells()));
+  }
+
+  @PostMapping("/{id}/repair")
+  @MayReceive
+  Correcting.Changed repair(@PathVariable long id, @RequestBody RepairOrder order) {
+    return correcting.repair(id, order.finding(), order.repair());
+  }
+
+  @PostMapping("/{id}/look")
+  @MayReceive
+  Correcting.Changed look(@PathVariable long id, @RequestBody LookOrder order) {
+    return correcting.look(id, order.lines(), order.finding());
+  }
+}

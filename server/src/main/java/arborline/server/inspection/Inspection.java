@@ -1,0 +1,192 @@
+package arborline.server.inspection;
+
+import arborline.server.delivery.Clearing;
+import arborline.server.delivery.Delivery;
+import arborline.server.delivery.DeliveryRepository;
+import arborline.server.delivery.Document;
+import arborline.server.delivery.DocumentRepository;
+import arborline.server.live.Live;
+import arborline.server.support.StopRequests;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Has a delivery's files read, one after the other. After a crash each goes on behind its
+ * checkpoint.
+ */
+@Component
+class Inspection {
+
+  private static final Logger LOG = LoggerFactory.getLogger(Inspection.class);
+
+  private final DeliveryRepository deliveries;
+  private final DocumentRepository documents;
+  private final FileReading reading;
+  private final LineStore store;
+  private final LineClashes clashes;
+  private final DeliverySummary summary;
+  private final Clearing clearing;
+  private final Live live;
+  private final StopRequests stops;
+  private final TransactionTemplate transaction;
+
+  Inspection(
+      DeliveryRepository deliveries,
+      DocumentRepository documents,
+      FileReading reading,
+      LineStore store,
+      LineClashes clashes,
+      DeliverySummary summary,
+      Clearing clearing,
+      Live live,
+      StopRequests stops,
+      TransactionTemplate transaction) {
+    this.deliveries = deliveries;
+    this.documents = documents;
+    this.reading = reading;
+    this.store = store;
+    this.clashes = clashes;
+    this.summary = summary;
+    this.clearing = clearing;
+    this.live = live;
+    this.stops = stops;
+    this.transaction = transaction;
+  }
+
+  /** Inspects a delivery from where it stands to the end. */
+  void run(long deliveryId) {
+    if (deliveries.waiting(deliveryId)) {
+      clearing.lines(deliveryId);
+    }
+    Optional<Delivery> found = transaction.execute(status -> begin(deliveryId));
+    if (found.isEmpty()) {
+      return;
+    }
+    try {
+      if (read(found.get())) {
+        clashes.judge(deliveryId);
+        finish(deliveryId);
+      } else {
+        stopped(found.get());
+      }
+    } catch (LineStore.SupersededException other) {
+      LOG.info("delivery {} is read by another worker", deliveryId);
+    } catch (IOException broken) {
+      LOG.error("delivery {} cannot be read", deliveryId, broken);
+      end(deliveryId, Delivery.State.FAILED, "the stored file cannot be read; bring it in again");
+    }
+  }
+
+  private Optional<Delivery> begin(long deliveryId) {
+    Optional<Delivery> found =
+        deliveries
+            .lock(deliveryId)
+            .filter(each ->
+                each.state == Delivery.State.WAITING || each.state == Delivery.State.READING);
+    found.ifPresent(each -> each.state = Delivery.State.READING);
+    live.say("delivery", deliveryId, "reading");
+    return found;
+  }
+
+  /** Reads all files of a delivery in their order; false where somebody stopped it. */
+  private boolean read(Delivery delivery) throws IOException {
+    long before = 0;
+    for (Document document : documents.findByDeliveryIdOrderByFileNo(delivery.id)) {
+      long lines = document.finished ? document.linesRead : read(delivery, document, before);
+      if (lines < 0) {
+        return false;
+      }
+      before += lines;
+    }
+    return true;
+  }
+
+  /** The lines of a file once all are stored; -1 where somebody stopped it. */
+  private long read(Delivery delivery, Document document, long before) throws IOException {
+    long stored = document.linesRead;
+    try (FileReading.Batches batches = reading.open(document, before)) {
+      LineBatch batch = batches.next();
+      while (!batch.empty()) {
+        if (stops.asked(delivery.work())) {
+          return -1;
+        }
+        CompletableFuture<LineBatch> next = CompletableFuture.supplyAsync(() -> ahead(batches));
+        try {
+          store.store(document, stored, batch);
+          stored += batch.rows().size();
+        } finally {
+          batch = joined(next);
+        }
+      }
+      store.finish(document, batches.problem().orElse(null));
+      return stored;
+    }
+  }
+
+  /** Makes the next rows while the last ones are being stored. */
+  private static LineBatch ahead(FileReading.Batches batches) {
+    try {
+      return batches.next();
+    } catch (IOException broken) {
+      throw new UncheckedIOException(broken);
+    }
+  }
+
+  private static LineBatch joined(CompletableFuture<LineBatch> next) throws IOException {
+    try {
+      return next.join();
+    } catch (CompletionException failed) {
+      if (failed.getCause() instanceof UncheckedIOException broken) {
+        throw broken.getCause();
+      }
+      throw failed;
+    }
+  }
+
+  /** A delivery of which nothing could be read has failed; else what could not is said. */
+  private void finish(long deliveryId) {
+    List<Document> all = documents.findByDeliveryIdOrderByFileNo(deliveryId);
+    boolean nothing = all.stream().allMatch(each -> each.problem != null && each.linesRead == 0);
+    List<String> said = new ArrayList<>();
+    for (Document each : all) {
+      if (each.problem != null) {
+        said.add(all.size() == 1 ? each.problem : "%s: %s".formatted(each.name, each.problem));
+      }
+    }
+    if (!nothing) {
+      said.add(summary.of(deliveryId));
+    }
+    end(
+        deliveryId,
+        nothing ? Delivery.State.FAILED : Delivery.State.READY,
+        String.join("; ", said.stream().filter(each -> !each.isEmpty()).toList()));
+  }
+
+  private void stopped(Delivery delivery) {
+    clearing.lines(delivery.id);
+    stops.clear(delivery.work());
+    end(delivery.id, Delivery.State.STOPPED, "reading was stopped; nothing of it was kept");
+  }
+
+  private void end(long deliveryId, Delivery.State state, String note) {
+    transaction.executeWithoutResult(status -> {
+      deliveries
+          .lock(deliveryId)
+          .filter(delivery -> delivery.state == Delivery.State.READING)
+          .ifPresent(delivery -> {
+            delivery.state = state;
+            delivery.say(note);
+          });
+      live.say("delivery", deliveryId, state.name());
+    });
+  }
+}

@@ -1,0 +1,55 @@
+package arborline.server.inspection;
+
+import arborline.server.delivery.LineRepository;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Judges anew the lines of a delivery whose code an earlier line or the shop has as well. */
+@Component
+class LineClashes {
+
+  private static final int BATCH = 1000;
+
+  private final LineRepository lines;
+  private final LineJudge judge;
+  private final JdbcClient jdbc;
+  private final TransactionTemplate transaction;
+
+  LineClashes(
+      LineRepository lines, LineJudge judge, JdbcClient jdbc, TransactionTemplate transaction) {
+    this.lines = lines;
+    this.judge = judge;
+    this.jdbc = jdbc;
+    this.transaction = transaction;
+  }
+
+  void judge(long deliveryId) {
+    List<Long> affected =
+        jdbc.sql(
+                """
+                select l.id from delivery_line l join tool t on t.code_key = l.code_key
+                where l.delivery_id = :delivery
+                union
+                select l.id from delivery_line l join held_code h on h.code_key = l.code_key
+                where l.delivery_id = :delivery
+                union
+                select l.id
+                from (select code_key, min(position) as first_line from delivery_line
+                  where delivery_id = :delivery and code_key <> ''
+                  group by code_key having count(*) > 1) twice
+                straight_join delivery_line l
+                  on l.delivery_id = :delivery and l.code_key = twice.code_key
+                  and l.position > twice.first_line\
+                """)
+            .param("delivery", deliveryId)
+            .query(Long.class)
+            .list();
+    for (int from = 0; from < affected.size(); from += BATCH) {
+      List<Long> batch = affected.subList(from, Math.min(affected.size(), from + BATCH));
+      transaction.executeWithoutResult(
+          status -> judge.judge(deliveryId, lines.findByDeliveryIdAndIdIn(deliveryId, batch)));
+    }
+  }
+}

@@ -1,2 +1,0 @@
-/** Deliveries: files come in, are inspected, put right, and taken into a library. */
-package arborline.server.receiving;
