@@ -3,8 +3,9 @@
   import type { Snippet } from 'svelte';
   import { onMount } from 'svelte';
   import { page } from '$app/state';
-  import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query';
+  import { QueryClientProvider } from '@tanstack/svelte-query';
   import { Toaster } from 'svelte-sonner';
+  import { cache } from '$lib/api/cache';
   import Broken from '$lib/shell/Broken.svelte';
   import Commands from '$lib/shell/Commands.svelte';
   import Keys from '$lib/shell/Keys.svelte';
@@ -15,16 +16,13 @@
 
   let { children }: { children: Snippet } = $props();
 
-  const client = new QueryClient({
-    defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, staleTime: 5000 } }
-  });
   let commands = $state(false);
   let keys = $state(false);
   const inside = $derived(page.url.pathname !== '/sign-in' && Boolean(who.current.name));
 
   onMount(() => settings.load());
 
-  $effect(() => (inside ? listen(client) : undefined));
+  $effect(() => (inside ? listen() : undefined));
 
   function typing(target: EventTarget | null): boolean {
     return target instanceof HTMLElement && target.matches('input, textarea, [contenteditable]');
@@ -48,7 +46,7 @@
 
 <svelte:window {onkeydown} />
 
-<QueryClientProvider {client}>
+<QueryClientProvider client={cache}>
   <div class="flex h-screen flex-col overflow-hidden">
     {#if inside}
       <Line openCommands={() => (commands = true)} openKeys={() => (keys = true)} />

@@ -1,23 +1,17 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask, type Delivery } from '$lib/api/client';
+  import { machinesQuery } from '$lib/machine/queries';
+  import { librariesQuery } from '$lib/library/queries';
+  import { deliveriesQuery } from '$lib/delivery/queries';
+  import { type Delivery } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
   import MachineToday from '$lib/machine/MachineToday.svelte';
   import { count } from '$lib/shell/text';
 
-  const deliveries = createQuery(() => ({
-    queryKey: ['deliveries'],
-    queryFn: () => ask(api.GET('/api/v1/deliveries'))
-  }));
-  const libraries = createQuery(() => ({
-    queryKey: ['libraries'],
-    queryFn: () => ask(api.GET('/api/v1/libraries'))
-  }));
-  const machines = createQuery(() => ({
-    queryKey: ['machines'],
-    queryFn: () => ask(api.GET('/api/v1/machines'))
-  }));
+  const deliveries = createQuery(deliveriesQuery);
+  const libraries = createQuery(librariesQuery);
+  const machines = createQuery(machinesQuery);
 
   const waiting = $derived((deliveries.data?.items ?? []).filter(open));
   const tools = $derived(

@@ -35,6 +35,17 @@ export type StackAnswer = Schemas['StackAnswer'];
 export type StackKept = Schemas['KeptStack'];
 export type StackOffer = Schemas['PartOffer'];
 export type Typed = Schemas['Typed'];
+export type ToolBody = Schemas['ToolDraft'];
+export type StackBody = Schemas['StackDraft'];
+export type LineBody = Schemas['CuttingDraft'];
+export type MaterialBody = Schemas['MaterialDraft'];
+export type NamingPatterns = Schemas['NamingPatterns'];
+export type ReadingChoice = Schemas['ReadingChoice'];
+export type CutBody =
+  paths['/api/v1/tools/{id}/cutting/compute']['post']['requestBody']['content']['application/json'];
+export type Decisions =
+  paths['/api/v1/machines/{id}/reconciliation/apply']['post']['requestBody']['content']['application/json'];
+export type SeatAsk = paths['/api/v1/tools/{id}/seat']['get']['parameters']['query'];
 
 /** A refusal of the server, in its words. */
 export class Problem extends Error {

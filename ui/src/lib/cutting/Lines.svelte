@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask, type CuttingLine } from '$lib/api/client';
+  import { machinesQuery } from '$lib/machine/queries';
+  import { type CuttingLine } from '$lib/api/client';
   import { entries } from '$lib/quantity/entries';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
@@ -31,10 +32,7 @@
     onremove: (line: CuttingLine) => void;
   } = $props();
 
-  const machines = createQuery(() => ({
-    queryKey: ['machines'],
-    queryFn: () => ask(api.GET('/api/v1/machines'))
-  }));
+  const machines = createQuery(machinesQuery);
   let proving = $state<CuttingLine | null>(null);
   let where = $state('');
 

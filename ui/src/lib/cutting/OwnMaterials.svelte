@@ -1,11 +1,9 @@
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { addMaterial, removeMaterial } from '$lib/cutting/actions';
   import type { components } from '$lib/api/schema';
   import { entries } from '$lib/quantity/entries';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import Choice from '$lib/shell/Choice.svelte';
-  import { done } from '$lib/shell/say';
   import Sheetlet from '$lib/shell/Sheetlet.svelte';
 
   let {
@@ -18,7 +16,6 @@
     onadd: (id: string) => void;
   } = $props();
 
-  const client = useQueryClient();
   const groups = [
     { value: 'P', label: 'P  steel' },
     { value: 'M', label: 'M  stainless steel' },
@@ -37,14 +34,15 @@
   let hardness = $state<number | null>(null);
   let fault = $state('');
 
-  async function act(what: () => Promise<unknown>, said: string) {
+  /** A refusal stands at the form. */
+  async function during(deed: Promise<unknown>) {
     fault = '';
     try {
-      await what();
-      done(said);
-      await client.invalidateQueries({ queryKey: ['materials'] });
+      await deed;
+      return true;
     } catch (error) {
       fault = (error as Error).message;
+      return false;
     }
   }
 
@@ -58,19 +56,16 @@
       rise: rise ?? undefined,
       hardness: hardness ?? undefined
     };
-    void act(async () => {
-      const added = await ask(api.POST('/api/v1/materials', { body }));
-      onadd(added.id);
+    const added = addMaterial(body);
+    if (await during(added)) {
+      onadd((await added).id);
       name = '';
       force = rise = hardness = null;
-    }, `Added ${name}`);
+    }
   }
 
   function remove(id: string, title: string) {
-    void act(
-      () => ask(api.DELETE('/api/v1/materials/{id}', { params: { path: { id } } })),
-      `Took ${title} out`
-    );
+    void during(removeMaterial(id, title));
   }
 </script>
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { machinesQuery } from '$lib/machine/queries';
+  import { materialsQuery } from '$lib/cutting/queries';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
@@ -9,15 +10,8 @@
 
   let { cut }: { cut: CutDraft } = $props();
 
-  const materials = createQuery(() => ({
-    queryKey: ['materials'],
-    queryFn: () => ask(api.GET('/api/v1/materials')),
-    staleTime: Infinity
-  }));
-  const machines = createQuery(() => ({
-    queryKey: ['machines'],
-    queryFn: () => ask(api.GET('/api/v1/machines'))
-  }));
+  const materials = createQuery(materialsQuery);
+  const machines = createQuery(machinesQuery);
   const sizes = {
     FEED_PER_TOOTH: 'feed',
     FEED_PER_REVOLUTION: 'feed',

@@ -1,4 +1,5 @@
-import { api, ask, type Computed, type CuttingLine } from '$lib/api/client';
+import { computeCut, startingValues } from './queries';
+import { type Computed, type CuttingLine } from '$lib/api/client';
 import type { components } from '$lib/api/schema';
 import { failed } from '$lib/shell/say';
 
@@ -41,11 +42,7 @@ export class CutDraft {
   /** Asks where to begin in the material; depth, width and work diameter only the first time. */
   async begin(first: boolean) {
     try {
-      const start = await ask(
-        api.GET('/api/v1/tools/{id}/cutting/start', {
-          params: { path: { id: this.toolId }, query: { material: this.material } }
-        })
-      );
+      const start = await startingValues(this.toolId, this.material);
       const { speed, feed } = start.wish;
       this.wish = first ? start.wish : { ...this.wish, speed, feed };
       this.asks = start.asks;
@@ -76,18 +73,13 @@ export class CutDraft {
   async compute() {
     const mine = ++this.#asked;
     try {
-      const answer = await ask(
-        api.POST('/api/v1/tools/{id}/cutting/compute', {
-          params: { path: { id: this.toolId } },
-          body: {
-            ...this.wish,
-            material: this.material,
-            machine: this.machine || undefined,
-            compliance: this.compliance || undefined,
-            bend: this.compliance ? this.bend : undefined
-          }
-        })
-      );
+      const answer = await computeCut(this.toolId, {
+        ...this.wish,
+        material: this.material,
+        machine: this.machine || undefined,
+        compliance: this.compliance || undefined,
+        bend: this.compliance ? this.bend : undefined
+      });
       if (mine === this.#asked) {
         this.computed = answer;
         this.problem = '';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { lossesQuery } from '$lib/library/queries';
   import Choice from '$lib/shell/Choice.svelte';
   import { count } from '$lib/shell/text';
   import Sheetlet from '$lib/shell/Sheetlet.svelte';
@@ -9,16 +9,7 @@
 
   let format = $state('csv');
   let unit = $state('');
-  const losses = createQuery(() => ({
-    queryKey: ['losses', library, format, unit],
-    queryFn: () =>
-      ask(
-        api.GET('/api/v1/libraries/{id}/losses', {
-          params: { path: { id: library }, query: { format, unit: unit || undefined } }
-        })
-      ),
-    enabled: open
-  }));
+  const losses = createQuery(() => ({ ...lossesQuery(library, format, unit), enabled: open }));
   const address = $derived(
     `/api/v1/libraries/${library}/export?format=${format}${unit ? `&unit=${unit}` : ''}`
   );

@@ -2,6 +2,14 @@ import { Debounced } from 'runed';
 
 export type Sort = 'code' | 'name' | 'number' | 'dc' | 'class';
 
+/** What a list is narrowed to, as the server asks for it. */
+export interface ListQuery {
+  q?: string;
+  class?: string[];
+  'dia.min'?: number;
+  'dia.max'?: number;
+}
+
 /** What a list is narrowed to and sorted by. */
 export class ListFilter {
   text = $state('');
@@ -11,7 +19,7 @@ export class ListFilter {
   down = $state(false);
   readonly q = new Debounced(() => this.text.trim(), 150);
 
-  readonly query = $derived({
+  readonly query: ListQuery = $derived({
     q: this.q.current || undefined,
     class: this.classes.length > 0 ? this.classes : undefined,
     'dia.min': this.dia?.[0],

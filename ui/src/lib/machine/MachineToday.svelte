@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { lastReconciliationQuery } from '$lib/table/queries';
+  import { machineQuery } from '$lib/machine/queries';
   import Mark from '$lib/marks/Mark.svelte';
   import { count, moment } from '$lib/shell/text';
   import Chain from './Chain.svelte';
@@ -8,19 +9,8 @@
 
   let { id }: { id: string } = $props();
 
-  const machine = createQuery(() => ({
-    queryKey: ['machine', id],
-    queryFn: () => ask(api.GET('/api/v1/machines/{id}', { params: { path: { id } } }))
-  }));
-  const table = createQuery(() => ({
-    queryKey: ['tables', id, 'last'],
-    queryFn: async () =>
-      (await ask(
-        api.GET('/api/v1/machines/{id}/reconciliation', {
-          params: { path: { id }, query: { fresh: false, all: false } }
-        })
-      )) || null
-  }));
+  const machine = createQuery(() => machineQuery(id));
+  const table = createQuery(() => lastReconciliationQuery(id));
   const differing = $derived((table.data?.items ?? []).filter((row) => row.state !== 'in step'));
   const marks = $derived(Object.fromEntries(differing.map((row) => [row.place, row.reason])));
 </script>

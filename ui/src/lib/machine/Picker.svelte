@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { createQuery } from '@tanstack/svelte-query';
   import { Debounced, PersistedState } from 'runed';
-  import { api, ask, type ToolRow } from '$lib/api/client';
+  import { foundToolsQuery, librariesQuery } from '$lib/library/queries';
+  import { type ToolRow } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Choice from '$lib/shell/Choice.svelte';
 
@@ -14,27 +15,14 @@
   let text = $state('');
   const last = new PersistedState('picker library', '');
   const q = new Debounced(() => text.trim(), 150);
-  const libraries = createQuery(() => ({
-    queryKey: ['libraries'],
-    queryFn: () => ask(api.GET('/api/v1/libraries'))
-  }));
+  const libraries = createQuery(librariesQuery);
   /** The library picked from last, or the one that holds most. */
   const chosen = $derived.by(() => {
     const items = libraries.data?.items ?? [];
     const most = [...items].sort((one, other) => other.tools - one.tools)[0];
     return (items.find((each) => String(each.id) === last.current) ?? most)?.id ?? 0;
   });
-  const tools = createQuery(() => ({
-    queryKey: ['tools', chosen, 'picker', q.current],
-    queryFn: () =>
-      ask(
-        api.GET('/api/v1/libraries/{id}/tools', {
-          params: { path: { id: chosen }, query: { q: q.current || undefined, limit: 200 } }
-        })
-      ),
-    enabled: chosen > 0,
-    placeholderData: keepPreviousData
-  }));
+  const tools = createQuery(() => foundToolsQuery(chosen, q.current));
 </script>
 
 <section class="flex min-h-0 flex-col" aria-label="Tools to load">

@@ -1,18 +1,12 @@
 <script lang="ts">
-  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { createQuery } from '@tanstack/svelte-query';
   import { Debounced } from 'runed';
-  import { api, ask } from '$lib/api/client';
+  import { commentQuery } from '$lib/naming/queries';
 
   let { name }: { name: string } = $props();
 
   const settled = new Debounced(() => name, 150);
-  const comments = createQuery(() => ({
-    queryKey: ['comments', settled.current],
-    queryFn: () =>
-      ask(api.GET('/api/v1/explain/comment', { params: { query: { text: settled.current } } })),
-    placeholderData: keepPreviousData,
-    enabled: settled.current !== ''
-  }));
+  const comments = createQuery(() => commentQuery(settled.current));
 </script>
 
 {#if name && comments.data}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
-  import { api, ask } from '$lib/api/client';
+  import { explainQuantity } from './read';
   import { capital } from '$lib/shell/text';
   import { entries } from './entries';
   import { units } from './units.svelte';
@@ -79,11 +79,7 @@
       take(null);
       return;
     }
-    const answer = await ask(
-      api.GET('/api/v1/explain/quantity', {
-        params: { query: { text, from, to: unit } }
-      })
-    );
+    const answer = await explainQuantity(text, from, unit);
     if (mine !== asked) return;
     reading = false;
     if (!answer.valid) judge(`'${text}': ${answer.why}`);

@@ -1,5 +1,9 @@
 import { api, ask } from '$lib/api/client';
 
+/** What the server understands of a number as people write it, in the unit `to`. */
+export const explainQuantity = (text: string, from: string, to: string) =>
+  ask(api.GET('/api/v1/explain/quantity', { params: { query: { text, from, to } } }));
+
 /**
  * Has the server read a number as people write it.
  *
@@ -8,9 +12,7 @@ import { api, ask } from '$lib/api/client';
  * @throws Error that says what is wrong with the text
  */
 export async function readQuantity(text: string, from: string, to: string): Promise<number> {
-  const answer = await ask(
-    api.GET('/api/v1/explain/quantity', { params: { query: { text, from, to } } })
-  );
+  const answer = await explainQuantity(text, from, to);
   if (!answer.valid) throw new Error(`'${text}': ${answer.why}`);
   return Number(answer.exact);
 }

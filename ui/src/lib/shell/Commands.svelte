@@ -1,20 +1,15 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { Command, Dialog } from 'bits-ui';
-  import { api, ask } from '$lib/api/client';
+  import { machinesQuery } from '$lib/machine/queries';
+  import { librariesQuery } from '$lib/library/queries';
   import { createQuery } from '@tanstack/svelte-query';
   import { settings } from './settings.svelte';
 
   let { open = $bindable(false) }: { open: boolean } = $props();
 
-  const libraries = createQuery(() => ({
-    queryKey: ['libraries'],
-    queryFn: () => ask(api.GET('/api/v1/libraries'))
-  }));
-  const machines = createQuery(() => ({
-    queryKey: ['machines'],
-    queryFn: () => ask(api.GET('/api/v1/machines'))
-  }));
+  const libraries = createQuery(librariesQuery);
+  const machines = createQuery(machinesQuery);
 
   const places = [
     { title: 'Today', href: '/' },

@@ -2,17 +2,14 @@
   import { page } from '$app/state';
   import { goto } from '$app/navigation';
   import { DropdownMenu } from 'bits-ui';
-  import { api, ask } from '$lib/api/client';
+  import { deliveriesQuery } from '$lib/delivery/queries';
   import { createQuery } from '@tanstack/svelte-query';
   import { settings } from './settings.svelte';
   import { who } from './session.svelte';
 
   let { openCommands, openKeys }: { openCommands: () => void; openKeys: () => void } = $props();
 
-  const deliveries = createQuery(() => ({
-    queryKey: ['deliveries'],
-    queryFn: () => ask(api.GET('/api/v1/deliveries'))
-  }));
+  const deliveries = createQuery(deliveriesQuery);
   const waiting = $derived(
     (deliveries.data?.items ?? []).filter(
       (d) => d.state === 'ready' && d.pass + d.query + d.hold > d.taken
@@ -33,7 +30,7 @@
   }
 
   async function signOut() {
-    await ask(api.DELETE('/api/v1/session'));
+    await who.signOut();
     await goto('/sign-in');
   }
 </script>

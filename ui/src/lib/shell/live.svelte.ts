@@ -1,5 +1,5 @@
-import type { QueryClient } from '@tanstack/svelte-query';
 import { SvelteMap } from 'svelte/reactivity';
+import { reload, reloadSubject } from '$lib/api/cache';
 
 interface LiveEvent {
   topic: string;
@@ -7,14 +7,9 @@ interface LiveEvent {
   detail: string;
 }
 
-/** What to load again when something of a topic changed. */
-const CONCERNED: Record<string, string[]> = {
-  delivery: ['deliveries', 'delivery'],
-  library: ['libraries', 'library', 'tools', 'facets'],
-  tool: ['tool', 'tools'],
-  component: ['components', 'component', 'tool'],
-  machine: ['machines', 'machine', 'tables'],
-  trail: ['trail']
+/** What else shows something of a topic, whatever its subject. */
+const SHOWN_ELSEWHERE: Record<string, string[]> = {
+  component: ['tool']
 };
 
 /** Long work on the lines of a delivery. */
@@ -45,16 +40,15 @@ export function counted(event: LiveEvent): boolean {
 }
 
 /** Listens to what others change and loads again what this page shows of it. */
-export function listen(client: QueryClient): () => void {
+export function listen(): () => void {
   const source = new EventSource('/api/v1/events');
   source.onmessage = (message) => {
     const event = JSON.parse(message.data as string) as LiveEvent;
     if (counted(event)) {
       return;
     }
-    for (const key of CONCERNED[event.topic] ?? []) {
-      void client.invalidateQueries({ queryKey: [key] });
-    }
+    void reloadSubject(event.topic, event.subject);
+    void reload(...(SHOWN_ELSEWHERE[event.topic] ?? []).map((topic) => [topic]));
   };
   return () => source.close();
 }

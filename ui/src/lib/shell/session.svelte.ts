@@ -1,3 +1,4 @@
+import { cache } from '$lib/api/cache';
 import { api, ask, type Session } from '$lib/api/client';
 
 /** Who is signed in, for the whole interface. */
@@ -7,6 +8,17 @@ class Who {
   async load(): Promise<Session> {
     this.current = await ask(api.GET('/api/v1/session'));
     return this.current;
+  }
+
+  /** Throws where the name or the password is wrong. */
+  async signIn(name: string, password: string) {
+    this.current = await ask(api.POST('/api/v1/session', { body: { name, password } }));
+    cache.clear();
+  }
+
+  async signOut() {
+    await ask(api.DELETE('/api/v1/session'));
+    cache.clear();
   }
 
   may(permission: 'EDIT' | 'RECEIVE' | 'LOAD' | 'PROVE'): boolean {

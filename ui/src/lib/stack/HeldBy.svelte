@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { createQuery } from '@tanstack/svelte-query';
   import { Combobox } from 'bits-ui';
-  import { api, ask } from '$lib/api/client';
+  import { draftOffersQuery } from '$lib/stack/queries';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
-  import type { Draft } from '$lib/sheet/draft.svelte';
+  import type { Draft } from '$lib/tool/draft.svelte';
 
   let {
     draft,
@@ -23,12 +23,7 @@
     ['DMM', 'DCONMS', 'DCON', 'CCMS'].map((symbol) => draft.answer?.values[symbol]?.mm ?? '')
   );
   const drawn = $derived(Boolean(draft.answer?.outline) && !draft.answer?.sketch);
-  const offers = createQuery(() => ({
-    queryKey: ['offers', draft.classId, ...shank, drawn],
-    queryFn: () => ask(api.POST('/api/v1/stacks/offers', { body: draft.body })),
-    enabled: drawn,
-    placeholderData: keepPreviousData
-  }));
+  const offers = createQuery(() => ({ ...draftOffersQuery(draft.body, shank), enabled: drawn }));
   const fitting = $derived(offers.data?.items ?? []);
   let sought = $state('');
   const found = $derived(

@@ -1,6 +1,5 @@
+import { checkStack, stackOffers } from './queries';
 import {
-  api,
-  ask,
   type ComponentKnown,
   type StackAnswer,
   type StackKept,
@@ -113,14 +112,9 @@ export class StackBuilder {
   async check() {
     const asked = ++this.#asked;
     try {
-      const path = { id: this.toolId };
       const [answer, offers] = await Promise.all([
-        ask(api.POST('/api/v1/tools/{id}/stacks/check', { params: { path }, body: this.body })),
-        ask(
-          api.GET('/api/v1/tools/{id}/stacks/offers', {
-            params: { path, query: { socket: this.socket || undefined } }
-          })
-        )
+        checkStack(this.toolId, this.body),
+        stackOffers(this.toolId, this.socket || undefined)
       ]);
       if (asked === this.#asked) {
         this.answer = answer;

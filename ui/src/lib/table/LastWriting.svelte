@@ -1,15 +1,11 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { writesQuery } from '$lib/table/queries';
   import { moment } from '$lib/shell/text';
 
   let { machine }: { machine: string } = $props();
 
-  const writes = createQuery(() => ({
-    queryKey: ['reconciliation', machine, 'writes'],
-    queryFn: () =>
-      ask(api.GET('/api/v1/machines/{id}/table/writes', { params: { path: { id: machine } } }))
-  }));
+  const writes = createQuery(() => writesQuery(machine));
   const last = $derived(writes.data?.items[0]);
   const troubled = $derived(
     last && ['unfinished', 'not read back', 'interrupted'].includes(last.state)

@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
-  import { api, ask, type Part } from '$lib/api/client';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { seatViewQuery } from '$lib/turning/queries';
+  import { type Part } from '$lib/api/client';
   import { saveSvg } from '$lib/drawing/save';
   import Choice from '$lib/shell/Choice.svelte';
   import Front from './Front.svelte';
@@ -14,19 +15,9 @@
   const rake = $derived(turned ?? (hand === 'L' ? 'up' : 'down'));
   let asked = $state<Work | null>(null);
 
-  const seat = createQuery(() => ({
-    queryKey: ['tool', toolId, 'seat', version, turret, spindle, rake, asked],
-    queryFn: () =>
-      ask(
-        api.GET('/api/v1/tools/{id}/seat', {
-          params: {
-            path: { id: toolId },
-            query: { turretSide: turret, spindle, rake, work: asked ?? undefined }
-          }
-        })
-      ),
-    placeholderData: keepPreviousData
-  }));
+  const seat = createQuery(() =>
+    seatViewQuery(toolId, version, { turretSide: turret, spindle, rake, work: asked ?? undefined })
+  );
 
   const mounted = $derived(asked ?? ((seat.data?.work ?? 'external') as Work));
   let plan = $state<SVGSVGElement>();

@@ -1,15 +1,12 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { componentsQuery } from '$lib/stack/queries';
   import { who } from '$lib/shell/session.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
   import { profileOf } from '$lib/stack/bodies';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
 
-  const components = createQuery(() => ({
-    queryKey: ['components'],
-    queryFn: () => ask(api.GET('/api/v1/components'))
-  }));
+  const components = createQuery(componentsQuery);
   let sought = $state('');
   const kinds = {
     HOLDER: 'holder',

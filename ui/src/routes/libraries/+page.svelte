@@ -1,28 +1,20 @@
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { librariesQuery } from '$lib/library/queries';
+  import { openLibrary } from '$lib/library/actions';
   import Sheetlet from '$lib/shell/Sheetlet.svelte';
-  import { failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
-  const client = useQueryClient();
-  const libraries = createQuery(() => ({
-    queryKey: ['libraries'],
-    queryFn: () => ask(api.GET('/api/v1/libraries'))
-  }));
+  const libraries = createQuery(librariesQuery);
   let opening = $state(false);
   let name = $state('');
 
   async function open(event: SubmitEvent) {
     event.preventDefault();
-    try {
-      await ask(api.POST('/api/v1/libraries', { body: { name } }));
+    if (await openLibrary(name)) {
       opening = false;
       name = '';
-      await client.invalidateQueries({ queryKey: ['libraries'] });
-    } catch (error) {
-      failed(error);
     }
   }
 </script>

@@ -1,12 +1,9 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { machinesQuery } from '$lib/machine/queries';
   import Trouble from '$lib/shell/Trouble.svelte';
 
-  const machines = createQuery(() => ({
-    queryKey: ['machines'],
-    queryFn: () => ask(api.GET('/api/v1/machines'))
-  }));
+  const machines = createQuery(machinesQuery);
 </script>
 
 <svelte:head><title>Machines · Arbor Line</title></svelte:head>

@@ -1,19 +1,16 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask, bring, type Delivery } from '$lib/api/client';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { deliveriesQuery } from '$lib/delivery/queries';
+  import { bringFiles } from '$lib/delivery/actions';
+  import { type Delivery } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
-  import { failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { isTable } from '$lib/shell/sheetcells';
   import { bytes, count, moment } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
 
-  const client = useQueryClient();
-  const deliveries = createQuery(() => ({
-    queryKey: ['deliveries'],
-    queryFn: () => ask(api.GET('/api/v1/deliveries'))
-  }));
+  const deliveries = createQuery(deliveriesQuery);
 
   let over = $state(false);
   let sending = $state<{ name: string; share: number } | null>(null);
@@ -35,15 +32,9 @@
     if (list.length === 0) return;
     const name = list.length === 1 ? list[0].name : count(list.length, 'file');
     sending = { name, share: 0 };
-    try {
-      const id = await bring(list, (share) => (sending = { name, share }));
-      await client.invalidateQueries({ queryKey: ['deliveries'] });
-      await goto(`/receiving/${id}`);
-    } catch (error) {
-      failed(error);
-    } finally {
-      sending = null;
-    }
+    const id = await bringFiles(list, (share) => (sending = { name, share }));
+    if (id) await goto(`/receiving/${id}`);
+    sending = null;
   }
 
   function kind(delivery: Delivery): 'hold' | 'query' | 'pass' | 'skipped' | 'note' {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { api, ask, Problem } from '$lib/api/client';
+  import { Problem } from '$lib/api/client';
   import { who } from '$lib/shell/session.svelte';
   import { capital } from '$lib/shell/text';
 
@@ -15,7 +15,7 @@
     busy = true;
     trouble = '';
     try {
-      who.current = await ask(api.POST('/api/v1/session', { body: { name, password } }));
+      await who.signIn(name, password);
       const then = page.url.searchParams.get('then') ?? '/';
       await goto(then.startsWith('/') && !then.startsWith('//') ? then : '/');
     } catch (error) {

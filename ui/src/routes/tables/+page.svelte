@@ -1,13 +1,10 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { machinesQuery } from '$lib/machine/queries';
   import MachineToday from '$lib/machine/MachineToday.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
-  const machines = createQuery(() => ({
-    queryKey: ['machines'],
-    queryFn: () => ask(api.GET('/api/v1/machines'))
-  }));
+  const machines = createQuery(machinesQuery);
 </script>
 
 <svelte:head><title>Tool tables · Arbor Line</title></svelte:head>

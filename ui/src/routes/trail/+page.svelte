@@ -1,19 +1,12 @@
 <script lang="ts">
-  import { createInfiniteQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
-  import { done, failed } from '$lib/shell/say';
+  import { createInfiniteQuery } from '@tanstack/svelte-query';
+  import { trailQuery } from '$lib/trail/queries';
+  import { undo } from '$lib/trail/actions';
   import { who } from '$lib/shell/session.svelte';
   import { capital, moment } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
 
-  const client = useQueryClient();
-  const trail = createInfiniteQuery(() => ({
-    queryKey: ['trail'],
-    initialPageParam: undefined as string | undefined,
-    queryFn: ({ pageParam }) =>
-      ask(api.GET('/api/v1/trail', { params: { query: { after: pageParam, limit: 100 } } })),
-    getNextPageParam: (last: { next?: string | null }) => last.next ?? undefined
-  }));
+  const trail = createInfiniteQuery(trailQuery);
   const lines = $derived((trail.data?.pages ?? []).flatMap((page) => page.items));
   const may = $derived(who.may('EDIT') || who.may('LOAD') || who.may('PROVE'));
   const places: Record<string, string> = {
@@ -23,16 +16,6 @@
     machine: '/machines/',
     component: '/holders/'
   };
-
-  async function undo(id: number) {
-    try {
-      await ask(api.POST('/api/v1/trail/{id}/undo', { params: { path: { id } } }));
-      done('Taken back');
-      await client.invalidateQueries();
-    } catch (error) {
-      failed(error);
-    }
-  }
 </script>
 
 <svelte:head><title>Trail · Arbor Line</title></svelte:head>

@@ -1,9 +1,12 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { createQuery } from '@tanstack/svelte-query';
   import { watch } from 'runed';
-  import { api, ask, Problem, type Component, type Finding, type StackKept } from '$lib/api/client';
+  import { componentStacksQuery } from '$lib/stack/queries';
+  import { componentQuery } from '$lib/stack/queries';
+  import { createComponent, retireComponent, saveComponent } from '$lib/stack/actions';
+  import { Problem, type Component, type Finding, type StackKept } from '$lib/api/client';
   import CentreLine from '$lib/drawing/CentreLine.svelte';
   import Parts from '$lib/drawing/Parts.svelte';
   import { fit, view } from '$lib/drawing/geometry';
@@ -13,7 +16,7 @@
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
-  import { done, failed } from '$lib/shell/say';
+  import { failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { fromClipboard, isTable } from '$lib/shell/sheetcells';
   import { capital, count } from '$lib/shell/text';
@@ -24,17 +27,8 @@
 
   const fresh = $derived(page.params.id === 'new');
   const id = $derived(Number(page.params.id));
-  const client = useQueryClient();
-  const known = createQuery(() => ({
-    queryKey: ['component', id],
-    queryFn: () => ask(api.GET('/api/v1/components/{id}', { params: { path: { id } } })),
-    enabled: !fresh
-  }));
-  const using = createQuery(() => ({
-    queryKey: ['component', id, 'stacks'],
-    queryFn: () => ask(api.GET('/api/v1/components/{id}/stacks', { params: { path: { id } } })),
-    enabled: !fresh
-  }));
+  const known = createQuery(() => ({ ...componentQuery(id), enabled: !fresh }));
+  const using = createQuery(() => ({ ...componentStacksQuery(id), enabled: !fresh }));
   const empty: Component = {
     code: '',
     name: '',
@@ -95,15 +89,8 @@
     const body = $state.snapshot(draft) as Component;
     try {
       const saved = asNew
-        ? await ask(api.POST('/api/v1/components', { body }))
-        : await ask(
-            api.PUT('/api/v1/components/{id}', {
-              params: { path: { id }, query: { version: base, stays } },
-              body
-            })
-          );
-      done(`Saved ${saved.component.code}`, saved.undo ?? undefined, () => void again());
-      await again();
+        ? await createComponent(body)
+        : await saveComponent(id, base, stays, body);
       await goto(`/holders/${saved.id}`);
     } catch (error) {
       findings =
@@ -111,25 +98,6 @@
           ? (error.details as Finding[])
           : [];
       if (findings.length === 0) failed(error);
-    }
-  }
-
-  async function again() {
-    await client.invalidateQueries({ queryKey: ['components'] });
-    await client.invalidateQueries({ queryKey: ['component', id] });
-  }
-
-  async function retire(retired: boolean) {
-    try {
-      await ask(
-        api.PUT('/api/v1/components/{id}/retired', {
-          params: { path: { id }, query: { retired } }
-        })
-      );
-      await client.invalidateQueries({ queryKey: ['component', id] });
-      await client.invalidateQueries({ queryKey: ['components'] });
-    } catch (error) {
-      failed(error);
     }
   }
 
@@ -176,7 +144,7 @@
         <button class="button" onclick={() => svg && saveSvg(svg, `${draft.code || 'holder'}.svg`)}
           >Save drawing</button
         >
-        <button class="button" onclick={() => retire(!known.data?.retired)}>
+        <button class="button" onclick={() => retireComponent(id, !known.data?.retired)}>
           {known.data?.retired ? 'Take back into use' : 'Retire'}
         </button>
         <button class="button" onclick={() => save(true)}>Save under a new code</button>

@@ -1,62 +1,27 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import {
-    createInfiniteQuery,
-    createQuery,
-    keepPreviousData,
-    useQueryClient
-  } from '@tanstack/svelte-query';
-  import { api, ask, type ToolRow } from '$lib/api/client';
+  import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query';
+  import { facetsQuery, libraryQuery, toolsQuery } from '$lib/library/queries';
+  import { copyTool, removeTool } from '$lib/library/actions';
+  import { type ToolRow } from '$lib/api/client';
   import Strip from '$lib/drawing/Strip.svelte';
   import ExportDialog from '$lib/library/ExportDialog.svelte';
   import FilterBand from '$lib/library/FilterBand.svelte';
   import { ListFilter } from '$lib/library/filter.svelte';
   import ToolTable from '$lib/library/ToolTable.svelte';
-  import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const id = $derived(Number(page.params.id));
-  const client = useQueryClient();
   const filter = new ListFilter();
   let hung = $state<ToolRow[]>([]);
   let exporting = $state(false);
 
-  const library = createQuery(() => ({
-    queryKey: ['library', id],
-    queryFn: () => ask(api.GET('/api/v1/libraries/{id}', { params: { path: { id } } }))
-  }));
-  const facets = createQuery(() => ({
-    queryKey: ['facets', id, filter.query],
-    queryFn: () =>
-      ask(
-        api.GET('/api/v1/libraries/{id}/facets', { params: { path: { id }, query: filter.query } })
-      ),
-    placeholderData: keepPreviousData
-  }));
-  const tools = createInfiniteQuery(() => ({
-    queryKey: ['tools', id, filter.query, filter.sort, filter.down],
-    initialPageParam: undefined as string | undefined,
-    queryFn: ({ pageParam }) =>
-      ask(
-        api.GET('/api/v1/libraries/{id}/tools', {
-          params: {
-            path: { id },
-            query: {
-              ...filter.query,
-              sort: filter.sort,
-              down: filter.down,
-              after: pageParam,
-              limit: 100
-            }
-          }
-        })
-      ),
-    getNextPageParam: (last: { next?: string | null }) => last.next ?? undefined,
-    placeholderData: keepPreviousData
-  }));
+  const library = createQuery(() => libraryQuery(id));
+  const facets = createQuery(() => facetsQuery(id, filter.query));
+  const tools = createInfiniteQuery(() => toolsQuery(id, filter.query, filter.sort, filter.down));
   const rows = $derived((tools.data?.pages ?? []).flatMap((each) => each.items));
   const single = $derived(hung.length === 1 ? hung[0] : null);
 
@@ -66,41 +31,10 @@
     }
   }
 
-  async function change(action: () => Promise<{ undo: number; toolId: number }>, said: string) {
-    try {
-      const changed = await action();
-      const refresh = () => client.invalidateQueries();
-      done(said, changed.undo, refresh);
-      await refresh();
-    } catch (error) {
-      failed(error);
-    }
-  }
-
   function remove(row: ToolRow) {
     if (!who.may('EDIT')) return;
-    hung = hung.filter((each) => each.entryId !== row.entryId);
-    void change(
-      () =>
-        ask(
-          api.DELETE('/api/v1/libraries/{id}/tools/{toolId}', {
-            params: { path: { id, toolId: row.toolId } }
-          })
-        ),
-      `Took ${row.code} out`
-    );
-  }
-
-  function copy(row: ToolRow) {
-    void change(
-      () =>
-        ask(
-          api.POST('/api/v1/libraries/{id}/tools/{toolId}/copy', {
-            params: { path: { id, toolId: row.toolId } }
-          })
-        ),
-      `Copied ${row.code}`
-    );
+    hung = hung.filter((hanging) => hanging.entryId !== row.entryId);
+    void removeTool(id, row);
   }
 </script>
 
@@ -129,7 +63,7 @@
     {/if}
     <div class="ml-auto flex gap-2">
       {#if single && who.may('EDIT')}
-        <button class="button" onclick={() => copy(single)}>Copy</button>
+        <button class="button" onclick={() => void copyTool(id, single)}>Copy</button>
         <button class="button" onclick={() => remove(single)}>Remove</button>
       {/if}
       {#if single}

@@ -1,34 +1,26 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask, type ToolRow } from '$lib/api/client';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { refusalsQuery } from '$lib/machine/queries';
+  import { machineQuery } from '$lib/machine/queries';
+  import { clearPlace, planTool } from '$lib/machine/actions';
+  import { type ToolRow } from '$lib/api/client';
   import Chain from '$lib/machine/Chain.svelte';
   import Picker from '$lib/machine/Picker.svelte';
   import type { Measures } from '$lib/machine/measures';
   import PocketDetail from '$lib/machine/PocketDetail.svelte';
-  import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const id = $derived(page.params.id ?? '');
-  const client = useQueryClient();
-  const machine = createQuery(() => ({
-    queryKey: ['machine', id],
-    queryFn: () => ask(api.GET('/api/v1/machines/{id}', { params: { path: { id } } }))
-  }));
+  const machine = createQuery(() => machineQuery(id));
   let picked = $state<{ toolId: number; code: string } | null>(null);
   let chosen = $state<string | null>(null);
   const may = $derived(who.may('LOAD'));
   const planned = $derived(new Map((machine.data?.plan ?? []).map((each) => [each.place, each])));
   const refused = createQuery(() => ({
-    queryKey: ['machine', id, 'refusals', picked?.toolId],
-    queryFn: () =>
-      ask(
-        api.GET('/api/v1/machines/{id}/plan/refusals', {
-          params: { path: { id }, query: { toolId: picked?.toolId ?? 0 } }
-        })
-      ),
+    ...refusalsQuery(id, picked?.toolId ?? 0),
     enabled: picked !== null
   }));
   const refusals = $derived(
@@ -39,42 +31,13 @@
       : {}
   );
 
-  async function act(action: () => Promise<{ undo: number }>, said: string) {
-    try {
-      const changed = await action();
-      const refresh = () => client.invalidateQueries({ queryKey: ['machine', id] });
-      done(said, changed.undo, () => void refresh());
-      await refresh();
-      return true;
-    } catch (error) {
-      failed(error);
-      return false;
-    }
-  }
-
   async function put(place: string, toolId: number, measures?: Measures) {
     // At once, so that nobody types measures into the pocket that was chosen before.
     chosen = place;
-    const worked = await act(
-      () =>
-        ask(
-          api.PUT('/api/v1/machines/{id}/plan/{place}', {
-            params: { path: { id, place } },
-            body: { toolId, ...measures }
-          })
-        ),
-      measures ? `Saved the measures of pocket ${place}` : `Planned for pocket ${place}`
-    );
-    if (worked) picked = null;
-    return worked;
-  }
-
-  function clear(place: string) {
-    void act(
-      () =>
-        ask(api.DELETE('/api/v1/machines/{id}/plan/{place}', { params: { path: { id, place } } })),
-      `Took the tool of pocket ${place} out of the plan`
-    );
+    const planned = await planTool(id, place, toolId, measures);
+    // Somebody may have picked up the next one meanwhile.
+    if (planned && picked?.toolId === toolId) picked = null;
+    return Boolean(planned);
   }
 
   function choose(place: string) {
@@ -103,7 +66,7 @@
     if (event.key === 'Escape') {
       picked = null;
     } else if (event.key === 'Delete' && place && inPocket && may) {
-      clear(place);
+      void clearPlace(id, place);
     } else if (event.key === ' ' && inPocket && !picked && may) {
       event.preventDefault();
       picked = { toolId: inPocket.toolId, code: inPocket.code };
@@ -163,7 +126,7 @@
         const at = chosen ? planned.get(chosen) : undefined;
         return Boolean(chosen && at && (await put(chosen, at.toolId, measures)));
       }}
-      onclear={() => chosen && clear(chosen)}
+      onclear={() => chosen && void clearPlace(id, chosen)}
     />
   </div>
 {:else}

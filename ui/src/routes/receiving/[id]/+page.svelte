@@ -1,27 +1,24 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask, type Delivery } from '$lib/api/client';
-  import Balance from '$lib/receiving/Balance.svelte';
-  import Group from '$lib/receiving/Group.svelte';
-  import HowRead from '$lib/receiving/HowRead.svelte';
-  import Lines from '$lib/receiving/Lines.svelte';
-  import TakeBar from '$lib/receiving/TakeBar.svelte';
-  import { done, failed } from '$lib/shell/say';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { findingsQuery } from '$lib/delivery/queries';
+  import { deliveryQuery } from '$lib/delivery/queries';
+  import { deleteDelivery, stopWork } from '$lib/delivery/actions';
+  import { type Delivery } from '$lib/api/client';
+  import Balance from '$lib/delivery/Balance.svelte';
+  import Group from '$lib/delivery/Group.svelte';
+  import HowRead from '$lib/delivery/HowRead.svelte';
+  import Lines from '$lib/delivery/Lines.svelte';
+  import TakeBar from '$lib/delivery/TakeBar.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { capital, count, moment } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const id = $derived(Number(page.params.id));
-  const client = useQueryClient();
-  const delivery = createQuery(() => ({
-    queryKey: ['delivery', id],
-    queryFn: () => ask(api.GET('/api/v1/deliveries/{id}', { params: { path: { id } } }))
-  }));
+  const delivery = createQuery(() => deliveryQuery(id));
   const groups = createQuery(() => ({
-    queryKey: ['delivery', id, 'findings'],
-    queryFn: () => ask(api.GET('/api/v1/deliveries/{id}/findings', { params: { path: { id } } })),
+    ...findingsQuery(id),
     enabled: delivery.data?.state === 'ready'
   }));
   let part = $state('');
@@ -34,35 +31,17 @@
     delivery.data?.state === 'reading' || delivery.data?.state === 'waiting'
   );
 
-  function refresh() {
-    void client.invalidateQueries({ queryKey: ['delivery', id] });
-  }
-
-  async function stop() {
-    try {
-      await ask(api.POST('/api/v1/deliveries/{id}/stop', { params: { path: { id } } }));
-    } catch (error) {
-      failed(error);
-    }
-  }
-
   async function putAway() {
-    try {
-      const name = delivery.data?.name ?? 'the delivery';
-      const { undo } = await ask(
-        api.DELETE('/api/v1/deliveries/{id}', { params: { path: { id } } })
-      );
+    const name = delivery.data?.name ?? 'the delivery';
+    if (await deleteDelivery(id, name, () => void goto(`/receiving/${id}`))) {
       await goto('/receiving');
-      done(`Put ${name} away`, undo, () => void goto(`/receiving/${id}`));
-    } catch (error) {
-      failed(error);
     }
   }
 </script>
 
 {#snippet howRead(arrived: Delivery)}
   {#each arrived.files as file (file.file)}
-    <HowRead delivery={id} {file} named={arrived.files.length > 1} onchanged={refresh} />
+    <HowRead delivery={id} {file} named={arrived.files.length > 1} />
   {/each}
 {/snippet}
 
@@ -92,7 +71,7 @@
     <div class="flex items-center gap-4 px-5 py-6" role="status">
       <progress aria-label="Reading"></progress>
       <p>Reading: {count(arrived.read, 'line')} so far.</p>
-      {#if may}<button class="button" onclick={stop}>Stop reading</button>{/if}
+      {#if may}<button class="button" onclick={() => void stopWork(id)}>Stop reading</button>{/if}
     </div>
   {:else if arrived.state === 'failed' || arrived.state === 'stopped'}
     {@render howRead(arrived)}

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask, Problem, type Applied, type ControlFile } from '$lib/api/client';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { reconciliationQuery } from '$lib/table/queries';
+  import { applyDecisions, compareAgain, dryRun } from '$lib/table/actions';
+  import { Problem, type Applied, type ControlFile } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
   import Sheetlet from '$lib/shell/Sheetlet.svelte';
   import { failed } from '$lib/shell/say';
@@ -13,13 +15,7 @@
   import Row from '$lib/table/Row.svelte';
 
   const id = $derived(page.params.id ?? '');
-  const client = useQueryClient();
-  const report = createQuery(() => ({
-    queryKey: ['reconciliation', id],
-    queryFn: () =>
-      ask(api.GET('/api/v1/machines/{id}/reconciliation', { params: { path: { id } } })),
-    staleTime: Infinity
-  }));
+  const report = createQuery(() => reconciliationQuery(id));
   let all = $state(false);
   let decisions = $state<Record<string, string>>({});
   let files = $state<ControlFile[] | null>(null);
@@ -52,36 +48,24 @@
     decisions = {};
     changes = [];
     applied = null;
-    await client.resetQueries({ queryKey: ['reconciliation', id] });
+    await compareAgain(id);
   }
 
-  async function dryRun() {
-    try {
-      const dry = await ask(
-        api.POST('/api/v1/machines/{id}/reconciliation/dry-run', {
-          params: { path: { id } },
-          body: { read: report.data?.read, decisions: orders }
-        })
-      );
-      files = dry.files;
-      showing = true;
-    } catch (error) {
-      failed(error);
-    }
+  const body = $derived({ read: report.data?.read, decisions: orders });
+
+  async function show() {
+    const dry = await dryRun(id, body);
+    if (!dry) return;
+    files = dry.files;
+    showing = true;
   }
 
   async function apply() {
     busy = true;
     try {
-      applied = await ask(
-        api.POST('/api/v1/machines/{id}/reconciliation/apply', {
-          params: { path: { id } },
-          body: { read: report.data?.read, decisions: orders }
-        })
-      );
+      applied = await applyDecisions(id, body);
       showing = false;
       decisions = {};
-      await client.invalidateQueries({ queryKey: ['reconciliation', id] });
     } catch (error) {
       showing = false;
       if (error instanceof Problem && error.status === 409 && Array.isArray(error.details)) {
@@ -214,7 +198,7 @@
           doing -
           asked} left as they are
       </p>
-      <button class="button main ml-auto" disabled={doing === 0} onclick={dryRun}>
+      <button class="button main ml-auto" disabled={doing === 0} onclick={show}>
         Show what will be written
       </button>
     </section>

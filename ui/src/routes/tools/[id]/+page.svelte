@@ -1,19 +1,21 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { createQuery } from '@tanstack/svelte-query';
   import { watch } from 'runed';
-  import { api, ask, Problem } from '$lib/api/client';
+  import { classesQuery, readSheet, sheetQuery } from '$lib/tool/queries';
+  import { backToVersion, saveTool } from '$lib/tool/actions';
+  import { Problem } from '$lib/api/client';
   import Comments from '$lib/naming/Comments.svelte';
-  import Dropped from '$lib/sheet/Dropped.svelte';
-  import { Draft } from '$lib/sheet/draft.svelte';
-  import Drawing from '$lib/sheet/Drawing.svelte';
-  import Fields from '$lib/sheet/Fields.svelte';
-  import Glance from '$lib/sheet/Glance.svelte';
-  import Findings from '$lib/sheet/Findings.svelte';
+  import Dropped from '$lib/tool/Dropped.svelte';
+  import { Draft } from '$lib/tool/draft.svelte';
+  import Drawing from '$lib/tool/Drawing.svelte';
+  import Fields from '$lib/tool/Fields.svelte';
+  import Glance from '$lib/tool/Glance.svelte';
+  import Findings from '$lib/tool/Findings.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import Sheetlet from '$lib/shell/Sheetlet.svelte';
   import Seat from '$lib/turning/Seat.svelte';
-  import { done, failed } from '$lib/shell/say';
+  import { failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { capital, moment } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
@@ -26,16 +28,8 @@
   }
 
   const id = $derived(Number(page.params.id));
-  const client = useQueryClient();
-  const sheet = createQuery(() => ({
-    queryKey: ['tool', id],
-    queryFn: () => ask(api.GET('/api/v1/tools/{id}', { params: { path: { id } } }))
-  }));
-  const classes = createQuery(() => ({
-    queryKey: ['classes'],
-    queryFn: () => ask(api.GET('/api/v1/classes')),
-    staleTime: Infinity
-  }));
+  const sheet = createQuery(() => sheetQuery(id));
+  const classes = createQuery(classesQuery);
   const known = $derived(classes.data?.items.find((each) => each.id === sheet.data?.classId));
   /** A solid of revolution, which a stack can hold. */
   const rotates = $derived(
@@ -71,23 +65,12 @@
     }
   }
 
-  async function reload() {
-    draft.changed = false;
-    await client.invalidateQueries({ queryKey: ['tool', id] });
-  }
-
   async function save() {
     if (!draft.changed || saving) return;
     saving = true;
     try {
-      const saved = await ask(
-        api.PUT('/api/v1/tools/{id}', {
-          params: { path: { id }, query: { version: base } },
-          body: draft.body
-        })
-      );
-      done(`Saved as version ${saved.version}`, saved.undo, () => void reload());
-      await reload();
+      await saveTool(id, base, draft.body);
+      reset();
     } catch (error) {
       const both = error instanceof Problem && Array.isArray(error.details) ? error.details : [];
       if (both.length > 0 && 'theirs' in both[0]) {
@@ -101,7 +84,7 @@
   }
 
   async function settle(keepMine: boolean) {
-    const now = await ask(api.GET('/api/v1/tools/{id}', { params: { path: { id } } }));
+    const now = await readSheet(id);
     if (!keepMine) {
       for (const { symbol } of conflicts) {
         const theirs = now.answer.values[symbol];
@@ -124,15 +107,7 @@
   }
 
   async function back(version: number) {
-    try {
-      const saved = await ask(
-        api.POST('/api/v1/tools/{id}/back', { params: { path: { id }, query: { version } } })
-      );
-      done(`Version ${version} stands again`, saved.undo, () => void reload());
-      await reload();
-    } catch (error) {
-      failed(error);
-    }
+    if (await backToVersion(id, version)) reset();
   }
 
   function onkeydown(event: KeyboardEvent) {

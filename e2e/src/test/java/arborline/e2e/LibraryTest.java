@@ -64,9 +64,9 @@ class LibraryTest extends BrowserTest {
     Journey.button(page, "Copy").click();
     assertThat(page.getByText("Copied LC-FE10")).isVisible();
     Journey.button(page, "Remove").click();
-    assertThat(page.getByText("Took LC-FE10 out")).isVisible();
+    assertThat(page.getByText("Removed LC-FE10")).isVisible();
     page.locator("[data-sonner-toast]")
-        .filter(new Locator.FilterOptions().setHasText("Took LC-FE10 out"))
+        .filter(new Locator.FilterOptions().setHasText("Removed LC-FE10"))
         .getByRole(AriaRole.BUTTON)
         .click();
     assertThat(page.getByText("Taken back")).isVisible();

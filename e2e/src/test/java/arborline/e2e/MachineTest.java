@@ -3,7 +3,10 @@ package arborline.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -44,6 +47,24 @@ class MachineTest extends BrowserTest {
     Journey.button(page, "Save measures").click();
     assertThat(page.getByText("Saved the measures of pocket 24")).isVisible();
     assertAccessible();
+  }
+
+  @Test
+  void theNextToolIsPickedUpWhileTheLastIsStillOnItsWay() {
+    page.navigate("/machines/M1");
+    steps.choose("Library", stock.name());
+    Deque<Route> onTheirWay = new ArrayDeque<>();
+    page.route("**/plan/9", onTheirWay::add);
+    page.getByLabel("Search tools").fill("MP-FE");
+    buttonFrom("MP-FE06 ").click();
+    steps.pocket(9).click();
+    buttonFrom("MP-FE12 ").click();
+    assertThat(page.getByText("MP-FE12 is picked up")).isVisible();
+    page.waitForResponse("**/plan/9", () -> onTheirWay.remove().resume());
+    assertThat(steps.pocket(9)).hasAccessibleName(Pattern.compile("MP-FE06"));
+    assertThat(page.getByText("MP-FE12 is picked up")).isVisible();
+    steps.pocket(10).click();
+    assertThat(steps.pocket(10)).hasAccessibleName(Pattern.compile("MP-FE12"));
   }
 
   @Test

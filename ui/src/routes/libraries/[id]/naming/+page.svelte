@@ -1,37 +1,23 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import {
-    createInfiniteQuery,
-    createQuery,
-    keepPreviousData,
-    useQueryClient
-  } from '@tanstack/svelte-query';
+  import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query';
   import { Debounced, watch } from 'runed';
-  import { api, ask } from '$lib/api/client';
+  import { namingPreviewQuery } from '$lib/naming/queries';
+  import { patternFieldsQuery, patternsQuery } from '$lib/naming/queries';
+  import { renameTools, savePatterns } from '$lib/naming/actions';
+  import { libraryQuery } from '$lib/library/queries';
   import Mark from '$lib/marks/Mark.svelte';
   import PatternInput from '$lib/naming/PatternInput.svelte';
-  import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
   import Tick from '$lib/shell/Tick.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const id = $derived(Number(page.params.id));
-  const client = useQueryClient();
   const may = $derived(who.may('EDIT'));
-  const library = createQuery(() => ({
-    queryKey: ['library', id],
-    queryFn: () => ask(api.GET('/api/v1/libraries/{id}', { params: { path: { id } } }))
-  }));
-  const kept = createQuery(() => ({
-    queryKey: ['library', id, 'naming'],
-    queryFn: () => ask(api.GET('/api/v1/libraries/{id}/naming', { params: { path: { id } } }))
-  }));
-  const fields = createQuery(() => ({
-    queryKey: ['naming fields'],
-    queryFn: () => ask(api.GET('/api/v1/naming/fields')),
-    staleTime: Infinity
-  }));
+  const library = createQuery(() => libraryQuery(id));
+  const kept = createQuery(() => patternsQuery(id));
+  const fields = createQuery(patternFieldsQuery);
 
   let code = $state('');
   let name = $state('');
@@ -49,17 +35,7 @@
   const trouble = $derived(library.error ?? kept.error);
   const typed = new Debounced(() => ({ code, name }), 150);
   const preview = createInfiniteQuery(() => ({
-    queryKey: ['library', id, 'naming', 'preview', typed.current],
-    initialPageParam: 0,
-    queryFn: ({ pageParam }) =>
-      ask(
-        api.POST('/api/v1/libraries/{id}/naming/preview', {
-          params: { path: { id }, query: { after: pageParam } },
-          body: typed.current
-        })
-      ),
-    getNextPageParam: (last: { next?: number | null }) => last.next ?? undefined,
-    placeholderData: keepPreviousData,
+    ...namingPreviewQuery(id, typed.current),
     enabled: Boolean(kept.data)
   }));
   const first = $derived(preview.data?.pages[0]);
@@ -76,48 +52,23 @@
   const chosen = $derived(of('CHANGES').filter((each) => !left.includes(each.id)));
   const shown = $derived([...of('CLASHES'), ...of('LACKS'), ...of('CHANGES'), ...of('FITS')]);
 
-  async function act(what: () => Promise<{ undo: number }>, said: string) {
+  async function during(deed: Promise<unknown>) {
     working = true;
-    try {
-      const answer = await what();
-      done(said, answer.undo, () => void client.invalidateQueries());
-      await client.invalidateQueries();
-    } catch (error) {
-      failed(error);
-    } finally {
-      working = false;
-    }
+    await deed;
+    working = false;
   }
 
   function keep() {
-    void act(
-      () =>
-        ask(
-          api.PUT('/api/v1/libraries/{id}/naming', {
-            params: { path: { id } },
-            body: { code, name }
-          })
-        ),
-      'Saved the patterns'
-    );
+    void during(savePatterns(id, { code, name }));
   }
 
   function rename() {
-    const tools = chosen.map((each) => ({
-      toolId: each.id,
-      code: each.newCode,
-      name: each.newName
+    const tools = chosen.map((step) => ({
+      toolId: step.id,
+      code: step.newCode,
+      name: step.newName
     }));
-    void act(
-      () =>
-        ask(
-          api.POST('/api/v1/libraries/{id}/naming/rename', {
-            params: { path: { id } },
-            body: { tools }
-          })
-        ),
-      `Renamed ${count(tools.length, 'tool')}`
-    );
+    void during(renameTools(id, tools));
   }
 </script>
 

@@ -2,26 +2,22 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { classesQuery, nextSize } from '$lib/tool/queries';
+  import { patternsQuery } from '$lib/naming/queries';
+  import { reserveCode } from '$lib/naming/actions';
+  import { createTool } from '$lib/library/actions';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
-  import { Draft } from '$lib/sheet/draft.svelte';
-  import Drawing from '$lib/sheet/Drawing.svelte';
-  import Fields from '$lib/sheet/Fields.svelte';
-  import Findings from '$lib/sheet/Findings.svelte';
-  import { done, failed } from '$lib/shell/say';
+  import { Draft } from '$lib/tool/draft.svelte';
+  import Drawing from '$lib/tool/Drawing.svelte';
+  import Fields from '$lib/tool/Fields.svelte';
+  import Findings from '$lib/tool/Findings.svelte';
+  import { failed } from '$lib/shell/say';
   import { capital } from '$lib/shell/text';
   import HeldBy from '$lib/stack/HeldBy.svelte';
 
   const id = $derived(Number(page.params.id));
-  const classes = createQuery(() => ({
-    queryKey: ['classes'],
-    queryFn: () => ask(api.GET('/api/v1/classes')),
-    staleTime: Infinity
-  }));
-  const patterns = createQuery(() => ({
-    queryKey: ['library', id, 'naming'],
-    queryFn: () => ask(api.GET('/api/v1/libraries/{id}/naming', { params: { path: { id } } }))
-  }));
+  const classes = createQuery(classesQuery);
+  const patterns = createQuery(() => patternsQuery(id));
   const draft = new Draft();
   const processes: [string, string][] = [
     ['milling', 'Milling'],
@@ -62,9 +58,7 @@
   /** Begins with the values of another tool, one size up. */
   async function begin(toolId: number) {
     try {
-      draft.begin(
-        await ask(api.GET('/api/v1/tools/{id}/next-size', { params: { path: { id: toolId } } }))
-      );
+      draft.begin(await nextSize(toolId));
     } catch (error) {
       failed(error);
     } finally {
@@ -72,48 +66,20 @@
     }
   }
 
-  /** Takes the next code of the library's pattern, which nobody else then gets. */
   async function reserve() {
-    try {
-      const reserved = await ask(
-        api.POST('/api/v1/libraries/{id}/codes', {
-          params: { path: { id } },
-          body: { ...draft.body, code: '' }
-        })
-      );
-      draft.code = reserved.code;
-      draft.name ||= reserved.name ?? '';
-      draft.check();
-      done(`${reserved.code} is yours for half an hour`);
-    } catch (error) {
-      failed(error);
-    }
+    const reserved = await reserveCode(id, draft.body);
+    if (!reserved) return;
+    draft.code = reserved.code;
+    draft.name ||= reserved.name ?? '';
+    draft.check();
   }
 
   async function create() {
     saving = true;
-    const path = { id };
-    try {
-      const made = holder
-        ? await ask(
-            api.POST('/api/v1/libraries/{id}/held-tools', {
-              params: { path },
-              body: {
-                tool: draft.body,
-                stack: { components: [Number(holder)], overhang: overhang ?? undefined }
-              }
-            })
-          )
-        : await ask(
-            api.POST('/api/v1/libraries/{id}/tools', { params: { path }, body: draft.body })
-          );
-      done(`Created ${draft.code}`, made.undo, () => void goto(`/libraries/${id}`));
-      await goto(`/tools/${made.toolId}`);
-    } catch (error) {
-      failed(error);
-    } finally {
-      saving = false;
-    }
+    const held = holder ? { holder: Number(holder), overhang: overhang ?? undefined } : null;
+    const made = await createTool(id, draft.body, held, () => void goto(`/libraries/${id}`));
+    saving = false;
+    if (made) await goto(`/tools/${made.toolId}`);
   }
 
   function onkeydown(event: KeyboardEvent) {

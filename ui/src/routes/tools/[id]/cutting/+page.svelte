@@ -1,9 +1,12 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { page } from '$app/state';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { createQuery } from '@tanstack/svelte-query';
   import { watch } from 'runed';
-  import { api, ask, type CuttingLine } from '$lib/api/client';
+  import { sheetQuery } from '$lib/tool/queries';
+  import { stacksQuery } from '$lib/stack/queries';
+  import { cuttingLinesQuery, materialsQuery } from '$lib/cutting/queries';
+  import { proveLine, removeLine, saveLine } from '$lib/cutting/actions';
   import { CutDraft } from '$lib/cutting/cut.svelte';
   import Follows from '$lib/cutting/Follows.svelte';
   import Lines from '$lib/cutting/Lines.svelte';
@@ -11,30 +14,15 @@
   import WindowPlot from '$lib/cutting/WindowPlot.svelte';
   import Wished from '$lib/cutting/Wished.svelte';
   import { entries } from '$lib/quantity/entries';
-  import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const id = Number(page.params.id);
-  const client = useQueryClient();
   const cut = new CutDraft(id);
-  const sheet = createQuery(() => ({
-    queryKey: ['tool', id],
-    queryFn: () => ask(api.GET('/api/v1/tools/{id}', { params: { path: { id } } }))
-  }));
-  const lines = createQuery(() => ({
-    queryKey: ['tool', id, 'cutting'],
-    queryFn: () => ask(api.GET('/api/v1/tools/{id}/cutting', { params: { path: { id } } }))
-  }));
-  const materials = createQuery(() => ({
-    queryKey: ['materials'],
-    queryFn: () => ask(api.GET('/api/v1/materials')),
-    staleTime: Infinity
-  }));
-  const stacks = createQuery(() => ({
-    queryKey: ['tool', id, 'stacks'],
-    queryFn: () => ask(api.GET('/api/v1/tools/{id}/stacks', { params: { path: { id } } }))
-  }));
+  const sheet = createQuery(() => sheetQuery(id));
+  const lines = createQuery(() => cuttingLinesQuery(id));
+  const materials = createQuery(materialsQuery);
+  const stacks = createQuery(() => stacksQuery(id));
   const may = $derived(who.may('EDIT'));
   let adding = $state(false);
 
@@ -47,45 +35,9 @@
     }
   );
 
-  async function act(what: () => Promise<{ undo?: number | null } | undefined>, said: string) {
-    try {
-      const answer = await what();
-      const again = () => client.invalidateQueries({ queryKey: ['tool', id, 'cutting'] });
-      done(said, answer?.undo ?? undefined, () => void again());
-      await again();
-    } catch (error) {
-      failed(error);
-    }
-  }
-
   async function keep(origin: string) {
     if (!(await entries.sound()) || !cut.computed?.cut) return;
-    const body = cut.line(origin);
-    void act(
-      () => ask(api.POST('/api/v1/tools/{id}/cutting', { params: { path: { id } }, body })),
-      'Saved the cutting data'
-    );
-  }
-
-  function prove(line: CuttingLine, machine: string) {
-    const { speed, feed } = line;
-    void act(
-      () =>
-        ask(
-          api.PUT('/api/v1/cutting/{id}/proven', {
-            params: { path: { id: line.id }, query: { version: line.version } },
-            body: { machine, speed, feed }
-          })
-        ),
-      `Proven on ${machine}`
-    );
-  }
-
-  function remove(line: CuttingLine) {
-    void act(
-      () => ask(api.DELETE('/api/v1/cutting/{id}', { params: { path: { id: line.id } } })),
-      'Took the line out'
-    );
+    void saveLine(id, cut.line(origin));
   }
 
   function named(material: string): string {
@@ -117,8 +69,8 @@
       {named}
       {may}
       onopen={(line) => cut.open(line)}
-      onprove={prove}
-      onremove={remove}
+      onprove={(line, machine) => void proveLine(id, line, machine)}
+      onremove={(line) => void removeLine(id, line)}
     />
     <div
       class="mt-4 grid grid-cols-[290px_240px_minmax(0,1fr)] gap-6 px-5 xl:grid-cols-[310px_260px_minmax(0,1fr)] xl:gap-8"

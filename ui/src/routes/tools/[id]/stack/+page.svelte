@@ -1,14 +1,16 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { page } from '$app/state';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { sheetQuery } from '$lib/tool/queries';
+  import { seatsQuery, stacksQuery } from '$lib/stack/queries';
+  import { deleteStack, saveStack } from '$lib/stack/actions';
+  import { machinesQuery } from '$lib/machine/queries';
   import Mark from '$lib/marks/Mark.svelte';
   import { entries } from '$lib/quantity/entries';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
-  import { done, failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { capital } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
@@ -18,28 +20,15 @@
   import StackDrawing from '$lib/stack/StackDrawing.svelte';
 
   const id = Number(page.params.id);
-  const client = useQueryClient();
   const builder = new StackBuilder(id);
-  const sheet = createQuery(() => ({
-    queryKey: ['tool', id],
-    queryFn: () => ask(api.GET('/api/v1/tools/{id}', { params: { path: { id } } }))
-  }));
-  const kept = createQuery(() => ({
-    queryKey: ['tool', id, 'stacks'],
-    queryFn: () => ask(api.GET('/api/v1/tools/{id}/stacks', { params: { path: { id } } }))
-  }));
+  const sheet = createQuery(() => sheetQuery(id));
+  const kept = createQuery(() => stacksQuery(id));
   let sought = $state('');
   let others = $state(false);
   let solid = $state(false);
   const may = $derived(who.may('EDIT'));
-  const sockets = createQuery(() => ({
-    queryKey: ['components', 'seats'],
-    queryFn: () => ask(api.GET('/api/v1/components/seats'))
-  }));
-  const machines = createQuery(() => ({
-    queryKey: ['machines'],
-    queryFn: () => ask(api.GET('/api/v1/machines'))
-  }));
+  const sockets = createQuery(seatsQuery);
+  const machines = createQuery(machinesQuery);
   /** Any spindle, then each socket with the machines that have it. */
   const seats = $derived([
     { value: '', label: 'any spindle' },
@@ -110,7 +99,7 @@
 
   /** Shows what is kept now, after a deed or when it was taken back. */
   async function again() {
-    await client.invalidateQueries({ queryKey: ['tool', id, 'stacks'] });
+    await kept.refetch();
     const now = kept.data?.items.find((each) => each.id === builder.kept) ?? kept.data?.items[0];
     if (now) builder.open(now);
     else builder.empty();
@@ -118,24 +107,17 @@
 
   async function keep() {
     if (!(await entries.sound())) return;
-    try {
-      const saved = builder.kept
-        ? await ask(
-            api.PUT('/api/v1/stacks/{id}', {
-              params: { path: { id: builder.kept }, query: { version: builder.version } },
-              body: builder.body
-            })
-          )
-        : await ask(
-            api.POST('/api/v1/tools/{id}/stacks', { params: { path: { id } }, body: builder.body })
-          );
-      builder.kept = saved.id;
-      builder.version = saved.version;
-      done('Saved the stack', saved.undo ?? undefined, () => void again());
-      await again();
-    } catch (error) {
-      failed(error);
-    }
+    const saved = await saveStack(
+      id,
+      builder.kept,
+      builder.version,
+      builder.body,
+      () => void again()
+    );
+    if (!saved) return;
+    builder.kept = saved.id;
+    builder.version = saved.version;
+    await again();
   }
 
   function saveDrawing() {
@@ -145,15 +127,9 @@
 
   async function takeApart() {
     if (!builder.kept) return;
-    try {
-      const { undo } = await ask(
-        api.DELETE('/api/v1/stacks/{id}', { params: { path: { id: builder.kept } } })
-      );
+    if (await deleteStack(id, builder.kept, () => void again())) {
       builder.empty();
-      done('Took the stack apart', undo, () => void again());
       await again();
-    } catch (error) {
-      failed(error);
     }
   }
 </script>

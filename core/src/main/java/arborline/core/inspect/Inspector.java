@@ -26,11 +26,10 @@ public final class Inspector {
   private Inspector() {}
 
   public static Inspected inspect(RawTool raw) {
-    if (raw.blank() && raw.findings().isEmpty()) {
-      return nothing(raw, Finding.note("line-blank", "the line is blank"), Disposition.SKIPPED);
-    }
     try {
-      return judge(raw);
+      return raw.blank() && raw.findings().isEmpty()
+          ? nothing(raw, Finding.note("line-blank", "the line is blank"), Disposition.SKIPPED)
+          : judge(raw);
     } catch (RuntimeException defect) {
       if (FAILED.add(defect.getClass().getName())) {
         LOG.log(System.Logger.Level.ERROR, "line " + raw.line() + " could not be judged", defect);

@@ -28,63 +28,51 @@ public record MountedFront(List<Double> work, List<Part> tool, boolean clockwise
    */
   public static MountedFront of(Mounting mounting, Tool tool) {
     ToolOrientation standing = Orientation.of(mounting);
-    int side = standing.contact().equals("front") ? -1 : 1;
     double high = tool.approx("H", tool.approx("DMM", 20));
     double circle = tool.approx("IC", high / 2);
     double radius = Math.max(high, 2 * circle);
-    int below = mounting.rakeUp() ? -1 : 1;
+    Frame frame = new Frame(standing.contact().equals("front"), mounting.rakeUp());
     boolean clockwise = standing.spindle().equals("M3") == mounting.subSpindle();
     return switch (mounting.work()) {
       case EXTERNAL ->
           new MountedFront(
-              List.of(radius),
-              List.of(
-                  shank(side * radius, side * (radius + SHOWN * high), below * high),
-                  plate(side * radius, side * (radius + circle), below * PLATE * circle)),
-              clockwise);
+              List.of(radius), square(frame, radius, SHOWN * high, high, circle), clockwise);
       case INTERNAL -> {
         double bore = 1.2 * radius;
-        double thick = PLATE * circle;
-        double relieved = Math.sqrt(bore * bore - thick * thick);
-        List<Point> insert =
-            List.of(
-                new Point(side * bore, 0),
-                new Point(side * (bore - circle), 0),
-                new Point(side * (bore - circle), below * thick),
-                new Point(side * relieved, below * thick));
+        double axis = bore - tool.approx("WF", 0.65 * high);
         yield new MountedFront(
             List.of(bore, 2 * radius),
-            List.of(
-                disc(side * (bore - tool.approx("WF", 0.65 * high)), high / 2),
-                new Part(Part.Kind.CUTTING, insert, true)),
+            List.of(disc(frame.at(axis, 0).z(), high / 2), relieved(frame, bore, circle)),
             clockwise);
       }
       case FACE ->
           new MountedFront(
-              List.of(2 * radius),
-              List.of(
-                  shank(side * radius, side * (radius + high), below * high),
-                  plate(side * radius, side * (radius + circle), below * PLATE * circle)),
-              clockwise);
+              List.of(2 * radius), square(frame, radius, high, high, circle), clockwise);
       case CENTER ->
           new MountedFront(
               List.of(2 * radius), List.of(disc(0, tool.approx("DC", high) / 2)), clockwise);
     };
   }
 
-  private static Part shank(double from, double to, double height) {
-    return box(Part.Kind.SHANK, from, to, height);
+  /** A square shank with its insert, from the contact outwards and behind the rake face. */
+  private static List<Part> square(
+      Frame frame, double from, double shown, double high, double circle) {
+    return List.of(
+        new Part(Part.Kind.SHANK, frame.box(from, 0, from + shown, high), true),
+        new Part(Part.Kind.CUTTING, frame.box(from, 0, from + circle, PLATE * circle), true));
   }
 
-  private static Part plate(double from, double to, double height) {
-    return box(Part.Kind.CUTTING, from, to, height);
-  }
-
-  private static Part box(Part.Kind kind, double from, double to, double height) {
+  /** An insert in a bore; its lower edge follows the wall, so that it does not rub. */
+  private static Part relieved(Frame frame, double bore, double circle) {
+    double thick = PLATE * circle;
+    double below = Math.sqrt(bore * bore - thick * thick);
     return new Part(
-        kind,
+        Part.Kind.CUTTING,
         List.of(
-            new Point(from, 0), new Point(to, 0), new Point(to, height), new Point(from, height)),
+            frame.at(bore, 0),
+            frame.at(bore - circle, 0),
+            frame.at(bore - circle, thick),
+            frame.at(below, thick)),
         true);
   }
 

@@ -29,31 +29,22 @@ public record MountedView(List<Part> tool, List<List<Point>> work, double axis) 
    */
   public static MountedView of(Mounting mounting, Outline outline, boolean left) {
     ToolOrientation standing = Orientation.of(mounting);
-    int contact = standing.contact().equals("rear") ? -1 : 1;
-    int chuck = mounting.subSpindle() ? 1 : -1;
-    int feed =
-        switch (standing.feed()) {
-          case "toward_chuck" -> chuck;
-          case "away_from_chuck" -> -chuck;
-          default -> chuck;
-        };
+    boolean rear = standing.contact().equals("rear");
+    boolean chuckLeft = !mounting.subSpindle();
+    boolean feedLeft = standing.feed().equals("away_from_chuck") != chuckLeft;
     Point nose = nose(outline, mounting.work() == Mounting.Work.CENTER, left);
     double size = Math.max(10, outline.diameter());
-    Placer placer =
-        switch (mounting.work()) {
-          case EXTERNAL -> (along, across) -> new Point(across * feed, -along * contact);
-          case FACE -> {
-            int towards = standing.feed().equals("away_from_axis") ? contact : -contact;
-            yield (along, across) -> new Point(along * chuck, across * towards);
-          }
-          default -> (along, across) -> new Point(along * chuck, across * contact);
-        };
+    Frame radial = new Frame(feedLeft, !rear);
+    boolean outwards = standing.feed().equals("away_from_axis");
+    Frame axial =
+        new Frame(chuckLeft, mounting.work() == Mounting.Work.FACE ? rear == outwards : rear);
+    boolean crosswise = mounting.work() == Mounting.Work.EXTERNAL;
+    Placer placer = crosswise ? (along, across) -> radial.at(across, along) : axial::at;
     List<Part> placed =
-        outline.parts().stream().map(part -> place(part, nose, left ? -1 : 1, placer)).toList();
+        outline.parts().stream().map(part -> place(part, nose, left, placer)).toList();
+    Frame work = new Frame(crosswise ? feedLeft : chuckLeft, rear);
     return new MountedView(
-        placed,
-        work(mounting.work(), contact, chuck, feed, size),
-        axis(mounting.work(), contact, size));
+        placed, work(mounting.work(), work, size), work.at(0, axis(mounting.work(), size)).r());
   }
 
   private interface Placer {
@@ -72,51 +63,51 @@ public record MountedView(List<Part> tool, List<List<Point>> work, double axis) 
             .orElse(tip);
   }
 
-  private static Part place(Part part, Point nose, int side, Placer placer) {
+  private static Part place(Part part, Point nose, boolean left, Placer placer) {
     List<Point> polygon = new ArrayList<>(part.profile());
     if (!part.flat()) {
-      for (Point each : part.profile().reversed()) {
-        polygon.add(new Point(each.z(), -each.r()));
+      for (Point point : part.profile().reversed()) {
+        polygon.add(new Point(point.z(), -point.r()));
       }
     }
     return new Part(
         part.kind(),
         polygon.stream()
-            .map(each -> placer.at(each.z() - nose.z(), (each.r() - nose.r()) * side))
+            .map(point -> {
+              double across = point.r() - nose.r();
+              return placer.at(point.z() - nose.z(), left ? -across : across);
+            })
             .toList(),
         true);
   }
 
-  private static double axis(Mounting.Work work, int contact, double size) {
+  /** Where the axis of the spindle lies from the nose, towards the side of the contact. */
+  private static double axis(Mounting.Work work, double size) {
     return switch (work) {
-      case EXTERNAL, FACE -> -contact * size;
-      case INTERNAL -> -contact * 0.9 * size;
+      case EXTERNAL, FACE -> -size;
+      case INTERNAL -> -0.9 * size;
       case CENTER -> 0;
     };
   }
 
-  /** A bar with what is cut and what is not yet, a bored ring, or a face. */
-  private static List<List<Point>> work(
-      Mounting.Work work, int contact, int chuck, int feed, double size) {
+  /**
+   * A bar with what is cut and what is not yet, a bored ring, or a face: ahead is the way of the
+   * feed, or to the chuck, and outwards the side of the contact.
+   */
+  private static List<List<Point>> work(Mounting.Work work, Frame frame, double size) {
     double deep = CUT * size;
     double far = 2.2 * size;
     return switch (work) {
       case EXTERNAL ->
-          List.of(
-              box(0, -feed * far, 0, -contact * 2 * size),
-              box(0, feed * far, contact * deep, -contact * (2 * size + deep)));
-      case FACE -> List.of(box(0, chuck * far, contact * 0.5 * size, -contact * 2.5 * size));
+          List.of(frame.box(0, 0, -far, -2 * size), frame.box(0, deep, far, -(2 * size + deep)));
+      case FACE -> List.of(frame.box(0, 0.5 * size, far, -2.5 * size));
       case INTERNAL ->
           List.of(
-              box(-chuck * far, 0, 0, contact * 0.6 * size),
-              box(0, chuck * far, -contact * deep, contact * 0.6 * size),
-              box(-chuck * far, 0, -contact * 1.8 * size, -contact * 2.4 * size),
-              box(0, chuck * far, -contact * (1.8 * size - deep), -contact * 2.4 * size));
-      case CENTER -> List.of(box(0, chuck * far, -1.2 * size, 1.2 * size));
+              frame.box(-far, 0, 0, 0.6 * size),
+              frame.box(0, -deep, far, 0.6 * size),
+              frame.box(-far, -1.8 * size, 0, -2.4 * size),
+              frame.box(0, -(1.8 * size - deep), far, -2.4 * size));
+      case CENTER -> List.of(frame.box(0, -1.2 * size, far, 1.2 * size));
     };
-  }
-
-  private static List<Point> box(double z1, double z2, double r1, double r2) {
-    return List.of(new Point(z1, r1), new Point(z2, r1), new Point(z2, r2), new Point(z1, r2));
   }
 }

@@ -36,10 +36,6 @@ public record Mounting(
     int sign() {
       return sign;
     }
-
-    static Side of(int sign) {
-      return sign > 0 ? FRONT : REAR;
-    }
   }
 
   /** What the tool works on. */

@@ -5,6 +5,7 @@ import arborline.core.turning.Mounting.Hand;
 import arborline.core.turning.Mounting.Side;
 import arborline.core.turning.Mounting.Work;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Derives contact side, feed direction, spindle direction and imaginary tip from hand and mounting
@@ -71,20 +72,20 @@ public final class Orientation {
 
   private static ToolOrientation external(Mounting mounting) {
     int contact = mounting.turret().sign();
-    int feed = -contact * mounting.rake() * mounting.hand().sign();
+    int feed = -together(contact, mounting.rake(), mounting.hand().sign());
     String along =
         feed == 0 ? "either" : feed == chuck(mounting) ? "toward_chuck" : "away_from_chuck";
     return new ToolOrientation(
         side(contact),
         along,
-        spindle(contact * mounting.rake() * mounting.spindle()),
+        spindle(together(contact, mounting.rake(), mounting.spindle())),
         programX(mounting, -contact),
         programZ(mounting, feed),
         feed == 0 ? Optional.of("neutral: feed both ways") : Optional.empty());
   }
 
   private static ToolOrientation internal(Mounting mounting) {
-    int contact = mounting.spindle() * mounting.hand().sign() * mounting.rake();
+    int contact = together(mounting.spindle(), mounting.hand().sign(), mounting.rake());
     int tipX = programX(mounting, contact);
     boolean far = tipX < 0;
     return new ToolOrientation(
@@ -100,11 +101,11 @@ public final class Orientation {
 
   private static ToolOrientation face(Mounting mounting) {
     int contact = mounting.turret().sign();
-    int cutting = mounting.spindle() * mounting.hand().sign() * mounting.rake();
+    int cutting = together(mounting.spindle(), mounting.hand().sign(), mounting.rake());
     return new ToolOrientation(
         side(contact),
         cutting == contact ? "away_from_axis" : "toward_axis",
-        spindle(contact * mounting.rake() * mounting.spindle()),
+        spindle(together(contact, mounting.rake(), mounting.spindle())),
         programX(mounting, cutting),
         programZ(mounting, chuck(mounting)),
         Optional.empty());
@@ -118,6 +119,11 @@ public final class Orientation {
         0,
         programZ(mounting, chuck(mounting)),
         Optional.of("on-centre tool"));
+  }
+
+  /** What several senses come to together; 0 where one is neutral. */
+  private static int together(int... senses) {
+    return IntStream.of(senses).reduce(1, (one, other) -> one * other);
   }
 
   private static String side(int contact) {
@@ -136,7 +142,7 @@ public final class Orientation {
   /** A direction to the front (+1) or rear (-1) in program X. */
   private static int programX(Mounting mounting, int front) {
     Side positive = mounting.commonX() ? Side.REAR : mounting.turret();
-    return front * positive.sign();
+    return together(front, positive.sign());
   }
 
   private static int programZ(Mounting mounting, int physical) {

@@ -11,6 +11,7 @@ import arborline.core.finding.Finding;
 import arborline.core.tool.Tool;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 
@@ -140,5 +141,43 @@ class InspectorTest {
             .toList();
     assertTrue(codes.contains("not-a-number"));
     assertFalse(codes.contains("implied.APMX"));
+  }
+
+  private static RawTool with(String symbol, String text) {
+    return SOUND.with(new TreeMap<>(Map.of(symbol, Cell.of(text))));
+  }
+
+  @Test
+  void aTextThatIsTooLongIsHeldFromOneCharacterOn() {
+    assertEquals(List.of(), codes(with("CODE", "A".repeat(60))));
+    assertEquals(List.of("text-too-long"), codes(with("CODE", "A".repeat(61))));
+    assertEquals(List.of(), codes(with("NAME", "n".repeat(200))));
+    Finding finding = Inspector.inspect(with("NAME", "n".repeat(201))).findings().getFirst();
+    assertEquals("NAME has 201 characters; 200 are possible", finding.message());
+  }
+
+  @Test
+  void withoutClassAndDiameterTheProposedCodeIsMadeOfTheLine() {
+    assertEquals(
+        "TOOL-5",
+        Inspector.inspect(line("NAME", "Mill"))
+            .findings()
+            .getFirst()
+            .repair()
+            .orElseThrow()
+            .changes()
+            .get("CODE"));
+  }
+
+  /** A fault of ours costs one line, never the delivery. */
+  @Test
+  void aLineThatCannotBeJudgedIsHeldWithItsReason() {
+    RawTool broken =
+        new RawTool(
+            5, new TreeMap<>(Map.of("DC", new Cell(null, Optional.empty(), false))), List.of());
+    Inspected inspected = Inspector.inspect(broken);
+    assertEquals(Disposition.HOLD, inspected.disposition());
+    assertEquals("line-failed", inspected.findings().getFirst().code());
+    assertEquals(broken, inspected.raw());
   }
 }

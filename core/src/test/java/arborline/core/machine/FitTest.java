@@ -6,6 +6,7 @@ import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.quantity.Quantity;
 import arborline.core.quantity.Unit;
+import arborline.core.stack.StackShape;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import java.math.BigDecimal;
@@ -14,6 +15,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class FitTest {
 
@@ -118,5 +121,105 @@ class FitTest {
   void aNameIsFittedToWhatTheControlKeeps() {
     assertEquals("FRAESER 12", HERON.habits().fit("Fräser 12"));
     assertEquals("A NAME THAT IS FAR", HERON.habits().fit("a name that is far longer than that"));
+  }
+
+  private static Machine of(boolean closed) {
+    return new Machine(
+        "M9",
+        "M9",
+        "vertical mill",
+        "ST-JD-40:f",
+        new Magazine("rack", 4, closed, false),
+        HERON.limits(),
+        HERON.habits());
+  }
+
+  @Test
+  void aRackHasEndsAndAChainHasNone() {
+    assertEquals(List.of("1", "2", "3", "4"), of(false).places());
+    assertEquals(List.of("2"), of(false).neighbours("1"));
+    assertEquals(List.of("1", "3"), of(false).neighbours("2"));
+    assertEquals(List.of("3"), of(false).neighbours("4"));
+    assertEquals(List.of("4", "2"), of(true).neighbours("1"));
+    assertEquals(List.of("3", "1"), of(true).neighbours("4"));
+  }
+
+  @ParameterizedTest(name = "{0} is a place: {1}")
+  @CsvSource({
+    "1, true",
+    "40, true",
+    "41, false",
+    "0, false",
+    "01, false",
+    "4 , true",
+    "99999, false"
+  })
+  void placesAreNumbered(String place, boolean there) {
+    assertEquals(there, HERON.hasPlace(place));
+  }
+
+  /** What is just as large as a limit fits. */
+  @Test
+  void whatReachesALimitFits() {
+    Loaded neighbour = held("100", "40", "1", "1");
+    assertEquals(List.of(), holds("5", held("300", "80", "8", "12"), Map.of("6", neighbour)));
+    assertEquals(List.of(), holds("5", held("200", "150", "3", "4"), Map.of()));
+    assertEquals(List.of(), holds("5", neighbour, Map.of("6", held("200", "80", "3", "4"))));
+  }
+
+  @Test
+  void aToolSlowerThanTheSpindleIsNoted() {
+    Unit turns = Unit.REVOLUTION_PER_MINUTE;
+    assertEquals(
+        List.of("speed-below-machine", "bare-cutter"), notes(tool("RPMX", "11999", turns)));
+    assertEquals(List.of("bare-cutter"), notes(tool("RPMX", "12000", turns)));
+  }
+
+  private static List<String> notes(Tool tool) {
+    return Fit.check(HERON, "5", new Loaded(tool, Optional.empty()), Map.of()).stream()
+        .map(Finding::code)
+        .toList();
+  }
+
+  @Test
+  void aMachineWithoutATiltingMomentAsksForNone() {
+    Limits limits = HERON.limits();
+    Limits silent =
+        new Limits(
+            limits.rpm(),
+            limits.power(),
+            limits.torque(),
+            limits.diameter(),
+            limits.diameterAlone(),
+            limits.length(),
+            limits.mass(),
+            null);
+    assertEquals(Optional.empty(), silent.moment());
+    assertEquals(Optional.of(new BigDecimal("12")), limits.moment());
+  }
+
+  @Test
+  void anAssemblyIsRoundedToTheMicrometre() {
+    StackShape shape =
+        new StackShape(
+            List.of(),
+            100,
+            90,
+            40,
+            30,
+            63.00049,
+            50,
+            List.of(),
+            2.0006,
+            0.5,
+            40,
+            4.25,
+            0.001,
+            Optional.empty());
+    Assembly assembly = Assembly.of(shape);
+    assertEquals("100", assembly.length().toPlainString());
+    assertEquals("63", assembly.diameter().toPlainString());
+    assertEquals("2.001", assembly.mass().toPlainString());
+    assertEquals("4.25", assembly.moment().toPlainString());
   }
 }

@@ -11,6 +11,7 @@ import arborline.core.tool.outline.Point;
 import arborline.core.turning.Mounting.Hand;
 import arborline.core.turning.Mounting.Side;
 import arborline.core.turning.Mounting.Work;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import org.junit.jupiter.api.Test;
@@ -91,5 +92,111 @@ class MountedViewTest {
   void whatCannotBeMountedHasNoSeat() {
     assertThrows(
         IllegalArgumentException.class, () -> seat(Side.REAR, Work.INTERNAL, Hand.N, false));
+  }
+
+  /** A plain rectangle of 30 x 20 with its nose at the far corner. */
+  private static final Outline PLAIN =
+      new Outline(
+          30,
+          20,
+          List.of(
+              new Part(
+                  Part.Kind.CUTTING,
+                  List.of(new Point(30, 8), new Point(0, 8), new Point(0, -12)),
+                  true)),
+          List.of());
+
+  private static List<Point> points(double... numbers) {
+    List<Point> points = new ArrayList<>();
+    for (int i = 0; i < numbers.length; i += 2) {
+      points.add(new Point(numbers[i], numbers[i + 1]));
+    }
+    return points;
+  }
+
+  private static void assertSame(List<Point> expected, List<Point> found) {
+    assertEquals(expected.size(), found.size());
+    for (int i = 0; i < expected.size(); i++) {
+      assertEquals(expected.get(i).z(), found.get(i).z(), 1e-9, found.toString());
+      assertEquals(expected.get(i).r(), found.get(i).r(), 1e-9, found.toString());
+    }
+  }
+
+  private static MountedView plain(Side side, Work work, Hand hand, boolean rakeUp, boolean sub) {
+    Mounting mounting =
+        new Mounting(side, false, sub, false, work != Work.EXTERNAL, work, hand, rakeUp);
+    return MountedView.of(mounting, PLAIN, false);
+  }
+
+  /** Rear turret, rake down, right hand: fed to the chuck on the left, the shank to the rear. */
+  @Test
+  void anExternalToolIsDrawnToScaleWithItsWork() {
+    MountedView seat = plain(Side.REAR, Work.EXTERNAL, Hand.R, false, false);
+    assertSame(points(0, 0, 0, -30, 20, -30), seat.tool().getFirst().profile());
+    assertEquals(20, seat.axis(), 1e-9);
+    assertSame(points(0, 0, 44, 0, 44, 40, 0, 40), seat.work().getFirst());
+    assertSame(points(0, -1.6, -44, -1.6, -44, 41.6, 0, 41.6), seat.work().getLast());
+  }
+
+  /** Turned over it feeds the other way; on a front turret everything lies the other way round. */
+  @Test
+  void anExternalToolOfAFrontTurretIsDrawnTheOtherWayRound() {
+    MountedView seat = plain(Side.FRONT, Work.EXTERNAL, Hand.R, false, false);
+    assertSame(points(0, 0, 0, 30, -20, 30), seat.tool().getFirst().profile());
+    assertEquals(-20, seat.axis(), 1e-9);
+    assertSame(points(0, 0, -44, 0, -44, -40, 0, -40), seat.work().getFirst());
+    assertSame(points(0, 1.6, 44, 1.6, 44, -41.6, 0, -41.6), seat.work().getLast());
+  }
+
+  @Test
+  void aBarIsDrawnInACutRing() {
+    MountedView seat = plain(Side.REAR, Work.INTERNAL, Hand.R, true, false);
+    assertSame(points(0, 0, 30, 0, 30, -20), seat.tool().getFirst().profile());
+    assertEquals(-18, seat.axis(), 1e-9);
+    assertSame(points(44, 0, 0, 0, 0, 12, 44, 12), seat.work().get(0));
+    assertSame(points(0, -1.6, -44, -1.6, -44, 12, 0, 12), seat.work().get(1));
+    assertSame(points(44, -36, 0, -36, 0, -48, 44, -48), seat.work().get(2));
+    assertSame(points(0, -34.4, -44, -34.4, -44, -48, 0, -48), seat.work().get(3));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"false, -20", "true, 20"})
+  void aFaceToolIsDrawnBeforeAFace(boolean rakeUp, double corner) {
+    MountedView seat = plain(Side.REAR, Work.FACE, Hand.R, rakeUp, true);
+    assertSame(points(0, 0, -30, 0, -30, corner), seat.tool().getFirst().profile());
+    assertEquals(20, seat.axis(), 1e-9);
+    assertSame(points(0, -10, 44, -10, 44, 50, 0, 50), seat.work().getFirst());
+  }
+
+  @Test
+  void aToolOnTheAxisIsDrawnBeforeItsBlank() {
+    MountedView seat = plain(Side.REAR, Work.CENTER, Hand.R, false, false);
+    assertSame(points(0, -24, -44, -24, -44, 24, 0, 24), seat.work().getFirst());
+    assertSame(points(0, 8, 30, 8, 30, -12), seat.tool().getFirst().profile());
+  }
+
+  @Test
+  void aLeftHandToolIsMirrored() {
+    Mounting mounting =
+        new Mounting(Side.REAR, false, false, false, false, Work.EXTERNAL, Hand.L, true);
+    assertSame(
+        points(0, 0, 0, -30, -20, -30),
+        MountedView.of(mounting, PLAIN, true).tool().getFirst().profile());
+  }
+
+  /** What turns shows both its sides. */
+  @Test
+  void aRoundPartIsDrawnOnBothSidesOfItsAxis() {
+    Outline pin =
+        new Outline(
+            6,
+            4,
+            List.of(new Part(Part.Kind.BODY, List.of(new Point(0, 2), new Point(6, 2)), false)),
+            List.of());
+    Mounting mounting =
+        new Mounting(Side.FRONT, false, true, false, true, Work.CENTER, Hand.R, true);
+    MountedView seat = MountedView.of(mounting, pin, false);
+    assertSame(points(-6, 2, 0, 2, 0, -2, -6, -2), seat.tool().getFirst().profile());
+    assertSame(points(0, -12, 22, -12, 22, 12, 0, 12), seat.work().getFirst());
   }
 }

@@ -1,21 +1,15 @@
 package arborline.server.stack;
 
 import arborline.core.connection.Connection;
-import arborline.core.connection.Joint;
 import arborline.core.stack.Component;
 import arborline.core.stack.Cutter;
-import arborline.core.stack.StepSolid;
 import arborline.server.account.MayEdit;
-import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import arborline.server.tool.ToolDraft;
 import arborline.server.tool.ToolJudge;
 import arborline.server.tool.Tools;
 import arborline.server.trail.Undoable;
 import java.io.IOException;
-import java.time.Clock;
-import java.time.Instant;
-import java.util.Comparator;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -40,24 +34,18 @@ class StackController {
 
   private final Components components;
   private final Stacks stacks;
+  private final StackOffers offers;
+  private final StackFiles files;
   private final Tools tools;
-  private final Clock clock;
 
-  StackController(Components components, Stacks stacks, Tools tools, Clock clock) {
+  StackController(
+      Components components, Stacks stacks, StackOffers offers, StackFiles files, Tools tools) {
     this.components = components;
     this.stacks = stacks;
+    this.offers = offers;
+    this.files = files;
     this.tools = tools;
-    this.clock = clock;
   }
-
-  /**
-   * A component that could come next.
-   *
-   * @param fits false where it does not go into the socket
-   * @param takesCutter true where it takes the cutter itself
-   * @param why the reason
-   */
-  record PartOffer(long id, Component component, boolean fits, boolean takesCutter, String why) {}
 
   @GetMapping("/components")
   Slice<Components.KnownComponent> all() {
@@ -130,52 +118,15 @@ class StackController {
    * turn the axis; those that do not fit last.
    */
   @GetMapping("/tools/{id}/stacks/offers")
-  Slice<PartOffer> offers(
+  Slice<StackOffers.PartOffer> offers(
       @PathVariable long id, @RequestParam(required = false) @Nullable String socket) {
-    Optional<Cutter> cutter = Cutter.of(tools.get(id).tool());
-    return Slice.all(
-        components.all().stream()
-            .filter(known -> !known.retired())
-            .map(known -> offer(known, socket, cutter))
-            .sorted(
-                Comparator.comparing((PartOffer offer) -> !offer.fits())
-                    .thenComparing(offer -> !offer.takesCutter())
-                    .thenComparing(offer -> offer.component().turn().isPresent()))
-            .toList());
-  }
-
-  private static PartOffer offer(
-      Components.KnownComponent known, @Nullable String socket, Optional<Cutter> cutter) {
-    Component component = known.component();
-    boolean first = socket == null || socket.isBlank();
-    boolean spindleSide =
-        Connection.read(component.machineSide())
-            .connection()
-            .filter(side -> side.family().begins())
-            .isPresent();
-    Joint joint = first ? null : Joint.of(socket, component.machineSide());
-    boolean takes =
-        cutter.map(each -> Joint.of(component.workSide(), each.connection()).mates()).orElse(false);
-    return new PartOffer(
-        known.id(),
-        component,
-        joint == null ? spindleSide : joint.mates(),
-        takes,
-        joint == null
-            ? spindleSide ? "goes into a spindle" : "does not go into a spindle"
-            : joint.why());
+    return Slice.all(offers.next(socket, Cutter.of(tools.get(id).tool())));
   }
 
   /** What could hold a tool that somebody describes: goes into a spindle and takes its shank. */
   @PostMapping("/stacks/offers")
-  Slice<PartOffer> holding(@RequestBody ToolDraft draft) {
-    Optional<Cutter> cutter = Cutter.of(ToolJudge.inspect(draft).tool());
-    return Slice.all(
-        components.all().stream()
-            .filter(known -> !known.retired())
-            .map(known -> offer(known, null, cutter))
-            .filter(offer -> offer.fits() && offer.takesCutter())
-            .toList());
+  Slice<StackOffers.PartOffer> holding(@RequestBody ToolDraft draft) {
+    return Slice.all(offers.holding(Cutter.of(ToolJudge.inspect(draft).tool())));
   }
 
   /** A new tool in a stack. */
@@ -210,19 +161,12 @@ class StackController {
   /** The stack as one solid of revolution, ISO 10303-21 with the AP214 schema. */
   @GetMapping(value = "/stacks/{id}/step", produces = "application/step")
   ResponseEntity<String> solid(@PathVariable long id) throws IOException {
-    Stacks.KeptStack stack = stacks.get(id);
-    String name = tools.get(stack.toolId()).tool().code();
-    if (stack.answer().shape().turned().isPresent()) {
-      throw Refusal.conflict(
-          "a stack with an aggregate is no solid of revolution; save its parts one by one");
-    }
-    StringBuilder file = new StringBuilder();
-    StepSolid.write(file, name, StepSolid.profile(stack.answer().shape()), Instant.now(clock));
+    StackFiles.StackFile file = files.solid(id);
     return ResponseEntity.ok()
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment().filename(name + ".step").build().toString())
-        .body(file.toString());
+            ContentDisposition.attachment().filename(file.name()).build().toString())
+        .body(file.text());
   }
 
   @PutMapping("/stacks/{id}")

@@ -67,12 +67,16 @@ public record SegmentTable(List<Corner> points, Optional<String> fault) {
       if (corner.r() < 0) {
         return wrong(corners, i + 1, "the profile crosses the axis");
       }
-      if (i > 0 && corner.bend() != 0) {
-        double chord =
-            Math.hypot(corner.z() - corners.get(i - 1).z(), corner.r() - corners.get(i - 1).r());
-        if (chord > 2 * Math.abs(corner.bend()) + NEAR) {
-          return wrong(corners, i + 1, "radius too small to reach from the point before");
-        }
+      if (i == 0) {
+        continue;
+      }
+      double chord =
+          Math.hypot(corner.z() - corners.get(i - 1).z(), corner.r() - corners.get(i - 1).r());
+      if (chord < NEAR) {
+        return wrong(corners, i + 1, "it is the point before once more");
+      }
+      if (corner.bend() != 0 && chord > 2 * Math.abs(corner.bend()) + NEAR) {
+        return wrong(corners, i + 1, "radius too small to reach from the point before");
       }
     }
     SegmentTable table = new SegmentTable(List.copyOf(corners), Optional.empty());
@@ -132,10 +136,10 @@ public record SegmentTable(List<Corner> points, Optional<String> fault) {
     double begin = Math.atan2(from.r() - centreR, from.z() - centreZ);
     double end = Math.atan2(to.r() - centreR, to.z() - centreZ);
     double turn = end - begin;
-    while (turn > Math.PI) {
+    // Outwards the arc runs clockwise, hollow it runs the other way, half a circle too.
+    if (to.bend() > 0 && turn > 0) {
       turn -= 2 * Math.PI;
-    }
-    while (turn < -Math.PI) {
+    } else if (to.bend() < 0 && turn < 0) {
       turn += 2 * Math.PI;
     }
     for (int step = 1; step < ARC_STEPS; step++) {

@@ -6,7 +6,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.Interpreter;
 import arborline.core.exchange.RawTool;
+import arborline.core.tool.Sample;
 import arborline.core.tool.Silhouettes;
+import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.ToolClasses;
 import java.util.List;
@@ -111,6 +113,83 @@ class OutlineTest {
     for (int i = 0; i < right.size(); i++) {
       assertEquals(right.get(i).z(), left.get(i).z(), 1e-9);
       assertEquals(right.get(i).r(), -left.get(i).r(), 1e-9);
+    }
+  }
+
+  private static Mark mark(Outline outline, String symbol) {
+    return outline.marks().stream()
+        .filter(mark -> mark.symbol().equals(symbol))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static Part part(Outline outline, Part.Kind kind) {
+    return outline.parts().stream().filter(p -> p.kind() == kind).findFirst().orElseThrow();
+  }
+
+  @Test
+  void lengthsAreMarkedFromTheTip() {
+    Outline mill =
+        outline("CLASS=end-mill-flat DC=10 APMX=12 DMM=12 DN=9 LN=40 LU=38 LCF=15 OAL=90");
+    assertEquals(new Mark("LN", Mark.Kind.ALONG, 50, 90, 0), mark(mill, "LN"));
+    assertEquals(new Mark("LU", Mark.Kind.ALONG, 52, 90, 0), mark(mill, "LU"));
+    assertEquals(new Mark("LCF", Mark.Kind.ALONG, 75, 90, 0), mark(mill, "LCF"));
+    assertEquals(new Mark("OAL", Mark.Kind.ALONG, 0, 90, 0), mark(mill, "OAL"));
+    assertEquals(new Mark("DMM", Mark.Kind.ACROSS, 20, 20, 6), mark(mill, "DMM"));
+    assertEquals(new Mark("DN", Mark.Kind.ACROSS, 64, 64, 4.5), mark(mill, "DN"));
+    assertEquals(new Point(50, 4.5), part(mill, Part.Kind.NECK).profile().getFirst());
+    assertEquals(new Point(78, 4.5), part(mill, Part.Kind.NECK).profile().getLast());
+    assertEquals(new Point(50, 6), part(mill, Part.Kind.SHANK).profile().getLast());
+  }
+
+  @Test
+  void flutesReachBehindTheEdges() {
+    Outline mill = outline("CLASS=end-mill-flat DC=10 APMX=12 DMM=12 LCF=30 OAL=90");
+    assertEquals(new Point(60, 5), part(mill, Part.Kind.FLUTES).profile().getFirst());
+    assertEquals(new Point(78, 5), part(mill, Part.Kind.FLUTES).profile().getLast());
+    assertTrue(mill.marks().stream().noneMatch(mark -> mark.symbol().equals("LN")));
+  }
+
+  @Test
+  void aLengthThatNobodyStatedIsEstimatedFromTheDiameter() {
+    assertEquals(45, outline("CLASS=end-mill-flat DC=10").length());
+    assertEquals(82, outline("CLASS=end-mill-flat DC=10 APMX=80").length());
+  }
+
+  @Test
+  void aToolThatIsGivenByItsFunctionalLengthIsMarkedSo() {
+    assertEquals(
+        new Mark("LF", Mark.Kind.ALONG, 0, 60, 0),
+        mark(outline("CLASS=face-mill DC=50 LF=60 APMX=9 DCONMS=22 NOF=5"), "LF"));
+    assertEquals(
+        new Mark("OAL", Mark.Kind.ALONG, 0, 90, 0),
+        mark(outline("CLASS=end-mill-flat DC=10 APMX=12 DMM=12 OAL=90 LF=85"), "OAL"));
+  }
+
+  @Test
+  void whatHasNoLengthOrDiameterIsNotDrawn() {
+    Tool tool = Sample.tool("CLASS=end-mill-flat DC=10");
+    Outline none =
+        OutlineBuilder.of(tool, 40)
+            .straight(Part.Kind.SHANK, 10, 10, 8)
+            .straight(Part.Kind.SHANK, 0, 10, 0)
+            .straight(Part.Kind.BODY, 10, 40, 8)
+            .build();
+    assertEquals(
+        List.of(new Part(Part.Kind.BODY, List.of(new Point(10, 4), new Point(40, 4)))),
+        none.parts());
+    assertEquals(8, none.diameter());
+  }
+
+  @Test
+  void aCornerIsAQuarterOfACircle() {
+    List<Point> corner = OutlineBuilder.corner(50, 6, 2);
+    assertEquals(11, corner.size());
+    assertEquals(new Point(48, 6), corner.getFirst());
+    assertEquals(50, corner.getLast().z(), 1e-9);
+    assertEquals(4, corner.getLast().r(), 1e-9);
+    for (Point point : corner) {
+      assertEquals(2, Math.hypot(point.z() - 48, point.r() - 4), 1e-9);
     }
   }
 }

@@ -1,26 +1,16 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { materialsQuery } from '$lib/cutting/queries';
+  import { cuttingLinesQuery } from '$lib/cutting/queries';
+  import { stacksQuery } from '$lib/stack/queries';
   import { units } from '$lib/quantity/units.svelte';
 
   let { toolId, rotates, cuts }: { toolId: number; rotates: boolean; cuts: boolean } = $props();
 
   const MOST = 3;
-  const stacks = createQuery(() => ({
-    queryKey: ['tool', toolId, 'stacks'],
-    enabled: rotates,
-    queryFn: () => ask(api.GET('/api/v1/tools/{id}/stacks', { params: { path: { id: toolId } } }))
-  }));
-  const cutting = createQuery(() => ({
-    queryKey: ['tool', toolId, 'cutting'],
-    enabled: cuts,
-    queryFn: () => ask(api.GET('/api/v1/tools/{id}/cutting', { params: { path: { id: toolId } } }))
-  }));
-  const materials = createQuery(() => ({
-    queryKey: ['materials'],
-    enabled: cuts,
-    queryFn: () => ask(api.GET('/api/v1/materials'))
-  }));
+  const stacks = createQuery(() => ({ ...stacksQuery(toolId), enabled: rotates }));
+  const cutting = createQuery(() => ({ ...cuttingLinesQuery(toolId), enabled: cuts }));
+  const materials = createQuery(() => ({ ...materialsQuery(), enabled: cuts }));
   const named = $derived(
     new Map((materials.data?.items ?? []).map((each) => [each.id, each.name]))
   );

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
-  import { api, ask } from '$lib/api/client';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { profileQuery } from '$lib/tool/queries';
   import type { components } from '$lib/api/schema';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
@@ -13,11 +13,7 @@
     onchange
   }: { text: string; readonly?: boolean; onchange: (text: string) => void } = $props();
 
-  const read = createQuery(() => ({
-    queryKey: ['profile', text],
-    queryFn: () => ask(api.GET('/api/v1/explain/profile', { params: { query: { text } } })),
-    placeholderData: keepPreviousData
-  }));
+  const read = createQuery(() => profileQuery(text));
   /** What was changed here last: it stands before the server has read the text that came of it. */
   let written = $state<{ text: string; rows: Corner[] } | null>(null);
   const points = $derived(written?.text === text ? written.rows : (read.data?.points ?? []));

@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { createInfiniteQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask, type Line } from '$lib/api/client';
+  import { createInfiniteQuery } from '@tanstack/svelte-query';
+  import { linesQuery } from '$lib/delivery/queries';
+  import { correctLines } from '$lib/delivery/actions';
+  import { type Line } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Mark from '$lib/marks/Mark.svelte';
-  import { failed } from '$lib/shell/say';
   import { fromClipboard, isTable } from '$lib/shell/sheetcells';
   import { capital } from '$lib/shell/text';
   import CellField from './CellField.svelte';
@@ -25,22 +26,7 @@
     editable: boolean;
   } = $props();
 
-  const client = useQueryClient();
-  const lines = createInfiniteQuery(() => ({
-    queryKey: ['delivery', delivery, 'lines', finding ?? '', disposition ?? ''],
-    initialPageParam: undefined as number | undefined,
-    queryFn: ({ pageParam }) =>
-      ask(
-        api.GET('/api/v1/deliveries/{id}/lines', {
-          params: {
-            path: { id: delivery },
-            query: { finding, disposition, after: pageParam, limit: 50 }
-          }
-        })
-      ),
-    getNextPageParam: (last: { next?: string | null }) =>
-      last.next ? Number(last.next) : undefined
-  }));
+  const lines = createInfiniteQuery(() => linesQuery(delivery, finding, disposition));
   const rows = $derived((lines.data?.pages ?? []).flatMap((page) => page.items));
   const pointedAt = $derived(
     rows.flatMap((line) =>
@@ -58,27 +44,17 @@
     const text = event.clipboardData?.getData('text/plain') ?? '';
     if (!isTable(text)) return;
     event.preventDefault();
-    try {
-      for (const [down, values] of fromClipboard(text).entries()) {
-        const line = rows[row + down];
-        if (!line || line.takenToolId) continue;
-        const cells = Object.fromEntries(
-          values.flatMap((value, right) =>
-            columns[column + right] ? [[columns[column + right], value]] : []
-          )
-        );
-        await ask(
-          api.PATCH('/api/v1/deliveries/{id}/lines/{lineId}', {
-            params: { path: { id: delivery, lineId: line.id } },
-            body: { cells }
-          })
-        );
-      }
-    } catch (error) {
-      failed(error);
-    } finally {
-      await client.invalidateQueries({ queryKey: ['delivery', delivery] });
-    }
+    const corrections = fromClipboard(text).flatMap((values, down) => {
+      const line = rows[row + down];
+      if (!line || line.takenToolId) return [];
+      const cells = Object.fromEntries(
+        values.flatMap((value, right) =>
+          columns[column + right] ? [[columns[column + right], value]] : []
+        )
+      );
+      return [{ line: line.id, cells }];
+    });
+    await correctLines(delivery, corrections);
   }
 
   function message(line: Line): string {

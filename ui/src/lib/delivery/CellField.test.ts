@@ -2,12 +2,12 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
 const patch = vi.hoisted(() => vi.fn());
-const invalidateQueries = vi.hoisted(() => vi.fn());
+const reload = vi.hoisted(() => vi.fn());
 vi.mock('$lib/api/client', () => ({
   api: { PATCH: patch },
   ask: (answer: Promise<unknown>) => answer
 }));
-vi.mock('@tanstack/svelte-query', () => ({ useQueryClient: () => ({ invalidateQueries }) }));
+vi.mock('$lib/api/cache', () => ({ ALL: '*', reload }));
 
 import type { Line } from '$lib/api/client';
 import CellField from './CellField.svelte';
@@ -23,7 +23,7 @@ describe('a cell of a delivery', () => {
   beforeEach(() => {
     cleanup();
     patch.mockReset().mockResolvedValue({});
-    invalidateQueries.mockReset().mockResolvedValue(undefined);
+    reload.mockReset().mockResolvedValue(undefined);
     render(CellField, { delivery: 3, line, symbol: 'APMX' });
   });
 
@@ -46,12 +46,12 @@ describe('a cell of a delivery', () => {
 
   it('keeps what is typed while the last correction is still on its way', async () => {
     let arrive = () => {};
-    invalidateQueries.mockReturnValueOnce(new Promise<void>((done) => (arrive = done)));
+    reload.mockReturnValueOnce(new Promise<void>((done) => (arrive = done)));
     await enter('wrong');
     input().focus();
     await fireEvent.input(input(), { target: { value: '13' } });
     arrive();
-    await vi.waitFor(() => expect(invalidateQueries).toHaveBeenCalled());
+    await vi.waitFor(() => expect(reload).toHaveBeenCalled());
     await Promise.resolve();
     expect(input().value).toBe('13');
     await fireEvent.keyDown(input(), { key: 'Enter' });

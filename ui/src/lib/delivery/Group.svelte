@@ -1,8 +1,7 @@
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask, type FindingGroup } from '$lib/api/client';
+  import { lookedAt, repairLines } from '$lib/delivery/actions';
+  import { type FindingGroup } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
-  import { done, failed } from '$lib/shell/say';
   import { capital, count } from '$lib/shell/text';
   import Lines from './Lines.svelte';
 
@@ -13,40 +12,17 @@
     editable
   }: { delivery: number; files: string[]; group: FindingGroup; editable: boolean } = $props();
 
-  const client = useQueryClient();
   let busy = $state(false);
 
-  async function work(action: () => Promise<{ lines: number; undo: number }>, said: string) {
+  async function during(deed: Promise<unknown>) {
     busy = true;
-    try {
-      const changed = await action();
-      done(`${said}: ${count(changed.lines, 'line')}`, changed.undo);
-      await client.invalidateQueries({ queryKey: ['delivery', delivery] });
-    } catch (error) {
-      failed(error);
-    } finally {
-      busy = false;
-    }
+    await deed;
+    busy = false;
   }
 
-  const path = $derived({ params: { path: { id: delivery } } });
   const repair = (id: string, title: string) =>
-    work(
-      () =>
-        ask(
-          api.POST('/api/v1/deliveries/{id}/repair', {
-            ...path,
-            body: { finding: group.code, repair: id }
-          })
-        ),
-      capital(title)
-    );
-  const look = () =>
-    work(
-      () =>
-        ask(api.POST('/api/v1/deliveries/{id}/look', { ...path, body: { finding: group.code } })),
-      'Looked at'
-    );
+    during(repairLines(delivery, group.code, id, title));
+  const look = () => during(lookedAt(delivery, group.code));
 </script>
 
 <section class="border-t border-hairline" aria-label="{group.count} lines: {group.example}">

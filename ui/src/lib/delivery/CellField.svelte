@@ -1,11 +1,9 @@
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask, type Line } from '$lib/api/client';
-  import { failed } from '$lib/shell/say';
+  import { correctLines } from '$lib/delivery/actions';
+  import { type Line } from '$lib/api/client';
 
   let { delivery, line, symbol }: { delivery: number; line: Line; symbol: string } = $props();
 
-  const client = useQueryClient();
   const cell = $derived(line.cells[symbol]);
   const stored = $derived(cell?.implied ? '' : (cell?.text ?? ''));
   const unit = $derived(cell?.unit ?? '');
@@ -18,20 +16,9 @@
       typed = null;
       return;
     }
-    try {
-      await ask(
-        api.PATCH('/api/v1/deliveries/{id}/lines/{lineId}', {
-          params: { path: { id: delivery, lineId: line.id } },
-          body: { cells: { [symbol]: sent } }
-        })
-      );
-      await client.invalidateQueries({ queryKey: ['delivery', delivery] });
-    } catch (error) {
-      failed(error);
-    } finally {
-      // What somebody typed since then stays.
-      if (typed === sent) typed = null;
-    }
+    await correctLines(delivery, [{ line: line.id, cells: { [symbol]: sent } }]);
+    // What somebody typed since then stays.
+    if (typed === sent) typed = null;
   }
 </script>
 

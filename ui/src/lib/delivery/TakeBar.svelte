@@ -1,18 +1,15 @@
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, ask, type Delivery } from '$lib/api/client';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { librariesQuery } from '$lib/library/queries';
+  import { stopWork, takeLines } from '$lib/delivery/actions';
+  import { type Delivery } from '$lib/api/client';
   import Choice from '$lib/shell/Choice.svelte';
   import { soFar } from '$lib/shell/live.svelte';
-  import { done, failed } from '$lib/shell/say';
   import { count } from '$lib/shell/text';
 
   let { delivery }: { delivery: Delivery } = $props();
 
-  const client = useQueryClient();
-  const libraries = createQuery(() => ({
-    queryKey: ['libraries'],
-    queryFn: () => ask(api.GET('/api/v1/libraries'))
-  }));
+  const libraries = createQuery(librariesQuery);
   let library = $state('');
   let numbering = $state('keep');
   let section = $state('');
@@ -32,33 +29,10 @@
     { value: 'position', label: 'are numbered by line' }
   ];
 
-  async function stop() {
-    try {
-      await ask(
-        api.POST('/api/v1/deliveries/{id}/stop', { params: { path: { id: delivery.id } } })
-      );
-    } catch (error) {
-      failed(error);
-    }
-  }
-
   async function take() {
     busy = true;
-    try {
-      const taken = await ask(
-        api.POST('/api/v1/deliveries/{id}/accept', {
-          params: { path: { id: delivery.id } },
-          body: { library: Number(chosen), numbering, section: section.trim() || undefined }
-        })
-      );
-      const renumbered = taken.renumbered ? `, ${taken.renumbered} under another number` : '';
-      done(`${count(taken.accepted, 'tool')} entered ${name}${renumbered}`, taken.undo);
-      await client.invalidateQueries({ queryKey: ['delivery', delivery.id] });
-    } catch (error) {
-      failed(error);
-    } finally {
-      busy = false;
-    }
+    await takeLines(delivery, { id: Number(chosen), name }, numbering, section);
+    busy = false;
   }
 </script>
 
@@ -69,11 +43,15 @@
   {#if work?.deed === 'taking'}
     <progress class="w-64" max={entering} value={work.count} aria-label="taken"></progress>
     <p role="status">{work.count.toLocaleString('en')} of {count(entering, 'tool')} taken so far</p>
-    <button class="button ml-auto" onclick={stop}>Stop, take nothing</button>
+    <button class="button ml-auto" onclick={() => void stopWork(delivery.id)}
+      >Stop, take nothing</button
+    >
   {:else if work}
     <progress class="w-64" aria-label="put right"></progress>
     <p role="status">{count(work.count, 'line')} put right so far</p>
-    <button class="button ml-auto" onclick={stop}>Stop, change nothing</button>
+    <button class="button ml-auto" onclick={() => void stopWork(delivery.id)}
+      >Stop, change nothing</button
+    >
   {:else if entering > 0}
     <p>
       <strong>{count(entering, 'tool')}</strong> will enter

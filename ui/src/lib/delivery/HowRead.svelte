@@ -1,19 +1,17 @@
 <script lang="ts">
-  import { api, ask, type DeliveryFile } from '$lib/api/client';
+  import { readAgain } from '$lib/delivery/actions';
+  import { type DeliveryFile } from '$lib/api/client';
   import Choice from '$lib/shell/Choice.svelte';
-  import { failed } from '$lib/shell/say';
 
   let {
     delivery,
     file,
-    named = false,
-    onchanged
+    named = false
   }: {
     delivery: number;
     file: DeliveryFile;
     /** True where the delivery has several files. */
     named?: boolean;
-    onchanged: () => void;
   } = $props();
 
   const reading = $derived(file.reading);
@@ -52,17 +50,11 @@
       delimiter: reading?.delimiterEvidence === 'chosen by hand' ? reading.delimiter : undefined,
       decimal: reading?.decimalEvidence === 'chosen by hand' ? reading.decimal : undefined
     };
-    try {
-      await ask(
-        api.PUT('/api/v1/deliveries/{id}/reading', {
-          params: { path: { id: delivery }, query: { file: file.file } },
-          body: { ...keep, ...change, columns: { ...columns(), ...change.columns } }
-        })
-      );
-      onchanged();
-    } catch (error) {
-      failed(error);
-    }
+    await readAgain(delivery, file.file, {
+      ...keep,
+      ...change,
+      columns: { ...columns(), ...change.columns }
+    });
   }
 </script>
 

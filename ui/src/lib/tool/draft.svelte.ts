@@ -1,4 +1,5 @@
-import { api, ask, type Finding, type Sheet, type ToolAnswer, type Typed } from '$lib/api/client';
+import { checkDraft } from './queries';
+import { type Finding, type Sheet, type ToolAnswer, type Typed } from '$lib/api/client';
 import { failed } from '$lib/shell/say';
 import { settings } from '$lib/shell/settings.svelte';
 
@@ -103,9 +104,7 @@ export class Draft {
    */
   async become(classId: string) {
     const all = () => ({ ...this.dropped, ...this.values });
-    const answer = await ask(
-      api.POST('/api/v1/tools/check', { body: { ...this.body, classId, values: all() } })
-    );
+    const answer = await checkDraft({ ...this.body, classId, values: all() });
     this.changed = true;
     this.classId = classId;
     this.values = all();
@@ -162,7 +161,7 @@ export class Draft {
 
   async #ask() {
     const asked = ++this.#asked;
-    const answer = await ask(api.POST('/api/v1/tools/check', { body: this.body }));
+    const answer = await checkDraft(this.body);
     if (asked === this.#asked) {
       this.answer = answer;
     }

@@ -1,0 +1,40 @@
+import type { QueryKey } from '@tanstack/svelte-query';
+import { done, failed } from '$lib/shell/say';
+import { reload } from './cache';
+
+/** Something a person does: what is asked, what is said of it, what it concerns. */
+export interface Deed<T> {
+  ask: () => Promise<T>;
+  /** Said once it is done; nothing where the page shows it anyway. */
+  said?: string | ((answer: T) => string);
+  /** What is loaded again, now and when it was taken back. */
+  concerns: QueryKey[];
+  /** What else is to happen when it was taken back. */
+  undone?: () => void;
+}
+
+/** Does it; the server's refusal is the caller's to show. */
+export async function perform<T>(deed: Deed<T>): Promise<T> {
+  const answer = await deed.ask();
+  if (deed.said) {
+    const text = typeof deed.said === 'string' ? deed.said : deed.said(answer);
+    done(text, undoOf(answer), () => void reload(...deed.concerns).then(deed.undone));
+  }
+  await reload(...deed.concerns);
+  return answer;
+}
+
+/** Does it and says a refusal; answers nothing then. */
+export async function act<T>(deed: Deed<T>): Promise<T | undefined> {
+  try {
+    return await perform(deed);
+  } catch (error) {
+    failed(error);
+    return undefined;
+  }
+}
+
+function undoOf(answer: unknown): number | undefined {
+  const undo = (answer as { undo?: number | null } | undefined)?.undo;
+  return undo ?? undefined;
+}

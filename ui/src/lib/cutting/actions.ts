@@ -1,0 +1,49 @@
+import { act, perform } from '$lib/api/act';
+import { ALL } from '$lib/api/cache';
+import { api, ask, type CuttingLine, type LineBody, type MaterialBody } from '$lib/api/client';
+
+const concerns = (toolId: number) => [['tool', String(toolId), 'cutting']];
+
+export const saveLine = (toolId: number, body: LineBody) =>
+  act({
+    ask: () =>
+      ask(api.POST('/api/v1/tools/{id}/cutting', { params: { path: { id: toolId } }, body })),
+    said: 'Saved the cutting data',
+    concerns: concerns(toolId)
+  });
+
+export const proveLine = (toolId: number, line: CuttingLine, machine: string) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/cutting/{id}/proven', {
+          params: { path: { id: line.id }, query: { version: line.version } },
+          body: { machine, speed: line.speed, feed: line.feed }
+        })
+      ),
+    said: `Proven on ${machine}`,
+    concerns: concerns(toolId)
+  });
+
+export const removeLine = (toolId: number, line: CuttingLine) =>
+  act({
+    ask: () => ask(api.DELETE('/api/v1/cutting/{id}', { params: { path: { id: line.id } } })),
+    said: 'Removed the line',
+    concerns: concerns(toolId)
+  });
+
+/** Adds a material of the shop; throws where something about it is wrong. */
+export const addMaterial = (body: MaterialBody) =>
+  perform({
+    ask: () => ask(api.POST('/api/v1/materials', { body })),
+    said: `Added ${body.name}`,
+    concerns: [['material', ALL]]
+  });
+
+/** Removes a material of the shop; throws where cutting data still needs it. */
+export const removeMaterial = (id: string, title: string) =>
+  perform({
+    ask: () => ask(api.DELETE('/api/v1/materials/{id}', { params: { path: { id } } })),
+    said: `Removed ${title}`,
+    concerns: [['material', ALL]]
+  });

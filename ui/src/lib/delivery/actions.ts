@@ -1,0 +1,106 @@
+import { act } from '$lib/api/act';
+import { ALL } from '$lib/api/cache';
+import { api, ask, bring, type Delivery, type ReadingChoice } from '$lib/api/client';
+import { capital, count } from '$lib/shell/text';
+
+const concerns = (id: number) => [
+  ['delivery', String(id)],
+  ['delivery', ALL]
+];
+
+/** Sends files as one delivery. */
+export const bringFiles = (files: File[], progress: (share: number) => void) =>
+  act({ ask: () => bring(files, progress), concerns: [['delivery', ALL]] });
+
+/** Asks the work on a delivery to stop. */
+export const stopWork = (id: number) =>
+  act({
+    ask: () => ask(api.POST('/api/v1/deliveries/{id}/stop', { params: { path: { id } } })),
+    concerns: []
+  });
+
+export const deleteDelivery = (id: number, name: string, undone: () => void) =>
+  act({
+    ask: () => ask(api.DELETE('/api/v1/deliveries/{id}', { params: { path: { id } } })),
+    said: `Deleted ${name}`,
+    concerns: [['delivery', ALL]],
+    undone
+  });
+
+/** Reads one file again with other decisions. */
+export const readAgain = (id: number, file: number, body: ReadingChoice) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/deliveries/{id}/reading', {
+          params: { path: { id }, query: { file } },
+          body
+        })
+      ),
+    concerns: concerns(id)
+  });
+
+/** Replaces cells of lines, one line after the other. */
+export const correctLines = (
+  id: number,
+  lines: { line: number; cells: Record<string, string> }[]
+) =>
+  act({
+    ask: async () => {
+      for (const { line, cells } of lines) {
+        await ask(
+          api.PATCH('/api/v1/deliveries/{id}/lines/{lineId}', {
+            params: { path: { id, lineId: line } },
+            body: { cells }
+          })
+        );
+      }
+    },
+    concerns: concerns(id)
+  });
+
+export const repairLines = (id: number, finding: string, repair: string, title: string) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/deliveries/{id}/repair', {
+          params: { path: { id } },
+          body: { finding, repair }
+        })
+      ),
+    said: (changed) => `${capital(title)}: ${count(changed.lines, 'line')}`,
+    concerns: concerns(id)
+  });
+
+/** Says of all lines with a finding that somebody looked at them. */
+export const lookedAt = (id: number, finding: string) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/deliveries/{id}/look', { params: { path: { id } }, body: { finding } })
+      ),
+    said: (changed) => `Looked at ${count(changed.lines, 'line')}`,
+    concerns: concerns(id)
+  });
+
+/** Takes all lines that pass into a library. */
+export const takeLines = (
+  delivery: Delivery,
+  library: { id: number; name: string },
+  numbering: string,
+  section: string
+) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/deliveries/{id}/accept', {
+          params: { path: { id: delivery.id } },
+          body: { library: library.id, numbering, section: section.trim() || undefined }
+        })
+      ),
+    said: (taken) => {
+      const renumbered = taken.renumbered ? `, ${taken.renumbered} under another number` : '';
+      return `${count(taken.accepted, 'tool')} entered ${library.name}${renumbered}`;
+    },
+    concerns: [...concerns(delivery.id), ['library']]
+  });

@@ -1,0 +1,69 @@
+import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/svelte-query';
+import { ALL } from '$lib/api/cache';
+import { api, ask } from '$lib/api/client';
+import type { ListQuery, Sort } from './filter.svelte';
+
+const PAGE = 100;
+const PICKED_FROM = 200;
+
+export const librariesQuery = () =>
+  queryOptions({
+    queryKey: ['library', ALL],
+    queryFn: () => ask(api.GET('/api/v1/libraries'))
+  });
+
+export const libraryQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['library', String(id)],
+    queryFn: () => ask(api.GET('/api/v1/libraries/{id}', { params: { path: { id } } }))
+  });
+
+/** How many tools there are of each class and diameter. */
+export const facetsQuery = (id: number, query: ListQuery) =>
+  queryOptions({
+    queryKey: ['library', String(id), 'facets', query],
+    queryFn: () =>
+      ask(api.GET('/api/v1/libraries/{id}/facets', { params: { path: { id }, query } })),
+    placeholderData: keepPreviousData
+  });
+
+/** The tools of a library, page by page. */
+export const toolsQuery = (id: number, query: ListQuery, sort: Sort, down: boolean) =>
+  infiniteQueryOptions({
+    queryKey: ['library', String(id), 'tools', query, sort, down],
+    initialPageParam: undefined as string | undefined,
+    queryFn: ({ pageParam }) =>
+      ask(
+        api.GET('/api/v1/libraries/{id}/tools', {
+          params: { path: { id }, query: { ...query, sort, down, after: pageParam, limit: PAGE } }
+        })
+      ),
+    getNextPageParam: (last) => last.next ?? undefined,
+    placeholderData: keepPreviousData
+  });
+
+/** The first tools that some words find. */
+export const foundToolsQuery = (id: number, words: string) =>
+  queryOptions({
+    queryKey: ['library', String(id), 'found', words],
+    queryFn: () =>
+      ask(
+        api.GET('/api/v1/libraries/{id}/tools', {
+          params: { path: { id }, query: { q: words || undefined, limit: PICKED_FROM } }
+        })
+      ),
+    enabled: id > 0,
+    placeholderData: keepPreviousData
+  });
+
+/** What a file of a library would drop or round. */
+export const lossesQuery = (id: number, format: string, unit: string) =>
+  queryOptions({
+    queryKey: ['library', String(id), 'losses', format, unit],
+    queryFn: () =>
+      ask(
+        api.GET('/api/v1/libraries/{id}/losses', {
+          params: { path: { id }, query: { format, unit: unit || undefined } }
+        })
+      )
+  });

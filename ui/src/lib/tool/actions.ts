@@ -1,0 +1,27 @@
+import { act, perform } from '$lib/api/act';
+import { ALL } from '$lib/api/cache';
+import { api, ask, type ToolBody } from '$lib/api/client';
+
+const concerns = (id: number) => [
+  ['tool', String(id)],
+  ['library', ALL]
+];
+
+/** Saves a change that started from a version; throws where the same fields changed meanwhile. */
+export const saveTool = (id: number, base: number, body: ToolBody) =>
+  perform({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/tools/{id}', { params: { path: { id }, query: { version: base } }, body })
+      ),
+    said: (saved) => `Saved as version ${saved.version}`,
+    concerns: concerns(id)
+  });
+
+export const backToVersion = (id: number, version: number) =>
+  act({
+    ask: () =>
+      ask(api.POST('/api/v1/tools/{id}/back', { params: { path: { id }, query: { version } } })),
+    said: `Version ${version} stands again`,
+    concerns: concerns(id)
+  });

@@ -1,0 +1,35 @@
+import { keepPreviousData, queryOptions } from '@tanstack/svelte-query';
+import { ALL } from '$lib/api/cache';
+import { api, ask, type ToolBody } from '$lib/api/client';
+
+export const classesQuery = () =>
+  queryOptions({
+    queryKey: ['class', ALL],
+    queryFn: () => ask(api.GET('/api/v1/classes')),
+    staleTime: Infinity
+  });
+
+export const sheetQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['tool', String(id), 'sheet'],
+    queryFn: () => readSheet(id)
+  });
+
+/** The sheet as it is on the server now. */
+export const readSheet = (id: number) =>
+  ask(api.GET('/api/v1/tools/{id}', { params: { path: { id } } }));
+
+/** A draft of the same tool one usual diameter larger. */
+export const nextSize = (id: number) =>
+  ask(api.GET('/api/v1/tools/{id}/next-size', { params: { path: { id } } }));
+
+/** What the rules say of a draft; nothing is saved. */
+export const checkDraft = (body: ToolBody) => ask(api.POST('/api/v1/tools/check', { body }));
+
+/** How a profile of lines and arcs is read. */
+export const profileQuery = (text: string) =>
+  queryOptions({
+    queryKey: ['explain', 'profile', text],
+    queryFn: () => ask(api.GET('/api/v1/explain/profile', { params: { query: { text } } })),
+    placeholderData: keepPreviousData
+  });

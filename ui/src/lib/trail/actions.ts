@@ -1,0 +1,10 @@
+import { act } from '$lib/api/act';
+import { api, ask } from '$lib/api/client';
+
+/** Takes a deed back; it may have concerned anything. */
+export const undo = (id: number) =>
+  act({
+    ask: () => ask(api.POST('/api/v1/trail/{id}/undo', { params: { path: { id } } })),
+    said: 'Taken back',
+    concerns: [[]]
+  });
