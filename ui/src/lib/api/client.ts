@@ -11,6 +11,7 @@ export type DeliveryFile = Schemas['FileView'];
 export type Line = Schemas['LineView'];
 export type FindingGroup = Schemas['FindingGroup'];
 export type ToolRow = Schemas['ToolRow'];
+export type ToolColumn = Schemas['ToolColumn'];
 export type ValueView = Schemas['ValueView'];
 export type ToolAnswer = Schemas['ToolAnswer'];
 export type ToolField = Schemas['ToolField'];

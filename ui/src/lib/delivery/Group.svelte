@@ -43,5 +43,12 @@
       {/if}
     {/if}
   </header>
-  <Lines {files} {delivery} finding={group.code} properties={group.properties} {editable} />
+  <Lines
+    {files}
+    {delivery}
+    finding={group.code}
+    properties={group.properties}
+    {editable}
+    expected={Math.min(group.count, 50)}
+  />
 </section>

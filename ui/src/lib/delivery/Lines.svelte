@@ -4,8 +4,10 @@
   import { correctLines } from '$lib/delivery/actions';
   import { type Line } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
+  import type { Column } from '$lib/grid/columns';
+  import Grid from '$lib/grid/Grid.svelte';
   import Mark from '$lib/marks/Mark.svelte';
-  import { fromClipboard, isTable } from '$lib/shell/sheetcells';
+  import { fromClipboard, isTable } from '$lib/grid/clipboard';
   import { capital } from '$lib/shell/text';
   import CellField from './CellField.svelte';
 
@@ -15,7 +17,8 @@
     finding,
     disposition,
     properties,
-    editable
+    editable,
+    expected = 1
   }: {
     delivery: number;
     /** Names of the files where there are several. */
@@ -24,6 +27,8 @@
     disposition?: string;
     properties: string[];
     editable: boolean;
+    /** How many lines are on their way, so that they find their room. */
+    expected?: number;
   } = $props();
 
   const lines = createInfiniteQuery(() => linesQuery(delivery, finding, disposition));
@@ -39,8 +44,43 @@
     )
   );
 
+  const shown = $derived<Column<Line>[]>([
+    ...(files.length > 0
+      ? [{ id: 'file', title: 'File', width: '128px', text: (line: Line) => files[line.file] }]
+      : []),
+    {
+      id: 'line',
+      title: 'Line',
+      width: '52px',
+      numeric: true,
+      text: (line) => String(line.line)
+    },
+    { id: 'CODE', title: 'Code', width: '176px', fixed: true, text: (line) => line.code },
+    { id: 'name', title: 'Name', width: 'minmax(120px, 200px)', text: (line) => line.name },
+    ...(finding
+      ? []
+      : [
+          {
+            id: 'disposition',
+            title: 'Ends as',
+            width: '104px',
+            text: (line: Line) => (line.takenToolId ? 'taken' : line.disposition)
+          }
+        ]),
+    { id: 'silhouette', title: 'Silhouette', width: '136px', text: () => '' },
+    ...columns.map((symbol) => ({
+      id: symbol,
+      title: symbol,
+      width: '136px',
+      fixed: true,
+      text: (line: Line) => line.cells[symbol]?.text ?? ''
+    })),
+    { id: 'said', title: 'What is said', width: 'minmax(120px, 1fr)', text: message }
+  ]);
+
   /** Pasted cells go to the right and down from where they were pasted, as far as there is room. */
-  async function paste(event: ClipboardEvent, row: number, column: number) {
+  async function paste(event: ClipboardEvent, row: number, symbol: string) {
+    const column = columns.indexOf(symbol);
     const text = event.clipboardData?.getData('text/plain') ?? '';
     if (!isTable(text)) return;
     event.preventDefault();
@@ -63,65 +103,52 @@
   }
 </script>
 
-<table class="rows w-full">
-  <thead>
-    <tr>
-      {#if files.length > 0}<th class="w-32">File</th>{/if}
-      <th class="number w-14">Line</th>
-      <th class="w-44">Code</th>
-      <th class="w-64">Name</th>
-      {#if !finding}<th class="w-28">Ends as</th>{/if}
-      <th class="w-36">Silhouette</th>
-      {#each columns as symbol (symbol)}
-        <th class="w-32">{symbol}</th>
-      {/each}
-      <th>What is said</th>
-    </tr>
-  </thead>
-  <tbody>
-    {#each rows as line, row (line.id)}
-      <tr>
-        {#if files.length > 0}
-          <td class="max-w-32 truncate text-soft" title={files[line.file]}>{files[line.file]}</td>
-        {/if}
-        <td class="number text-soft">{line.line}</td>
-        <td class="max-w-44">
-          {#if editable && properties.includes('CODE') && !line.takenToolId}
-            <CellField {delivery} {line} symbol="CODE" />
-          {:else if line.takenToolId}
-            <a class="code hover:text-working" href="/tools/{line.takenToolId}">{line.code}</a>
-          {:else}
-            <span class="code">{line.code}</span>
-          {/if}
-        </td>
-        <td class="max-w-64 truncate" title={line.name}>{line.name}</td>
-        {#if !finding}
-          <td>
-            <Mark
-              kind={line.disposition as 'pass'}
-              word={line.takenToolId ? 'taken' : line.disposition}
-            />
-          </td>
-        {/if}
-        <td><Silhouette outline={line.outline} width={130} height={22} /></td>
-        {#each columns as symbol, column (symbol)}
-          <td onpaste={editable ? (event) => void paste(event, row, column) : undefined}>
-            {#if editable && !line.takenToolId}
-              <CellField {delivery} {line} {symbol} />
-            {:else}
-              <span
-                class={[line.cells[symbol]?.implied && 'text-soft italic']}
-                title={line.cells[symbol]?.implied}>{line.cells[symbol]?.text ?? ''}</span
-              >
-              <span class="text-soft">{line.cells[symbol]?.unit ?? ''}</span>
-            {/if}
-          </td>
-        {/each}
-        <td class="max-w-0 truncate text-soft" title={message(line)}>{message(line)}</td>
-      </tr>
-    {/each}
-  </tbody>
-</table>
+{#snippet cell(line: Line, column: Column<Line>, row: number)}
+  {#if column.id === 'CODE'}
+    {#if editable && properties.includes('CODE') && !line.takenToolId}
+      <CellField {delivery} {line} symbol="CODE" />
+    {:else if line.takenToolId}
+      <a class="code block truncate hover:text-working" href="/tools/{line.takenToolId}"
+        >{line.code}</a
+      >
+    {:else}
+      <span class="code block truncate" title={line.code}>{line.code}</span>
+    {/if}
+  {:else if column.id === 'disposition'}
+    <Mark kind={line.disposition as 'pass'} word={line.takenToolId ? 'taken' : line.disposition} />
+  {:else if column.id === 'silhouette'}
+    <Silhouette outline={line.outline} width={130} height={22} />
+  {:else}
+    <div onpaste={editable ? (event) => void paste(event, row, column.id) : undefined}>
+      {#if editable && !line.takenToolId}
+        <CellField {delivery} {line} symbol={column.id} />
+      {:else}
+        <span
+          class={[line.cells[column.id]?.implied && 'text-soft italic']}
+          title={line.cells[column.id]?.implied}>{line.cells[column.id]?.text ?? ''}</span
+        >
+        <span class="text-soft">{line.cells[column.id]?.unit ?? ''}</span>
+      {/if}
+    </div>
+  {/if}
+{/snippet}
+
+<Grid
+  name="delivery lines"
+  label={finding ? `Lines with ${finding}` : 'Lines'}
+  columns={shown}
+  rows={lines.data ? rows : []}
+  key={(line) => line.id}
+  {cell}
+  drawn={['CODE', 'disposition', 'silhouette', ...columns]}
+  flowing
+>
+  {#snippet empty()}
+    {#if lines.isPending}
+      <p class="px-5 py-2 text-soft" style:min-height="{expected * 31}px">Loading the lines …</p>
+    {/if}
+  {/snippet}
+</Grid>
 {#if lines.hasNextPage}
   <button class="button quiet mx-5 my-1" onclick={() => void lines.fetchNextPage()}>
     Show more lines

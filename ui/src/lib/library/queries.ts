@@ -18,6 +18,14 @@ export const libraryQuery = (id: number) =>
     queryFn: () => ask(api.GET('/api/v1/libraries/{id}', { params: { path: { id } } }))
   });
 
+/** The columns that lists of tools can have. */
+export const toolColumnsQuery = () =>
+  queryOptions({
+    queryKey: ['tool column', ALL],
+    queryFn: () => ask(api.GET('/api/v1/tool-columns')),
+    staleTime: Infinity
+  });
+
 /** How many tools there are of each class and diameter. */
 export const facetsQuery = (id: number, query: ListQuery) =>
   queryOptions({

@@ -1,5 +1,10 @@
 <script lang="ts">
+  import { goto } from '$app/navigation';
   import { createQuery } from '@tanstack/svelte-query';
+  import type { ComponentKnown } from '$lib/api/client';
+  import type { Column } from '$lib/grid/columns';
+  import Grid from '$lib/grid/Grid.svelte';
+  import { units } from '$lib/quantity/units.svelte';
   import { componentsQuery } from '$lib/stack/queries';
   import { who } from '$lib/shell/session.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
@@ -27,7 +32,71 @@
         )
     )
   );
+
+  const columns: Column<ComponentKnown>[] = [
+    { id: 'code', title: 'Code', width: '170px', fixed: true, text: (row) => row.component.code },
+    { id: 'name', title: 'Name', width: 'minmax(180px, 1fr)', text: (row) => row.component.name },
+    { id: 'silhouette', title: 'Silhouette', width: '166px', text: () => '' },
+    { id: 'kind', title: 'Kind', width: '90px', text: (row) => kinds[row.component.kind] },
+    {
+      id: 'machine',
+      title: 'Machine side',
+      width: '150px',
+      text: (row) => row.machineSideName
+    },
+    { id: 'work', title: 'Workpiece side', width: '150px', text: (row) => row.workSideName },
+    {
+      id: 'machine code',
+      title: 'Machine code',
+      name: 'code of the machine side',
+      width: '120px',
+      usual: false,
+      text: (row) => row.component.machineSide
+    },
+    {
+      id: 'work code',
+      title: 'Workpiece code',
+      name: 'code of the workpiece side',
+      width: '120px',
+      usual: false,
+      text: (row) => row.component.workSide
+    },
+    {
+      id: 'length',
+      title: 'Length',
+      width: '80px',
+      numeric: true,
+      text: (row) => length(row)
+    }
+  ];
+
+  /** Of all its bodies, in the unit that lengths are looked at in. */
+  function length(row: ComponentKnown): string {
+    const millimetres = row.component.bodies.reduce((sum, body) => sum + body.length, 0);
+    return units.show(millimetres, 'mm', 1);
+  }
 </script>
+
+{#snippet cell(row: ComponentKnown, column: Column<ComponentKnown>)}
+  {#if column.id === 'code'}
+    <a class="code block truncate hover:text-working" tabindex="-1" href="/holders/{row.id}"
+      >{row.component.code}</a
+    >
+  {:else if column.id === 'name'}
+    <span class="block truncate" title={row.component.name}
+      >{row.component.name}{#if row.retired}<span class="text-query">, retired</span>{/if}</span
+    >
+  {:else if column.id === 'silhouette'}
+    <Silhouette outline={profileOf(row.component.bodies)} width={150} height={26} />
+  {:else}
+    {@const machine = column.id === 'machine'}
+    <span
+      class="block truncate"
+      title={machine ? row.component.machineSide : row.component.workSide}
+      >{machine ? row.machineSideName : row.workSideName}</span
+    >
+  {/if}
+{/snippet}
 
 <svelte:head><title>Holders · Arbor Line</title></svelte:head>
 
@@ -50,52 +119,21 @@
   {#if components.error}
     <Trouble error={components.error} retry={() => void components.refetch()} />
   {:else if components.data}
-    <div class="min-h-0 flex-1 overflow-auto px-5 pb-8">
-      <table class="rows w-full">
-        <thead>
-          <tr>
-            <th>Code</th>
-            <th>Name</th>
-            <th>Silhouette</th>
-            <th>Kind</th>
-            <th>Machine side</th>
-            <th>Workpiece side</th>
-            <th class="number">Length</th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each shown as each (each.id)}
-            <tr class="hover:bg-faint">
-              <td class="code">
-                <a class="hover:text-working" href="/holders/{each.id}">{each.component.code}</a>
-              </td>
-              <td class="max-w-80 truncate" title={each.component.name}>
-                {each.component.name}{#if each.retired}<span class="text-query">, retired</span
-                  >{/if}
-              </td>
-              <td
-                ><Silhouette
-                  outline={profileOf(each.component.bodies)}
-                  width={150}
-                  height={28}
-                /></td
-              >
-              <td>{kinds[each.component.kind]}</td>
-              <td title={each.component.machineSide}>{each.machineSideName}</td>
-              <td title={each.component.workSide}>{each.workSideName}</td>
-              <td class="number">
-                {each.component.bodies.reduce((sum, body) => sum + body.length, 0)}
-              </td>
-            </tr>
-          {:else}
-            <tr>
-              <td colspan="7" class="text-soft">
-                {sought ? 'Nothing is called that.' : 'No holder yet: add the first one.'}
-              </td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    </div>
+    <Grid
+      name="holders"
+      label="Holders"
+      {columns}
+      rows={shown}
+      key={(row) => row.id}
+      {cell}
+      drawn={['code', 'name', 'silhouette', 'machine', 'work']}
+      onopen={(row) => void goto(`/holders/${row.id}`)}
+    >
+      {#snippet empty()}
+        <p class="px-5 py-6 text-soft">
+          {sought ? 'Nothing is called that.' : 'No holder yet: add the first one.'}
+        </p>
+      {/snippet}
+    </Grid>
   {/if}
 </div>

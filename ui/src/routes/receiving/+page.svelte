@@ -6,7 +6,7 @@
   import { type Delivery } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
   import { who } from '$lib/shell/session.svelte';
-  import { isTable } from '$lib/shell/sheetcells';
+  import { isTable } from '$lib/grid/clipboard';
   import { bytes, count, moment } from '$lib/shell/text';
   import Trouble from '$lib/shell/Trouble.svelte';
 

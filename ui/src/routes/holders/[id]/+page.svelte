@@ -18,7 +18,7 @@
   import Choice from '$lib/shell/Choice.svelte';
   import { failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
-  import { fromClipboard, isTable } from '$lib/shell/sheetcells';
+  import { fromClipboard, isTable } from '$lib/grid/clipboard';
   import { capital, count } from '$lib/shell/text';
   import Sheetlet from '$lib/shell/Sheetlet.svelte';
   import Tick from '$lib/shell/Tick.svelte';

@@ -12,7 +12,7 @@
   import Tick from '$lib/shell/Tick.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
   import LastWriting from '$lib/table/LastWriting.svelte';
-  import Row from '$lib/table/Row.svelte';
+  import Differences from '$lib/table/Differences.svelte';
 
   const id = $derived(page.params.id ?? '');
   const report = createQuery(() => reconciliationQuery(id));
@@ -155,35 +155,12 @@
         <p class="text-working">In step: plan and control are the same in all places.</p>
       </div>
     {:else}
-      <table class="rows w-full">
-        <thead>
-          <tr>
-            <th class="number">Pocket</th>
-            <th>Tool</th>
-            <th>State</th>
-            <th>
-              <span class="heads">
-                <span>Field</span><span>Plan</span><span>Last agreed</span><span class="text-note"
-                  >Control</span
-                >
-              </span>
-            </th>
-            <th>Decision</th>
-            <th>Why</th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each shown as row (row.place)}
-            <Row
-              {row}
-              editable={may}
-              bind:decision={
-                () => decided[row.place] ?? 'leave', (next) => (decisions[row.place] = next)
-              }
-            />
-          {/each}
-        </tbody>
-      </table>
+      <Differences
+        rows={shown}
+        editable={may}
+        decision={(row) => decided[row.place] ?? 'leave'}
+        ondecide={(row, next) => (decisions[row.place] = next)}
+      />
     {/if}
   </div>
   {#if may && shown.some((row) => row.state !== 'in step')}
@@ -226,11 +203,3 @@
     </button>
   </div>
 </Sheetlet>
-
-<style>
-  .heads {
-    display: grid;
-    grid-template-columns: minmax(64px, 92px) repeat(3, minmax(82px, 1fr));
-    gap: 2px 12px;
-  }
-</style>

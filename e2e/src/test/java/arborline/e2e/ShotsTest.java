@@ -56,7 +56,7 @@ class ShotsTest {
     assertThat(page.getByLabel("Inscribed circle")).hasValue("12.7");
     shot(page, "sheet-turning");
     page.navigate("/holders");
-    assertThat(page.getByText("BH-J40-CO16-100")).isVisible();
+    assertThat(page.getByRole(AriaRole.ROW).nth(5)).isVisible();
     shot(page, "holders");
     page.navigate("/libraries/1");
     page.getByLabel("Search", new Page.GetByLabelOptions().setExact(true)).fill("MC-FE10");

@@ -11,13 +11,20 @@ final class FormulaGuard {
   private FormulaGuard() {}
 
   static String guard(String text) {
-    return dangerous(text, 0) || text.startsWith("'") && dangerous(text, 1) ? "'" + text : text;
+    return dangerous(text, apostrophes(text)) ? "'" + text : text;
   }
 
   static String unguard(String text) {
-    boolean guarded =
-        text.startsWith("'") && (dangerous(text, 1) || text.startsWith("''") && dangerous(text, 2));
-    return guarded ? text.substring(1) : text;
+    int apostrophes = apostrophes(text);
+    return apostrophes > 0 && dangerous(text, apostrophes) ? text.substring(1) : text;
+  }
+
+  private static int apostrophes(String text) {
+    int count = 0;
+    while (count < text.length() && text.charAt(count) == '\'') {
+      count++;
+    }
+    return count;
   }
 
   private static boolean dangerous(String text, int at) {

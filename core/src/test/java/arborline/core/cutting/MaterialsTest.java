@@ -8,6 +8,7 @@ import arborline.core.finding.Finding;
 import arborline.core.tool.Sample;
 import arborline.core.tool.Tool;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -70,6 +71,29 @@ class MaterialsTest {
     OwnMaterial own = own(name, group, force, rise, hardness);
     assertEquals(message, own.obstacle().orElseThrow().message());
     assertThrows(IllegalStateException.class, () -> own.material("x"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "P, 10, 0, ",
+    "P, 10000, 0.999, ",
+    "P, , , 20",
+    "H, , , 750",
+    "W, 40, , ",
+    "P, 1500, , 200"
+  })
+  void whatReachesALimitIsStillAMaterial(String group, String force, String rise, String hardness) {
+    String longest = "n".repeat(60);
+    assertEquals(Optional.empty(), own(longest, group, force, rise, hardness).obstacle());
+    assertEquals(
+        "a material needs a name of 1 to 60 characters",
+        own(longest + "n", group, force, rise, hardness).obstacle().orElseThrow().message());
+  }
+
+  @ParameterizedTest(name = "P {0} HB")
+  @CsvSource({"100, 1400", "60, 1240", "150, 1600", "700, 5157"})
+  void beyondTheTableTheNextLineGoesOn(String hardness, double force) {
+    assertEquals(force, own("x", "P", null, null, hardness).material("x").force());
   }
 
   private static final String MILL = "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4";

@@ -22,8 +22,7 @@ import org.springframework.stereotype.Component;
 class ListPreviews {
 
   private static final int MOST = 20_000;
-  private static final List<String> SHOWN =
-      List.of("DC", "DCX", "RE", "APMX", "LU", "OAL", "LF", "DMM", "NOF", "SIG", "TDZ");
+  private static final List<String> SHOWN = ToolColumns.symbols().toList();
 
   /**
    * The look of a version, already as JSON: lists send it as it is.

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { fromClipboard, isTable, toClipboard } from './sheetcells';
+import { fromClipboard, isTable, toClipboard } from './clipboard';
 
 describe('cells from a spreadsheet', () => {
   it('are split at tabs and line breaks', () => {

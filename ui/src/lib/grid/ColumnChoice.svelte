@@ -1,0 +1,62 @@
+<script lang="ts" generics="Row">
+  import { Popover } from 'bits-ui';
+  import Tick from '$lib/shell/Tick.svelte';
+  import { capital } from '$lib/shell/text';
+  import { shownColumns, type Column } from './columns';
+
+  let {
+    label,
+    columns,
+    chosen = $bindable(),
+    quiet = false
+  }: {
+    label: string;
+    columns: Column<Row>[];
+    chosen: string[] | null;
+    /** True where it shows only while the grid is pointed at or has the focus. */
+    quiet?: boolean;
+  } = $props();
+
+  const offered = $derived(columns.filter((column) => !column.fixed));
+  const shown = $derived(shownColumns(columns, chosen).map((column) => column.id));
+
+  function set(id: string, there: boolean) {
+    chosen = there ? [...shown, id] : shown.filter((other) => other !== id);
+  }
+</script>
+
+{#if offered.length > 0}
+  <Popover.Root>
+    <Popover.Trigger
+      class={[
+        'absolute right-3 top-0 flex h-[30px] w-7 items-center justify-center text-soft hover:text-working',
+        quiet &&
+          'opacity-0 focus-visible:opacity-100 group-focus-within:opacity-100 group-hover:opacity-100'
+      ]}
+      aria-label="Columns of {label.toLowerCase()}"
+      title="Columns"
+    >
+      <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true">
+        <path d="M1.5 2v10M5.5 2v10M9.5 2v5M12 8v5M9.5 10.5h5" stroke="currentColor" fill="none" />
+      </svg>
+    </Popover.Trigger>
+    <Popover.Portal>
+      <Popover.Content class="floating z-50 w-72 p-3" align="end" sideOffset={4}>
+        <p class="font-semibold">Columns</p>
+        <div class="mt-2 grid max-h-80 gap-1 overflow-auto">
+          {#each offered as column (column.id)}
+            <Tick
+              label={capital(column.name ?? column.title)}
+              bind:checked={() => shown.includes(column.id), (there) => set(column.id, there)}
+            />
+          {/each}
+        </div>
+        {#if chosen !== null}
+          <button class="button quiet mt-2" onclick={() => (chosen = null)}>
+            Show the usual ones
+          </button>
+        {/if}
+      </Popover.Content>
+    </Popover.Portal>
+  </Popover.Root>
+{/if}

@@ -1,0 +1,270 @@
+<script lang="ts" generics="Row">
+  import type { Snippet } from 'svelte';
+  import { PersistedState } from 'runed';
+  import { VList } from 'virtua/svelte';
+  import { toClipboard } from './clipboard';
+  import ColumnChoice from './ColumnChoice.svelte';
+  import { shownColumns, sorted, turned, type Column, type Sorting } from './columns';
+  import { parts, widest } from './decimals';
+
+  type Key = string | number;
+
+  let {
+    name,
+    label,
+    columns,
+    rows,
+    key,
+    cell,
+    drawn = [],
+    empty,
+    sorting = null,
+    onsort,
+    chosen = $bindable([]),
+    most = 0,
+    rowHeight = 30,
+    flowing = false,
+    onopen,
+    onend,
+    onremove
+  }: {
+    /** Under which the choice of columns is kept. */
+    name: string;
+    label: string;
+    columns: Column<Row>[];
+    rows: Row[];
+    key: (row: Row) => Key;
+    /** Draws a cell of the columns that are `drawn`; in all others stands their text. */
+    cell?: Snippet<[Row, Column<Row>, number]>;
+    drawn?: string[];
+    empty?: Snippet;
+    sorting?: Sorting | null;
+    /** Where the server sorts; else the grid does. */
+    onsort?: (by: string) => void;
+    chosen?: Row[];
+    /** How many rows can be chosen at once. */
+    most?: number;
+    rowHeight?: number;
+    /** True where rows are as high as what they hold and stand in the flow of the page. */
+    flowing?: boolean;
+    onopen?: (row: Row) => void;
+    onend?: () => void;
+    onremove?: (row: Row) => void;
+  } = $props();
+
+  const PAGE = 12;
+  const AHEAD = 60;
+  // svelte-ignore state_referenced_locally (a grid keeps its name)
+  const choice = new PersistedState<string[] | null>(`columns of ${name}`, null);
+  let cursor = $state(0);
+  let own = $state<Sorting | null>(null);
+  let list = $state<{ scrollToIndex: (index: number, options?: object) => void }>();
+
+  const shown = $derived(shownColumns(columns, choice.current));
+  const order = $derived(onsort ? sorting : own);
+  const ordered = $derived(onsort ? rows : sorted(rows, columns, own));
+  const tracks = $derived(shown.map((column) => column.width).join(' '));
+  const fractions = $derived(
+    shown.map((column) => (column.numeric ? widest(ordered.map((row) => column.text(row))) : 0))
+  );
+  const id = (row: Row) => `${name.replace(/\W/g, '-')}-row-${key(row)}`;
+  const isChosen = (row: Row) => chosen.some((other) => key(other) === key(row));
+
+  function sortBy(column: Column<Row>) {
+    if (onsort) onsort(column.sort ?? column.id);
+    else own = turned(own, column.id);
+  }
+
+  function choose(row: Row) {
+    if (most === 0) return;
+    chosen = isChosen(row)
+      ? chosen.filter((other) => key(other) !== key(row))
+      : [...chosen, row].slice(-most);
+  }
+
+  /** The chosen rows, or all that are shown, for a spreadsheet. */
+  function oncopy(event: ClipboardEvent) {
+    if (getSelection()?.toString() || inControl(event.target)) return;
+    const copied = chosen.length > 0 ? chosen : ordered;
+    const head = shown.map((column) => column.copied ?? column.title);
+    const cells = copied.map((row) => shown.map((column) => column.text(row)));
+    event.clipboardData?.setData('text/plain', toClipboard([head, ...cells]));
+    event.preventDefault();
+  }
+
+  function inControl(target: EventTarget | null): boolean {
+    return (
+      target instanceof Element &&
+      target.closest('input, textarea, select, button, [role=combobox]') !== null
+    );
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if (inControl(event.target)) return;
+    const row = ordered[cursor];
+    const steps: Record<string, number> = {
+      ArrowDown: 1,
+      ArrowUp: -1,
+      PageDown: PAGE,
+      PageUp: -PAGE,
+      Home: -ordered.length,
+      End: ordered.length
+    };
+    if (event.key in steps) {
+      cursor = Math.min(ordered.length - 1, Math.max(0, cursor + steps[event.key]));
+      reveal();
+    } else if (event.key === ' ' && row && most > 0) {
+      choose(row);
+    } else if (event.key === 'Enter' && row && onopen) {
+      onopen(row);
+    } else if (event.key === 'Delete' && row && onremove) {
+      onremove(row);
+    } else {
+      return;
+    }
+    event.preventDefault();
+  }
+
+  function reveal() {
+    const row = ordered[cursor];
+    if (!flowing) list?.scrollToIndex(cursor, { align: 'nearest' });
+    else if (row) document.getElementById(id(row))?.scrollIntoView({ block: 'nearest' });
+  }
+</script>
+
+{#snippet line(row: Row, index: number)}
+  <!-- svelte-ignore a11y_click_events_have_key_events, a11y_interactive_supports_focus (the grid has the keys) -->
+  <div
+    role="row"
+    id={id(row)}
+    aria-selected={most > 0 ? isChosen(row) : undefined}
+    aria-rowindex={index + 2}
+    class={[
+      'line row',
+      flowing && 'flowing',
+      isChosen(row) && 'bg-faint',
+      index === cursor && 'cursor'
+    ]}
+    style:grid-template-columns={tracks}
+    style:min-height="{rowHeight}px"
+    onclick={(event) => {
+      cursor = index;
+      if (!inControl(event.target)) choose(row);
+    }}
+    ondblclick={() => onopen?.(row)}
+  >
+    {#each shown as column, at (column.id)}
+      <div role="gridcell" class={['min-w-0', column.numeric && 'whitespace-nowrap text-right']}>
+        {#if cell && drawn.includes(column.id)}
+          {@render cell(row, column, index)}
+        {:else}
+          {@render plain(row, column, at)}
+        {/if}
+      </div>
+    {/each}
+  </div>
+{/snippet}
+
+{#snippet plain(row: Row, column: Column<Row>, at: number)}
+  {#if column.numeric}
+    {@const number = parts(column.text(row))}
+    {number.whole}<span class="inline-block text-left" style:width="{fractions[at]}ch"
+      >{number.fraction}</span
+    >
+  {:else}
+    <span class="block truncate" title={column.text(row)}>{column.text(row)}</span>
+  {/if}
+{/snippet}
+
+<div class={['group relative flex flex-col', !flowing && 'min-h-0 flex-1']}>
+  <div
+    class={['grid-table flex flex-col', !flowing && 'min-h-0 flex-1']}
+    role="grid"
+    aria-label={label}
+    aria-rowcount={ordered.length + 1}
+    aria-activedescendant={ordered[cursor] ? id(ordered[cursor]) : undefined}
+    tabindex="0"
+    {onkeydown}
+    {oncopy}
+  >
+    <div
+      role="row"
+      aria-rowindex={1}
+      class={['line head band text-[13px] text-soft', flowing && 'flowing']}
+      style:grid-template-columns={tracks}
+    >
+      {#each shown as column (column.id)}
+        {@const here = order?.by === (onsort ? (column.sort ?? column.id) : column.id)}
+        <div
+          role="columnheader"
+          class={column.numeric ? 'text-right' : ''}
+          title={column.name}
+          aria-sort={here ? (order?.down ? 'descending' : 'ascending') : undefined}
+        >
+          {#if !onsort || column.sort}
+            <button class="hover:text-working" tabindex="-1" onclick={() => sortBy(column)}>
+              {column.title}{here ? (order?.down ? ' ↓' : ' ↑') : ''}
+            </button>
+          {:else}
+            {column.title}
+          {/if}
+        </div>
+      {/each}
+    </div>
+    {#if ordered.length === 0 && empty}
+      {@render empty()}
+    {:else if flowing}
+      {#each ordered as row, index (key(row))}{@render line(row, index)}{/each}
+    {:else}
+      <VList
+        bind:this={list}
+        data={ordered}
+        getKey={(row: Row) => key(row)}
+        itemSize={rowHeight}
+        style="flex:1"
+        onscroll={(offset: number) => {
+          if (offset > (ordered.length - AHEAD) * rowHeight) onend?.();
+        }}
+      >
+        {#snippet children(row: Row, index: number)}{@render line(row, index)}{/snippet}
+      </VList>
+    {/if}
+  </div>
+  <ColumnChoice quiet={flowing} {label} {columns} bind:chosen={choice.current} />
+</div>
+
+<style>
+  .line {
+    display: grid;
+    align-items: center;
+    gap: 0 12px;
+    padding: 0 20px;
+  }
+  .head {
+    height: 30px;
+    padding-right: 44px;
+  }
+  .row {
+    position: relative;
+    padding-right: 44px;
+    border-bottom: 1px solid var(--hairline);
+  }
+  .row:hover {
+    background: var(--working-faint);
+  }
+  /* The row cursor is the centre line. */
+  .row.cursor:not(.flowing)::after,
+  .grid-table:focus .row.cursor::after {
+    content: '';
+    position: absolute;
+    inset: auto 0 -1px 0;
+    height: 2px;
+    background: repeating-linear-gradient(
+      90deg,
+      var(--working) 0 18px,
+      transparent 18px 22px,
+      var(--working) 22px 26px,
+      transparent 26px 30px
+    );
+  }
+</style>

@@ -1,0 +1,40 @@
+import { describe, expect, it } from 'vitest';
+import { shownColumns, sorted, turned, type Column } from './columns';
+
+interface Tool {
+  code: string;
+  size: string;
+}
+
+const columns: Column<Tool>[] = [
+  { id: 'code', title: 'Code', width: '80px', fixed: true, text: (tool) => tool.code },
+  { id: 'size', title: 'Ø', width: '60px', numeric: true, text: (tool) => tool.size },
+  { id: 'mass', title: 'Mass', width: '60px', usual: false, text: () => '' }
+];
+const tools = [
+  { code: 'A10', size: '10' },
+  { code: 'A9', size: '9.5' },
+  { code: 'B1', size: '' }
+];
+const codes = (rows: Tool[]) => rows.map((row) => row.code);
+
+describe('columns of a grid', () => {
+  it('are the usual ones until somebody chooses, and fixed ones stay', () => {
+    expect(shownColumns(columns, null).map((column) => column.id)).toEqual(['code', 'size']);
+    expect(shownColumns(columns, ['mass']).map((column) => column.id)).toEqual(['code', 'mass']);
+    expect(shownColumns(columns, []).map((column) => column.id)).toEqual(['code']);
+  });
+
+  it('sort numbers by size and codes as people count', () => {
+    expect(codes(sorted(tools, columns, { by: 'size', down: false }))).toEqual(['B1', 'A9', 'A10']);
+    expect(codes(sorted(tools, columns, { by: 'code', down: false }))).toEqual(['A9', 'A10', 'B1']);
+    expect(codes(sorted(tools, columns, { by: 'code', down: true }))).toEqual(['B1', 'A10', 'A9']);
+    expect(sorted(tools, columns, null)).toBe(tools);
+  });
+
+  it('turn the order when asked twice', () => {
+    expect(turned(null, 'code')).toEqual({ by: 'code', down: false });
+    expect(turned({ by: 'code', down: false }, 'code')).toEqual({ by: 'code', down: true });
+    expect(turned({ by: 'code', down: true }, 'size')).toEqual({ by: 'size', down: false });
+  });
+});

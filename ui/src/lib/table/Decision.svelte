@@ -1,0 +1,32 @@
+<script lang="ts">
+  import type { ReportRow } from '$lib/api/client';
+  import Choice from '$lib/shell/Choice.svelte';
+
+  let {
+    row,
+    decision = $bindable(),
+    editable
+  }: { row: ReportRow; decision: string; editable: boolean } = $props();
+
+  const labels = $derived<Record<string, string>>({
+    ask: 'needs an answer',
+    send: row.plan.tool ? 'send the plan' : 'empty it at the control',
+    'send zero wear': 'send it, wear to zero',
+    take: row.control.tool ? "take the control's" : 'take it out of the plan',
+    owner: 'each field to its owner',
+    leave: 'leave as it is'
+  });
+  const options = $derived(
+    [...(row.suggested === 'ask' ? ['ask'] : []), ...row.possible].map((value) => ({
+      value,
+      label: labels[value]
+    }))
+  );
+</script>
+
+<Choice
+  label="What to do with pocket {row.place}"
+  bind:value={decision}
+  {options}
+  disabled={!editable}
+/>

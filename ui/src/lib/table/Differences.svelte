@@ -1,0 +1,92 @@
+<script lang="ts">
+  import type { ReportRow } from '$lib/api/client';
+  import type { Column } from '$lib/grid/columns';
+  import Grid from '$lib/grid/Grid.svelte';
+  import Mark from '$lib/marks/Mark.svelte';
+  import { capital } from '$lib/shell/text';
+  import Decision from './Decision.svelte';
+  import Fields from './Fields.svelte';
+
+  let {
+    rows,
+    editable,
+    decision,
+    ondecide
+  }: {
+    rows: ReportRow[];
+    editable: boolean;
+    decision: (row: ReportRow) => string;
+    ondecide: (row: ReportRow, next: string) => void;
+  } = $props();
+
+  const tool = (row: ReportRow) => row.plan.tool ?? row.control.tool ?? '';
+  const columns: Column<ReportRow>[] = [
+    {
+      id: 'place',
+      title: 'Pocket',
+      width: '56px',
+      numeric: true,
+      fixed: true,
+      text: (row) => row.place
+    },
+    { id: 'tool', title: 'Tool', width: '128px', text: tool },
+    { id: 'state', title: 'State', width: '112px', text: (row) => row.state },
+    {
+      id: 'fields',
+      title: 'Field, plan, last agreed, control',
+      width: 'minmax(360px, 5fr)',
+      fixed: true,
+      text: (row) =>
+        row.fields
+          .map((field) => `${field.title}: ${field.plan ?? '–'} / ${field.control ?? '–'}`)
+          .join('; ')
+    },
+    {
+      id: 'decision',
+      title: 'Decision',
+      width: '200px',
+      fixed: true,
+      text: (row) => decision(row)
+    },
+    {
+      id: 'why',
+      title: 'Why',
+      width: 'minmax(170px, 4fr)',
+      text: (row) => capital(row.reason)
+    }
+  ];
+</script>
+
+{#snippet cell(row: ReportRow, column: Column<ReportRow>)}
+  {#if column.id === 'place'}
+    <span class="font-semibold">{row.place}</span>
+  {:else if column.id === 'tool'}
+    <span class="code block truncate" title={tool(row)}>{tool(row)}</span>
+  {:else if column.id === 'state'}
+    <Mark kind={row.state as 'differs'} />
+    {#if row.inSpindle}<span class="block text-[12px] text-soft">in the spindle</span>{/if}
+  {:else if column.id === 'fields'}
+    <Fields {row} />
+  {:else if column.id === 'decision'}
+    {#if row.state !== 'in step'}
+      <Decision
+        {row}
+        {editable}
+        bind:decision={() => decision(row), (next) => ondecide(row, next)}
+      />
+    {/if}
+  {:else}
+    <span class="text-[13px] text-soft">{capital(row.reason)}</span>
+  {/if}
+{/snippet}
+
+<Grid
+  name="tool table"
+  label="Places of the tool table"
+  {columns}
+  {rows}
+  key={(row) => row.place}
+  {cell}
+  drawn={columns.map((column) => column.id)}
+  flowing
+/>
