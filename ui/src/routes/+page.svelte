@@ -1,10 +1,13 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query';
-  import { machinesQuery } from '$lib/machine/queries';
+  import { createQueries, createQuery } from '@tanstack/svelte-query';
+  import { machineQuery, machinesQuery } from '$lib/machine/queries';
+  import { lastReconciliationQuery } from '$lib/table/queries';
+  import { nextAtMachines, nextInDeliveries } from '$lib/today/next';
+  import NextList from '$lib/today/NextList.svelte';
+  import { who } from '$lib/shell/session.svelte';
   import { librariesQuery } from '$lib/library/queries';
   import { deliveriesQuery } from '$lib/delivery/queries';
   import { type Delivery } from '$lib/api/client';
-  import Mark from '$lib/marks/Mark.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
   import MachineToday from '$lib/machine/MachineToday.svelte';
   import { count } from '$lib/shell/text';
@@ -13,31 +16,31 @@
   const libraries = createQuery(librariesQuery);
   const machines = createQuery(machinesQuery);
 
-  const waiting = $derived((deliveries.data?.items ?? []).filter(open));
+  const ids = $derived((machines.data?.items ?? []).map((machine) => machine.id));
+  const views = createQueries(() => ({ queries: ids.map((id) => machineQuery(id)) }));
+  const tables = createQueries(() => ({ queries: ids.map((id) => lastReconciliationQuery(id)) }));
+
+  const inDeliveries = $derived(nextInDeliveries(deliveries.data?.items ?? [], who.may('RECEIVE')));
+  const atMachines = $derived(
+    nextAtMachines(
+      views.flatMap((view, index) =>
+        view.data ? [{ view: view.data, table: tables[index]?.data }] : []
+      ),
+      who.may('LOAD')
+    )
+  );
+  /** Whoever receives sees that first, whoever loads machines those. */
+  const next = $derived(
+    who.may('RECEIVE') ? [...inDeliveries, ...atMachines] : [...atMachines, ...inDeliveries]
+  );
+  const reading = $derived((deliveries.data?.items ?? []).filter(isRead));
   const tools = $derived(
     (libraries.data?.items ?? []).reduce((sum, library) => sum + library.tools, 0)
   );
+  const known = $derived(deliveries.data && machines.data && libraries.data);
 
-  function open(delivery: Delivery): boolean {
-    const reading = delivery.state === 'reading' || delivery.state === 'waiting';
-    return reading || delivery.pass + delivery.query + delivery.hold > delivery.taken;
-  }
-
-  function says(delivery: Delivery): string {
-    if (delivery.state === 'reading' || delivery.state === 'waiting') {
-      return `being read, ${count(delivery.read, 'line')} so far`;
-    }
-    if (delivery.state !== 'ready') {
-      return delivery.note;
-    }
-    const ready = delivery.pass - delivery.taken;
-    return [
-      ready > 0 ? `${count(ready, 'line')} can be taken` : '',
-      delivery.hold > 0 ? `${delivery.hold} on hold` : '',
-      delivery.query > 0 ? `${delivery.query} to look at` : ''
-    ]
-      .filter(Boolean)
-      .join(', ');
+  function isRead(delivery: Delivery): boolean {
+    return delivery.state === 'reading' || delivery.state === 'waiting';
   }
 </script>
 
@@ -49,41 +52,48 @@
     <Trouble error={deliveries.error} retry={() => void deliveries.refetch()} />
   {/if}
 
-  <section class="mt-3" aria-labelledby="arrived">
-    <h2 id="arrived" class="text-soft">What arrived</h2>
-    {#if deliveries.data && deliveries.data.items.length === 0}
-      <div class="mt-2 flex items-baseline gap-4">
-        <p>Nothing was received yet. Begin by bringing in a tool list.</p>
-        <a class="button main" href="/receiving">Bring a file in</a>
-      </div>
-    {:else if deliveries.data && waiting.length === 0}
-      <p class="mt-2">
-        Nothing waits. {count(tools, 'tool')} in {count(
-          libraries.data?.items.length ?? 0,
-          'library',
-          'libraries'
-        )}.
-      </p>
-    {:else}
-      <ul class="mt-1 max-w-4xl">
-        {#each waiting as delivery (delivery.id)}
-          <li class="band">
-            <a
-              class="flex h-9 items-center gap-4 hover:text-working"
-              href="/receiving/{delivery.id}"
-            >
-              <Mark
-                kind={delivery.hold > 0 ? 'hold' : delivery.query > 0 ? 'query' : 'pass'}
-                word=""
-              />
-              <span class="w-64 truncate font-semibold">{delivery.name}</span>
-              <span class="text-soft">{says(delivery)}</span>
-            </a>
-          </li>
-        {/each}
-      </ul>
-    {/if}
-  </section>
+  <div class="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_320px]">
+    <section aria-labelledby="next">
+      <h2 id="next" class="text-soft">What to do next</h2>
+      {#if next.length > 0}
+        <NextList {next} />
+      {:else if deliveries.data && deliveries.data.items.length === 0 && tools === 0}
+        <div class="mt-2 flex items-baseline gap-4">
+          <p>Nothing was received yet. Begin by bringing in a tool list.</p>
+          <a class="button main" href="/receiving">Bring a file in</a>
+        </div>
+      {:else if known}
+        <p class="mt-2">Nothing waits for you.</p>
+      {:else}
+        <p class="mt-2 text-soft">Loading …</p>
+      {/if}
+      {#each reading as delivery (delivery.id)}
+        <p class="mt-2 text-soft">
+          <a class="hover:text-working" href="/receiving/{delivery.id}">{delivery.name}</a> is being
+          read,
+          {count(delivery.read, 'line')} so far
+        </p>
+      {/each}
+    </section>
+
+    <section aria-labelledby="shop">
+      <h2 id="shop" class="text-soft">The shop</h2>
+      {#if known}
+        <ul class="mt-1">
+          {#each libraries.data?.items ?? [] as library (library.id)}
+            <li class="band">
+              <a class="flex h-10 items-center gap-3 hover:bg-faint" href="/libraries/{library.id}">
+                <span class="min-w-0 flex-1 truncate" title={library.name}>{library.name}</span>
+                <span class="text-soft">{count(library.tools, 'tool')}</span>
+              </a>
+            </li>
+          {:else}
+            <li class="py-2 text-soft">No library yet.</li>
+          {/each}
+        </ul>
+      {/if}
+    </section>
+  </div>
 
   <section class="mt-7" aria-labelledby="machines">
     <h2 id="machines" class="text-soft">Machines</h2>

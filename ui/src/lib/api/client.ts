@@ -37,6 +37,7 @@ export type StackKept = Schemas['KeptStack'];
 export type StackOffer = Schemas['PartOffer'];
 export type Typed = Schemas['Typed'];
 export type ToolBody = Schemas['ToolDraft'];
+export type ClassOrder = Schemas['ClassOrder'];
 export type StackBody = Schemas['StackDraft'];
 export type LineBody = Schemas['CuttingDraft'];
 export type MaterialBody = Schemas['MaterialDraft'];

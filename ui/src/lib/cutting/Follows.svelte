@@ -26,7 +26,7 @@
       { title: 'Power', value: done.power, unit: 'kW', decimals: 2 },
       { title: 'Torque', value: done.torque, unit: 'N.m', decimals: 1 },
       { title: 'Bending', value: done.bend, unit: 'um', decimals: 1 },
-      ...done.figures.map((each) => ({ ...each, decimals: each.unit === 'N' ? 0 : 2 }))
+      ...done.figures.map((figure) => ({ ...figure, decimals: figure.unit === 'N' ? 0 : 2 }))
     ];
     return all.filter((row) => row.value > 0);
   });

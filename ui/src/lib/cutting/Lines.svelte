@@ -92,9 +92,9 @@
                 <Choice
                   label="Proven on"
                   bind:value={where}
-                  options={(machines.data?.items ?? []).map((each) => ({
-                    value: each.id,
-                    label: each.name
+                  options={(machines.data?.items ?? []).map((machine) => ({
+                    value: machine.id,
+                    label: machine.name
                   }))}
                 />
                 <NumberField

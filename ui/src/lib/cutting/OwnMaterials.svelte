@@ -26,7 +26,7 @@
     { value: 'W', label: 'W  wood' },
     { value: 'O', label: 'O  plastics, laminates' }
   ];
-  const own = $derived(materials.filter((each) => each.id.startsWith('own-')));
+  const own = $derived(materials.filter((material) => material.id.startsWith('own-')));
   let name = $state('');
   let group = $state('N');
   let force = $state<number | null>(null);

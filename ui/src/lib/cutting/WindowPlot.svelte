@@ -46,7 +46,9 @@
   function ticks(from: number, to: number): number[] {
     const rough = (to - from) / 5;
     const decade = 10 ** Math.floor(Math.log10(rough));
-    const step = [1, 2, 5, 10].map((each) => each * decade).find((each) => each >= rough) ?? rough;
+    const step =
+      [1, 2, 5, 10].map((factor) => factor * decade).find((candidate) => candidate >= rough) ??
+      rough;
     const begin = Math.ceil(from / step);
     return Array.from(
       { length: Math.floor(to / step) - begin + 1 },

@@ -48,9 +48,9 @@
           void cut.begin(false);
         }
       }
-      options={(materials.data?.items ?? []).map((each) => ({
-        value: each.id,
-        label: `${each.group}  ${each.name}`
+      options={(materials.data?.items ?? []).map((material) => ({
+        value: material.id,
+        label: `${material.group}  ${material.name}`
       }))}
     />
     <span class="text-soft">Machine</span>
@@ -65,7 +65,10 @@
       }
       options={[
         { value: '', label: 'no limits' },
-        ...(machines.data?.items ?? []).map((each) => ({ value: each.id, label: each.name }))
+        ...(machines.data?.items ?? []).map((machine) => ({
+          value: machine.id,
+          label: machine.name
+        }))
       ]}
     />
     <label class="text-soft" for="purpose">Purpose</label>

@@ -31,12 +31,12 @@ export class CutDraft {
   }
 
   asksFor(id: Asked['id']): boolean {
-    return this.asks.some((each) => each.id === id);
+    return this.asks.some((ask) => ask.id === id);
   }
 
   /** What the feed is called. */
   readonly feedTitle = $derived(
-    this.asks.find((each) => each.id.startsWith('FEED'))?.title ?? 'Pitch'
+    this.asks.find((ask) => ask.id.startsWith('FEED'))?.title ?? 'Pitch'
   );
 
   /** Asks where to begin in the material; depth, width and work diameter only the first time. */
@@ -46,7 +46,7 @@ export class CutDraft {
       const { speed, feed } = start.wish;
       this.wish = first ? start.wish : { ...this.wish, speed, feed };
       this.asks = start.asks;
-      this.unusual = start.findings.map((each) => each.message);
+      this.unusual = start.findings.map((finding) => finding.message);
       await this.compute();
     } catch (error) {
       failed(error);

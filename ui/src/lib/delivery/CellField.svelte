@@ -8,7 +8,7 @@
   const stored = $derived(cell?.implied ? '' : (cell?.text ?? ''));
   const unit = $derived(cell?.unit ?? '');
   let typed = $state<string | null>(null);
-  const suspect = $derived(line.findings.some((each) => each.properties[0] === symbol));
+  const suspect = $derived(line.findings.some((found) => found.properties[0] === symbol));
 
   async function correct() {
     const sent = typed;

@@ -4,7 +4,7 @@
   import { correctLines } from '$lib/delivery/actions';
   import { type Line } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
-  import type { Column } from '$lib/grid/columns';
+  import type { Column, Where } from '$lib/grid/columns';
   import Grid from '$lib/grid/Grid.svelte';
   import Mark from '$lib/marks/Mark.svelte';
   import { fromClipboard, isTable } from '$lib/grid/clipboard';
@@ -35,12 +35,12 @@
   const rows = $derived((lines.data?.pages ?? []).flatMap((page) => page.items));
   const pointedAt = $derived(
     rows.flatMap((line) =>
-      line.findings.filter((each) => each.code === finding).flatMap((each) => each.properties)
+      line.findings.filter((found) => found.code === finding).flatMap((found) => found.properties)
     )
   );
   const columns = $derived(
     [...new Set([...properties, ...pointedAt])].filter(
-      (each) => !['CODE', 'NAME', 'CLASS'].includes(each)
+      (symbol) => !['CODE', 'NAME', 'CLASS'].includes(symbol)
     )
   );
 
@@ -98,12 +98,14 @@
   }
 
   function message(line: Line): string {
-    const found = finding ? line.findings.find((each) => each.code === finding) : line.findings[0];
+    const found = finding
+      ? line.findings.find((found) => found.code === finding)
+      : line.findings[0];
     return capital(found?.message ?? (line.takenToolId ? 'Taken into a library' : ''));
   }
 </script>
 
-{#snippet cell(line: Line, column: Column<Line>, row: number)}
+{#snippet cell(line: Line, column: Column<Line>, { index }: Where)}
   {#if column.id === 'CODE'}
     {#if editable && properties.includes('CODE') && !line.takenToolId}
       <CellField {delivery} {line} symbol="CODE" />
@@ -119,7 +121,7 @@
   {:else if column.id === 'silhouette'}
     <Silhouette outline={line.outline} width={130} height={22} />
   {:else}
-    <div onpaste={editable ? (event) => void paste(event, row, column.id) : undefined}>
+    <div onpaste={editable ? (event) => void paste(event, index, column.id) : undefined}>
       {#if editable && !line.takenToolId}
         <CellField {delivery} {line} symbol={column.id} />
       {:else}

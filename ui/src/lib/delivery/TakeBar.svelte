@@ -17,7 +17,7 @@
   const only = $derived(libraries.data?.items.length === 1 ? libraries.data.items[0] : null);
   const chosen = $derived(library || String(only?.id ?? ''));
   const name = $derived(
-    libraries.data?.items.find((each) => String(each.id) === chosen)?.name ?? 'a library'
+    libraries.data?.items.find((library) => String(library.id) === chosen)?.name ?? 'a library'
   );
   const work = $derived(soFar(delivery.id));
   const entering = $derived(delivery.pass - delivery.taken);
@@ -61,9 +61,9 @@
       bind:value={() => chosen, (value) => (library = value)}
       options={[
         ...(chosen ? [] : [{ value: '', label: 'choose a library' }]),
-        ...(libraries.data?.items ?? []).map((each) => ({
-          value: String(each.id),
-          label: each.name
+        ...(libraries.data?.items ?? []).map((library) => ({
+          value: String(library.id),
+          label: library.name
         }))
       ]}
     />

@@ -12,16 +12,16 @@
   let svg = $state<SVGSVGElement>();
   const HEIGHT = 190;
   const LEFT = 150;
-  const drawn = $derived(tools.filter((each) => each.outline));
+  const drawn = $derived(tools.filter((tool) => tool.outline));
   const lane = $derived((HEIGHT - 16) / Math.max(1, drawn.length));
   const scale = $derived(
     fit(
-      drawn.map((each) => each.outline as Outline),
+      drawn.map((tool) => tool.outline as Outline),
       width - LEFT - 150,
       lane - 12
     )
   );
-  const longest = $derived(Math.max(0, ...drawn.map((each) => each.outline?.length ?? 0)));
+  const longest = $derived(Math.max(0, ...drawn.map((tool) => tool.outline?.length ?? 0)));
 
   function axis(index: number): number {
     return 8 + lane * (index + 0.5);
@@ -63,7 +63,7 @@
     </svg>
     <button
       class="button quiet absolute bottom-2 right-4"
-      onclick={() => svg && saveSvg(svg, `${drawn.map((each) => each.code).join('-')}.svg`)}
+      onclick={() => svg && saveSvg(svg, `${drawn.map((tool) => tool.code).join('-')}.svg`)}
       >Save drawing</button
     >
   {/if}

@@ -22,8 +22,8 @@ export function path(part: Part, at: View): string {
 
 /** The largest scale at which an outline fits into a box. */
 export function fit(outlines: Outline[], width: number, height: number): number {
-  const length = Math.max(1, ...outlines.map((each) => each.length));
-  const diameter = Math.max(1, ...outlines.map((each) => each.diameter));
+  const length = Math.max(1, ...outlines.map((outline) => outline.length));
+  const diameter = Math.max(1, ...outlines.map((outline) => outline.diameter));
   return Math.min(width / length, height / diameter);
 }
 

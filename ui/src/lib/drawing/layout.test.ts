@@ -38,7 +38,8 @@ describe('dimension layout', () => {
 
   it('stacks lengths below the tool, shortest first', () => {
     const { placed, axis } = layout(outline, 1200);
-    const y = (symbol: string) => placed.find((each) => each.mark.symbol === symbol)?.y ?? 0;
+    const y = (symbol: string) =>
+      placed.find((dimension) => dimension.mark.symbol === symbol)?.y ?? 0;
     expect(y('APMX')).toBeGreaterThan(axis);
     expect(y('OAL')).toBeGreaterThan(y('APMX'));
   });
@@ -65,11 +66,11 @@ describe('dimension layout', () => {
     ];
     const { placed, at } = layout({ ...outline, parts }, 1200);
     const from = (symbol: string) =>
-      placed.find((each) => each.mark.symbol === symbol)?.lines[1][0];
+      placed.find((dimension) => dimension.mark.symbol === symbol)?.lines[1][0];
     expect(from('DMM')).toBe(at.x(1));
     expect(from('DC')).toBe(at.x(71));
     const bare = layout(outline, 1200);
-    const alone = bare.placed.find((each) => each.mark.symbol === 'DC');
+    const alone = bare.placed.find((dimension) => dimension.mark.symbol === 'DC');
     expect(alone?.lines[1][0]).toBe(bare.at.x(61));
   });
 });

@@ -40,7 +40,7 @@ export function layout(outline: Outline, width: number): Layout {
       axis + half
     )
   ];
-  const lowest = Math.max(axis + half, ...placed.map((each) => each.y));
+  const lowest = Math.max(axis + half, ...placed.map((dimension) => dimension.y));
   return { at, placed, axis, height: lowest + 28 };
 }
 

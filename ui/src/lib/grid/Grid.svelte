@@ -4,7 +4,7 @@
   import { VList } from 'virtua/svelte';
   import { toClipboard } from './clipboard';
   import ColumnChoice from './ColumnChoice.svelte';
-  import { shownColumns, sorted, turned, type Column, type Sorting } from './columns';
+  import { shownColumns, sorted, turned, type Column, type Sorting, type Where } from './columns';
   import { parts, widest } from './decimals';
 
   type Key = string | number;
@@ -24,6 +24,7 @@
     most = 0,
     rowHeight = 30,
     flowing = false,
+    tops = false,
     onopen,
     onend,
     onremove
@@ -34,8 +35,10 @@
     columns: Column<Row>[];
     rows: Row[];
     key: (row: Row) => Key;
-    /** Draws a cell of the columns that are `drawn`; in all others stands their text. */
-    cell?: Snippet<[Row, Column<Row>, number]>;
+    /**
+     * Draws a cell of the columns that are `drawn`; in all others stands their text.
+     */
+    cell?: Snippet<[Row, Column<Row>, Where]>;
     drawn?: string[];
     empty?: Snippet;
     sorting?: Sorting | null;
@@ -45,6 +48,8 @@
     /** How many rows can be chosen at once. */
     most?: number;
     rowHeight?: number;
+    /** True where the cells of a row begin at one height, below its upper edge. */
+    tops?: boolean;
     /** True where rows are as high as what they hold and stand in the flow of the page. */
     flowing?: boolean;
     onopen?: (row: Row) => void;
@@ -142,6 +147,7 @@
     class={[
       'line row',
       flowing && 'flowing',
+      tops && 'tops',
       isChosen(row) && 'bg-faint',
       index === cursor && 'cursor'
     ]}
@@ -156,7 +162,7 @@
     {#each shown as column, at (column.id)}
       <div role="gridcell" class={['min-w-0', column.numeric && 'whitespace-nowrap text-right']}>
         {#if cell && drawn.includes(column.id)}
-          {@render cell(row, column, index)}
+          {@render cell(row, column, { index, current: index === cursor })}
         {:else}
           {@render plain(row, column, at)}
         {/if}
@@ -201,7 +207,11 @@
           title={column.name}
           aria-sort={here ? (order?.down ? 'descending' : 'ascending') : undefined}
         >
-          {#if !onsort || column.sort}
+          {#if column.heads}
+            <span class="grid gap-x-3" style:grid-template-columns={column.heads.tracks}>
+              {#each column.heads.titles as title (title)}<span>{title}</span>{/each}
+            </span>
+          {:else if !onsort || column.sort}
             <button class="hover:text-working" tabindex="-1" onclick={() => sortBy(column)}>
               {column.title}{here ? (order?.down ? ' ↓' : ' ↑') : ''}
             </button>
@@ -248,6 +258,11 @@
     position: relative;
     padding-right: 44px;
     border-bottom: 1px solid var(--hairline);
+  }
+  .tops {
+    align-items: start;
+    padding-top: 5px;
+    padding-bottom: 5px;
   }
   .row:hover {
     background: var(--working-faint);

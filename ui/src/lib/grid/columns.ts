@@ -4,6 +4,8 @@ import { parts } from './decimals';
 export interface Column<Row> {
   id: string;
   title: string;
+  /** Heads of the parts of a cell, on the same tracks as its parts. */
+  heads?: { titles: string[]; tracks: string };
   /** In full, where the title is short. */
   name?: string;
   /** Its track: a width, or `minmax(120px, 1fr)`. */
@@ -20,6 +22,12 @@ export interface Column<Row> {
   usual?: boolean;
   /** True where it always stays. */
   fixed?: boolean;
+}
+
+/** Where a cell is; links of the row that has the cursor can be reached by Tab. */
+export interface Where {
+  index: number;
+  current: boolean;
 }
 
 /** What a list is sorted by. */
@@ -39,7 +47,7 @@ export function shownColumns<Row>(columns: Column<Row>[], chosen: string[] | nul
 
 /** Rows sorted here: numbers by size, the rest as text; equal ones stay in their order. */
 export function sorted<Row>(rows: Row[], columns: Column<Row>[], sorting: Sorting | null): Row[] {
-  const column = columns.find((each) => each.id === sorting?.by);
+  const column = columns.find((candidate) => candidate.id === sorting?.by);
   if (!column || !sorting) return rows;
   const sign = sorting.down ? -1 : 1;
   return [...rows].sort((one, other) => sign * compared(column.text(one), column.text(other)));

@@ -2,7 +2,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import type { ToolColumn, ToolRow } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
-  import type { Column } from '$lib/grid/columns';
+  import type { Column, Where } from '$lib/grid/columns';
   import Grid from '$lib/grid/Grid.svelte';
   import { settings } from '$lib/shell/settings.svelte';
   import type { ListFilter, Sort } from './filter.svelte';
@@ -78,11 +78,11 @@
   }
 </script>
 
-{#snippet cell(row: ToolRow, column: Column<ToolRow>)}
+{#snippet cell(row: ToolRow, column: Column<ToolRow>, { current }: Where)}
   {#if column.id === 'code'}
     <a
       href="/tools/{row.toolId}"
-      tabindex="-1"
+      tabindex={current ? 0 : -1}
       class="code block truncate hover:text-working hover:underline">{row.code}</a
     >
   {:else}

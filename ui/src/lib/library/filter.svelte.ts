@@ -28,7 +28,7 @@ export class ListFilter {
 
   toggleClass(id: string) {
     this.classes = this.classes.includes(id)
-      ? this.classes.filter((each) => each !== id)
+      ? this.classes.filter((other) => other !== id)
       : [...this.classes, id];
   }
 

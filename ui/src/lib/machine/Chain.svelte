@@ -24,14 +24,14 @@
 
   const count = $derived(view.machine.magazine.pockets);
   const half = $derived(Math.ceil(count / 2));
-  const byPlace = $derived(new Map(view.plan.map((each) => [each.place, each])));
+  const byPlace = $derived(new Map(view.plan.map((place) => [place.place, place])));
   const rows = $derived([
     Array.from({ length: half }, (_, i) => String(i + 1)),
     Array.from({ length: count - half }, (_, i) => String(count - i))
   ]);
   const height = $derived(small ? 44 : 96);
   const scale = $derived(
-    Math.min(1, height / Math.max(1, ...view.plan.map((each) => each.outline?.length ?? 0)))
+    Math.min(1, height / Math.max(1, ...view.plan.map((place) => place.outline?.length ?? 0)))
   );
 
   const rowHeight = $derived(18 + height + (small ? 4 : 24));

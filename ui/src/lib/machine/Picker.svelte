@@ -20,7 +20,7 @@
   const chosen = $derived.by(() => {
     const items = libraries.data?.items ?? [];
     const most = [...items].sort((one, other) => other.tools - one.tools)[0];
-    return (items.find((each) => String(each.id) === last.current) ?? most)?.id ?? 0;
+    return (items.find((library) => String(library.id) === last.current) ?? most)?.id ?? 0;
   });
   const tools = createQuery(() => foundToolsQuery(chosen, q.current));
 </script>
@@ -38,9 +38,9 @@
     <Choice
       label="Library"
       bind:value={() => String(chosen), (value) => (last.current = value)}
-      options={(libraries.data?.items ?? []).map((each) => ({
-        value: String(each.id),
-        label: each.name
+      options={(libraries.data?.items ?? []).map((library) => ({
+        value: String(library.id),
+        label: library.name
       }))}
     />
   </div>

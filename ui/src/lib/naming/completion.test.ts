@@ -22,8 +22,8 @@ describe('completion of a pattern', () => {
   });
 
   it('offers symbols first, then names', () => {
-    expect(offered(fields, 'dc').map((each) => each.symbol)).toEqual(['DC', 'DCX']);
-    expect(offered(fields, 'length').map((each) => each.symbol)).toEqual(['LU']);
+    expect(offered(fields, 'dc').map((field) => field.symbol)).toEqual(['DC', 'DCX']);
+    expect(offered(fields, 'length').map((field) => field.symbol)).toEqual(['LU']);
     expect(offered(fields, '')).toHaveLength(4);
   });
 

@@ -14,9 +14,9 @@ export function openField(text: string, caret: number): { from: number; word: st
 /** Fields whose symbol begins with the word, then those whose name holds it. */
 export function offered(fields: PatternField[], word: string, most = 8): PatternField[] {
   const sought = word.toLowerCase();
-  const first = fields.filter((each) => each.symbol.toLowerCase().startsWith(sought));
+  const first = fields.filter((field) => field.symbol.toLowerCase().startsWith(sought));
   const then = fields.filter(
-    (each) => !first.includes(each) && sought && each.name.toLowerCase().includes(sought)
+    (field) => !first.includes(field) && sought && field.name.toLowerCase().includes(sought)
   );
   return [...first, ...then].slice(0, most);
 }

@@ -12,7 +12,7 @@ class Units {
   async load() {
     if (Object.keys(this.#pairs).length > 0) return;
     const { items } = await ask(api.GET('/api/v1/units'));
-    this.#pairs = Object.fromEntries(items.map((each) => [each.metric, each]));
+    this.#pairs = Object.fromEntries(items.map((pair) => [pair.metric, pair]));
   }
 
   #pair(metric: string): Pair | undefined {

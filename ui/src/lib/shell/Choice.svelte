@@ -13,7 +13,7 @@
     disabled?: boolean;
   } = $props();
 
-  const shown = $derived(options.find((each) => each.value === value)?.label ?? '');
+  const shown = $derived(options.find((option) => option.value === value)?.label ?? '');
 </script>
 
 <Select.Root type="single" bind:value={() => value, (next) => (value = next as Value)} {disabled}>

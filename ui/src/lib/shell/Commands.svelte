@@ -22,17 +22,17 @@
   ];
   const targets = $derived([
     ...places,
-    ...(libraries.data?.items ?? []).map((each) => ({
-      title: `Library ${each.name}`,
-      href: `/libraries/${each.id}`
+    ...(libraries.data?.items ?? []).map((library) => ({
+      title: `Library ${library.name}`,
+      href: `/libraries/${library.id}`
     })),
-    ...(libraries.data?.items ?? []).map((each) => ({
-      title: `New tool in ${each.name}`,
-      href: `/libraries/${each.id}/new`
+    ...(libraries.data?.items ?? []).map((library) => ({
+      title: `New tool in ${library.name}`,
+      href: `/libraries/${library.id}/new`
     })),
-    ...(machines.data?.items ?? []).flatMap((each) => [
-      { title: `Machine ${each.name}`, href: `/machines/${each.id}` },
-      { title: `Tool table of ${each.name}`, href: `/tables/${each.id}` }
+    ...(machines.data?.items ?? []).flatMap((machine) => [
+      { title: `Machine ${machine.name}`, href: `/machines/${machine.id}` },
+      { title: `Tool table of ${machine.name}`, href: `/tables/${machine.id}` }
     ])
   ]);
 

@@ -43,7 +43,7 @@
     16 +
       scale *
         Math.max(
-          ...shape.spans.filter((each) => each.turned).map((each) => each.profile.at(-1)?.z ?? 0),
+          ...shape.spans.filter((span) => span.turned).map((span) => span.profile.at(-1)?.z ?? 0),
           0
         )
   );

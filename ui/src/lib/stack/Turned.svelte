@@ -56,12 +56,12 @@
 <T.DirectionalLight position={[-far, -far, far]} intensity={0.7} />
 <T.Group rotation.z={-Math.PI / 2} position.x={(inside - shape.length) / 2}>
   {@render part(shape.behind, steel, 0.35)}
-  {#each shape.spans.filter((each) => !each.turned) as span, index (index)}
+  {#each shape.spans.filter((span) => !span.turned) as span, index (index)}
     {@render part(span.profile, span.cutter ? edge : steel)}
   {/each}
   {#if shape.turned}
     <T.Group position.y={shape.turned.at} rotation.z={(-shape.turned.angle * Math.PI) / 180}>
-      {#each shape.spans.filter((each) => each.turned) as span, index (index)}
+      {#each shape.spans.filter((span) => span.turned) as span, index (index)}
         {@render part(span.profile, span.cutter ? edge : steel)}
       {/each}
     </T.Group>

@@ -49,10 +49,10 @@ export class StackBuilder {
     return {
       name: this.name,
       seat: this.seat,
-      components: this.parts.map((each) => each.id),
+      components: this.parts.map((part) => part.id),
       overhang: this.overhang ?? undefined,
       stays: Object.fromEntries(
-        this.parts.filter((each) => each.stays).map((each) => [each.id, each.stays ?? 0])
+        this.parts.filter((part) => part.stays).map((part) => [part.id, part.stays ?? 0])
       ),
       wall: this.wall,
       pocket: this.pocket
@@ -60,7 +60,7 @@ export class StackBuilder {
   }
 
   readonly holds = $derived(
-    (this.answer?.findings ?? []).filter((each) => each.severity === 'HOLD')
+    (this.answer?.findings ?? []).filter((finding) => finding.severity === 'HOLD')
   );
 
   /** What the last part takes, or the spindle while there is none. */
@@ -97,8 +97,8 @@ export class StackBuilder {
 
   /** Lets a part follow its newest version again. */
   follow(index: number) {
-    this.parts = this.parts.map((each, at) =>
-      at === index ? { ...each, stays: undefined } : each
+    this.parts = this.parts.map((part, at) =>
+      at === index ? { ...part, stays: undefined } : part
     );
     void this.check();
   }

@@ -54,7 +54,7 @@ describe('a stack being built', () => {
   it('names the versions that parts stay with, until they follow', () => {
     const builder = new StackBuilder(7);
     builder.add(offer(1, 'CY-SF-10:f'));
-    builder.parts = builder.parts.map((each) => ({ ...each, stays: 2, version: 3 }));
+    builder.parts = builder.parts.map((part) => ({ ...part, stays: 2, version: 3 }));
     void builder.check();
     expect(asked().stays).toEqual({ 1: 2 });
     builder.follow(0);

@@ -8,7 +8,7 @@ describe('the solid of a stack', () => {
     { z: 60, r: 15 },
     { z: 60, r: 15 },
     { z: 90, r: 15 }
-  ]).map((pair) => pair.map((each) => [each.x, each.y]));
+  ]).map((pair) => pair.map((point) => [point.x, point.y]));
 
   it('is closed on the axis at both ends', () => {
     expect(shown[0]).toEqual([

@@ -9,7 +9,7 @@ export function stretches(profile: { z: number; r: number }[]): Vector2[][] {
   const last = profile[profile.length - 1];
   const points = [
     new Vector2(0, first.z),
-    ...profile.map((each) => new Vector2(each.r, each.z)),
+    ...profile.map((point) => new Vector2(point.r, point.z)),
     new Vector2(0, last.z)
   ];
   return points

@@ -6,6 +6,7 @@
   import { capital } from '$lib/shell/text';
   import Decision from './Decision.svelte';
   import Fields from './Fields.svelte';
+  import { FIELD_TRACKS } from './fields';
 
   let {
     rows,
@@ -34,6 +35,7 @@
     {
       id: 'fields',
       title: 'Field, plan, last agreed, control',
+      heads: { titles: ['Field', 'Plan', 'Last agreed', 'Control'], tracks: FIELD_TRACKS },
       width: 'minmax(360px, 5fr)',
       fixed: true,
       text: (row) =>
@@ -89,4 +91,5 @@
   {cell}
   drawn={columns.map((column) => column.id)}
   flowing
+  tops
 />

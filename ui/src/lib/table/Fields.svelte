@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { FIELD_TRACKS } from './fields';
   import type { ReportRow } from '$lib/api/client';
 
   let { row }: { row: ReportRow } = $props();
 </script>
 
-<div class="fields">
+<div class="fields" style:grid-template-columns={FIELD_TRACKS}>
   {#each row.fields as field (field.field)}
     <span class="text-soft">{field.title}</span>
     <span class="code" title="plan">{field.plan ?? '–'}</span>
@@ -21,7 +22,6 @@
 <style>
   .fields {
     display: grid;
-    grid-template-columns: minmax(64px, 92px) repeat(3, minmax(82px, 1fr));
     gap: 2px 12px;
   }
   .fields span {

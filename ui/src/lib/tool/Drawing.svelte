@@ -92,7 +92,7 @@
     </svg>
     {#each steady as dimension (dimension.mark.symbol)}
       {@const symbol = dimension.mark.symbol}
-      {@const field = draft.answer?.fields.find((each) => each.symbol === symbol)}
+      {@const field = draft.answer?.fields.find((field) => field.symbol === symbol)}
       <div
         class="absolute flex h-6 -translate-x-1/2 -translate-y-1/2 items-center gap-1 bg-sheet px-0.5"
         style:left="{dimension.x}px"

@@ -8,10 +8,10 @@
   /** What follows from other values stands at its field and is nothing to object. */
   const others = $derived(
     draft.findings.filter(
-      (each) => !draft.needed.includes(each) && !each.code.startsWith('implied.')
+      (finding) => !draft.needed.includes(finding) && !finding.code.startsWith('implied.')
     )
   );
-  const held = $derived(draft.needed.some((each) => each.severity === 'HOLD'));
+  const held = $derived(draft.needed.some((finding) => finding.severity === 'HOLD'));
 </script>
 
 <section aria-label="Findings" aria-live="polite">
@@ -23,7 +23,9 @@
       {#if draft.needed.length > 0}
         <li class="flex gap-3 py-1">
           <Mark kind={held ? 'hold' : 'query'} />
-          <span>Needed still: {draft.needed.map((each) => each.properties[0]).join(', ')}</span>
+          <span
+            >Needed still: {draft.needed.map((finding) => finding.properties[0]).join(', ')}</span
+          >
         </li>
       {/if}
       {#each others as finding, index (index)}

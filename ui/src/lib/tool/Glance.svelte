@@ -12,7 +12,7 @@
   const cutting = createQuery(() => ({ ...cuttingLinesQuery(toolId), enabled: cuts }));
   const materials = createQuery(() => ({ ...materialsQuery(), enabled: cuts }));
   const named = $derived(
-    new Map((materials.data?.items ?? []).map((each) => [each.id, each.name]))
+    new Map((materials.data?.items ?? []).map((material) => [material.id, material.name]))
   );
 </script>
 

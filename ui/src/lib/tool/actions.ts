@@ -7,12 +7,24 @@ const concerns = (id: number) => [
   ['library', ALL]
 ];
 
-/** Saves a change that started from a version; throws where the same fields changed meanwhile. */
-export const saveTool = (id: number, base: number, body: ToolBody) =>
+/**
+ * Saves a change that started from a version; throws where the same fields changed meanwhile.
+ *
+ * @param choice whose values stand where both changed a field, and the version they were seen in
+ */
+export const saveTool = (
+  id: number,
+  base: number,
+  body: ToolBody,
+  choice?: { keep: 'mine' | 'theirs'; seen: number }
+) =>
   perform({
     ask: () =>
       ask(
-        api.PUT('/api/v1/tools/{id}', { params: { path: { id }, query: { version: base } }, body })
+        api.PUT('/api/v1/tools/{id}', {
+          params: { path: { id }, query: { version: base, ...choice } },
+          body
+        })
       ),
     said: (saved) => `Saved as version ${saved.version}`,
     concerns: concerns(id)

@@ -1,4 +1,4 @@
-import { checkDraft } from './queries';
+import { changeClass, checkDraft } from './queries';
 import { type Finding, type Sheet, type ToolAnswer, type Typed } from '$lib/api/client';
 import { failed } from '$lib/shell/say';
 import { settings } from '$lib/shell/settings.svelte';
@@ -52,13 +52,15 @@ export class Draft {
   }
 
   readonly findings = $derived(this.answer?.findings ?? []);
-  readonly holds = $derived(this.findings.filter((each) => each.severity === 'HOLD'));
+  readonly holds = $derived(this.findings.filter((finding) => finding.severity === 'HOLD'));
 
   /** Required values that nobody has given yet: told, not blamed. */
-  readonly needed = $derived(this.findings.filter((each) => each.code.startsWith('missing.')));
+  readonly needed = $derived(
+    this.findings.filter((finding) => finding.code.startsWith('missing.'))
+  );
 
   finding(symbol: string): Finding | undefined {
-    return this.findings.find((each) => each.properties[0] === symbol);
+    return this.findings.find((finding) => finding.properties[0] === symbol);
   }
 
   /** What a field shows while nobody types in it. */
@@ -92,7 +94,7 @@ export class Draft {
 
   type(symbol: string, text: string, length: boolean) {
     this.changed = true;
-    const field = this.answer?.fields.find((each) => each.symbol === symbol);
+    const field = this.answer?.fields.find((known) => known.symbol === symbol);
     const known = field?.unit;
     this.values[symbol] = { text, unit: length ? settings.unit : known, defaulted: false };
     this.check();
@@ -103,23 +105,21 @@ export class Draft {
    * put aside, defaults come in.
    */
   async become(classId: string) {
-    const all = () => ({ ...this.dropped, ...this.values });
-    const answer = await checkDraft({ ...this.body, classId, values: all() });
+    const sent = { ...this.values };
+    const changed = await changeClass({
+      tool: { ...this.body, values: sent },
+      toClass: classId,
+      aside: this.dropped
+    });
+    // What somebody typed since then stays.
+    const since = Object.entries(this.values).filter(
+      ([symbol, value]) => value.text !== sent[symbol]?.text
+    );
     this.changed = true;
     this.classId = classId;
-    this.values = all();
-    this.dropped = Object.fromEntries(
-      answer.foreign
-        .map((symbol) => [symbol, this.values[symbol]] as const)
-        .filter(([, value]) => !value.defaulted)
-    );
-    for (const symbol of answer.foreign) delete this.values[symbol];
-    for (const field of answer.fields) {
-      if (field.defaultText && !this.values[field.symbol]) {
-        this.values[field.symbol] = { text: field.defaultText, defaulted: true };
-      }
-    }
-    this.answer = answer;
+    this.values = { ...changed.tool.values, ...Object.fromEntries(since) };
+    this.dropped = changed.aside;
+    this.answer = changed.answer;
     this.check();
   }
 

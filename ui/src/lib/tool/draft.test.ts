@@ -13,17 +13,6 @@ interface Body {
   values: Record<string, { text: string }>;
 }
 
-const field = (symbol: string, more: object = {}) => ({
-  symbol,
-  name: symbol,
-  sentence: '',
-  numeric: true,
-  required: false,
-  designation: false,
-  choices: [],
-  ...more
-});
-
 function answer(more: object = {}) {
   return { values: {}, implied: {}, fields: [], foreign: [], findings: [], ...more };
 }
@@ -88,32 +77,30 @@ describe('a tool being written', () => {
     expect(draft.values.APMX).toEqual({ text: '22', unit: 'mm', defaulted: false });
   });
 
-  it('puts aside what a new class does not know, and brings it back with the old one', async () => {
+  it('takes over what the server makes of it in another class', async () => {
     const draft = new Draft();
     draft.classId = 'end-mill-corner-radius';
-    draft.values = {
-      DC: { text: '10', defaulted: false },
-      RE: { text: '0.5', defaulted: false },
-      NOF: { text: '4', defaulted: true }
-    };
-    post.mockImplementation((_: string, { body }: { body: Body }) =>
+    draft.values = { DC: { text: '10' }, RE: { text: '0.5' } };
+    draft.dropped = { LU: { text: '30' } };
+    post.mockImplementation((path: string) =>
       Promise.resolve(
-        body.classId === 'drill-twist'
-          ? answer({
-              foreign: Object.keys(body.values).filter((each) => ['RE', 'NOF'].includes(each)),
-              fields: [field('SIG', { defaultText: '118' })]
-            })
+        path.endsWith('class-change')
+          ? {
+              tool: { values: { DC: { text: '10' }, SIG: { text: '118', defaulted: true } } },
+              aside: { RE: { text: '0.5' } },
+              answer: answer()
+            }
           : answer()
       )
     );
     await draft.become('drill-twist');
-    expect(Object.keys(draft.dropped)).toEqual(['RE']);
-    expect(draft.values.RE).toBeUndefined();
-    expect(draft.values.NOF).toBeUndefined();
-    expect(draft.values.SIG).toEqual({ text: '118', defaulted: true });
-    await draft.become('end-mill-corner-radius');
-    expect(draft.values.RE.text).toBe('0.5');
-    expect(draft.dropped).toEqual({});
+    expect(post.mock.calls[0][1].body).toMatchObject({
+      toClass: 'drill-twist',
+      aside: { LU: { text: '30' } }
+    });
+    expect(draft.classId).toBe('drill-twist');
+    expect(draft.values).toEqual({ DC: { text: '10' }, SIG: { text: '118', defaulted: true } });
+    expect(draft.dropped).toEqual({ RE: { text: '0.5' } });
   });
 
   it('takes a repair over as typed', async () => {
@@ -144,7 +131,7 @@ describe('a tool being written', () => {
     expect(draft.classId).toBe('');
     post.mockResolvedValue(answer());
     draft.type('DC', '8.5', true);
-    say(answer());
+    say({ tool: { values: {} }, aside: {}, answer: answer() });
     await becoming;
     expect(draft.classId).toBe('drill-twist');
     expect(draft.values.DC.text).toBe('8.5');

@@ -1,6 +1,6 @@
 import { keepPreviousData, queryOptions } from '@tanstack/svelte-query';
 import { ALL } from '$lib/api/cache';
-import { api, ask, type ToolBody } from '$lib/api/client';
+import { api, ask, type ClassOrder, type ToolBody } from '$lib/api/client';
 
 export const classesQuery = () =>
   queryOptions({
@@ -25,6 +25,10 @@ export const nextSize = (id: number) =>
 
 /** What the rules say of a draft; nothing is saved. */
 export const checkDraft = (body: ToolBody) => ask(api.POST('/api/v1/tools/check', { body }));
+
+/** What becomes of a draft in another class; nothing is saved. */
+export const changeClass = (body: ClassOrder) =>
+  ask(api.POST('/api/v1/tools/class-change', { body }));
 
 /** How a profile of lines and arcs is read. */
 export const profileQuery = (text: string) =>

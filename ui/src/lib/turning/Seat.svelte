@@ -41,8 +41,8 @@
     const shown = seat.data?.view;
     const work = shown?.work.flat() ?? [];
     if (!shown || work.length === 0) return null;
-    const z = work.map((each) => each.z);
-    const r = work.map((each) => each.r);
+    const z = work.map((point) => point.z);
+    const r = work.map((point) => point.r);
     const wide = Math.max(...z) - Math.min(...z);
     const high = (Math.max(...r) - Math.min(...r)) * 1.9;
     const scale = Math.min(width / wide, height / high);

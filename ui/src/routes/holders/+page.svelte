@@ -2,7 +2,7 @@
   import { goto } from '$app/navigation';
   import { createQuery } from '@tanstack/svelte-query';
   import type { ComponentKnown } from '$lib/api/client';
-  import type { Column } from '$lib/grid/columns';
+  import type { Column, Where } from '$lib/grid/columns';
   import Grid from '$lib/grid/Grid.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import { componentsQuery } from '$lib/stack/queries';
@@ -21,12 +21,12 @@
     AGGREGATE: 'aggregate'
   };
   const shown = $derived(
-    (components.data?.items ?? []).filter((each) =>
+    (components.data?.items ?? []).filter((known) =>
       sought
         .toLowerCase()
         .split(/\s+/)
         .every((word) =>
-          `${each.component.code} ${each.component.name} ${kinds[each.component.kind]} ${each.machineSideName} ${each.workSideName} ${each.component.machineSide} ${each.component.workSide}`
+          `${known.component.code} ${known.component.name} ${kinds[known.component.kind]} ${known.machineSideName} ${known.workSideName} ${known.component.machineSide} ${known.component.workSide}`
             .toLowerCase()
             .includes(word)
         )
@@ -77,10 +77,12 @@
   }
 </script>
 
-{#snippet cell(row: ComponentKnown, column: Column<ComponentKnown>)}
+{#snippet cell(row: ComponentKnown, column: Column<ComponentKnown>, { current }: Where)}
   {#if column.id === 'code'}
-    <a class="code block truncate hover:text-working" tabindex="-1" href="/holders/{row.id}"
-      >{row.component.code}</a
+    <a
+      class="code block truncate hover:text-working"
+      tabindex={current ? 0 : -1}
+      href="/holders/{row.id}">{row.component.code}</a
     >
   {:else if column.id === 'name'}
     <span class="block truncate" title={row.component.name}

@@ -325,7 +325,9 @@
             bind:checked={
               () => !stays.includes(stack.id),
               (follow) =>
-                (stays = follow ? stays.filter((each) => each !== stack.id) : [...stays, stack.id])
+                (stays = follow
+                  ? stays.filter((other) => other !== stack.id)
+                  : [...stays, stack.id])
             }
           />
           <span class="ml-auto text-soft">{stays.includes(stack.id) ? 'stays' : 'follows'}</span>

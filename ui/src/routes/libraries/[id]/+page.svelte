@@ -22,7 +22,7 @@
   const library = createQuery(() => libraryQuery(id));
   const facets = createQuery(() => facetsQuery(id, filter.query));
   const tools = createInfiniteQuery(() => toolsQuery(id, filter.query, filter.sort, filter.down));
-  const rows = $derived((tools.data?.pages ?? []).flatMap((each) => each.items));
+  const rows = $derived((tools.data?.pages ?? []).flatMap((page) => page.items));
   const single = $derived(hung.length === 1 ? hung[0] : null);
 
   function more() {

@@ -18,7 +18,9 @@
   let picked = $state<{ toolId: number; code: string } | null>(null);
   let chosen = $state<string | null>(null);
   const may = $derived(who.may('LOAD'));
-  const planned = $derived(new Map((machine.data?.plan ?? []).map((each) => [each.place, each])));
+  const planned = $derived(
+    new Map((machine.data?.plan ?? []).map((place) => [place.place, place]))
+  );
   const refused = createQuery(() => ({
     ...refusalsQuery(id, picked?.toolId ?? 0),
     enabled: picked !== null
@@ -111,7 +113,7 @@
     {#if may}
       <Picker
         picked={picked?.toolId ?? null}
-        planned={new Set(view.plan.map((each) => each.toolId))}
+        planned={new Set(view.plan.map((place) => place.toolId))}
         onpick={pick}
       />
     {:else}

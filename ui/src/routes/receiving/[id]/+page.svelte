@@ -25,7 +25,7 @@
   const may = $derived(who.may('RECEIVE'));
   /** Names of the files where there are several. */
   const files = $derived(
-    (delivery.data?.files.length ?? 0) > 1 ? delivery.data!.files.map((each) => each.name) : []
+    (delivery.data?.files.length ?? 0) > 1 ? delivery.data!.files.map((file) => file.name) : []
   );
   const reading = $derived(
     delivery.data?.state === 'reading' || delivery.data?.state === 'waiting'

@@ -34,9 +34,9 @@
     )
   );
   const doing = $derived(
-    Object.values(decided).filter((each) => each !== 'leave' && each !== 'ask').length
+    Object.values(decided).filter((decision) => decision !== 'leave' && decision !== 'ask').length
   );
-  const asked = $derived(Object.values(decided).filter((each) => each === 'ask').length);
+  const asked = $derived(Object.values(decided).filter((decision) => decision === 'ask').length);
   /** What is decided; what needs an answer is left until it has one. */
   const orders = $derived(
     Object.fromEntries(

@@ -30,7 +30,9 @@
   const id = $derived(Number(page.params.id));
   const sheet = createQuery(() => sheetQuery(id));
   const classes = createQuery(classesQuery);
-  const known = $derived(classes.data?.items.find((each) => each.id === sheet.data?.classId));
+  const known = $derived(
+    classes.data?.items.find((toolClass) => toolClass.id === sheet.data?.classId)
+  );
   /** A solid of revolution, which a stack can hold. */
   const rotates = $derived(
     Boolean(
@@ -43,6 +45,8 @@
   let draft = $state(new Draft());
   let base = $state(0);
   let conflicts = $state<Conflict[]>([]);
+  /** The version that the conflicts were seen in. */
+  let seen = 0;
   let saving = $state(false);
   const may = $derived(who.may('EDIT'));
 
@@ -65,15 +69,16 @@
     }
   }
 
-  async function save() {
+  async function save(choice?: { keep: 'mine' | 'theirs'; seen: number }) {
     if (!draft.changed || saving) return;
     saving = true;
     try {
-      await saveTool(id, base, draft.body);
+      await saveTool(id, base, draft.body, choice);
       reset();
     } catch (error) {
       const both = error instanceof Problem && Array.isArray(error.details) ? error.details : [];
       if (both.length > 0 && 'theirs' in both[0]) {
+        seen = (await readSheet(id)).version;
         conflicts = both as Conflict[];
       } else {
         failed(error);
@@ -83,27 +88,10 @@
     }
   }
 
-  async function settle(keepMine: boolean) {
-    const now = await readSheet(id);
-    if (!keepMine) {
-      for (const { symbol } of conflicts) {
-        const theirs = now.answer.values[symbol];
-        if (theirs) draft.values[symbol] = { text: theirs.text, unit: theirs.unit };
-        else if (symbol === 'NAME') draft.name = now.name;
-        else delete draft.values[symbol];
-      }
-    }
-    for (const [symbol, value] of Object.entries(now.answer.values)) {
-      const touched = conflicts.some((each) => each.symbol === symbol);
-      const before = sheet.data?.answer.values[symbol];
-      const mine = draft.values[symbol];
-      if (!touched && mine?.text === before?.text) {
-        draft.values[symbol] = { text: value.text, unit: value.unit, defaulted: value.defaulted };
-      }
-    }
+  /** Whose values stand is the answer to what was just seen. */
+  async function settle(keep: 'mine' | 'theirs') {
     conflicts = [];
-    base = now.version;
-    await save();
+    await save({ keep, seen });
   }
 
   async function back(version: number) {
@@ -143,7 +131,10 @@
       label="Class"
       disabled={!may}
       bind:value={() => draft.classId, (classId) => void draft.become(classId).catch(failed)}
-      options={(classes.data?.items ?? []).map((each) => ({ value: each.id, label: each.title }))}
+      options={(classes.data?.items ?? []).map((toolClass) => ({
+        value: toolClass.id,
+        label: toolClass.title
+      }))}
     />
     <span class="text-soft">
       {#each shown.usedIn as use (use.libraryId)}
@@ -174,7 +165,7 @@
         <button
           class="button main"
           disabled={!draft.changed || draft.holds.length > 0 || saving}
-          onclick={save}
+          onclick={() => void save()}
         >
           Save
         </button>
@@ -243,8 +234,8 @@
       </tbody>
     </table>
     <div class="mt-4 flex justify-end gap-2">
-      <button class="button" onclick={() => settle(false)}>Keep theirs</button>
-      <button class="button main" onclick={() => settle(true)}>Keep yours</button>
+      <button class="button" onclick={() => settle('theirs')}>Keep theirs</button>
+      <button class="button main" onclick={() => settle('mine')}>Keep yours</button>
     </div>
   </Sheetlet>
 {:else}

@@ -57,8 +57,8 @@ final class KnowledgeFigures {
     int found = 0;
     for (int round = 0; round < ROUNDS; round++) {
       long begin = System.nanoTime();
-      for (Tool each : tools) {
-        found += RuleBook.judge(each).size();
+      for (Tool tool : tools) {
+        found += RuleBook.judge(tool).size();
       }
       best = Math.min(best, (System.nanoTime() - begin) / 1e9);
     }

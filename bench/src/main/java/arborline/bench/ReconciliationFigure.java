@@ -79,10 +79,10 @@ final class ReconciliationFigure {
 
   private int join() {
     int differing = 0;
-    for (Map.Entry<String, TableEntry> each : plan.entrySet()) {
-      TableEntry other = control.get(each.getKey());
+    for (Map.Entry<String, TableEntry> row : plan.entrySet()) {
+      TableEntry other = control.get(row.getKey());
       for (TableField field : TableField.values()) {
-        String one = each.getValue().get(field);
+        String one = row.getValue().get(field);
         String two = other.get(field);
         boolean same =
             one == null || two == null

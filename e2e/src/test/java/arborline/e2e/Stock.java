@@ -64,6 +64,17 @@ record Stock(Script script, String prefix, long library, String name) {
     return "/libraries/" + library;
   }
 
+  /** Id of the delivery that it came with. */
+  long delivery() {
+    for (JsonElement each : script.get("/deliveries").getAsJsonArray("items")) {
+      JsonObject known = each.getAsJsonObject();
+      if (known.get("name").getAsString().equals(prefix + ".csv")) {
+        return known.get("id").getAsLong();
+      }
+    }
+    throw new IllegalStateException("no delivery brought " + prefix);
+  }
+
   /** Id of one of its tools. */
   long tool(String tool) {
     return script

@@ -94,6 +94,42 @@ class SheetTest extends ServerTest {
     assertEquals("no usual diameter is larger than that of NX-BIG", none.text("detail"));
   }
 
+  /** Whoever chooses has seen what he chooses against. */
+  @Test
+  void whereBothChangedAFieldOneOfThemStandsByChoice() {
+    long tool = made("Choices", Draft.mill("CH-1", "10"));
+    String path = "/api/v1/tools/%d".formatted(tool);
+    lead.send("PUT", path + "?version=1", Draft.mill("CH-1", "11"));
+    Object mine = Draft.mill("CH-1", "12");
+    assertEquals(409, lead.send("PUT", path + "?version=1", mine).status());
+    assertEquals(409, lead.send("PUT", path + "?version=1&keep=mine&seen=1", mine).status());
+    assertEquals(400, lead.send("PUT", path + "?version=1&keep=mine", mine).status());
+    assertEquals(400, lead.send("PUT", path + "?version=1&keep=both&seen=2", mine).status());
+    Api.Answer theirs = lead.send("PUT", path + "?version=1&keep=theirs&seen=2", mine);
+    assertEquals(200, theirs.status());
+    assertEquals("11", lead.get(path).at("answer").at("/values/DC/text").asString());
+    Api.Answer kept = lead.send("PUT", path + "?version=1&keep=mine&seen=2", mine);
+    assertEquals(3, kept.number("version"));
+    assertEquals("12", lead.get(path).at("answer").at("/values/DC/text").asString());
+  }
+
+  @Test
+  void anotherClassPutsAsideWhatItDoesNotAskFor() {
+    Api.Answer changed =
+        lead.post(
+            "/api/v1/tools/class-change",
+            Map.of(
+                "tool",
+                Draft.of("CC-1", "", "end-mill-corner-radius", "DC=10 RE=0.5"),
+                "toClass",
+                "drill-twist",
+                "aside",
+                Map.of()));
+    assertEquals("0.5", changed.at("aside").at("/RE/text").asString());
+    assertEquals("118", changed.at("tool").at("/values/SIG/text").asString());
+    assertTrue(changed.at("tool").at("/values/SIG/defaulted").asBoolean());
+  }
+
   @Test
   void anEarlierVersionCanStandAgainAndNothingIsLost() {
     long tool = made("Histories", Draft.mill("HI-1", "10"));

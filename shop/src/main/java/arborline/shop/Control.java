@@ -94,7 +94,7 @@ final class Control {
     if (tool.equals("-")) {
       state.pockets().remove(pocket);
     } else {
-      state.pockets().values().removeIf(each -> each.tool().equals(tool));
+      state.pockets().values().removeIf(held -> held.tool().equals(tool));
       state.pockets().put(pocket, new State.PocketTool(tool, number, name));
     }
     file.save(state);

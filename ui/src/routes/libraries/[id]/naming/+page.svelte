@@ -40,7 +40,7 @@
   }));
   const first = $derived(preview.data?.pages[0]);
   const faults = $derived(Boolean(first?.codeFault ?? first?.nameFault));
-  const steps = $derived((preview.data?.pages ?? []).flatMap((each) => each.items));
+  const steps = $derived((preview.data?.pages ?? []).flatMap((page) => page.items));
   const changed = $derived(kept.data && (kept.data.code !== code || kept.data.name !== name));
   const states = {
     FITS: ['as the patterns say', 'pass'],
@@ -48,8 +48,8 @@
     LACKS: ['cannot be named', 'hold'],
     CLASHES: ['code is not free', 'hold']
   } as const;
-  const of = (state: keyof typeof states) => steps.filter((each) => each.state === state);
-  const chosen = $derived(of('CHANGES').filter((each) => !left.includes(each.id)));
+  const of = (state: keyof typeof states) => steps.filter((step) => step.state === state);
+  const chosen = $derived(of('CHANGES').filter((step) => !left.includes(step.id)));
   const shown = $derived([...of('CLASHES'), ...of('LACKS'), ...of('CHANGES'), ...of('FITS')]);
 
   async function during(deed: Promise<unknown>) {
@@ -175,7 +175,7 @@
                       () => !left.includes(step.id),
                       (chosen) =>
                         (left = chosen
-                          ? left.filter((each) => each !== step.id)
+                          ? left.filter((other) => other !== step.id)
                           : [...left, step.id])
                     }
                   />

@@ -30,16 +30,16 @@
   ];
   let sought = $state('');
   const offered = $derived(
-    (classes.data?.items ?? []).filter((each) =>
+    (classes.data?.items ?? []).filter((toolClass) =>
       sought
         .toLowerCase()
         .split(/\s+/)
-        .every((word) => each.title.toLowerCase().includes(word))
+        .every((word) => toolClass.title.toLowerCase().includes(word))
     )
   );
   const groups = $derived(
     processes
-      .map(([id, title]) => ({ title, items: offered.filter((each) => each.process === id) }))
+      .map(([id, title]) => ({ title, items: offered.filter((offer) => offer.process === id) }))
       .filter((group) => group.items.length > 0)
   );
   let saving = $state(false);
@@ -106,7 +106,7 @@
         placeholder="such as ball, or reamer; Enter takes the first"
         bind:value={sought}
         onkeydown={(event) => {
-          const exact = offered.find((each) => each.title === sought.trim().toLowerCase());
+          const exact = offered.find((offer) => offer.title === sought.trim().toLowerCase());
           const first = exact ?? groups[0]?.items[0];
           if (event.key === 'Enter' && first) draft.become(first.id).catch(failed);
         }}
@@ -134,7 +134,9 @@
   </div>
 {:else if draft.answer}
   <header class="band flex items-center gap-4 px-5 py-3">
-    <h1>New {classes.data?.items.find((each) => each.id === draft.classId)?.title ?? 'tool'}</h1>
+    <h1>
+      New {classes.data?.items.find((toolClass) => toolClass.id === draft.classId)?.title ?? 'tool'}
+    </h1>
     <label class="flex items-center gap-2">
       <span class="text-soft">Code</span>
       <!-- svelte-ignore a11y_autofocus (a new form begins here) -->

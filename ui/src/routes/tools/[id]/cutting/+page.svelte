@@ -42,7 +42,7 @@
 
   function named(material: string): string {
     return (
-      materials.data?.items.find((each) => each.id === material)?.name ??
+      materials.data?.items.find((known) => known.id === material)?.name ??
       (material === '' ? 'any material' : material)
     );
   }

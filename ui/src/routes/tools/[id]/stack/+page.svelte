@@ -32,12 +32,12 @@
   /** Any spindle, then each socket with the machines that have it. */
   const seats = $derived([
     { value: '', label: 'any spindle' },
-    ...[...new Set([...(sockets.data?.items ?? []).map((each) => each.code), builder.seat])]
+    ...[...new Set([...(sockets.data?.items ?? []).map((socket) => socket.code), builder.seat])]
       .filter((code) => code !== '')
       .map((code) => {
-        const having = (machines.data?.items ?? []).filter((each) => each.seat === code);
-        const names = having.map((each) => each.name).join(', ');
-        const said = sockets.data?.items.find((each) => each.code === code)?.name ?? code;
+        const having = (machines.data?.items ?? []).filter((machine) => machine.seat === code);
+        const names = having.map((machine) => machine.name).join(', ');
+        const said = sockets.data?.items.find((socket) => socket.code === code)?.name ?? code;
         return { value: code, label: names ? `${said}  ${names}` : said };
       })
   ]);
@@ -100,7 +100,7 @@
   /** Shows what is kept now, after a deed or when it was taken back. */
   async function again() {
     await kept.refetch();
-    const now = kept.data?.items.find((each) => each.id === builder.kept) ?? kept.data?.items[0];
+    const now = kept.data?.items.find((stack) => stack.id === builder.kept) ?? kept.data?.items[0];
     if (now) builder.open(now);
     else builder.empty();
   }
@@ -149,15 +149,15 @@
         bind:value={
           () => String(builder.kept ?? ''),
           (chosen) => {
-            const stack = kept.data.items.find((each) => String(each.id) === chosen);
+            const stack = kept.data.items.find((stack) => String(stack.id) === chosen);
             if (stack) builder.open(stack);
             else builder.empty();
           }
         }
         options={[
-          ...kept.data.items.map((each) => ({
-            value: String(each.id),
-            label: each.name || `${each.parts[0]?.component.code ?? 'stack'} …`
+          ...kept.data.items.map((stack) => ({
+            value: String(stack.id),
+            label: stack.name || `${stack.parts[0]?.component.code ?? 'stack'} …`
           })),
           { value: '', label: 'a new stack' }
         ]}

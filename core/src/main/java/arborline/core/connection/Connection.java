@@ -22,7 +22,7 @@ public record Connection(Family family, String form, String size, boolean socket
   private static final Map<String, Family> FAMILIES =
       ServiceLoader.load(Family.class, Family.class.getClassLoader()).stream()
           .map(ServiceLoader.Provider::get)
-          .collect(Collectors.toMap(Family::id, each -> each));
+          .collect(Collectors.toMap(Family::id, family -> family));
 
   /**
    * A code after reading.
@@ -52,7 +52,10 @@ public record Connection(Family family, String form, String size, boolean socket
 
   /** What people call a code; the code itself where it is none that we know. */
   public static String tradeName(String code) {
-    return read(code).connection().map(each -> each.family().tradeName(each)).orElse(code);
+    return read(code)
+        .connection()
+        .map(connection -> connection.family().tradeName(connection))
+        .orElse(code);
   }
 
   /** What it goes into or what goes into it: the same with the other gender. */

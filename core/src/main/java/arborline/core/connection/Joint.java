@@ -26,9 +26,9 @@ public record Joint(boolean mates, String why, Optional<String> warning) {
   public static Joint of(String one, String other) {
     Connection.Read first = Connection.read(one);
     Connection.Read second = Connection.read(other);
-    for (Connection.Read each : new Connection.Read[] {first, second}) {
-      if (each.connection().isEmpty()) {
-        return no("invalid code: " + each.fault());
+    for (Connection.Read side : new Connection.Read[] {first, second}) {
+      if (side.connection().isEmpty()) {
+        return no("invalid code: " + side.fault());
       }
     }
     return of(first.connection().orElseThrow(), second.connection().orElseThrow());

@@ -24,8 +24,9 @@ public record CutterMaterial(String id, String name, double speedShare, String g
   /** The one that the SUBSTRATE of a tool names; coated carbide where it names none. */
   public static CutterMaterial named(String substrate) {
     return ALL.stream()
-        .filter(each ->
-            each.id().equalsIgnoreCase(substrate) || each.name().equalsIgnoreCase(substrate))
+        .filter(material ->
+            material.id().equalsIgnoreCase(substrate)
+                || material.name().equalsIgnoreCase(substrate))
         .findFirst()
         .orElse(ALL.getFirst());
   }

@@ -21,13 +21,13 @@ public final class Deflection {
   public static double of(double force, List<Segment> segments) {
     double sum = 0;
     double at = 0;
-    for (Segment each : segments) {
-      double end = at + each.length();
-      double modulus = each.modulus() * 1000;
+    for (Segment segment : segments) {
+      double end = at + segment.length();
+      double modulus = segment.modulus() * 1000;
       sum +=
-          each.from() == each.to()
-              ? (end * end * end - at * at * at) / (3 * modulus * inertia(each.from()))
-              : tapered(each, at) / modulus;
+          segment.from() == segment.to()
+              ? (end * end * end - at * at * at) / (3 * modulus * inertia(segment.from()))
+              : tapered(segment, at) / modulus;
       at = end;
     }
     return force * sum * 1000;

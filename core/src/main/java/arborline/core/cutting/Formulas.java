@@ -223,11 +223,11 @@ public final class Formulas {
           .when(
               in ->
                   in.segments().stream()
-                      .allMatch(each ->
-                          each.length() > 0
-                              && each.from() > 0
-                              && each.to() > 0
-                              && each.modulus() > 0),
+                      .allMatch(segment ->
+                          segment.length() > 0
+                              && segment.from() > 0
+                              && segment.to() > 0
+                              && segment.modulus() > 0),
               "every length, diameter and modulus of segs must be > 0");
 
   private static final Map<String, Formula> BY_ID = byId();
@@ -236,7 +236,7 @@ public final class Formulas {
 
   private static Map<String, Formula> byId() {
     Map<String, Formula> all = new LinkedHashMap<>();
-    for (Formula each :
+    for (Formula formula :
         List.of(
             N,
             VC,
@@ -257,10 +257,10 @@ public final class Formulas {
             DEFF_BALL,
             POINT_LENGTH,
             DEFLECTION)) {
-      all.put(each.id(), each);
+      all.put(formula.id(), formula);
     }
-    for (Formula each : MoreFormulas.ALL) {
-      all.put(each.id(), each);
+    for (Formula formula : MoreFormulas.ALL) {
+      all.put(formula.id(), formula);
     }
     return all;
   }

@@ -50,7 +50,7 @@ public record OwnMaterial(
   }
 
   private List<WorkMaterial> kin() {
-    return WorkMaterials.all().stream().filter(each -> each.group().equals(group)).toList();
+    return WorkMaterials.all().stream().filter(material -> material.group().equals(group)).toList();
   }
 
   private OptionalDouble known() {
@@ -72,7 +72,7 @@ public record OwnMaterial(
     double kc = known().getAsDouble();
     WorkMaterial like =
         kin().stream()
-            .min(Comparator.comparingDouble(each -> Math.abs(each.force() - kc)))
+            .min(Comparator.comparingDouble(other -> Math.abs(other.force() - kc)))
             .orElseThrow();
     return new WorkMaterial(
         id,

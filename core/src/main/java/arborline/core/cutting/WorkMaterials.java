@@ -19,7 +19,7 @@ public final class WorkMaterials {
   }
 
   public static Optional<WorkMaterial> named(String id) {
-    return ALL.stream().filter(each -> each.id().equals(id)).findFirst();
+    return ALL.stream().filter(material -> material.id().equals(id)).findFirst();
   }
 
   private static WorkMaterial material(String[] cells) {

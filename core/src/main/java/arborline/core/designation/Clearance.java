@@ -29,7 +29,7 @@ public final class Clearance {
   /** The letter of an angle in whole degrees. */
   public static Optional<Character> letter(int angle) {
     return ANGLES.entrySet().stream()
-        .filter(each -> each.getValue() == angle)
+        .filter(letter -> letter.getValue() == angle)
         .map(Map.Entry::getKey)
         .findFirst();
   }

@@ -57,7 +57,7 @@ final class HolderLength {
   /** The letter of a length; nothing where no letter says it. */
   static Optional<Character> letter(int length) {
     return LETTERS.entrySet().stream()
-        .filter(each -> each.getValue() == length)
+        .filter(letter -> letter.getValue() == length)
         .map(Map.Entry::getKey)
         .findFirst();
   }

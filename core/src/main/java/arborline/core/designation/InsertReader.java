@@ -166,7 +166,7 @@ public final class InsertReader {
     if (shape.round()) {
       return Corner.round(
           written,
-          size.inch().map(each -> ""),
+          size.inch().map(inches -> ""),
           size.edge().divide(java.math.BigDecimal.TWO).stripTrailingZeros());
     }
     if (written.equals("M0")) {

@@ -45,7 +45,7 @@ public record ShankNamer(
     }
     return styles()
         .map(style -> written(style, relief.get(), reach.get(), size.get()))
-        .filter(each -> ShankReader.read(each).valid())
+        .filter(designation -> ShankReader.read(designation).valid())
         .findFirst();
   }
 
@@ -53,20 +53,20 @@ public record ShankNamer(
     boolean bar = diameter.isPresent();
     return List.of(HolderStyle.values()).stream()
         .filter(
-            each -> each.edgeAngle().filter(angle -> angle.compareTo(edgeAngle) == 0).isPresent())
-        .filter(each -> each.offset() == (hand != 'N'))
-        .filter(each -> !bar || each.bar())
-        .sorted(Comparator.comparing(each -> each.bar() != bar));
+            style -> style.edgeAngle().filter(angle -> angle.compareTo(edgeAngle) == 0).isPresent())
+        .filter(style -> style.offset() == (hand != 'N'))
+        .filter(style -> !bar || style.bar())
+        .sorted(Comparator.comparing(style -> style.bar() != bar));
   }
 
   private String written(HolderStyle style, char relief, char reach, String size) {
     String head = "" + clamping + shape.name() + style.name() + relief + hand;
     return diameter
-        .map(each -> "%c%02d%c-%s%s".formatted(STEEL_BAR, each, reach, head, size))
+        .map(bar -> "%c%02d%c-%s%s".formatted(STEEL_BAR, bar, reach, head, size))
         .orElseGet(() ->
             section
-                .map(each ->
-                    "%s %02d%02d %c%s".formatted(head, each.height(), each.width(), reach, size))
+                .map(shank ->
+                    "%s %02d%02d %c%s".formatted(head, shank.height(), shank.width(), reach, size))
                 .orElse(""));
   }
 }

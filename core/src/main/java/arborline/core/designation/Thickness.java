@@ -44,13 +44,13 @@ public record Thickness(String metric, Optional<String> inch, BigDecimal size) {
 
   static {
     for (String[] row : ROWS) {
-      Thickness each =
+      Thickness thickness =
           new Thickness(
               row[0],
               row[1].isEmpty() ? Optional.empty() : Optional.of(row[1]),
               new BigDecimal(row[2]));
-      METRIC.put(each.metric, each);
-      each.inch.ifPresent(inch -> INCH.put(inch, each));
+      METRIC.put(thickness.metric, thickness);
+      thickness.inch.ifPresent(inch -> INCH.put(inch, thickness));
     }
   }
 
@@ -65,7 +65,7 @@ public record Thickness(String metric, Optional<String> inch, BigDecimal size) {
   /** The thickness of a size in mm, within 0.02 mm. */
   static Optional<Thickness> of(BigDecimal size) {
     return METRIC.values().stream()
-        .filter(each -> each.size.subtract(size).abs().compareTo(TOLERANCE) <= 0)
+        .filter(code -> code.size.subtract(size).abs().compareTo(TOLERANCE) <= 0)
         .findFirst();
   }
 

@@ -71,7 +71,7 @@ public final class CsvFormat implements ToolFormat {
       this.properties = options.symbols().stream().map(Dictionary.standard()::get).toList();
       this.csv = CsvWriter.builder().build(new OutputStreamWriter(file, StandardCharsets.UTF_8));
       List<String> header = new ArrayList<>(List.of("CODE", "NAME", "CLASS", "NUMBER"));
-      properties.forEach(each -> header.add(head(each)));
+      properties.forEach(symbol -> header.add(head(symbol)));
       csv.writeRecord(header);
     }
 
@@ -88,14 +88,14 @@ public final class CsvFormat implements ToolFormat {
     }
 
     @Override
-    public void write(LibraryTool each) {
+    public void write(LibraryTool written) {
       List<String> cells = new ArrayList<>(properties.size() + 4);
-      cells.add(FormulaGuard.guard(each.tool().code()));
-      cells.add(FormulaGuard.guard(each.tool().name()));
-      cells.add(each.tool().toolClass());
-      cells.add(each.number().isPresent() ? Integer.toString(each.number().getAsInt()) : "");
+      cells.add(FormulaGuard.guard(written.tool().code()));
+      cells.add(FormulaGuard.guard(written.tool().name()));
+      cells.add(written.tool().toolClass());
+      cells.add(written.number().isPresent() ? Integer.toString(written.number().getAsInt()) : "");
       for (Property property : properties) {
-        cells.add(cell(property, each.tool().values().get(property.symbol())));
+        cells.add(cell(property, written.tool().values().get(property.symbol())));
       }
       csv.writeRecord(cells);
     }

@@ -58,9 +58,9 @@ final class CsvSource implements RawToolSource {
 
   @Override
   public Optional<RawTool> next() throws IOException {
-    Optional<CsvRecord> each = record();
-    lastLine = each.map(CsvRecord::getStartingLineNumber).orElse(lastLine);
-    return each.map(this::raw);
+    Optional<CsvRecord> next = record();
+    lastLine = next.map(CsvRecord::getStartingLineNumber).orElse(lastLine);
+    return next.map(this::raw);
   }
 
   private RawTool raw(CsvRecord row) {

@@ -50,7 +50,7 @@ public final class Interpreter {
     String classId =
         className.isEmpty()
             ? ""
-            : ToolClasses.named(className).map(each -> each.sheet().id()).orElse(className);
+            : ToolClasses.named(className).map(known -> known.sheet().id()).orElse(className);
     OptionalInt number = number(raw.text(RawTool.NUMBER), findings);
     Tool tool = new Tool(raw.text(RawTool.CODE), name(raw, findings), classId, values);
     return new Interpreted(tool, number, findings);

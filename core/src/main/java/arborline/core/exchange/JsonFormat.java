@@ -67,13 +67,13 @@ public final class JsonFormat implements ToolFormat {
     }
 
     @Override
-    public void write(LibraryTool each) {
-      Tool tool = each.tool();
+    public void write(LibraryTool written) {
+      Tool tool = written.tool();
       json.writeStartObject();
       json.writeStringProperty("code", tool.code());
       json.writeStringProperty("name", tool.name());
       json.writeStringProperty("class", tool.toolClass());
-      each.number().ifPresent(number -> json.writeNumberProperty("number", number));
+      written.number().ifPresent(number -> json.writeNumberProperty("number", number));
       json.writeName("values");
       TreeMap<String, Cell> cells = new TreeMap<>();
       tool.values().forEach((symbol, value) -> cells.put(symbol, stated(value)));

@@ -50,7 +50,7 @@ public record TableReading(
     TextHead sniffed = TextHead.sniff(head);
     TextHead text =
         charset
-            .map(each -> new TextHead(each, markLength(sniffed, each), "chosen by hand"))
+            .map(chosen -> new TextHead(chosen, markLength(sniffed, chosen), "chosen by hand"))
             .orElse(sniffed);
     String sample = text.decode(head);
     char sign = delimiter.orElseGet(() -> delimiter(sample));
@@ -97,12 +97,12 @@ public record TableReading(
   private static char delimiter(String sample) {
     char best = ',';
     int most = 1;
-    for (char each : DELIMITERS) {
-      List<List<String>> rows = rows(sample, each);
+    for (char candidate : DELIMITERS) {
+      List<List<String>> rows = rows(sample, candidate);
       int cells = rows.isEmpty() ? 0 : rows.getFirst().size();
       if (cells > most) {
         most = cells;
-        best = each;
+        best = candidate;
       }
     }
     return best;
@@ -118,8 +118,8 @@ public record TableReading(
             .allowMissingFields(true)
             .allowExtraCharsAfterClosingQuote(true)
             .ofCsvRecord(sample)) {
-      for (CsvRecord each : csv) {
-        rows.add(each.getFields());
+      for (CsvRecord record : csv) {
+        rows.add(record.getFields());
       }
     } catch (CsvParseException cutOff) {
       return rows;

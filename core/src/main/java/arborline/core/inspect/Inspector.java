@@ -71,7 +71,7 @@ public final class Inspector {
     boolean absent = finding.code().startsWith("missing.") || finding.code().startsWith("implied.");
     return absent
         && reading.stream()
-            .anyMatch(each -> each.properties().contains(finding.properties().getFirst()));
+            .anyMatch(found -> found.properties().contains(finding.properties().getFirst()));
   }
 
   private static void identity(Tool tool, long line, List<Finding> findings) {

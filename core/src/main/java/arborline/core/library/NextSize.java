@@ -36,7 +36,7 @@ public final class NextSize {
     return from == null
         ? Optional.empty()
         : SERIES.stream()
-            .filter(each -> each.compareTo(from) > 0)
+            .filter(size -> size.compareTo(from) > 0)
             .findFirst()
             .map(to -> larger(tool, symbol, from, to));
   }

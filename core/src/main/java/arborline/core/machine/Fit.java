@@ -116,13 +116,13 @@ public final class Fit {
       String code,
       String symbol,
       List<Finding> findings) {
-    size.filter(each -> each.compareTo(limit) > 0)
-        .ifPresent(each ->
+    size.filter(actual -> actual.compareTo(limit) > 0)
+        .ifPresent(actual ->
             findings.add(
                 Finding.hold(
                     code,
                     "%s %s %s is more than the machine takes (%s %s)"
-                        .formatted(what, each.toPlainString(), unit, limit.toPlainString(), unit),
+                        .formatted(what, actual.toPlainString(), unit, limit.toPlainString(), unit),
                     symbol)));
   }
 }

@@ -19,6 +19,12 @@ public final class FieldMerge {
   /** A field that both sides changed; an empty text where it is not there. */
   public record Conflict(String symbol, String base, String theirs, String mine) {}
 
+  /** Whose value stands in a conflict. */
+  public enum Keep {
+    MINE,
+    THEIRS
+  }
+
   /**
    * The joined fields; in a conflict mine stands until somebody chooses.
    *

@@ -37,6 +37,14 @@ public final class ToolMerge {
     return new Merged(tool, merged.conflicts());
   }
 
+  /** The same once somebody has chosen whose values stand where both changed one field. */
+  public static Tool settled(Tool base, Tool theirs, Tool mine, FieldMerge.Keep keep) {
+    if (keep == FieldMerge.Keep.MINE) {
+      return merge(base, theirs, mine).tool();
+    }
+    return merge(base, mine.named(theirs.code(), mine.name()), theirs).tool();
+  }
+
   private static Map<String, Object> fields(Tool tool) {
     Map<String, Object> fields = new HashMap<>(tool.values());
     fields.put(NAME, tool.name());

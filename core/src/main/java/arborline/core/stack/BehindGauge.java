@@ -34,7 +34,7 @@ public record BehindGauge(double length, double from, double to, double solid) {
   /** What lies behind the gauge line; nothing where the connection has no taper that we know. */
   static BehindGauge of(String machineSide) {
     Optional<Connection> read = Connection.read(machineSide).connection();
-    return read.filter(each -> !each.socket()).map(BehindGauge::of).orElse(NONE);
+    return read.filter(side -> !side.socket()).map(BehindGauge::of).orElse(NONE);
   }
 
   private static BehindGauge of(Connection shank) {

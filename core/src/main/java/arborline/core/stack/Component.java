@@ -122,7 +122,7 @@ public record Component(
               "an aggregate turns the axis: give angle, crossing and reach; nothing else does",
               "AXISANGLE"));
     }
-    if (turn.filter(each -> !each.sound()).isPresent()) {
+    if (turn.filter(change -> !change.sound()).isPresent()) {
       findings.add(
           Finding.hold(
               "component-turn",

@@ -24,13 +24,13 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
   public List<Finding> findings() {
     List<Finding> findings = new ArrayList<>();
     String socket = seat;
-    for (Component each : components) {
+    for (Component component : components) {
       if (!socket.isBlank()) {
-        joint(socket, each.machineSide(), each.code(), findings);
+        joint(socket, component.machineSide(), component.code(), findings);
       }
-      socket = each.workSide();
+      socket = component.workSide();
     }
-    if (components.stream().filter(each -> each.turn().isPresent()).count() > 1) {
+    if (components.stream().filter(part -> part.turn().isPresent()).count() > 1) {
       findings.add(
           Finding.hold(
               "stack-turned-twice", "one aggregate turns the axis, a second cannot", "AXISANGLE"));

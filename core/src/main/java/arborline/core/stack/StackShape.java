@@ -74,9 +74,9 @@ public record StackShape(
       sum.mass += massBehind;
       sum.moment += massBehind * behind.centre();
     }
-    for (Component each : stack.components()) {
-      sum.part(each.code(), false, each.shape(), each.material());
-      each.turn().ifPresent(sum::turn);
+    for (Component component : stack.components()) {
+      sum.part(component.code(), false, component.shape(), component.material());
+      component.turn().ifPresent(sum::turn);
     }
     Cutter cutter = stack.cutter();
     double overhang = Math.clamp(stack.overhang(), 0, cutter.length());
@@ -164,7 +164,7 @@ public record StackShape(
               placed.material().modulus()));
       fluted -= placed.cutter() ? body.length() : 0;
     }
-    return Deflection.of(1, segments.stream().filter(each -> each.length() > 0).toList());
+    return Deflection.of(1, segments.stream().filter(segment -> segment.length() > 0).toList());
   }
 
   private record Placed(Body body, boolean cutter, Material material) {}

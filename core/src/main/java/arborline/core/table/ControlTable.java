@@ -63,6 +63,6 @@ public record ControlTable(Map<String, TableEntry> pockets, Optional<TableEntry>
   }
 
   private static String name(Optional<TableEntry> entry) {
-    return entry.map(each -> each.get(TableField.TOOL)).orElse("nothing");
+    return entry.map(row -> row.get(TableField.TOOL)).orElse("nothing");
   }
 }

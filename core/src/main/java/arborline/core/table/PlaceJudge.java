@@ -230,10 +230,10 @@ final class PlaceJudge {
   /** Where the values of this place and another one have changed places. */
   private Optional<String> swappedUnseen() {
     return tables.agreed().orElseThrow().entrySet().stream()
-        .filter(each -> !each.getKey().equals(place))
-        .filter(each ->
-            values.sizes(each.getValue(), control)
-                && values.sizes(agreed, tables.control().at(each.getKey()))
+        .filter(row -> !row.getKey().equals(place))
+        .filter(row ->
+            values.sizes(row.getValue(), control)
+                && values.sizes(agreed, tables.control().at(row.getKey()))
                 && !values.sizes(agreed, control))
         .map(java.util.Map.Entry::getKey)
         .findFirst();

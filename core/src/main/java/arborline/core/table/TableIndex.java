@@ -48,7 +48,7 @@ final class TableIndex {
     }
     String number = entry.get(TableField.NUMBER);
     if (number != null) {
-      numbers.computeIfAbsent(number, each -> new ArrayList<>(1)).add(place);
+      numbers.computeIfAbsent(number, added -> new ArrayList<>(1)).add(place);
     }
   }
 

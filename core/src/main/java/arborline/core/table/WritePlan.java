@@ -187,22 +187,22 @@ public final class WritePlan {
     Map<String, String> tools = new HashMap<>();
     Map<String, String> numbers = new HashMap<>();
     plan.entrySet().stream()
-        .filter(each -> !each.getValue().empty())
+        .filter(row -> !row.getValue().empty())
         .sorted(Map.Entry.comparingByKey(PlaceOrder.BY_NUMBER))
-        .forEach(each -> {
-          TableEntry entry = each.getValue();
-          String before = tools.put(entry.identity(), each.getKey());
+        .forEach(row -> {
+          TableEntry entry = row.getValue();
+          String before = tools.put(entry.identity(), row.getKey());
           if (before != null) {
             throw new IllegalArgumentException(
                 "%s would be planned for %s and %s: decide both places together"
-                    .formatted(entry.get(TableField.TOOL), before, each.getKey()));
+                    .formatted(entry.get(TableField.TOOL), before, row.getKey()));
           }
           String number = entry.get(TableField.NUMBER);
-          String other = number == null ? null : numbers.put(number, each.getKey());
+          String other = number == null ? null : numbers.put(number, row.getKey());
           if (other != null && entry.get(TableField.SISTER) == null) {
             throw new IllegalArgumentException(
                 "number %s would be planned for %s and %s: renumber one of them"
-                    .formatted(number, other, each.getKey()));
+                    .formatted(number, other, row.getKey()));
           }
         });
   }

@@ -35,17 +35,17 @@ public record Completed(Tool tool, SortedMap<String, Origin> origins) {
       Tool tool, List<Implication> implications, Map<String, Origin> origins) {
     TreeMap<String, Value> values = new TreeMap<>(tool.values());
     List<Implication> open = new ArrayList<>(implications);
-    open.removeIf(each -> values.containsKey(each.symbol()));
+    open.removeIf(implication -> values.containsKey(implication.symbol()));
     Tool known = tool;
     boolean more = !open.isEmpty();
     while (more) {
       more = false;
-      for (Implication each : open) {
+      for (Implication implication : open) {
         Optional<Value> value =
-            values.containsKey(each.symbol()) ? Optional.empty() : each.value(known);
+            values.containsKey(implication.symbol()) ? Optional.empty() : implication.value(known);
         if (value.isPresent()) {
-          values.put(each.symbol(), value.get());
-          origins.put(each.symbol(), each.origin());
+          values.put(implication.symbol(), value.get());
+          origins.put(implication.symbol(), implication.origin());
           known = new Tool(tool.code(), tool.name(), tool.toolClass(), values);
           more = true;
           break;

@@ -17,7 +17,7 @@ public final class Silhouettes {
     Tool tool = Completed.of(written).tool();
     boolean sized = SIZES.stream().anyMatch(symbol -> tool.approx(symbol, 0) > 0);
     return sized
-        ? ToolClasses.named(tool.toolClass()).map(each -> each.outline(tool))
+        ? ToolClasses.named(tool.toolClass()).map(known -> known.outline(tool))
         : Optional.empty();
   }
 }

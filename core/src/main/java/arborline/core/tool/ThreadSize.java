@@ -55,13 +55,13 @@ public record ThreadSize(BigDecimal diameter, BigDecimal pitch) {
       return Optional.empty();
     }
     String plain = plain(text);
-    return SYSTEMS.stream().flatMap(each -> each.read(plain).stream()).findFirst();
+    return SYSTEMS.stream().flatMap(system -> system.read(plain).stream()).findFirst();
   }
 
   private static String plain(String text) {
     String plain = BROKEN.matcher(text).replaceAll(" ");
-    for (String[] each : WRITTEN) {
-      plain = plain.replace(each[0], each[1]);
+    for (String[] rewriting : WRITTEN) {
+      plain = plain.replace(rewriting[0], rewriting[1]);
     }
     plain = BLANKS.matcher(plain.toUpperCase(Locale.ROOT).strip()).replaceAll(" ");
     plain = HAND.matcher(plain).replaceAll("");

@@ -32,18 +32,18 @@ public final class ToolClasses {
     List<ToolClass> classes = new ArrayList<>();
     ServiceLoader.load(ToolClass.class, ToolClass.class.getClassLoader()).forEach(classes::add);
     classes.sort(
-        Comparator.comparing((ToolClass each) -> each.sheet().process())
-            .thenComparing(each -> each.sheet().title(), String.CASE_INSENSITIVE_ORDER));
+        Comparator.comparing((ToolClass known) -> known.sheet().process())
+            .thenComparing(known -> known.sheet().title(), String.CASE_INSENSITIVE_ORDER));
     return List.copyOf(classes);
   }
 
   private static Map<String, ToolClass> byName() {
     Map<String, ToolClass> names = new HashMap<>();
-    for (ToolClass each : ALL) {
-      names.put(each.sheet().id(), each);
-      names.put(key(each.sheet().id()), each);
-      names.put(key(each.sheet().title()), each);
-      each.sheet().aliases().forEach(alias -> names.put(key(alias), each));
+    for (ToolClass toolClass : ALL) {
+      names.put(toolClass.sheet().id(), toolClass);
+      names.put(key(toolClass.sheet().id()), toolClass);
+      names.put(key(toolClass.sheet().title()), toolClass);
+      toolClass.sheet().aliases().forEach(alias -> names.put(key(alias), toolClass));
     }
     return Map.copyOf(names);
   }

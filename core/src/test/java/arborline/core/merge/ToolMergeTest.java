@@ -50,6 +50,16 @@ class ToolMergeTest {
   }
 
   @Test
+  void whoeverIsChosenStandsWhereBothChangedAField() {
+    Tool theirs = tool("Rougher", "12", "72");
+    Tool mine = tool("Mill", "11", "83");
+    Tool keptMine = ToolMerge.settled(BASE, theirs, mine, FieldMerge.Keep.MINE);
+    Tool keptTheirs = ToolMerge.settled(BASE, theirs, mine, FieldMerge.Keep.THEIRS);
+    assertEquals(tool("Rougher", "11", "83"), keptMine);
+    assertEquals(tool("Rougher", "12", "83"), keptTheirs);
+  }
+
+  @Test
   void aNameIsAFieldToo() {
     ToolMerge.Merged merged =
         ToolMerge.merge(BASE, tool("Rougher", "10", "72"), tool("Finisher", "10", "72"));

@@ -38,7 +38,10 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
 
   @Override
   public void takeBack(Take take) {
-    if (deliveries.findById(take.deliveryId()).filter(each -> !clearing.due(each)).isEmpty()) {
+    if (deliveries
+        .findById(take.deliveryId())
+        .filter(delivery -> !clearing.due(delivery))
+        .isEmpty()) {
       throw Refusal.conflict(
           "the delivery was deleted and cleared: which tools came with it is no longer known;"
               + " delete them in the library");

@@ -19,6 +19,6 @@ public final class Actor {
     Authentication who = SecurityContextHolder.getContext().getAuthentication();
     return who != null
         && who.getAuthorities().stream()
-            .anyMatch(each -> permission.name().equals(each.getAuthority()));
+            .anyMatch(authority -> permission.name().equals(authority.getAuthority()));
   }
 }

@@ -66,7 +66,7 @@ class SessionController {
     String shortKey = key.length() > 60 ? key.substring(0, 60) : key;
     guard.attempt(shortKey, request.getRemoteAddr());
     Optional<Account> account = accounts.findByNameKey(key);
-    String hash = account.map(each -> each.passwordHash).orElse(decoyHash);
+    String hash = account.map(known -> known.passwordHash).orElse(decoyHash);
     String password = Optional.ofNullable(entry.password()).orElse("");
     if (!passwords.matches(password, hash) || account.isEmpty()) {
       throw Refusal.of(HttpStatus.UNAUTHORIZED, "name and password do not belong together");

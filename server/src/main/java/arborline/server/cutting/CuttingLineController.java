@@ -103,7 +103,7 @@ class CuttingLineController {
     static Beginning of(StartingValues start) {
       return new Beginning(
           start.wish(),
-          start.asks().stream().map(each -> new Asked(each, each.title())).toList(),
+          start.asks().stream().map(ask -> new Asked(ask, ask.title())).toList(),
           start.findings());
     }
   }

@@ -213,12 +213,12 @@ class CuttingLines implements Attachment {
   private static CuttingLine.Origin origin(@Nullable String name, String material) {
     String wanted =
         Optional.ofNullable(name).orElse("calculated").toUpperCase(java.util.Locale.ROOT);
-    for (CuttingLine.Origin each : CuttingLine.Origin.values()) {
-      if (each.name().equals(wanted) && each != CuttingLine.Origin.PROVEN) {
-        if (material.isEmpty() && each != CuttingLine.Origin.FIXED) {
+    for (CuttingLine.Origin origin : CuttingLine.Origin.values()) {
+      if (origin.name().equals(wanted) && origin != CuttingLine.Origin.PROVEN) {
+        if (material.isEmpty() && origin != CuttingLine.Origin.FIXED) {
           throw Refusal.badRequest("only a fixed line can ignore the work material");
         }
-        return each;
+        return origin;
       }
     }
     throw Refusal.badRequest("origin is catalogue, calculated or fixed; proving is done by itself");

@@ -88,15 +88,15 @@ public class Deliveries {
     long size = arriving.stream().mapToLong(Arriving::size).sum();
     Delivery delivery = deliveries.save(new Delivery(name, size, Instant.now(clock), Actor.name()));
     int fileNo = 0;
-    for (Arriving each : arriving) {
-      files.store(delivery.id, fileNo, each.content());
+    for (Arriving file : arriving) {
+      files.store(delivery.id, fileNo, file.content());
       byte[] head = files.head(delivery.id, fileNo);
       documents.save(
           new Document(
               delivery.id,
               fileNo,
-              each.name(),
-              each.size(),
+              file.name(),
+              file.size(),
               ToolFormats.recognise(head).id(),
               json.text(ReadingView.of(TableReading.propose(head)))));
       fileNo++;

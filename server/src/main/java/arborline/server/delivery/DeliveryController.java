@@ -101,15 +101,15 @@ class DeliveryController {
       }
       return new Brought(deliveries.bring(arriving));
     } finally {
-      for (Deliveries.Arriving each : arriving) {
-        each.content().close();
+      for (Deliveries.Arriving file : arriving) {
+        file.content().close();
       }
     }
   }
 
   @GetMapping
   Slice<DeliveryView> all() {
-    return Slice.all(deliveries.newest().stream().map(each -> view(each, false)).toList());
+    return Slice.all(deliveries.newest().stream().map(delivery -> view(delivery, false)).toList());
   }
 
   @GetMapping("/{id}")

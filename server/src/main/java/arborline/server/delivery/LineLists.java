@@ -194,7 +194,7 @@ public class LineLists {
     DeliveryLine line = entities.find(DeliveryLine.class, first.exampleLine());
     Finding example =
         java.util.Arrays.stream(json.read(line.findings, Finding[].class))
-            .filter(each -> each.code().equals(first.code()))
+            .filter(found -> found.code().equals(first.code()))
             .findFirst()
             .orElse(Finding.note(first.code(), ""));
     List<RepairCount> repairs =

@@ -37,7 +37,7 @@ class PutAwayUndo implements Undo<PutAwayUndo.PutAway> {
     Delivery delivery =
         deliveries
             .putAway(id)
-            .filter(each -> !clearing.due(each))
+            .filter(gone -> !clearing.due(gone))
             .orElseThrow(() ->
                 Refusal.conflict(
                     "the delivery was cleared a day after it was deleted;"

@@ -22,11 +22,11 @@ class UnfinishedWork {
 
   @EventListener(ApplicationReadyEvent.class)
   void queue() {
-    for (Delivery each : deliveries.unfinished()) {
-      if (each.putAwayAt == null) {
-        InspectionQueue.add(scheduler, each.id);
+    for (Delivery delivery : deliveries.unfinished()) {
+      if (delivery.putAwayAt == null) {
+        InspectionQueue.add(scheduler, delivery.id);
       } else {
-        ClearingWork.queueUnlessQueued(scheduler, each.id, each.putAwayAt);
+        ClearingWork.queueUnlessQueued(scheduler, delivery.id, delivery.putAwayAt);
       }
     }
   }

@@ -54,10 +54,11 @@ class Exports {
           format.losses(tool, options, report);
           codes.put(toolId, tool.tool().code());
         });
-    for (Attachment each : attachments) {
-      each.counts(codes.keySet())
+    for (Attachment attachment : attachments) {
+      attachment
+          .counts(codes.keySet())
           .forEach((tool, count) ->
-              report.add(codes.get(tool), each.title(), "%d not carried".formatted(count)));
+              report.add(codes.get(tool), attachment.title(), "%d not carried".formatted(count)));
     }
     return report;
   }

@@ -43,9 +43,9 @@ final class Choices {
   }
 
   private <E extends Enum<E>> E one(Class<E> type, String name, String word) {
-    for (E each : type.getEnumConstants()) {
-      if (each.name().equalsIgnoreCase(word)) {
-        return each;
+    for (E candidate : type.getEnumConstants()) {
+      if (candidate.name().equalsIgnoreCase(word)) {
+        return candidate;
       }
     }
     refuse(
@@ -54,7 +54,7 @@ final class Choices {
         String.join(
             ", ",
             java.util.Arrays.stream(type.getEnumConstants())
-                .map(each -> each.name().toLowerCase(Locale.ROOT))
+                .map(candidate -> candidate.name().toLowerCase(Locale.ROOT))
                 .toList()));
     return type.getEnumConstants()[0];
   }

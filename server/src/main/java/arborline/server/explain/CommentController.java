@@ -33,11 +33,11 @@ class CommentController {
   Slice<MachineComment> comment(@RequestParam String text) {
     return Slice.all(
         machines.all().stream()
-            .map(each -> {
-              CommentFit.Fitted fitted = each.machine().habits().fitted(text);
+            .map(machine -> {
+              CommentFit.Fitted fitted = machine.machine().habits().fitted(text);
               return new MachineComment(
-                  each.machine().id(),
-                  each.machine().name(),
+                  machine.machine().id(),
+                  machine.machine().name(),
                   fitted.text(),
                   fitted.length(),
                   fitted.most(),

@@ -65,7 +65,7 @@ class CuttingController {
     Map<String, String> named = named(formula, parameters);
     Optional<String> unknown =
         named.keySet().stream()
-            .filter(each -> !each.equals("segs") && !formula.takes(each))
+            .filter(name -> !name.equals("segs") && !formula.takes(name))
             .findFirst();
     if (unknown.isPresent()) {
       return CuttingAnswer.impossible(
@@ -95,7 +95,7 @@ class CuttingController {
     return Stream.of(formula.needs(), formula.anySign(), formula.optional())
         .flatMap(List::stream)
         .distinct()
-        .map(each -> each.equals(EDGE_ANGLE) ? KAPR : each)
+        .map(name -> name.equals(EDGE_ANGLE) ? KAPR : name)
         .toList();
   }
 
@@ -125,10 +125,11 @@ class CuttingController {
   /** {@code length:from:to:modulus|...}, the free end first. */
   private static List<Segment> segments(String text) {
     List<Segment> segments = new ArrayList<>();
-    for (String each : text.split("\\|")) {
-      String[] parts = each.split(":");
+    for (String stretch : text.split("\\|")) {
+      String[] parts = stretch.split(":");
       if (parts.length != 4) {
-        throw new NumberFormatException("segs: '%s' is not length:from:to:modulus".formatted(each));
+        throw new NumberFormatException(
+            "segs: '%s' is not length:from:to:modulus".formatted(stretch));
       }
       segments.add(
           new Segment(

@@ -53,8 +53,8 @@ class SeatController {
     Tool tool = tools.get(id).tool();
     boolean turning =
         ToolClasses.named(tool.toolClass())
-            .map(each -> each.sheet().process())
-            .filter(each -> each == Process.TURNING || each == Process.HOLE_MAKING)
+            .map(known -> known.sheet().process())
+            .filter(process -> process == Process.TURNING || process == Process.HOLE_MAKING)
             .isPresent();
     if (!turning) {
       throw Refusal.conflict("%s is no tool for turning".formatted(tool.code()));

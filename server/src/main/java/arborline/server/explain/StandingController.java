@@ -55,7 +55,7 @@ class StandingController {
     boolean valid = !joint.why().startsWith("invalid code");
     List<Finding> findings =
         joint.mates()
-            ? joint.warning().map(each -> Finding.query("joint-look", each)).stream().toList()
+            ? joint.warning().map(warning -> Finding.query("joint-look", warning)).stream().toList()
             : List.of(Finding.hold("joint", joint.why(), "CCMS", "CCWS"));
     return new JointAnswer(valid, joint.mates(), joint.why(), Map.of(), findings);
   }
@@ -92,6 +92,7 @@ class StandingController {
         standing.feed(),
         List.of(standing.tipX(), standing.tipZ()),
         Map.of(),
-        standing.remark().map(each -> Finding.note("orientation-remark", each)).stream().toList());
+        standing.remark().map(remark -> Finding.note("orientation-remark", remark)).stream()
+            .toList());
   }
 }

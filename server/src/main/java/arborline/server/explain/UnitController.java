@@ -22,9 +22,9 @@ class UnitController {
   Slice<PairedUnit> pairs() {
     return Slice.all(
         UnitPair.all().stream()
-            .map(each ->
+            .map(pair ->
                 new PairedUnit(
-                    each.metric().code(), each.inch().code(), each.factor(), each.decimals()))
+                    pair.metric().code(), pair.inch().code(), pair.factor(), pair.decimals()))
             .toList());
   }
 }

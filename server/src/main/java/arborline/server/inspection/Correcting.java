@@ -80,8 +80,8 @@ class Correcting {
     make(
         delivery,
         after -> FoundLines.among(List.of(lineId), after),
-        each -> true,
-        each -> replace(each, cells),
+        changed -> true,
+        changed -> replace(changed, cells),
         count -> "corrected line %d of %s: %s".formatted(lineNo, delivery.name, text(cells)));
     return lines.findByDeliveryIdAndId(id, lineId).orElseThrow();
   }
@@ -112,10 +112,10 @@ class Correcting {
   }
 
   private Map<String, String> offered(DeliveryLine line, String finding, String repair) {
-    for (Finding each : json.read(line.findings, Finding[].class)) {
-      if (each.code().equals(finding)
-          && each.repair().filter(offer -> offer.id().equals(repair)).isPresent()) {
-        return each.repair().get().changes();
+    for (Finding offered : json.read(line.findings, Finding[].class)) {
+      if (offered.code().equals(finding)
+          && offered.repair().filter(offer -> offer.id().equals(repair)).isPresent()) {
+        return offered.repair().get().changes();
       }
     }
     return Map.of();
@@ -137,8 +137,8 @@ class Correcting {
     }
     List<Finding> left =
         Stream.of(json.read(reading, Finding[].class))
-            .filter(each -> !each.properties().isEmpty())
-            .filter(each -> !cells.containsKey(each.properties().getFirst()))
+            .filter(found -> !found.properties().isEmpty())
+            .filter(found -> !cells.containsKey(found.properties().getFirst()))
             .toList();
     return left.isEmpty() ? null : json.text(left);
   }

@@ -93,7 +93,7 @@ class FileReading {
     LineBatch next() throws IOException {
       List<RawTool> raw = raw();
       Map<Long, List<Finding>> findings = new ConcurrentHashMap<>();
-      long[] idOf = raw.stream().mapToLong(each -> ids.next("delivery_line")).toArray();
+      long[] idOf = raw.stream().mapToLong(row -> ids.next("delivery_line")).toArray();
       long first = position + 1;
       List<DeliveryLine> rows =
           IntStream.range(0, raw.size())

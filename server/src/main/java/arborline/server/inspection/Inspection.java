@@ -90,9 +90,9 @@ class Inspection {
     Optional<Delivery> found =
         deliveries
             .lock(deliveryId)
-            .filter(each ->
-                each.state == Delivery.State.WAITING || each.state == Delivery.State.READING);
-    found.ifPresent(each -> each.state = Delivery.State.READING);
+            .filter(locked ->
+                locked.state == Delivery.State.WAITING || locked.state == Delivery.State.READING);
+    found.ifPresent(delivery -> delivery.state = Delivery.State.READING);
     live.say("delivery", deliveryId, "reading");
     return found;
   }
@@ -155,11 +155,15 @@ class Inspection {
   /** A delivery of which nothing could be read has failed; else what could not is said. */
   private void finish(long deliveryId) {
     List<Document> all = documents.findByDeliveryIdOrderByFileNo(deliveryId);
-    boolean nothing = all.stream().allMatch(each -> each.problem != null && each.linesRead == 0);
+    boolean nothing =
+        all.stream().allMatch(document -> document.problem != null && document.linesRead == 0);
     List<String> said = new ArrayList<>();
-    for (Document each : all) {
-      if (each.problem != null) {
-        said.add(all.size() == 1 ? each.problem : "%s: %s".formatted(each.name, each.problem));
+    for (Document document : all) {
+      if (document.problem != null) {
+        said.add(
+            all.size() == 1
+                ? document.problem
+                : "%s: %s".formatted(document.name, document.problem));
       }
     }
     if (!nothing) {
@@ -168,7 +172,7 @@ class Inspection {
     end(
         deliveryId,
         nothing ? Delivery.State.FAILED : Delivery.State.READY,
-        String.join("; ", said.stream().filter(each -> !each.isEmpty()).toList()));
+        String.join("; ", said.stream().filter(sentence -> !sentence.isEmpty()).toList()));
   }
 
   private void stopped(Delivery delivery) {

@@ -61,7 +61,7 @@ public class LineJudge {
     List<Inspected> inspected = lines.stream().map(line -> Inspector.inspect(raw(line))).toList();
     Set<String> keys =
         inspected.stream()
-            .map(each -> Codes.key(each.tool().code()))
+            .map(line -> Codes.key(line.tool().code()))
             .filter(key -> !key.isEmpty() && key.length() <= 60)
             .collect(Collectors.toSet());
     Map<String, FirstLine> first = keys.isEmpty() ? Map.of() : firstLines(deliveryId, keys);
@@ -89,48 +89,49 @@ public class LineJudge {
   private Inspected withClash(
       long deliveryId,
       DeliveryLine line,
-      Inspected each,
+      Inspected inspected,
       Map<String, FirstLine> first,
       Map<String, Present> shop,
       Map<String, String> promised) {
-    String code = each.tool().code();
+    String code = inspected.tool().code();
     String key = Codes.key(code);
     FirstLine earlier = first.get(key);
     Present present = shop.get(key);
-    if (key.isEmpty() || each.disposition() == Disposition.SKIPPED) {
-      return each;
+    if (key.isEmpty() || inspected.disposition() == Disposition.SKIPPED) {
+      return inspected;
     }
     if (earlier != null && earlier.position() < line.position) {
       return with(
-          each,
+          inspected,
           Clashes.insideDelivery(code, earlier.seenFrom(line.fileNo), free(deliveryId, code)));
     }
     if (present == null) {
       return promised.containsKey(key)
-          ? with(each, Clashes.held(promised.get(key), free(deliveryId, code)))
-          : each;
+          ? with(inspected, Clashes.held(promised.get(key), free(deliveryId, code)))
+          : inspected;
     }
     boolean same =
-        present.hash().equals(ContentHash.of(each.tool()))
-            || Clashes.differences(each.tool(), present.tool()).isEmpty();
+        present.hash().equals(ContentHash.of(inspected.tool()))
+            || Clashes.differences(inspected.tool(), present.tool()).isEmpty();
     if (same && present.shelved()) {
       return new Inspected(
-          each.raw(),
-          each.tool(),
-          each.number(),
+          inspected.raw(),
+          inspected.tool(),
+          inspected.number(),
           List.of(Clashes.alreadyHere(code)),
           Disposition.SKIPPED);
     }
     return same
-        ? each
-        : with(each, Clashes.withShop(each.tool(), present.tool(), free(deliveryId, code)));
+        ? inspected
+        : with(
+            inspected, Clashes.withShop(inspected.tool(), present.tool(), free(deliveryId, code)));
   }
 
-  private static Inspected with(Inspected each, Finding finding) {
-    List<Finding> findings = new ArrayList<>(each.findings());
+  private static Inspected with(Inspected inspected, Finding finding) {
+    List<Finding> findings = new ArrayList<>(inspected.findings());
     findings.add(finding);
     return new Inspected(
-        each.raw(), each.tool(), each.number(), findings, Disposition.of(findings));
+        inspected.raw(), inspected.tool(), inspected.number(), findings, Disposition.of(findings));
   }
 
   private Map<String, FirstLine> firstLines(long deliveryId, Collection<String> keys) {
@@ -173,7 +174,7 @@ public class LineJudge {
                 row.getString("hash"),
                 row.getBoolean("shelved")))
         .stream()
-        .forEach(each -> present.put(each.codeKey(), each));
+        .forEach(tool -> present.put(tool.codeKey(), tool));
     return present;
   }
 
@@ -207,8 +208,8 @@ public class LineJudge {
   /** Stores the findings of new lines, so that lines can be grouped by them. */
   public void insert(long deliveryId, Map<Long, List<Finding>> findings) {
     List<Object[]> rows = new ArrayList<>();
-    findings.forEach((lineId, each) ->
-        each.stream()
+    findings.forEach((lineId, found) ->
+        found.stream()
             .collect(Collectors.toMap(Finding::code, finding -> finding, (one, other) -> one))
             .values()
             .forEach(finding -> rows.add(row(deliveryId, lineId, finding))));

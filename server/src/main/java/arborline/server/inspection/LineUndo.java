@@ -44,7 +44,7 @@ class LineUndo implements Undo<LineUndo.Change> {
     Delivery delivery =
         deliveries
             .lock(id)
-            .filter(each -> each.state == Delivery.State.READY)
+            .filter(locked -> locked.state == Delivery.State.READY)
             .orElseThrow(
                 () -> Refusal.conflict("the delivery was deleted, or is being read again"));
     before.check(id, no);

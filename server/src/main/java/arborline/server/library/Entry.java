@@ -37,18 +37,18 @@ class Entry {
               "name",
               "class_id",
               "dc"),
-          each ->
+          entry ->
               new Object[] {
-                each.id,
-                each.libraryId,
-                each.toolId,
-                each.versionId,
-                each.number,
-                each.section,
-                each.code,
-                each.name,
-                each.classId,
-                each.dc
+                entry.id,
+                entry.libraryId,
+                entry.toolId,
+                entry.versionId,
+                entry.number,
+                entry.section,
+                entry.code,
+                entry.name,
+                entry.classId,
+                entry.dc
               });
 
   protected Entry() {}

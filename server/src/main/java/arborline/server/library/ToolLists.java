@@ -98,7 +98,7 @@ class ToolLists {
   }
 
   private static String title(String classId) {
-    return ToolClasses.named(classId).map(each -> each.sheet().title()).orElse(classId);
+    return ToolClasses.named(classId).map(known -> known.sheet().title()).orElse(classId);
   }
 
   @Transactional(readOnly = true)
@@ -126,8 +126,8 @@ class ToolLists {
   }
 
   /** The outline of a class from its defaults and a diameter of 10 mm. */
-  private static Outline example(ToolClass each) {
-    return each.outline(ExampleTools.of(each));
+  private static Outline example(ToolClass toolClass) {
+    return toolClass.outline(ExampleTools.of(toolClass));
   }
 
   private List<DiameterCount> diameters(ToolQuery.Filter filter) {

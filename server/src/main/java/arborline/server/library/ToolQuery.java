@@ -71,14 +71,15 @@ final class ToolQuery {
       String pattern = "%" + word.replaceAll("([%_\\\\])", "\\\\$1") + "%";
       add("(e.code like ? or e.name like ?)", pattern, pattern);
     }
-    for (SearchText.Condition each : text.conditions()) {
-      boolean diameter = each.symbol().equals("DC");
+    for (SearchText.Condition condition : text.conditions()) {
+      boolean diameter = condition.symbol().equals("DC");
       sizes |= !diameter;
       String size =
           diameter
               ? "e.dc"
-              : "cast(json_value(v.sizes, '$.%s') as decimal(30, 10))".formatted(each.symbol());
-      range(size, each.least().orElse(null), each.most().orElse(null));
+              : "cast(json_value(v.sizes, '$.%s') as decimal(30, 10))"
+                  .formatted(condition.symbol());
+      range(size, condition.least().orElse(null), condition.most().orElse(null));
     }
   }
 

@@ -71,7 +71,9 @@ class LiveController {
   @Scheduled(fixedDelay = 3_000)
   void endWithSessions() {
     Set<String> asked =
-        listeners.stream().flatMap(each -> each.session().stream()).collect(Collectors.toSet());
+        listeners.stream()
+            .flatMap(listener -> listener.session().stream())
+            .collect(Collectors.toSet());
     if (asked.isEmpty()) {
       return;
     }
@@ -85,8 +87,8 @@ class LiveController {
                 .query(String.class)
                 .list());
     listeners.stream()
-        .filter(each -> each.session().filter(id -> !there.contains(id)).isPresent())
-        .forEach(each -> each.emitter().complete());
+        .filter(listener -> listener.session().filter(id -> !there.contains(id)).isPresent())
+        .forEach(listener -> listener.emitter().complete());
   }
 
   @Scheduled(fixedDelay = 400)

@@ -88,15 +88,15 @@ class MachineController {
     return Slice.all(
         machines.all().stream()
             .map(Machines.Linked::machine)
-            .map(each ->
+            .map(machine ->
                 new MachineHead(
-                    each.id(),
-                    each.name(),
-                    each.kind(),
-                    each.seat(),
-                    Connection.tradeName(each.seat()),
-                    each.magazine().pockets(),
-                    plans.plan(each.id()).size()))
+                    machine.id(),
+                    machine.name(),
+                    machine.kind(),
+                    machine.seat(),
+                    Connection.tradeName(machine.seat()),
+                    machine.magazine().pockets(),
+                    plans.plan(machine.id()).size()))
             .toList());
   }
 
@@ -111,11 +111,11 @@ class MachineController {
         machine,
         Connection.tradeName(machine.seat()),
         plan.values().stream()
-            .map(each ->
+            .map(planned ->
                 place(
-                    each,
-                    known.get(each.toolId()),
-                    nominal.getOrDefault(each.entry().key(), Nominal.UNKNOWN)))
+                    planned,
+                    known.get(planned.toolId()),
+                    nominal.getOrDefault(planned.entry().key(), Nominal.UNKNOWN)))
             .toList());
   }
 

@@ -50,7 +50,8 @@ public class Nominals {
             nominal.put(
                 known.tool().code().toUpperCase(Locale.ROOT),
                 nominal(
-                    known.tool(), Optional.ofNullable(held.get(id)).map(each -> each.length()))));
+                    known.tool(),
+                    Optional.ofNullable(held.get(id)).map(assembly -> assembly.length()))));
     return nominal;
   }
 

@@ -41,13 +41,13 @@ class PlanUndo implements Undo<Plans.Before> {
   public void takeBack(Plans.Before before) {
     Machine machine = machines.lock(before.machineId()).machine();
     before.places().forEach(place -> refuseChanged(machine.id(), place));
-    for (Plans.PlaceBefore each : before.places()) {
-      places.findByMachineIdAndPlace(machine.id(), each.place()).ifPresent(places::delete);
+    for (Plans.PlaceBefore place : before.places()) {
+      places.findByMachineIdAndPlace(machine.id(), place.place()).ifPresent(places::delete);
     }
     places.flush();
-    for (Plans.PlaceBefore each : before.places()) {
-      if (each.fields() != null) {
-        bringBack(machine, each);
+    for (Plans.PlaceBefore place : before.places()) {
+      if (place.fields() != null) {
+        bringBack(machine, place);
       }
     }
     live.say("machine", machine.id(), "plan");
@@ -56,11 +56,12 @@ class PlanUndo implements Undo<Plans.Before> {
   /** Refuses where somebody has planned something else since. */
   private void refuseChanged(String machineId, Plans.PlaceBefore place) {
     Optional<PlanPlace> now = places.findByMachineIdAndPlace(machineId, place.place());
-    long tool = now.map(each -> each.toolId).orElse(0L);
+    long tool = now.map(planned -> planned.toolId).orElse(0L);
     boolean unchanged =
         place.toolAfter() == null
             || tool == place.toolAfter()
-                && Objects.equals(now.map(each -> each.fields).orElse(null), place.fieldsAfter());
+                && Objects.equals(
+                    now.map(planned -> planned.fields).orElse(null), place.fieldsAfter());
     if (!unchanged) {
       throw Refusal.conflict(
           "pocket %s was planned anew since; take that back first".formatted(place.place()));

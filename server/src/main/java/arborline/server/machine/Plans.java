@@ -97,8 +97,8 @@ public class Plans {
   @Transactional(readOnly = true)
   public Map<String, Planned> plan(String machineId) {
     Map<String, Planned> plan = new TreeMap<>(PlaceOrder.BY_NUMBER);
-    for (PlanPlace each : places.findByMachineId(machineId)) {
-      plan.put(each.place, new Planned(each.place, each.toolId, entry(each)));
+    for (PlanPlace place : places.findByMachineId(machineId)) {
+      plan.put(place.place, new Planned(place.place, place.toolId, entry(place)));
     }
     return plan;
   }
@@ -130,15 +130,16 @@ public class Plans {
 
   private Map<String, Loaded> occupied(Machine machine, long exceptTool) {
     List<PlanPlace> all = places.findByMachineId(machine.id());
-    List<Long> ids = all.stream().map(each -> each.toolId).toList();
+    List<Long> ids = all.stream().map(place -> place.toolId).toList();
     Map<Long, Tools.Known> known = tools.load(ids);
     Map<Long, Assembly> held = assemblies.of(ids, machine.seat());
     Map<String, Loaded> occupied = new HashMap<>();
-    for (PlanPlace each : all) {
-      if (each.toolId != exceptTool && known.containsKey(each.toolId)) {
+    for (PlanPlace place : all) {
+      if (place.toolId != exceptTool && known.containsKey(place.toolId)) {
         occupied.put(
-            each.place,
-            new Loaded(known.get(each.toolId).tool(), Optional.ofNullable(held.get(each.toolId))));
+            place.place,
+            new Loaded(
+                known.get(place.toolId).tool(), Optional.ofNullable(held.get(place.toolId))));
       }
     }
     return occupied;
@@ -169,7 +170,7 @@ public class Plans {
     refuseMisfit(machine, place, known);
     Optional<PlanPlace> old = places.findByMachineIdAndToolId(machineId, toolId);
     Optional<PlanPlace> occupant =
-        places.findByMachineIdAndPlace(machineId, place).filter(each -> each.toolId != toolId);
+        places.findByMachineIdAndPlace(machineId, place).filter(there -> there.toolId != toolId);
     TableEntry entry = old.map(this::entry).orElse(TableEntry.EMPTY);
     entry = identity(machine, machineId, known, entry, occupant);
     entry = measured(entry, TableField.LENGTH, length);
@@ -180,7 +181,7 @@ public class Plans {
     places.flush();
     places.save(new PlanPlace(machineId, place, toolId, json.text(entry)));
     live.say("machine", machineId, "plan");
-    boolean stays = old.filter(each -> each.place.equals(place)).isPresent();
+    boolean stays = old.filter(former -> former.place.equals(place)).isPresent();
     long undo =
         trail.record(
             TrailRecord.of(
@@ -289,17 +290,17 @@ public class Plans {
       long toolId,
       String fields) {
     List<PlaceBefore> before = new ArrayList<>();
-    Optional<PlanPlace> there = occupant.or(() -> old.filter(each -> each.place.equals(place)));
+    Optional<PlanPlace> there = occupant.or(() -> old.filter(former -> former.place.equals(place)));
     before.add(
         new PlaceBefore(
             place,
-            there.map(each -> each.toolId).orElse(0L),
-            there.map(each -> each.fields).orElse(null),
+            there.map(occupied -> occupied.toolId).orElse(0L),
+            there.map(occupied -> occupied.fields).orElse(null),
             toolId,
             fields));
-    old.filter(each -> !each.place.equals(place))
-        .ifPresent(
-            each -> before.add(new PlaceBefore(each.place, each.toolId, each.fields, 0L, null)));
+    old.filter(former -> !former.place.equals(place))
+        .ifPresent(former ->
+            before.add(new PlaceBefore(former.place, former.toolId, former.fields, 0L, null)));
     return new Before(machineId, before);
   }
 

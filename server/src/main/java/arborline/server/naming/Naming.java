@@ -121,8 +121,8 @@ class Naming {
     List<Renaming.Known> shown = more ? known.subList(0, PAGE) : known;
     List<Renaming.Step> steps =
         new Renaming(
-                code.pattern().filter(each -> !typed.code().isBlank()),
-                name.pattern().filter(each -> !typed.name().isBlank()),
+                code.pattern().filter(pattern -> !typed.code().isBlank()),
+                name.pattern().filter(pattern -> !typed.name().isBlank()),
                 taken())
             .plan(shown);
     return new NamingPreview(
@@ -144,7 +144,7 @@ class Naming {
     Map<String, Boolean> asked = new HashMap<>();
     return key ->
         asked.computeIfAbsent(
-            key, each -> tools.carries(each) || !held.why(List.of(each)).isEmpty());
+            key, code -> tools.carries(code) || !held.why(List.of(code)).isEmpty());
   }
 
   /** Renames tools by the kept patterns, all or none; refused where the outcome is another now. */
@@ -155,7 +155,7 @@ class Naming {
       throw Refusal.badRequest("1 to %d tools can be renamed at once".formatted(PAGE));
     }
     Map<Long, Wanted> seen =
-        wanted.stream().collect(Collectors.toMap(Wanted::toolId, each -> each, (a, b) -> a));
+        wanted.stream().collect(Collectors.toMap(Wanted::toolId, one -> one, (a, b) -> a));
     List<Renaming.Known> known = locked(libraryId, seen.keySet());
     List<Renaming.Step> steps =
         new Renaming(
@@ -213,7 +213,7 @@ class Naming {
     Tool tool = ToolJudge.inspect(draft).tool();
     String name =
         pattern("name", library.patterns().name())
-            .flatMap(each -> each.fill(tool, 1).text())
+            .flatMap(pattern -> pattern.fill(tool, 1).text())
             .orElse(null);
     if (!tool.code().isBlank()) {
       refuseTaken(tool.code());

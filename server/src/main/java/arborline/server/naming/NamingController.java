@@ -47,7 +47,7 @@ class NamingController {
         Stream.concat(
                 own,
                 Dictionary.standard().all().stream()
-                    .map(each -> new PatternField(each.symbol(), each.name())))
+                    .map(property -> new PatternField(property.symbol(), property.name())))
             .toList());
   }
 

@@ -36,7 +36,7 @@ class DemoLibraries {
   @Transactional
   public void fill(Path folder) throws IOException {
     try (Stream<Path> files = Files.list(folder)) {
-      for (Path file : files.filter(each -> each.toString().endsWith(".csv")).sorted().toList()) {
+      for (Path file : files.filter(path -> path.toString().endsWith(".csv")).sorted().toList()) {
         long library = libraries.open(name(file)).id();
         intake
             .into(library, "", "demo file " + file.getFileName(), Numbering.KEEP)
@@ -59,10 +59,10 @@ class DemoLibraries {
             .orElseThrow()
             .open(new ByteArrayInputStream(content), content, TableReading.propose(content))) {
       for (Optional<RawTool> next = source.next(); next.isPresent(); next = source.next()) {
-        Inspected each = Inspector.inspect(next.get());
+        Inspected inspected = Inspector.inspect(next.get());
         arriving.add(
             new AcceptedTools.Arriving(
-                each.tool(), each.number(), arriving.size() + 1, OptionalLong.empty()));
+                inspected.tool(), inspected.number(), arriving.size() + 1, OptionalLong.empty()));
       }
     }
     return arriving;

@@ -113,9 +113,9 @@ class FirstStart implements ApplicationRunner {
   private void holders() throws IOException {
     try (Stream<Path> files = Files.list(Path.of(demo, "holders"))) {
       for (Path file : files.sorted().toList()) {
-        for (arborline.core.stack.Component each :
+        for (arborline.core.stack.Component component :
             json.read(Files.readString(file), arborline.core.stack.Component[].class)) {
-          components.add(each);
+          components.add(component);
         }
       }
     }
@@ -124,7 +124,7 @@ class FirstStart implements ApplicationRunner {
   /** Machines of the demo, linked to the stand-in controls wherever those listen now. */
   private void link() throws IOException {
     try (Stream<Path> files = Files.list(Path.of(demo, "machines"))) {
-      for (Path file : files.filter(each -> each.toString().endsWith(".json")).sorted().toList()) {
+      for (Path file : files.filter(path -> path.toString().endsWith(".json")).sorted().toList()) {
         Machine machine = json.read(Files.readString(file), Machine.class);
         machines.define(machine, shop + "/" + machine.id().toLowerCase(Locale.ROOT));
       }

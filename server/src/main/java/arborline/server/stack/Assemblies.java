@@ -46,7 +46,7 @@ public class Assemblies {
     rows.forEach((toolId, all) -> {
       StackRow row =
           all.stream()
-              .min(Comparator.comparing((StackRow each) -> !each.seat.equals(seat)))
+              .min(Comparator.comparing((StackRow stack) -> !stack.seat.equals(seat)))
               .orElseThrow();
       Cutter.of(known.get(toolId).tool())
           .ifPresent(cutter -> assemblies.put(toolId, Assembly.of(stack(row, cutter).shape())));

@@ -53,8 +53,8 @@ class ApiDocument {
         };
     scanner.addIncludeFilter(new AssignableTypeFilter(Record.class));
     Map<String, Set<String>> fields = new HashMap<>();
-    for (BeanDefinition each : scanner.findCandidateComponents("arborline")) {
-      Class<?> record = ClassUtils.resolveClassName(each.getBeanClassName(), null);
+    for (BeanDefinition bean : scanner.findCandidateComponents("arborline")) {
+      Class<?> record = ClassUtils.resolveClassName(bean.getBeanClassName(), null);
       fields.put(record.getSimpleName(), nullable(record));
     }
     return fields;

@@ -124,7 +124,7 @@ public class Reconciliations {
   }
 
   private List<ControlFile> files(Machines.Linked machine, List<PlaceOutcome> outcomes) {
-    List<RowWrite> rows = outcomes.stream().flatMap(each -> each.write().stream()).toList();
+    List<RowWrite> rows = outcomes.stream().flatMap(outcome -> outcome.write().stream()).toList();
     return rows.isEmpty() ? List.of() : link.dialect(machine).write(machine.machine(), rows);
   }
 }

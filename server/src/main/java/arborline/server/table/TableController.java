@@ -120,7 +120,7 @@ class TableController {
     reading.table().spindle().ifPresent(entry -> places.put("SPINDLE", entry));
     List<PlaceRow> items =
         places.entrySet().stream()
-            .map(each -> new PlaceRow(each.getKey(), fields(each.getValue())))
+            .map(row -> new PlaceRow(row.getKey(), fields(row.getValue())))
             .toList();
     return new TableView(id, reading.id(), reading.at(), items, null);
   }
@@ -145,7 +145,7 @@ class TableController {
   private ReconciliationView view(String id, Reconciliations.Compared compared, boolean all) {
     List<ReportRow> rows =
         compared.reports().stream()
-            .filter(each -> all || each.state() != PlaceReport.State.IN_STEP)
+            .filter(report -> all || report.state() != PlaceReport.State.IN_STEP)
             .map(TableController::row)
             .toList();
     return new ReconciliationView(
@@ -161,7 +161,7 @@ class TableController {
   }
 
   private static int count(Reconciliations.Compared compared, PlaceReport.State state) {
-    return (int) compared.reports().stream().filter(each -> each.state() == state).count();
+    return (int) compared.reports().stream().filter(report -> report.state() == state).count();
   }
 
   /** What was written to the control, the newest first. */

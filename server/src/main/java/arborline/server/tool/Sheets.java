@@ -5,6 +5,7 @@ import arborline.core.finding.Finding;
 import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Inspected;
 import arborline.core.library.NextSize;
+import arborline.core.merge.FieldMerge;
 import arborline.core.merge.ToolDifference;
 import arborline.core.merge.ToolMerge;
 import arborline.core.tool.Tool;
@@ -13,6 +14,7 @@ import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -94,10 +96,10 @@ class Sheets {
    * field, and refused with both sides where the same field was changed.
    */
   @Transactional
-  public ToolDone change(long toolId, int baseVersion, ToolDraft draft) {
+  public ToolDone change(long toolId, int baseVersion, ToolDraft draft, Optional<Choice> choice) {
     CurrentTool now = tools.lock(toolId);
     Tool mine = interpreted(draft).tool().named(now.code(), draft.name().strip());
-    Tool wanted = baseVersion == now.versionNo() ? mine : merged(now, baseVersion, mine);
+    Tool wanted = baseVersion == now.versionNo() ? mine : merged(now, baseVersion, mine, choice);
     ToolJudge.refuseHolds(ToolJudge.inspect(RawTool.of(wanted)).findings());
     if (ContentHash.of(wanted).equals(ContentHash.of(now.tool())) && wanted.equals(now.tool())) {
       return new ToolDone(toolId, now.versionNo(), 0);
@@ -117,13 +119,23 @@ class Sheets {
     return new ToolDone(before.id(), after.versionNo(), undo);
   }
 
-  private Tool merged(CurrentTool now, int baseVersion, Tool mine) {
+  /**
+   * Whose values stand where both changed the same fields.
+   *
+   * @param seen the version that the other's values were seen in
+   */
+  record Choice(FieldMerge.Keep keep, int seen) {}
+
+  private Tool merged(CurrentTool now, int baseVersion, Tool mine, Optional<Choice> choice) {
     Tool base =
         versions
             .findByToolIdAndVersionNo(now.id(), baseVersion)
             .orElseThrow(() -> Refusal.badRequest("there is no version " + baseVersion))
             .tool(now.code());
     ToolMerge.Merged merged = ToolMerge.merge(base, now.tool(), mine);
+    if (choice.filter(made -> made.seen() == now.versionNo()).isPresent()) {
+      return ToolMerge.settled(base, now.tool(), mine, choice.get().keep());
+    }
     if (!merged.conflicts().isEmpty()) {
       throw Refusal.conflict(
           "somebody else changed the same fields meanwhile; choose which value stays",

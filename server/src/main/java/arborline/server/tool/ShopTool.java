@@ -22,7 +22,7 @@ class ShopTool {
       new Bulk.Target<>(
           "tool",
           List.of("id", "code", "code_key", "version_id", "version_no"),
-          each -> new Object[] {each.id, each.code, each.codeKey, each.versionId, each.versionNo});
+          tool -> new Object[] {tool.id, tool.code, tool.codeKey, tool.versionId, tool.versionNo});
 
   protected ShopTool() {}
 

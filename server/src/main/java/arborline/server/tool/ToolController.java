@@ -1,10 +1,16 @@
 package arborline.server.tool;
 
+import arborline.core.inspect.ClassChange;
+import arborline.core.merge.FieldMerge;
 import arborline.core.tool.Motion;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
 import arborline.server.account.MayEdit;
+import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -36,13 +42,13 @@ class ToolController {
   Slice<ClassHead> classes() {
     return Slice.all(
         ToolClasses.all().stream()
-            .map(each ->
+            .map(toolClass ->
                 new ClassHead(
-                    each.sheet().id(),
-                    each.sheet().title(),
-                    each.sheet().process().name().toLowerCase(java.util.Locale.ROOT),
-                    each.sheet().motion() != Motion.STANDS,
-                    each.outline(ExampleTools.of(each))))
+                    toolClass.sheet().id(),
+                    toolClass.sheet().title(),
+                    toolClass.sheet().process().name().toLowerCase(java.util.Locale.ROOT),
+                    toolClass.sheet().motion() != Motion.STANDS,
+                    toolClass.outline(ExampleTools.of(toolClass))))
             .toList());
   }
 
@@ -70,10 +76,62 @@ class ToolController {
     return ToolJudge.answer(ToolJudge.inspect(draft));
   }
 
+  /**
+   * A draft that is to become another class.
+   *
+   * @param aside values that earlier changes put aside, by symbol
+   */
+  record ClassOrder(ToolDraft tool, String toClass, Map<String, ToolDraft.Typed> aside) {}
+
+  /** The draft in its new class, with what of it was put aside. */
+  record ClassChanged(
+      ToolDraft tool, Map<String, ToolDraft.Typed> aside, ToolJudge.ToolAnswer answer) {}
+
+  /** Answers what becomes of a draft in another class; nothing is saved. */
+  @PostMapping("/tools/class-change")
+  ClassChanged changeClass(@RequestBody ClassOrder order) {
+    ClassChange change =
+        ClassChange.to(
+            order.toClass(),
+            ToolDraft.cells(order.tool().values()),
+            ToolDraft.cells(order.aside()));
+    ToolDraft changed = order.tool().with(order.toClass(), change.values());
+    return new ClassChanged(
+        changed, ToolDraft.typed(change.aside()), ToolJudge.answer(ToolJudge.inspect(changed)));
+  }
+
+  /**
+   * Saves a change.
+   *
+   * @param version that it started from
+   * @param keep {@code mine} or {@code theirs}: whose values stand where somebody else changed the
+   *     same fields since; without it that is refused
+   * @param seen the version that somebody chose this for; where another stands now it is asked anew
+   */
   @PutMapping("/tools/{id}")
   @MayEdit
-  ToolDone change(@PathVariable long id, @RequestParam int version, @RequestBody ToolDraft draft) {
-    return sheets.change(id, version, draft);
+  ToolDone change(
+      @PathVariable long id,
+      @RequestParam int version,
+      @RequestParam(required = false) @Nullable String keep,
+      @RequestParam(required = false) @Nullable Integer seen,
+      @RequestBody ToolDraft draft) {
+    return sheets.change(id, version, draft, choice(keep, seen));
+  }
+
+  private static Optional<Sheets.Choice> choice(@Nullable String keep, @Nullable Integer seen) {
+    if (keep == null) {
+      return Optional.empty();
+    }
+    if (seen == null) {
+      throw Refusal.badRequest("keep needs seen: the version that somebody chose it for");
+    }
+    return Optional.of(
+        switch (keep) {
+          case "mine" -> new Sheets.Choice(FieldMerge.Keep.MINE, seen);
+          case "theirs" -> new Sheets.Choice(FieldMerge.Keep.THEIRS, seen);
+          default -> throw Refusal.badRequest("keep is mine or theirs, not '%s'".formatted(keep));
+        });
   }
 
   @PostMapping("/tools/{id}/back")

@@ -8,6 +8,7 @@ import arborline.server.support.Refusal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
@@ -26,6 +27,28 @@ public record ToolDraft(String code, String name, String classId, Map<String, Ty
    */
   public record Typed(String text, @Nullable String unit, @Nullable Boolean defaulted) {}
 
+  /** The same tool with another class. */
+  ToolDraft with(String otherClass, SortedMap<String, Cell> cells) {
+    return new ToolDraft(code, name, otherClass, typed(cells));
+  }
+
+  static Map<String, Typed> typed(SortedMap<String, Cell> cells) {
+    Map<String, Typed> typed = new TreeMap<>();
+    cells.forEach((symbol, cell) ->
+        typed.put(
+            symbol,
+            new Typed(cell.text(), cell.unit().map(Unit::code).orElse(null), cell.defaulted())));
+    return typed;
+  }
+
+  static SortedMap<String, Cell> cells(@Nullable Map<String, Typed> typed) {
+    SortedMap<String, Cell> cells = new TreeMap<>();
+    if (typed != null) {
+      typed.forEach((symbol, value) -> cells.put(symbol, cell(symbol, value)));
+    }
+    return cells;
+  }
+
   static ToolDraft of(Tool tool) {
     Map<String, Typed> values = new TreeMap<>();
     tool.values()
@@ -37,10 +60,7 @@ public record ToolDraft(String code, String name, String classId, Map<String, Ty
   }
 
   RawTool raw() {
-    TreeMap<String, Cell> cells = new TreeMap<>();
-    if (values != null) {
-      values.forEach((symbol, typed) -> cells.put(symbol, cell(symbol, typed)));
-    }
+    SortedMap<String, Cell> cells = cells(values);
     cells.put(RawTool.CODE, Cell.of(strip(code)));
     cells.put(RawTool.NAME, Cell.of(strip(name)));
     cells.put(RawTool.CLASS, Cell.of(strip(classId)));

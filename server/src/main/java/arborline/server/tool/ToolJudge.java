@@ -108,7 +108,7 @@ public final class ToolJudge {
   }
 
   private static Optional<Outline> example(Tool tool) {
-    return ToolClasses.named(tool.toolClass()).map(each -> each.outline(ExampleTools.of(each)));
+    return ToolClasses.named(tool.toolClass()).map(known -> known.outline(ExampleTools.of(known)));
   }
 
   static Inspected inspect(RawTool raw) {
@@ -117,14 +117,15 @@ public final class ToolJudge {
 
   private static List<String> foreign(Tool tool) {
     return ToolClasses.named(tool.toolClass())
-        .map(each -> each.sheet().symbols())
-        .map(own -> tool.values().keySet().stream().filter(each -> !own.contains(each)).toList())
+        .map(known -> known.sheet().symbols())
+        .map(
+            own -> tool.values().keySet().stream().filter(symbol -> !own.contains(symbol)).toList())
         .orElse(List.of());
   }
 
   /** The fields of the tool's class, then whatever else it has. */
   private static List<ToolField> fields(Tool tool) {
-    var found = ToolClasses.named(tool.toolClass()).map(each -> each.sheet());
+    var found = ToolClasses.named(tool.toolClass()).map(known -> known.sheet());
     Set<String> symbols = new LinkedHashSet<>();
     found.ifPresent(sheet -> symbols.addAll(sheet.symbols()));
     symbols.addAll(tool.values().keySet());
@@ -171,7 +172,7 @@ public final class ToolJudge {
 
   static void refuseHolds(List<Finding> findings) {
     List<Finding> holds =
-        findings.stream().filter(each -> each.severity() == Severity.HOLD).toList();
+        findings.stream().filter(finding -> finding.severity() == Severity.HOLD).toList();
     if (!holds.isEmpty()) {
       throw Refusal.conflict("cannot be saved: " + holds.getFirst().message(), holds);
     }

@@ -42,19 +42,19 @@ class ToolVersion {
               "origin",
               "created_at",
               "created_by"),
-          each ->
+          version ->
               new Object[] {
-                each.id,
-                each.toolId,
-                each.versionNo,
-                each.name,
-                each.classId,
-                each.hash,
-                each.vals,
-                each.sizes,
-                each.origin,
-                Timestamp.from(each.createdAt),
-                each.createdBy
+                version.id,
+                version.toolId,
+                version.versionNo,
+                version.name,
+                version.classId,
+                version.hash,
+                version.vals,
+                version.sizes,
+                version.origin,
+                Timestamp.from(version.createdAt),
+                version.createdBy
               });
 
   protected ToolVersion() {}

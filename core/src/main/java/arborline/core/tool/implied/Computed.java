@@ -49,7 +49,7 @@ public final class Computed implements Implication {
 
   @Override
   public Optional<Value> value(Tool tool) {
-    if (!from.stream().allMatch(each -> tool.size(each) != null)) {
+    if (!from.stream().allMatch(symbol -> tool.size(symbol) != null)) {
       return Optional.empty();
     }
     double size = formula.applyAsDouble(tool);

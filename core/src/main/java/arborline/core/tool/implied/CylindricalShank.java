@@ -36,7 +36,7 @@ public record CylindricalShank(String symbol, String from) implements Implicatio
   private static boolean cylindrical(String code) {
     return Connection.read(code)
         .connection()
-        .filter(each -> each.family().id().equals(CYLINDRICAL) && !each.socket())
+        .filter(shank -> shank.family().id().equals(CYLINDRICAL) && !shank.socket())
         .isPresent();
   }
 }

@@ -30,14 +30,14 @@ public record Designated(
   /** What an insert designation says. Source: ISO 1832. */
   public static Implication[] byInsert(String... symbols) {
     return Stream.of(symbols)
-        .map(each -> new Designated(each, "MIID", Designated::insert))
+        .map(symbol -> new Designated(symbol, "MIID", Designated::insert))
         .toArray(Implication[]::new);
   }
 
   /** What the designation of a holder or bar says. Source: ISO 5608 and ISO 6261. */
   public static Implication[] byShank(String... symbols) {
     return Stream.of(symbols)
-        .map(each -> new Designated(each, "SHANK", Designated::shank))
+        .map(symbol -> new Designated(symbol, "SHANK", Designated::shank))
         .toArray(Implication[]::new);
   }
 

@@ -21,8 +21,8 @@ public record Same(String symbol, String from, String... beside) implements Impl
 
   @Override
   public Optional<Value> value(Tool tool) {
-    for (String each : beside) {
-      if (!tool.has(each)) {
+    for (String other : beside) {
+      if (!tool.has(other)) {
         return Optional.empty();
       }
     }

@@ -32,7 +32,7 @@ public record Usual(String symbol, String text, Predicate<Tool> where) implement
         text,
         tool ->
             tool.word("SUBSTRATE")
-                .filter(each -> usual.contains(each.toUpperCase(Locale.ROOT)))
+                .filter(substrate -> usual.contains(substrate.toUpperCase(Locale.ROOT)))
                 .isPresent());
   }
 

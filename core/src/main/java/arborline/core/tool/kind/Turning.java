@@ -28,7 +28,7 @@ final class Turning {
     var designated =
         tool.word("MIID")
             .flatMap(text -> InsertReader.read(text).value())
-            .map(each -> each.shape());
+            .map(insert -> insert.shape());
     if (designated.isPresent()) {
       return designated.get();
     }
@@ -45,7 +45,7 @@ final class Turning {
   private static double circle(Tool tool, double otherwise) {
     return tool.word("MIID")
         .flatMap(text -> InsertReader.read(text).value())
-        .flatMap(each -> each.size().circle())
+        .flatMap(insert -> insert.size().circle())
         .map(Number::doubleValue)
         .orElse(tool.approx("IC", otherwise));
   }
@@ -65,7 +65,7 @@ final class Turning {
             / 2;
     OutlineBuilder outline = OutlineBuilder.of(tool, far - near);
     List<Point> placed =
-        plan.stream().map(each -> new Point(each.z() - near, each.r() - middle)).toList();
+        plan.stream().map(point -> new Point(point.z() - near, point.r() - middle)).toList();
     return outline
         .flat(Part.Kind.CUTTING, placed)
         .across("IC", (far - near) / 2, circle)

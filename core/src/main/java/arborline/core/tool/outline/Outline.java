@@ -20,7 +20,7 @@ public record Outline(double length, double diameter, List<Part> parts, List<Mar
   }
 
   private static List<Point> round(List<Point> profile) {
-    return profile.stream().map(each -> new Point(round(each.z()), round(each.r()))).toList();
+    return profile.stream().map(point -> new Point(round(point.z()), round(point.r()))).toList();
   }
 
   private static double round(double millimetres) {

@@ -34,7 +34,7 @@ public final class OutlineBuilder {
   /** The length that the tool states, else the one that its class needs. */
   private String lengthSymbol() {
     Set<String> needed =
-        ToolClasses.named(tool.toolClass()).map(each -> each.sheet().required()).orElse(Set.of());
+        ToolClasses.named(tool.toolClass()).map(known -> known.sheet().required()).orElse(Set.of());
     boolean functional = needed.contains("LF") || tool.has("LF") && !needed.contains("OAL");
     return functional && !tool.has("OAL") ? "LF" : "OAL";
   }
@@ -138,7 +138,7 @@ public final class OutlineBuilder {
             .orElse(0);
     List<Mark> stated =
         marks.stream()
-            .filter(each -> each.z2() > each.z1() || !each.kind().equals(Mark.Kind.ALONG))
+            .filter(mark -> mark.z2() > mark.z1() || !mark.kind().equals(Mark.Kind.ALONG))
             .toList();
     return new Outline(length, 2 * widest, List.copyOf(parts), stated);
   }

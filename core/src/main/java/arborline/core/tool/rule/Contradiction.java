@@ -76,17 +76,17 @@ abstract class Contradiction<T> implements Rule {
     TreeMap<String, String> lacking = new TreeMap<>();
     TreeMap<String, String> all = new TreeMap<>();
     Set<String> implied = Completed.of(tool).origins().keySet();
-    for (String each : compared) {
-      if (said.containsKey(each)) {
-        String entry = entry(each, said.get(each));
-        Value value = tool.values().get(each);
-        boolean differs = value != null && !same(tool, each, said.get(each));
-        boolean follows = value == null && implied.contains(each);
+    for (String symbol : compared) {
+      if (said.containsKey(symbol)) {
+        String entry = entry(symbol, said.get(symbol));
+        Value value = tool.values().get(symbol);
+        boolean differs = value != null && !same(tool, symbol, said.get(symbol));
+        boolean follows = value == null && implied.contains(symbol);
         if (value == null && !follows || differs && value.defaulted()) {
-          lacking.put(each, entry);
+          lacking.put(symbol, entry);
         } else if (differs) {
-          against.add(each);
-          all.put(each, entry);
+          against.add(symbol);
+          all.put(symbol, entry);
         }
       }
     }

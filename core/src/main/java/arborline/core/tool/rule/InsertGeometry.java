@@ -32,7 +32,7 @@ public final class InsertGeometry implements Rule {
     return tool.word("SC")
         .flatMap(letter ->
             Stream.of(InsertShape.values())
-                .filter(each -> each.name().equalsIgnoreCase(letter))
+                .filter(shape -> shape.name().equalsIgnoreCase(letter))
                 .findFirst());
   }
 

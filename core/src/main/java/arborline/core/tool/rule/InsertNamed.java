@@ -23,7 +23,7 @@ public final class InsertNamed implements Rule {
 
   @Override
   public Optional<Finding> check(Tool tool) {
-    boolean sized = Stream.of("IC", "S", "RE").allMatch(each -> tool.size(each) != null);
+    boolean sized = Stream.of("IC", "S", "RE").allMatch(symbol -> tool.size(symbol) != null);
     if (tool.has("MIID") || !sized) {
       return Optional.empty();
     }
@@ -54,7 +54,7 @@ public final class InsertNamed implements Rule {
     return tool.word("SC")
         .flatMap(letter ->
             Stream.of(InsertShape.values())
-                .filter(each -> each.name().equalsIgnoreCase(letter))
+                .filter(shape -> shape.name().equalsIgnoreCase(letter))
                 .findFirst());
   }
 }

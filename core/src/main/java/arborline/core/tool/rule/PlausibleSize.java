@@ -51,9 +51,9 @@ public final class PlausibleSize implements Rule {
 
   @Override
   public Optional<Finding> check(Tool tool) {
-    for (Map.Entry<String, Value> each : tool.values().entrySet()) {
-      if (each.getValue() instanceof Value.Measure) {
-        Optional<Finding> finding = size(each.getKey(), tool);
+    for (Map.Entry<String, Value> entry : tool.values().entrySet()) {
+      if (entry.getValue() instanceof Value.Measure) {
+        Optional<Finding> finding = size(entry.getKey(), tool);
         if (finding.isPresent()) {
           return finding;
         }

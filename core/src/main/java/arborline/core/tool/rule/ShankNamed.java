@@ -21,9 +21,9 @@ public final class ShankNamed implements Rule {
   @Override
   public Optional<Finding> check(Tool tool) {
     boolean sized =
-        Stream.of("KAPR", "LF", "IC").allMatch(each -> tool.size(each) != null)
-            && tool.word("MTP").filter(each -> each.length() == 1).isPresent()
-            && tool.word("HAND").filter(each -> each.length() == 1).isPresent();
+        Stream.of("KAPR", "LF", "IC").allMatch(symbol -> tool.size(symbol) != null)
+            && tool.word("MTP").filter(letter -> letter.length() == 1).isPresent()
+            && tool.word("HAND").filter(letter -> letter.length() == 1).isPresent();
     return tool.has("SHANK") || !sized
         ? Optional.empty()
         : shape(tool).flatMap(shape -> namer(tool, shape).text()).map(ShankNamed::offer);
@@ -48,7 +48,7 @@ public final class ShankNamed implements Rule {
     return tool.word("SC")
         .flatMap(letter ->
             Stream.of(InsertShape.values())
-                .filter(each -> each.name().equalsIgnoreCase(letter))
+                .filter(shape -> shape.name().equalsIgnoreCase(letter))
                 .findFirst());
   }
 

@@ -21,7 +21,7 @@ public final class ThreadMillEnters implements Rule {
     Optional<Double> minor =
         tool.word("TDZ")
             .flatMap(ThreadSize::parse)
-            .map(each -> each.diameter().doubleValue() - MINOR * each.pitch().doubleValue())
+            .map(thread -> thread.diameter().doubleValue() - MINOR * thread.pitch().doubleValue())
             .or(() -> smallest(tool));
     return minor
         .filter(hole -> cutter >= hole)

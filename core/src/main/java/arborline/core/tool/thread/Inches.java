@@ -52,7 +52,7 @@ final class Inches {
   /** A table from {@code size=value} pairs that are separated by commas. */
   static Map<String, String> table(String pairs) {
     return Stream.of(pairs.split(","))
-        .map(each -> each.split("="))
-        .collect(Collectors.toUnmodifiableMap(each -> each[0], each -> each[1]));
+        .map(pair -> pair.split("="))
+        .collect(Collectors.toUnmodifiableMap(sides -> sides[0], sides -> sides[1]));
   }
 }

@@ -35,8 +35,8 @@ public final class MetricThread implements ThreadSystem {
     String pitch = parts.group(3) == null ? coarse : parts.group(3);
     return Optional.ofNullable(pitch)
         .map(MetricThread::plain)
-        .filter(each -> each.signum() > 0 && each.compareTo(diameter) < 0)
-        .map(each -> new ThreadSize(diameter, each));
+        .filter(plain -> plain.signum() > 0 && plain.compareTo(diameter) < 0)
+        .map(plain -> new ThreadSize(diameter, plain));
   }
 
   private static BigDecimal plain(String text) {

@@ -27,7 +27,7 @@ public final class TrapezoidalThread implements ThreadSystem {
                     new BigDecimal(parts.group(1)),
                     new BigDecimal(parts.group(3) == null ? parts.group(2) : parts.group(3))))
             .filter(
-                each -> each.pitch().signum() > 0 && each.pitch().compareTo(each.diameter()) < 0)
+                size -> size.pitch().signum() > 0 && size.pitch().compareTo(size.diameter()) < 0)
         : Optional.empty();
   }
 }

@@ -27,6 +27,6 @@ public final class WhitworthThread implements ThreadSystem {
     String threads = THREADS.get(parts.group(1).replace('-', ' '));
     return threads == null || parts.group(2) != null && !parts.group(2).equals(threads)
         ? Optional.empty()
-        : Inches.millimetres(parts.group(1)).map(each -> Inches.size(each, threads));
+        : Inches.millimetres(parts.group(1)).map(diameter -> Inches.size(diameter, threads));
   }
 }

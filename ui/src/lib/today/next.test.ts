@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest';
+import type { Delivery, MachineView, Reconciliation } from '$lib/api/client';
+import { nextAtMachines, nextInDeliveries } from './next';
+
+const delivery = (parts: Partial<Delivery>) =>
+  ({
+    id: 3,
+    name: 'mills.csv',
+    state: 'ready',
+    pass: 0,
+    query: 0,
+    hold: 0,
+    taken: 0,
+    ...parts
+  }) as Delivery;
+
+const view = (plan: object[]) =>
+  ({ machine: { id: 'M1', name: 'M1 Heron' }, plan }) as unknown as MachineView;
+const table = (states: string[]) =>
+  ({ items: states.map((state) => ({ state })) }) as unknown as Reconciliation;
+
+describe('what to do next', () => {
+  it('says of a delivery what waits, the gravest first', () => {
+    const next = nextInDeliveries([delivery({ hold: 2, query: 1, pass: 46, taken: 6 })], true);
+    expect(next.map(({ number, text }) => `${number} ${text}`)).toEqual([
+      '2 lines of mills.csv cannot enter yet',
+      '1 line of mills.csv to look at',
+      '40 tools of mills.csv can be taken'
+    ]);
+    expect(next[0]).toMatchObject({ href: '/receiving/3', act: 'Correct them' });
+  });
+
+  it('is silent about what is done or still being read', () => {
+    expect(nextInDeliveries([delivery({ pass: 5, taken: 5 })], true)).toEqual([]);
+    expect(nextInDeliveries([delivery({ state: 'reading', hold: 3 })], true)).toEqual([]);
+  });
+
+  it('says that a file could not be read', () => {
+    expect(nextInDeliveries([delivery({ state: 'failed' })], false)[0].act).toBe('See why');
+  });
+
+  it('says what is apart, asked and not measured at a machine', () => {
+    const plan = [
+      { length: '100', questions: [] },
+      { length: '90', questions: ['is it 90?'] },
+      { questions: [] }
+    ];
+    const next = nextAtMachines(
+      [{ view: view(plan), table: table(['in step', 'differs', 'unknown tool']) }],
+      true
+    );
+    expect(next.map(({ number, text }) => `${number} ${text}`)).toEqual([
+      '2 places of M1 Heron out of step with its control',
+      '1 measure of M1 Heron to look at',
+      '1 planned tool of M1 Heron not measured yet'
+    ]);
+  });
+
+  it('asks for a comparison where there was none, and only then', () => {
+    expect(nextAtMachines([{ view: view([]), table: null }], true)).toHaveLength(1);
+    expect(nextAtMachines([{ view: view([]), table: undefined }], true)).toEqual([]);
+  });
+
+  it('offers those who may only look to look', () => {
+    const next = nextAtMachines([{ view: view([]), table: table(['differs']) }], false);
+    expect(next.map(({ act }) => act)).toEqual(['Look']);
+  });
+});

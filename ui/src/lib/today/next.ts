@@ -1,0 +1,102 @@
+import type { Delivery, MachineView, Reconciliation } from '$lib/api/client';
+import { count } from '$lib/shell/text';
+
+/** Something that waits for a person. */
+export interface Next {
+  kind: 'hold' | 'query' | 'pass' | 'differs' | 'note';
+  /** How many things it is about. */
+  number: number;
+  text: string;
+  /** What to do about it, on the button. */
+  act: string;
+  href: string;
+}
+
+/** A machine with its last comparison: null where there was none, undefined while it is asked. */
+export interface Watched {
+  view: MachineView;
+  table: Reconciliation | null | undefined;
+}
+
+/** What waits in deliveries, the gravest first. */
+export function nextInDeliveries(deliveries: Delivery[], may: boolean): Next[] {
+  return deliveries.flatMap((delivery) => {
+    const href = `/receiving/${delivery.id}`;
+    const { name } = delivery;
+    if (delivery.state === 'failed') {
+      return [{ kind: 'hold', number: 1, text: `${name} could not be read`, act: 'See why', href }];
+    }
+    if (delivery.state !== 'ready') return [];
+    const free = delivery.pass - delivery.taken;
+    const waits: Next[] = [
+      {
+        kind: 'hold',
+        number: delivery.hold,
+        text: `${plural(delivery.hold, 'line')} of ${name} cannot enter yet`,
+        act: may ? 'Correct them' : 'Look',
+        href
+      },
+      {
+        kind: 'query',
+        number: delivery.query,
+        text: `${plural(delivery.query, 'line')} of ${name} to look at`,
+        act: 'Look',
+        href
+      },
+      {
+        kind: 'pass',
+        number: free,
+        text: `${plural(free, 'tool')} of ${name} can be taken`,
+        act: may ? 'Take them' : 'Look',
+        href
+      }
+    ];
+    return waits.filter(({ number }) => number > 0);
+  }) as Next[];
+}
+
+/** What waits at machines. */
+export function nextAtMachines(machines: Watched[], may: boolean): Next[] {
+  return machines.flatMap(({ view, table }) => {
+    const { id, name } = view.machine;
+    const apart = (table?.items ?? []).filter((row) => row.state !== 'in step').length;
+    const unmeasured = view.plan.filter((place) => !place.length).length;
+    const asked = view.plan.filter((place) => place.questions.length > 0).length;
+    const waits: Next[] = [
+      {
+        kind: 'differs',
+        number: apart,
+        text: `${plural(apart, 'place')} of ${name} out of step with its control`,
+        act: may ? 'Settle them' : 'Look',
+        href: `/tables/${id}`
+      },
+      {
+        kind: 'note',
+        number: table === null ? 1 : 0,
+        text: `tool table of ${name} was never compared with its control`,
+        act: 'Compare',
+        href: `/tables/${id}`
+      },
+      {
+        kind: 'query',
+        number: asked,
+        text: `${plural(asked, 'measure')} of ${name} to look at`,
+        act: 'Look',
+        href: `/machines/${id}`
+      },
+      {
+        kind: 'note',
+        number: unmeasured,
+        text: `planned ${plural(unmeasured, 'tool')} of ${name} not measured yet`,
+        act: may ? 'Measure them' : 'Look',
+        href: `/machines/${id}`
+      }
+    ];
+    return waits.filter(({ number }) => number > 0);
+  });
+}
+
+/** The word alone: the number stands before it. */
+function plural(number: number, one: string): string {
+  return count(number, one).replace(/^[\d,]+ /, '');
+}
