@@ -1,5 +1,9 @@
 package arborline.core.cutting;
 
+import arborline.core.cutting.formula.CuttingSpeed;
+import arborline.core.cutting.formula.Formulas;
+import arborline.core.cutting.formula.SpindleSpeed;
+import arborline.core.cutting.formula.Torque;
 import arborline.core.finding.Finding;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,7 +61,7 @@ public record Cut(
         });
     List<Finding> findings = new ArrayList<>();
     double diameter = way.diameter(wish);
-    double wanted = Formulas.N.apply("vc", wish.speed(), "D", diameter);
+    double wanted = SpindleSpeed.FORMULA.apply("vc", wish.speed(), "D", diameter);
     double most = Math.min(limits.rpm(), way.rpm());
     double rotation = Math.min(wanted, most);
     if (rotation < wanted) {
@@ -69,7 +73,7 @@ public record Cut(
               limits.rpm() <= way.rpm() ? "the spindle" : "the tool",
               most));
     }
-    double speed = Formulas.VC.apply("n", rotation, "D", diameter);
+    double speed = CuttingSpeed.FORMULA.apply("n", rotation, "D", diameter);
     Scene scene = new Scene(way, material, wish, limits, speed, rotation, findings);
     Cut cut = scene.at(way.feed(wish));
     for (Bound bound : Bound.values()) {
@@ -122,7 +126,7 @@ public record Cut(
           load.chip(),
           load.removal(),
           load.power(),
-          Formulas.TORQUE.apply("P", load.power(), "n", rotation),
+          Torque.FORMULA.apply("P", load.power(), "n", rotation),
           load.force(),
           load.force() * limits.compliance(),
           load.figures(),

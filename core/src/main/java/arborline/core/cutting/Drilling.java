@@ -1,5 +1,10 @@
 package arborline.core.cutting;
 
+import arborline.core.cutting.formula.ChipDrilling;
+import arborline.core.cutting.formula.FeedRateOfRevolutions;
+import arborline.core.cutting.formula.PowerDrilling;
+import arborline.core.cutting.formula.RemovalDrilling;
+import arborline.core.cutting.formula.SpecificForce;
 import arborline.core.finding.Finding;
 import arborline.core.tool.Tool;
 import java.util.List;
@@ -92,14 +97,15 @@ record Drilling(
   public Load load(
       WorkMaterial material, double speed, double rotation, double feed, CutRequest wish) {
     double ring = 1 - hole * hole / (diameter * diameter);
-    double rate = Formulas.VF_REV.apply("n", rotation, "fn", feed);
-    double chip = Formulas.H_DRILL.apply("fn", feed, "SIG", pointAngle, "z", edges);
-    double kc = Formulas.KC.apply("kc11", material.force(), "mc", material.rise(), "h", chip);
+    double rate = FeedRateOfRevolutions.FORMULA.apply("n", rotation, "fn", feed);
+    double chip = ChipDrilling.FORMULA.apply("fn", feed, "SIG", pointAngle, "z", edges);
+    double kc =
+        SpecificForce.FORMULA.apply("kc11", material.force(), "mc", material.rise(), "h", chip);
     return new Load(
         rate,
         chip,
-        ring * Formulas.Q_DRILL.apply("D", diameter, "vf", rate),
-        ring * Formulas.P_DRILL.apply("fn", feed, "vc", speed, "D", diameter, "kc", kc),
+        ring * RemovalDrilling.FORMULA.apply("D", diameter, "vf", rate),
+        ring * PowerDrilling.FORMULA.apply("fn", feed, "vc", speed, "D", diameter, "kc", kc),
         0,
         List.of());
   }

@@ -1,5 +1,16 @@
 package arborline.core.cutting;
 
+import arborline.core.cutting.formula.BallDiameter;
+import arborline.core.cutting.formula.EdgeGeometry;
+import arborline.core.cutting.formula.FeedRateOfTeeth;
+import arborline.core.cutting.formula.Inputs;
+import arborline.core.cutting.formula.LargestChipAtSide;
+import arborline.core.cutting.formula.MeanChipAtSide;
+import arborline.core.cutting.formula.MeanChipOverMiddle;
+import arborline.core.cutting.formula.PowerMilling;
+import arborline.core.cutting.formula.RemovalMilling;
+import arborline.core.cutting.formula.RidgeHeight;
+import arborline.core.cutting.formula.SpecificForce;
 import arborline.core.finding.Finding;
 import arborline.core.tool.Tool;
 import java.util.ArrayList;
@@ -113,7 +124,7 @@ record Milling(
   public double diameter(CutRequest wish) {
     if (corner > 0 && wish.depth() < corner) {
       double flat = Math.max(0, diameter - 2 * corner);
-      return flat + Formulas.DEFF_BALL.apply("D", 2 * corner, "ap", wish.depth());
+      return flat + BallDiameter.FORMULA.apply("D", 2 * corner, "ap", wish.depth());
     }
     double slanting = tip + 2 * wish.depth() * Math.tan(Math.toRadians(Math.min(flank, 89)));
     return tip < diameter ? Math.min(diameter, slanting) : diameter;
@@ -122,20 +133,24 @@ record Milling(
   /** The flat front leaves no ridge; only what its corners leave between two rows, um. */
   private double ridge(double width) {
     double between = Math.min(width - Math.max(0, diameter - 2 * corner), 2 * corner);
-    return between > 0 ? MoreFormulas.SCALLOP.apply("R", corner, "ae", between) : 0;
+    return between > 0 ? RidgeHeight.FORMULA.apply("R", corner, "ae", between) : 0;
   }
 
   @Override
   public Load load(
       WorkMaterial material, double speed, double rotation, double feed, CutRequest wish) {
-    double rate = Formulas.VF_MILL.apply("n", rotation, "z", teeth, "fz", feed);
+    double rate = FeedRateOfTeeth.FORMULA.apply("n", rotation, "z", teeth, "fz", feed);
     Inputs engaged = Inputs.of("fz", feed, "ae", wish.width(), "D", diameter, "ka", edgeAngle);
-    double mean = (wish.centred() ? Formulas.HM_CENTRE : Formulas.HM_SIDE).apply(engaged);
+    double mean =
+        (wish.centred() ? MeanChipOverMiddle.FORMULA : MeanChipAtSide.FORMULA).apply(engaged);
     double chip =
-        wish.centred() ? feed * Formulas.sinKappa(engaged) : Formulas.HEX_SIDE.apply(engaged);
-    double kc = Formulas.KC.apply("kc11", material.force(), "mc", material.rise(), "h", mean);
+        wish.centred()
+            ? feed * EdgeGeometry.sinKappa(engaged)
+            : LargestChipAtSide.FORMULA.apply(engaged);
+    double kc =
+        SpecificForce.FORMULA.apply("kc11", material.force(), "mc", material.rise(), "h", mean);
     double power =
-        Formulas.P_MILL.apply("ap", wish.depth(), "ae", wish.width(), "vf", rate, "kc", kc);
+        PowerMilling.FORMULA.apply("ap", wish.depth(), "ae", wish.width(), "vf", rate, "kc", kc);
     List<Figure> figures = new ArrayList<>();
     double reached = diameter(wish);
     if (reached < diameter - 1e-6) {
@@ -150,7 +165,7 @@ record Milling(
     return new Load(
         rate,
         chip,
-        Formulas.Q_MILL.apply("ap", wish.depth(), "ae", wish.width(), "vf", rate),
+        RemovalMilling.FORMULA.apply("ap", wish.depth(), "ae", wish.width(), "vf", rate),
         power,
         MEAN_FORCE * power / speed,
         figures);

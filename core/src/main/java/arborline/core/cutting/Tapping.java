@@ -1,5 +1,9 @@
 package arborline.core.cutting;
 
+import arborline.core.cutting.formula.FormingTapHole;
+import arborline.core.cutting.formula.Formula;
+import arborline.core.cutting.formula.TapFeedRate;
+import arborline.core.cutting.formula.TapHole;
 import arborline.core.finding.Finding;
 import arborline.core.tool.Tool;
 import java.util.List;
@@ -79,11 +83,11 @@ record Tapping(double diameter, double pitch, double hole, boolean forming, doub
       WorkMaterial material, double speed, double rotation, double feed, CutRequest wish) {
     double cutting = pitch * pitch * diameter * material.force() / 8000;
     double torque = forming ? FORMING_TORQUE * cutting : cutting;
-    Formula before = forming ? MoreFormulas.FORM_DRILL : MoreFormulas.TAP_DRILL;
+    Formula before = forming ? FormingTapHole.FORMULA : TapHole.FORMULA;
     double drill = hole > 0 ? hole : before.apply("d", diameter, "P", pitch);
     String usual = forming ? "Drill before, D - 0.5 P" : "Drill before, D - P";
     return new Load(
-        MoreFormulas.TAP_FEED.apply("n", rotation, "P", pitch),
+        TapFeedRate.FORMULA.apply("n", rotation, "P", pitch),
         pitch,
         0,
         torque * Math.PI * rotation / 30_000,

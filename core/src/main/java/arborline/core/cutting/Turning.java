@@ -1,5 +1,11 @@
 package arborline.core.cutting;
 
+import arborline.core.cutting.formula.ChipTurning;
+import arborline.core.cutting.formula.FeedRateOfRevolutions;
+import arborline.core.cutting.formula.PowerTurning;
+import arborline.core.cutting.formula.RemovalTurning;
+import arborline.core.cutting.formula.Roughness;
+import arborline.core.cutting.formula.SpecificForce;
 import arborline.core.finding.Finding;
 import arborline.core.tool.Tool;
 import java.util.ArrayList;
@@ -95,19 +101,20 @@ record Turning(
   @Override
   public Load load(
       WorkMaterial material, double speed, double rotation, double feed, CutRequest wish) {
-    double chip = MoreFormulas.H_TURN.apply("fn", feed, "ka", edgeAngle);
-    double kc = Formulas.KC.apply("kc11", material.force(), "mc", material.rise(), "h", chip);
+    double chip = ChipTurning.FORMULA.apply("fn", feed, "ka", edgeAngle);
+    double kc =
+        SpecificForce.FORMULA.apply("kc11", material.force(), "mc", material.rise(), "h", chip);
     List<Figure> figures = new ArrayList<>();
     figures.add(new Figure("Cutting force", kc * wish.depth() * feed, "N"));
     if (corner > 0 && width == 0) {
       figures.add(
-          new Figure("Roughness Rt", MoreFormulas.RT.apply("fn", feed, "RE", corner), "um"));
+          new Figure("Roughness Rt", Roughness.FORMULA.apply("fn", feed, "RE", corner), "um"));
     }
     return new Load(
-        Formulas.VF_REV.apply("n", rotation, "fn", feed),
+        FeedRateOfRevolutions.FORMULA.apply("n", rotation, "fn", feed),
         chip,
-        MoreFormulas.Q_TURN.apply("vc", speed, "ap", wish.depth(), "fn", feed),
-        Formulas.P_TURN.apply("vc", speed, "ap", wish.depth(), "fn", feed, "kc", kc),
+        RemovalTurning.FORMULA.apply("vc", speed, "ap", wish.depth(), "fn", feed),
+        PowerTurning.FORMULA.apply("vc", speed, "ap", wish.depth(), "fn", feed, "kc", kc),
         kc * wish.depth() * feed,
         figures);
   }

@@ -1,7 +1,7 @@
 package arborline.core.stack;
 
-import arborline.core.cutting.Deflection;
-import arborline.core.cutting.Segment;
+import arborline.core.cutting.formula.Deflection;
+import arborline.core.cutting.formula.Segment;
 import arborline.core.tool.outline.Point;
 import java.util.ArrayList;
 import java.util.List;

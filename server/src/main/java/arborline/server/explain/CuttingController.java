@@ -1,9 +1,9 @@
 package arborline.server.explain;
 
-import arborline.core.cutting.Formula;
-import arborline.core.cutting.Formulas;
-import arborline.core.cutting.Inputs;
-import arborline.core.cutting.Segment;
+import arborline.core.cutting.formula.Formula;
+import arborline.core.cutting.formula.Formulas;
+import arborline.core.cutting.formula.Inputs;
+import arborline.core.cutting.formula.Segment;
 import arborline.core.finding.Finding;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

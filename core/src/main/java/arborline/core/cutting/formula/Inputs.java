@@ -1,4 +1,4 @@
-package arborline.core.cutting;
+package arborline.core.cutting.formula;
 
 import java.util.LinkedHashMap;
 import java.util.List;

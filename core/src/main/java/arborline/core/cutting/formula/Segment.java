@@ -1,4 +1,4 @@
-package arborline.core.cutting;
+package arborline.core.cutting.formula;
 
 /**
  * A round stretch of a bar in bending; conical where the diameters differ.

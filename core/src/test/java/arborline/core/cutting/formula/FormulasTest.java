@@ -1,4 +1,4 @@
-package arborline.core.cutting;
+package arborline.core.cutting.formula;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
@@ -57,7 +57,7 @@ class FormulasTest {
 
   @Test
   void aMissingInputIsNamed() {
-    assertEquals("D is missing", Formulas.N.obstacle(Inputs.of("vc", 100)).orElseThrow());
+    assertEquals("D is missing", SpindleSpeed.FORMULA.obstacle(Inputs.of("vc", 100)).orElseThrow());
   }
 
   @Test
@@ -83,7 +83,7 @@ class FormulasTest {
 
   @Test
   void feedAndChipThicknessBelongTogether() {
-    double feed = Formulas.FZ_COMP.apply("h", 0.04, "ae", 1.5, "D", 12);
-    assertEquals(0.04, Formulas.HEX_SIDE.apply("fz", feed, "ae", 1.5, "D", 12), 1e-12);
+    double feed = FeedForChip.FORMULA.apply("h", 0.04, "ae", 1.5, "D", 12);
+    assertEquals(0.04, LargestChipAtSide.FORMULA.apply("fz", feed, "ae", 1.5, "D", 12), 1e-12);
   }
 }

@@ -1,4 +1,4 @@
-package arborline.core.cutting;
+package arborline.core.cutting.formula;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,0 +1,2 @@
+/** The formulas of machining textbooks, one file each. */
+package arborline.core.cutting.formula;
