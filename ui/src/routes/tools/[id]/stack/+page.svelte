@@ -3,7 +3,7 @@
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
   import { sheetQuery } from '$lib/tool/queries';
-  import { seatsQuery, stacksQuery } from '$lib/stack/queries';
+  import { componentsQuery, seatsQuery, stacksQuery } from '$lib/stack/queries';
   import { deleteStack, saveStack } from '$lib/stack/actions';
   import { machinesQuery } from '$lib/machine/queries';
   import Mark from '$lib/marks/Mark.svelte';
@@ -29,6 +29,12 @@
   const may = $derived(who.may('EDIT'));
   const sockets = createQuery(seatsQuery);
   const machines = createQuery(machinesQuery);
+  const components = createQuery(componentsQuery);
+  /** What the next part goes into, in the words of the trade. */
+  const socket = $derived(
+    components.data?.items.find((known) => known.component.workSide === builder.socket)
+      ?.workSideName ?? builder.socket
+  );
   /** Any spindle, then each socket with the machines that have it. */
   const seats = $derived([
     { value: '', label: 'any spindle' },
@@ -298,7 +304,7 @@
                 </button>
               </li>
             {:else}
-              <li class="py-1 text-soft">Nothing that mates with {builder.socket}.</li>
+              <li class="py-1 text-soft">Nothing that mates with {socket}.</li>
             {/each}
             {#if others}
               {#each refused as offer (offer.id)}

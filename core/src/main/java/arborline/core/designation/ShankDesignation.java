@@ -23,13 +23,18 @@ public record ShankDesignation(
     char hand,
     Optional<Section> section,
     Optional<Bar> bar,
-    Optional<Integer> length,
+    Optional<BigDecimal> length,
     String sizeCode,
     Optional<BigDecimal> circle,
     Optional<Integer> corner) {
 
   /** Shank height H and width B, mm. */
-  public record Section(int height, int width) {}
+  public record Section(BigDecimal height, BigDecimal width) {
+
+    static Section of(int height, int width) {
+      return new Section(BigDecimal.valueOf(height), BigDecimal.valueOf(width));
+    }
+  }
 
   /**
    * A round shank.

@@ -66,7 +66,13 @@ public record ShankNamer(
         .orElseGet(() ->
             section
                 .map(shank ->
-                    "%s %02d%02d %c%s".formatted(head, shank.height(), shank.width(), reach, size))
+                    "%s %02d%02d %c%s"
+                        .formatted(
+                            head,
+                            shank.height().intValueExact(),
+                            shank.width().intValueExact(),
+                            reach,
+                            size))
                 .orElse(""));
   }
 }

@@ -1,13 +1,21 @@
 package arborline.core.designation;
 
+import java.math.BigDecimal;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /** What a shank designation says in ISO 13399 properties. */
 public final class ShankProperties {
 
-  private static final Map<Integer, Integer> WIDTH_TO_EDGE =
-      Map.of(8, 10, 10, 12, 12, 16, 16, 20, 20, 25, 25, 32, 32, 40, 40, 50, 50, 60);
+  /** WF by the width of a metric shank, mm; for inches the standard leaves it to the maker. */
+  private static final Map<BigDecimal, Integer> WIDTH_TO_EDGE =
+      Map.of(8, 10, 10, 12, 12, 16, 16, 20, 20, 25, 25, 32, 32, 40, 40, 50, 50, 60)
+          .entrySet()
+          .stream()
+          .collect(
+              Collectors.toUnmodifiableMap(
+                  pair -> BigDecimal.valueOf(pair.getKey()), Map.Entry::getValue));
 
   private ShankProperties() {}
 
@@ -25,11 +33,12 @@ public final class ShankProperties {
     shank
         .section()
         .ifPresent(section -> {
-          properties.put("H", Integer.toString(section.height()));
-          properties.put("B", Integer.toString(section.width()));
-          properties.put("HF", Integer.toString(section.height()));
-          if (shank.style().offset()) {
-            properties.put("WF", WIDTH_TO_EDGE.get(section.width()).toString());
+          properties.put("H", section.height().toPlainString());
+          properties.put("B", section.width().toPlainString());
+          properties.put("HF", section.height().toPlainString());
+          Integer edge = WIDTH_TO_EDGE.get(section.width());
+          if (shank.style().offset() && edge != null) {
+            properties.put("WF", edge.toString());
           }
         });
     shank
@@ -38,7 +47,7 @@ public final class ShankProperties {
           properties.put("BARTYPE", String.valueOf(bar.type()));
           properties.put("DMM", Integer.toString(bar.diameter()));
         });
-    shank.length().ifPresent(length -> properties.put("LF", length.toString()));
+    shank.length().ifPresent(length -> properties.put("LF", length.toPlainString()));
     properties.put("SSC", shank.sizeCode());
     shank
         .circle()

@@ -6,7 +6,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
-/** Reads designations of external holders (ISO 5608) and boring bars (ISO 6261). */
+/**
+ * Reads designations of external holders (ISO 5608, in inches ANSI B212.5) and boring bars (ISO
+ * 6261).
+ */
 public final class ShankReader {
 
   /** What makers put behind: {@code -M}, or the thickness {@code 04} of the insert. */
@@ -41,26 +44,53 @@ public final class ShankReader {
   }
 
   private ShankDesignation external() {
+    if (text.matches("[A-Z]{5}\\d{3}[A-Z]")) {
+      return inches();
+    }
     if (!text.matches("[A-Z]{5}\\d{4}[A-Z-]\\d{2}[A-Z]?")) {
       throw new WrongDesignation(
           "shank-pattern",
           "does not match 5 letters + h(2) + b(2) + length letter + insert size(2) [+Q/F/B]");
     }
-    ShankDesignation.Section section = new ShankDesignation.Section(number(5), number(7));
-    inSeries(section.height(), SHANKS, "shank height", "position 6");
-    inSeries(section.width(), SHANKS, "shank width", "position 7");
-    if (section.width() > section.height()) {
+    int height = number(5);
+    int width = number(7);
+    inSeries(height, SHANKS, "shank height", "position 6");
+    inSeries(width, SHANKS, "shank width", "position 7");
+    if (width > height) {
       throw new WrongDesignation(
-          "shank-section",
-          "position 7: shank width %d exceeds height %d"
-              .formatted(section.width(), section.height()));
+          "shank-section", "position 7: shank width %d exceeds height %d".formatted(width, height));
     }
+    ShankDesignation.Section section = ShankDesignation.Section.of(height, width);
     if (text.length() == 13 && TOLERANCES.indexOf(text.charAt(12)) < 0) {
       throw new WrongDesignation(
           "shank-tolerance",
           "position 10: tolerance letter %s is not Q, F or B".formatted(text.charAt(12)));
     }
-    return head(0, 10, Optional.of(section), Optional.empty(), length(9, text.substring(5, 9)));
+    return head(
+        0,
+        text.substring(10, 12),
+        Optional.of(section),
+        Optional.empty(),
+        length(9, text.substring(5, 9)));
+  }
+
+  /** {@code MCLNR 164D}: section in sixteenths, circle of the insert in eighths of an inch. */
+  private ShankDesignation inches() {
+    String size = text.substring(7, 8);
+    String code =
+        InsertShape.of(text.charAt(1))
+            .flatMap(shape -> InsertSize.inch(shape, size))
+            .map(InsertSize::metric)
+            .orElseThrow(() ->
+                new WrongDesignation(
+                    "shank-insert-size",
+                    "position 7: insert size %s does not exist in inches".formatted(size)));
+    return head(
+        0,
+        code,
+        Optional.of(InchShank.section(text.substring(5, 7))),
+        Optional.empty(),
+        Optional.of(InchShank.length(text.charAt(8))));
   }
 
   private ShankDesignation bar() {
@@ -78,7 +108,13 @@ public final class ShankReader {
     inSeries(number(1), BAR_DIAMETERS, "bar diameter", "position 2");
     int from = text.length() - 7;
     ShankDesignation.Bar bar = new ShankDesignation.Bar(text.charAt(0), number(1));
-    ShankDesignation read = head(from, from + 5, Optional.empty(), Optional.of(bar), length(3, ""));
+    ShankDesignation read =
+        head(
+            from,
+            text.substring(from + 5, from + 7),
+            Optional.empty(),
+            Optional.of(bar),
+            length(3, ""));
     if (read.hand() == 'N') {
       throw new WrongDesignation(
           "shank-hand", "position 8: boring bar cannot be neutral: hand must be R or L");
@@ -94,10 +130,10 @@ public final class ShankReader {
 
   private ShankDesignation head(
       int from,
-      int sizeFrom,
+      String sizeCode,
       Optional<ShankDesignation.Section> section,
       Optional<ShankDesignation.Bar> bar,
-      Optional<Integer> length) {
+      Optional<BigDecimal> length) {
     int position = bar.isPresent() ? 4 : 1;
     char clamping = text.charAt(from);
     if (CLAMPINGS.indexOf(clamping) < 0) {
@@ -124,7 +160,6 @@ public final class ShankReader {
           "shank-hand",
           "position %d: hand letter %s is not R, L or N".formatted(position + 4, hand));
     }
-    String sizeCode = text.substring(sizeFrom, sizeFrom + 2);
     ShankDesignation read =
         new ShankDesignation(
             clamping,
@@ -143,11 +178,12 @@ public final class ShankReader {
     return read;
   }
 
-  private Optional<Integer> length(int at, String section) {
+  private Optional<BigDecimal> length(int at, String section) {
     char letter = text.charAt(at);
     if (letter == '-') {
       return Optional.of(
           HolderLength.ofSection(section)
+              .map(BigDecimal::valueOf)
               .orElseThrow(() ->
                   new WrongDesignation(
                       "shank-length",
@@ -157,7 +193,7 @@ public final class ShankReader {
     if (!HolderLength.known(letter)) {
       throw undefined("length", letter, at == 3 ? 3 : 8, HolderLength.ALL);
     }
-    return HolderLength.of(letter);
+    return HolderLength.of(letter).map(BigDecimal::valueOf);
   }
 
   /** Round and unsymmetric inserts do not give away their circle by the size code. */

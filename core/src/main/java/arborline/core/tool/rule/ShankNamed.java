@@ -38,7 +38,8 @@ public final class ShankNamed implements Rule {
         tool.size("KAPR"),
         whole(tool, "AN").orElse(0),
         Character.toUpperCase(tool.word("HAND").orElseThrow().charAt(0)),
-        height.flatMap(high -> width.map(wide -> new Section(high, wide))),
+        height.flatMap(high ->
+            width.map(wide -> new Section(BigDecimal.valueOf(high), BigDecimal.valueOf(wide)))),
         height.isPresent() ? Optional.empty() : whole(tool, "DMM"),
         whole(tool, "LF").orElse(0),
         tool.size("IC"));
