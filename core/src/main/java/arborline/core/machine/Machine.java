@@ -24,38 +24,38 @@ public record Machine(
   /** Place that holds the tool in use. */
   public static final String SPINDLE = "SPINDLE";
 
-  /** All pockets in magazine order: {@code 1} to {@code n}. */
+  /** All places in magazine order: {@code 1} to {@code n}. */
   public List<String> places() {
     List<String> places = new ArrayList<>(magazine.pockets());
-    for (int pocket = 1; pocket <= magazine.pockets(); pocket++) {
-      places.add(Integer.toString(pocket));
+    for (int number = 1; number <= magazine.pockets(); number++) {
+      places.add(Integer.toString(number));
     }
     return places;
   }
 
   public boolean hasPlace(String place) {
-    return pocket(place).isPresent();
+    return number(place).isPresent();
   }
 
-  /** The pocket number that a place names, where it is one of this machine. */
-  public Optional<Integer> pocket(String place) {
+  /** The number that a place has, where it is one of this machine. */
+  public Optional<Integer> number(String place) {
     if (!place.matches("[1-9]\\d{0,3}")) {
       return Optional.empty();
     }
-    int pocket = Integer.parseInt(place);
-    return pocket <= magazine.pockets() ? Optional.of(pocket) : Optional.empty();
+    int number = Integer.parseInt(place);
+    return number <= magazine.pockets() ? Optional.of(number) : Optional.empty();
   }
 
-  /** The two pockets beside one; a closed chain joins its ends. */
+  /** The two places beside one; a closed chain joins its ends. */
   public List<String> neighbours(String place) {
-    int pocket = pocket(place).orElseThrow();
+    int number = number(place).orElseThrow();
     int last = magazine.pockets();
     List<String> beside = new ArrayList<>(2);
-    if (pocket > 1 || magazine.closed()) {
-      beside.add(Integer.toString(pocket > 1 ? pocket - 1 : last));
+    if (number > 1 || magazine.closed()) {
+      beside.add(Integer.toString(number > 1 ? number - 1 : last));
     }
-    if (pocket < last || magazine.closed()) {
-      beside.add(Integer.toString(pocket < last ? pocket + 1 : 1));
+    if (number < last || magazine.closed()) {
+      beside.add(Integer.toString(number < last ? number + 1 : 1));
     }
     return beside;
   }

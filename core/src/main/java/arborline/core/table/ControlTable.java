@@ -10,33 +10,33 @@ import java.util.function.UnaryOperator;
 /**
  * A control's tool table as read.
  *
- * @param pockets by pocket; empty pockets may be left out
+ * @param places by number; empty ones may be left out
  * @param spindle the tool in the spindle, where the control reports it
  */
-public record ControlTable(Map<String, TableEntry> pockets, Optional<TableEntry> spindle) {
+public record ControlTable(Map<String, TableEntry> places, Optional<TableEntry> spindle) {
 
   public ControlTable {
-    pockets = Map.copyOf(pockets);
+    places = Map.copyOf(places);
   }
 
   /** A copy with every row changed. */
   public ControlTable with(UnaryOperator<TableEntry> change) {
     TreeMap<String, TableEntry> changed = new TreeMap<>();
-    pockets.forEach((place, entry) -> changed.put(place, change.apply(entry)));
+    places.forEach((place, entry) -> changed.put(place, change.apply(entry)));
     return new ControlTable(changed, spindle.map(change));
   }
 
   public TableEntry at(String place) {
-    return pockets.getOrDefault(place, TableEntry.EMPTY);
+    return places.getOrDefault(place, TableEntry.EMPTY);
   }
 
   /** What became different between two readings, in sentences; empty where nothing did. */
   public List<String> changesSince(ControlTable before) {
     List<String> changes = new ArrayList<>();
-    TreeMap<String, TableEntry> places = new TreeMap<>(PlaceOrder.BY_NUMBER);
-    places.putAll(before.pockets);
-    places.putAll(pockets);
-    for (String place : places.keySet()) {
+    TreeMap<String, TableEntry> either = new TreeMap<>(PlaceOrder.BY_NUMBER);
+    either.putAll(before.places);
+    either.putAll(places);
+    for (String place : either.keySet()) {
       changes(place, before.at(place), at(place), changes);
     }
     if (!spindle.equals(before.spindle)) {

@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param decimals decimals of a size; a field that is not named has three
  * @param identityShown true where it shows tools, false where number, pocket and offset are one
  * @param wear true where it keeps wear apart from geometry
- * @param randomPockets true where it decides which pocket a tool returns to
+ * @param randomPlaces true where it decides which pocket a tool returns to
  * @param most largest size it can take, by field, mm; what is not named has no limit
  */
 public record ControlTerms(
@@ -26,7 +26,7 @@ public record ControlTerms(
     Map<TableField, Integer> decimals,
     boolean identityShown,
     boolean wear,
-    boolean randomPockets,
+    boolean randomPlaces,
     Map<TableField, BigDecimal> most) {
 
   private static final int USUAL_DECIMALS = 3;

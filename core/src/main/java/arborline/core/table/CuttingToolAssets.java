@@ -24,7 +24,7 @@ public final class CuttingToolAssets {
 
   private static final XMLInputFactory XML = factory();
 
-  private final Map<String, TableEntry> pockets = new HashMap<>();
+  private final Map<String, TableEntry> places = new HashMap<>();
   private final ControlTerms terms;
   private Optional<TableEntry> spindle = Optional.empty();
 
@@ -56,7 +56,7 @@ public final class CuttingToolAssets {
     } catch (XMLStreamException | NumberFormatException broken) {
       throw new IOException("the control's answer cannot be read: " + broken.getMessage(), broken);
     }
-    return new ControlTable(assets.pockets, assets.spindle);
+    return new ControlTable(assets.places, assets.spindle);
   }
 
   private void tool(XMLStreamReader reader) throws XMLStreamException {
@@ -91,7 +91,7 @@ public final class CuttingToolAssets {
     if (locationType.equals("SPINDLE")) {
       spindle = Optional.of(new TableEntry(fields));
     } else if (!location.isEmpty()) {
-      if (pockets.put(location, new TableEntry(fields)) != null) {
+      if (places.put(location, new TableEntry(fields)) != null) {
         throw new XMLStreamException("it names two tools for pocket " + location);
       }
     }

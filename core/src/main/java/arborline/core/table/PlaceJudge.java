@@ -140,7 +140,7 @@ final class PlaceJudge {
   }
 
   private Verdict moved(TableEntry tool, String before) {
-    return terms.randomPockets()
+    return terms.randomPlaces()
         ? Verdict.of(
             Why.MOVED_BY_CONTROL,
             "the control chooses pockets itself and moved %s from %s to here",
@@ -202,7 +202,7 @@ final class PlaceJudge {
           name(agreed),
           name(control));
     }
-    if (terms.randomPockets()) {
+    if (terms.randomPlaces()) {
       return plan.identity().equals(agreed.identity())
           ? Optional.of(moved(control, before.get()))
           : bothChanged();
@@ -251,7 +251,7 @@ final class PlaceJudge {
           "the control no longer has %s: is it in the pocket?",
           name(agreed));
     }
-    return terms.randomPockets()
+    return terms.randomPlaces()
         ? Verdict.of(
             Why.MOVED_BY_CONTROL,
             "the control chooses pockets itself and put %s into %s",

@@ -32,7 +32,7 @@ public final class Proof {
       }
     }
     after
-        .pockets()
+        .places()
         .forEach((place, entry) -> {
           if (!place.equals(row.place())
               && !target.key().isEmpty()

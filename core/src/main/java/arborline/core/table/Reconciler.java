@@ -33,7 +33,7 @@ public final class Reconciler {
     Reconciler reconciler = new Reconciler(tables, terms);
     Set<String> places = new HashSet<>(tables.plan().keySet());
     places.addAll(tables.agreed().orElse(Map.of()).keySet());
-    places.addAll(tables.control().pockets().keySet());
+    places.addAll(tables.control().places().keySet());
     return places.stream().sorted(PlaceOrder.BY_NUMBER).map(reconciler::place).toList();
   }
 

@@ -26,9 +26,9 @@ final class TableIndex {
     this.tables = tables;
     this.planned = places(tables.plan());
     this.agreed = places(tables.agreed().orElse(Map.of()));
-    tables.control().pockets().forEach(this::show);
+    tables.control().places().forEach(this::show);
     tables.control().spindle().ifPresent(entry -> show(SPINDLE, entry));
-    this.sharedAtControl = shared(tables.control().pockets().values());
+    this.sharedAtControl = shared(tables.control().places().values());
     this.sharedInPlan = shared(tables.plan().values());
   }
 

@@ -74,7 +74,7 @@ class CuttingToolAssetsTest {
   @Test
   void theToolInTheSpindleIsInNoPocket() throws IOException {
     ControlTable table = read(TOOL.replace("type=\"POT\"", "type=\"SPINDLE\""));
-    assertTrue(table.pockets().isEmpty());
+    assertTrue(table.places().isEmpty());
     assertEquals("EM10", table.spindle().orElseThrow().get(TableField.TOOL));
   }
 
@@ -114,7 +114,7 @@ class CuttingToolAssetsTest {
     byte[] cut = Arrays.copyOf(bytes, bytes.length - random.nextInt(60));
     try {
       assertTrue(
-          CuttingToolAssets.read(new ByteArrayInputStream(cut), Tables.RANDOM).pockets().size()
+          CuttingToolAssets.read(new ByteArrayInputStream(cut), Tables.RANDOM).places().size()
               <= 1);
     } catch (IOException refused) {
       assertTrue(refused.getMessage().startsWith("the control's answer"));

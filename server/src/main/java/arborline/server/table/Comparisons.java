@@ -77,7 +77,7 @@ class Comparisons {
   }
 
   private static List<String> codes(ControlTable control) {
-    return Stream.concat(control.pockets().values().stream(), control.spindle().stream())
+    return Stream.concat(control.places().values().stream(), control.spindle().stream())
         .map(TableEntry::key)
         .filter(key -> !key.isEmpty())
         .toList();

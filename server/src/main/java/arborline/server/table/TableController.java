@@ -116,7 +116,7 @@ class TableController {
   TableView table(@PathVariable String id) {
     TableStore.Reading reading = reconciliations.read(id);
     TreeMap<String, TableEntry> places = new TreeMap<>(PlaceOrder.BY_NUMBER);
-    places.putAll(reading.table().pockets());
+    places.putAll(reading.table().places());
     reading.table().spindle().ifPresent(entry -> places.put("SPINDLE", entry));
     List<PlaceRow> items =
         places.entrySet().stream()

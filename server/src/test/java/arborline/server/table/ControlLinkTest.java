@@ -62,7 +62,7 @@ class ControlLinkTest {
   @Test
   void anEmptyTableIsATable() throws IOException {
     body = "<MTConnectAssets><Assets/></MTConnectAssets>";
-    assertEquals(0, link.read(machine()).pockets().size());
+    assertEquals(0, link.read(machine()).places().size());
   }
 
   @Test

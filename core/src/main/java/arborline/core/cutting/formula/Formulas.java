@@ -14,7 +14,7 @@ public final class Formulas {
   private static final List<Formula> ALL =
       ServiceLoader.load(CuttingQuantity.class, Formulas.class.getClassLoader()).stream()
           .map(provider -> provider.get().formula())
-          .sorted(Comparator.comparing(Formula::id))
+          .sorted(Comparator.comparing(Formula::id, String.CASE_INSENSITIVE_ORDER))
           .toList();
 
   private Formulas() {}
