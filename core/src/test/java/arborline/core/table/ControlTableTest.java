@@ -1,0 +1,37 @@
+package arborline.core.table;
+
+import static arborline.core.table.Tables.entry;
+import static arborline.core.table.Tables.rows;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class ControlTableTest {
+
+  private static ControlTable table(String rows, String spindle) {
+    return new ControlTable(
+        rows(rows), spindle.isEmpty() ? Optional.empty() : Optional.of(entry(spindle)));
+  }
+
+  @Test
+  void whatChangedBetweenTwoReadingsIsSaidInTheOrderOfPlaces() {
+    ControlTable before = table("10:TOOL=A LENGTH=120;2:TOOL=B;7:TOOL=C", "");
+    ControlTable now = table("10:TOOL=A LENGTH=121;2:TOOL=B;11:TOOL=D", "TOOL=B");
+    assertEquals(
+        List.of(
+            "pocket 7: tool was C, now not set",
+            "pocket 10: length was 120, now 121",
+            "pocket 11: tool was not set, now D",
+            "the spindle held nothing, now B"),
+        now.changesSince(before));
+  }
+
+  @Test
+  void nothingChangedIsNothingSaid() {
+    ControlTable table = table("2:TOOL=B LENGTH=90", "TOOL=B");
+    assertEquals(List.of(), table.changesSince(table));
+    assertEquals(TableEntry.EMPTY, table.at("3"));
+  }
+}
