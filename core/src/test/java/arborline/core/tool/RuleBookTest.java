@@ -103,6 +103,7 @@ class RuleBookTest {
     "CLASS=end-mill-flat DC=10 APMX=22 DMM=10 OAL=72 NOF=4 LN=15, neck-too-short, QUERY",
     "CLASS=face-mill DC=63 DCX=75 KAPR=45 APMX=6 DCONMS=50 BD=48 CICT=5 LF=45, bore-too-large, HOLD",
     "CLASS=saw-blade DC=25 CW=2.2 WB=1.8 DCONMS=30 NOF=48 RPMX=9000, bore-too-large, HOLD",
+    "CLASS=turning-grooving CW=3 CDX=10 RE=0.2 H=20 B=25 LF=125 HAND=R, shank-lies, HOLD",
     "CLASS=drill-twist DC=10 SIG=140 LCF=50 DMM=10 OAL=89 NOF=2 LF=95, reach-beyond-tool, HOLD",
     "CLASS=drill-step DC=8 SIG=118 DC1=12 SDL1=70 STA1=90 LCF=60 DMM=12 OAL=100 NOF=2, step-beyond-flutes, HOLD",
     "CLASS=tap-cutting DC=9 TD=8 TP=1.25 TDZ=M8 THCHT=C DMM=8 OAL=90, tap-diameter, HOLD",

@@ -10,6 +10,7 @@ import arborline.core.tool.rule.InsertFitsSeat;
 import arborline.core.tool.rule.InsertNamed;
 import arborline.core.tool.rule.ShankAgrees;
 import arborline.core.tool.rule.ShankNamed;
+import arborline.core.tool.rule.ShankUpright;
 import arborline.core.tool.rule.TrailingEdgeClear;
 import com.google.auto.service.AutoService;
 
@@ -33,6 +34,7 @@ public final class ExternalTurningTool extends DrawnClass {
             .defaults("RE", "0.8")
             .defaults("HAND", "R")
             .rules(
+                new ShankUpright(),
                 new EdgeAngleRange(),
                 new InsertAgrees(),
                 new InsertNamed(),

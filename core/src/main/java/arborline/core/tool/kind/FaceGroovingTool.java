@@ -5,6 +5,7 @@ import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.FaceGrooveDiameters;
 import arborline.core.tool.rule.GrooveCorner;
+import arborline.core.tool.rule.ShankUpright;
 import com.google.auto.service.AutoService;
 
 /** Blade that grooves a face. */
@@ -23,7 +24,7 @@ public final class FaceGroovingTool extends DrawnClass {
             .allows("WF")
             .defaults("RE", "0.2")
             .defaults("HAND", "R")
-            .rules(new GrooveCorner(), new FaceGrooveDiameters()),
+            .rules(new ShankUpright(), new GrooveCorner(), new FaceGrooveDiameters()),
         Turning::blade);
   }
 }

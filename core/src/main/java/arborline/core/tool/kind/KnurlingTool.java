@@ -4,6 +4,7 @@ import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Motion;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.rule.ShankUpright;
 import com.google.auto.service.AutoService;
 
 /** Rolls a knurl. */
@@ -18,7 +19,8 @@ public final class KnurlingTool extends DrawnClass {
             .requires("TP")
             .asks("PATTERN", "H", "B", "LF")
             .allows("CW", "DC")
-            .defaults("PATTERN", "straight"),
+            .defaults("PATTERN", "straight")
+            .rules(new ShankUpright()),
         Turning::blade);
   }
 }

@@ -12,6 +12,7 @@ import arborline.core.tool.rule.InsertNamed;
 import arborline.core.tool.rule.NeutralSymmetric;
 import arborline.core.tool.rule.ShankAgrees;
 import arborline.core.tool.rule.ShankNamed;
+import arborline.core.tool.rule.ShankUpright;
 import arborline.core.tool.rule.TrailingEdgeClear;
 import com.google.auto.service.AutoService;
 
@@ -35,6 +36,7 @@ public final class NeutralTurningTool extends DrawnClass {
             .defaults("HAND", "N")
             .defaults("RE", "0.4")
             .rules(
+                new ShankUpright(),
                 new EdgeAngleRange(),
                 new InsertAgrees(),
                 new InsertNamed(),

@@ -4,6 +4,7 @@ import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.EdgeAngleRange;
+import arborline.core.tool.rule.ShankUpright;
 import com.google.auto.service.AutoService;
 
 /** Turning tool ground from one piece. */
@@ -19,7 +20,7 @@ public final class SolidTurningTool extends DrawnClass {
             .allows("H", "B", "DMM", "WF", "DMIN", "EPSR")
             .defaults("RE", "0.2")
             .defaults("HAND", "R")
-            .rules(new EdgeAngleRange()),
+            .rules(new ShankUpright(), new EdgeAngleRange()),
         Turning::external);
   }
 }

@@ -6,6 +6,7 @@ import arborline.core.tool.ToolClass;
 import arborline.core.tool.implied.Same;
 import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.rule.PitchesRise;
+import arborline.core.tool.rule.ShankUpright;
 import arborline.core.tool.rule.ThreadsPerInch;
 import com.google.auto.service.AutoService;
 
@@ -28,7 +29,7 @@ public final class ThreadTurningTool extends DrawnClass {
             .allows("NT", "WF", "TP", "TPI", "RE", "CW", "DMM")
             .defaults("THFT", "60")
             .defaults("HAND", "R")
-            .rules(new PitchesRise(), new ThreadsPerInch()),
+            .rules(new ShankUpright(), new PitchesRise(), new ThreadsPerInch()),
         Turning::blade);
   }
 }
