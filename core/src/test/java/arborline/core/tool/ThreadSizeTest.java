@@ -64,6 +64,13 @@ class ThreadSizeTest {
   @ParameterizedTest
   @ValueSource(
       strings = {
+        "M8x8",
+        "M8x0",
+        "Tr8x8",
+        "Tr16x0",
+        "W 3/8-17",
+        "G1/4-20",
+        "0-20",
         "",
         "M",
         "M13",
