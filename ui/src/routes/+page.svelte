@@ -34,9 +34,6 @@
     who.may('RECEIVE') ? [...inDeliveries, ...atMachines] : [...atMachines, ...inDeliveries]
   );
   const reading = $derived((deliveries.data?.items ?? []).filter(isRead));
-  const tools = $derived(
-    (libraries.data?.items ?? []).reduce((sum, library) => sum + library.tools, 0)
-  );
   const known = $derived(deliveries.data && machines.data && libraries.data);
 
   function isRead(delivery: Delivery): boolean {
@@ -55,16 +52,17 @@
   <div class="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_320px]">
     <section aria-labelledby="next">
       <h2 id="next" class="text-soft">What to do next</h2>
-      {#if next.length > 0}
-        <NextList {next} />
-      {:else if deliveries.data && deliveries.data.items.length === 0 && tools === 0}
+      {#if deliveries.data && deliveries.data.items.length === 0}
         <div class="mt-2 flex items-baseline gap-4">
           <p>Nothing was received yet. Begin by bringing in a tool list.</p>
           <a class="button main" href="/receiving">Bring a file in</a>
         </div>
-      {:else if known}
+      {/if}
+      {#if next.length > 0}
+        <NextList {next} />
+      {:else if known && (deliveries.data?.items.length ?? 0) > 0}
         <p class="mt-2">Nothing waits for you.</p>
-      {:else}
+      {:else if !known}
         <p class="mt-2 text-soft">Loading …</p>
       {/if}
       {#each reading as delivery (delivery.id)}

@@ -17,7 +17,7 @@ class FirstDayTest {
       Page page = journey.as("lead");
       Steps steps = new Steps(page);
       assertThat(page.getByText("Nothing was received yet")).isVisible();
-      assertThat(Journey.link(page, "M1 Heron")).isVisible();
+      assertThat(Journey.machine(page)).isVisible();
       assertThat(page.locator("[id^=pocket-M1-]")).hasCount(40);
       steps.receive(Journey.STARTER);
       steps.repairAll();

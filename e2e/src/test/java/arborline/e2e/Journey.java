@@ -99,6 +99,12 @@ final class Journey implements AutoCloseable {
     return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
   }
 
+  /** The machine of the demo, where a page lists machines. */
+  static com.microsoft.playwright.Locator machine(Page page) {
+    return page.getByRole(
+        AriaRole.LINK, new Page.GetByRoleOptions().setName("M1 Heron").setExact(true));
+  }
+
   static com.microsoft.playwright.Locator heading(Page page, String name) {
     return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name));
   }
