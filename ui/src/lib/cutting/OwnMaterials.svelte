@@ -76,15 +76,15 @@
 >
   {#if own.length > 0}
     <ul class="mb-4">
-      {#each own as each (each.id)}
+      {#each own as material (material.id)}
         <li class="band flex items-center gap-3 py-1">
-          <span class="w-4 text-soft">{each.group}</span>
-          <span class="min-w-0 flex-1 truncate">{each.name}</span>
-          <span class="text-soft">kc1.1 {each.force}, mc {each.rise}</span>
+          <span class="w-4 text-soft">{material.group}</span>
+          <span class="min-w-0 flex-1 truncate">{material.name}</span>
+          <span class="text-soft">kc1.1 {material.force}, mc {material.rise}</span>
           <button
             class="button quiet h-6!"
-            aria-label="Remove {each.name}"
-            onclick={() => remove(each.id, each.name)}>Remove</button
+            aria-label="Remove {material.name}"
+            onclick={() => remove(material.id, material.name)}>Remove</button
           >
         </li>
       {/each}

@@ -12,22 +12,22 @@
 
 <div class="band flex items-stretch gap-6 px-5 pb-2">
   <div class="flex min-w-0 flex-1 flex-wrap content-end gap-1" role="group" aria-label="Classes">
-    {#each facets?.classes ?? [] as each (each.id)}
-      {@const on = filter.classes.includes(each.id)}
+    {#each facets?.classes ?? [] as found (found.id)}
+      {@const on = filter.classes.includes(found.id)}
       <button
         class={[
           'flex h-7 items-center gap-1.5 rounded-sm border px-1 text-[13px]',
           on ? 'border-working bg-faint' : 'border-transparent hover:border-hairline'
         ]}
         aria-pressed={on}
-        title={each.title}
-        onclick={() => filter.toggleClass(each.id)}
+        title={found.title}
+        onclick={() => filter.toggleClass(found.id)}
       >
-        <Silhouette outline={each.outline} width={36} height={14} />
+        <Silhouette outline={found.outline} width={36} height={14} />
         <span class={on || (facets?.classes.length ?? 0) <= NAMED ? '' : 'sr-only'}
-          >{each.title}</span
+          >{found.title}</span
         >
-        <span class="text-soft">{each.count.toLocaleString('en')}</span>
+        <span class="text-soft">{found.count.toLocaleString('en')}</span>
       </button>
     {/each}
   </div>

@@ -13,16 +13,18 @@
   <section aria-label="Comments of controls">
     <h2 class="px-5 pb-1 pt-4">In the comment of the control</h2>
     <ul class="px-5">
-      {#each comments.data.items as each (each.machineId)}
+      {#each comments.data.items as comment (comment.machineId)}
         <li class="band py-1.5">
           <div class="flex items-baseline gap-2">
-            <span class="text-soft">{each.machine}</span>
+            <span class="text-soft">{comment.machine}</span>
             <span class="ml-auto text-[13px] text-soft">
-              {each.most === 0 ? 'keeps none' : `${each.length} of ${each.most} characters`}
+              {comment.most === 0
+                ? 'keeps none'
+                : `${comment.length} of ${comment.most} characters`}
             </span>
           </div>
-          {#if each.most > 0}<p class="code">{each.text}</p>{/if}
-          {#each each.changes as change, index (index)}
+          {#if comment.most > 0}<p class="code">{comment.text}</p>{/if}
+          {#each comment.changes as change, index (index)}
             <p class="text-[13px] text-query">{change}</p>
           {/each}
         </li>

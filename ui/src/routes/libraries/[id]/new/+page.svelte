@@ -117,13 +117,13 @@
       <section aria-label={group.title}>
         <h2 class="mt-4 border-b border-hairline pb-1 text-soft">{group.title}</h2>
         <div class="grid grid-cols-3 gap-x-6 lg:grid-cols-4">
-          {#each group.items as each (each.id)}
+          {#each group.items as toolClass (toolClass.id)}
             <button
               class="flex h-9 items-center gap-3 px-1 text-left hover:bg-faint"
-              onclick={() => draft.become(each.id).catch(failed)}
+              onclick={() => draft.become(toolClass.id).catch(failed)}
             >
-              <Silhouette outline={each.outline} width={84} height={26} />
-              {capital(each.title)}
+              <Silhouette outline={toolClass.outline} width={84} height={26} />
+              {capital(toolClass.title)}
             </button>
           {/each}
         </div>
