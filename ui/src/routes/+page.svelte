@@ -8,6 +8,7 @@
   import { librariesQuery } from '$lib/library/queries';
   import { deliveriesQuery } from '$lib/delivery/queries';
   import { type Delivery } from '$lib/api/client';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
   import MachineToday from '$lib/machine/MachineToday.svelte';
   import { count } from '$lib/shell/text';
@@ -49,13 +50,20 @@
     <Trouble error={deliveries.error} retry={() => void deliveries.refetch()} />
   {/if}
 
-  <div class="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_320px]">
+  <div
+    class="mt-3 grid gap-x-10 gap-y-6 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_320px]"
+  >
     <section aria-labelledby="next">
       <h2 id="next" class="text-soft">What to do next</h2>
       {#if deliveries.data && deliveries.data.items.length === 0}
-        <div class="mt-2 flex items-baseline gap-4">
-          <p>Nothing was received yet. Begin by bringing in a tool list.</p>
-          <a class="button main" href="/receiving">Bring a file in</a>
+        <div class="mt-2 flex flex-wrap items-baseline gap-x-4 gap-y-2">
+          <p>
+            Nothing was received yet.
+            {who.may('RECEIVE') ? 'Begin by bringing in a tool list.' : ''}
+          </p>
+          {#if who.may('RECEIVE')}
+            <a class="button main" href="/receiving">Bring a file in</a>
+          {/if}
         </div>
       {/if}
       {#if next.length > 0}
@@ -63,7 +71,7 @@
       {:else if known && (deliveries.data?.items.length ?? 0) > 0}
         <p class="mt-2">Nothing waits for you.</p>
       {:else if !known}
-        <p class="mt-2 text-soft">Loading …</p>
+        <Loading />
       {/if}
       {#each reading as delivery (delivery.id)}
         <p class="mt-2 text-soft">

@@ -29,7 +29,7 @@
   <Popover.Root>
     <Popover.Trigger
       class={[
-        'absolute right-3 top-0 flex h-[30px] w-7 items-center justify-center text-soft hover:text-working',
+        'bg-paper absolute right-0 top-px flex h-[28px] w-10 items-center justify-center text-soft hover:text-working',
         quiet &&
           'opacity-0 focus-visible:opacity-100 group-focus-within:opacity-100 group-hover:opacity-100'
       ]}

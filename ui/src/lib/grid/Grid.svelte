@@ -4,7 +4,15 @@
   import { VList } from 'virtua/svelte';
   import { toClipboard } from './clipboard';
   import ColumnChoice from './ColumnChoice.svelte';
-  import { shownColumns, sorted, turned, type Column, type Sorting, type Where } from './columns';
+  import {
+    leastWidth,
+    shownColumns,
+    sorted,
+    turned,
+    type Column,
+    type Sorting,
+    type Where
+  } from './columns';
   import { parts, widest } from './decimals';
 
   type Key = string | number;
@@ -59,6 +67,8 @@
 
   const PAGE = 12;
   const AHEAD = 60;
+  /** Margins of a row, px. */
+  const BESIDE = 64;
   // svelte-ignore state_referenced_locally (a grid keeps its name)
   const choice = new PersistedState<string[] | null>(`columns of ${name}`, null);
   let cursor = $state(0);
@@ -184,7 +194,8 @@
 
 <div class={['group relative flex flex-col', !flowing && 'min-h-0 flex-1']}>
   <div
-    class={['grid-table flex flex-col', !flowing && 'min-h-0 flex-1']}
+    class={['grid-table flex flex-col overflow-x-auto', !flowing && 'min-h-0 flex-1']}
+    style:--least-width="{leastWidth(shown) + BESIDE}px"
     role="grid"
     aria-label={label}
     aria-rowcount={ordered.length + 1}
@@ -231,7 +242,7 @@
         data={ordered}
         getKey={(row: Row) => key(row)}
         itemSize={rowHeight}
-        style="flex:1"
+        style="flex:1; min-width: var(--least-width)"
         onscroll={(offset: number) => {
           if (offset > (ordered.length - AHEAD) * rowHeight) onend?.();
         }}
@@ -248,6 +259,7 @@
     display: grid;
     align-items: center;
     gap: 0 12px;
+    min-width: var(--least-width);
     padding: 0 20px;
   }
   .head {
@@ -258,6 +270,21 @@
     position: relative;
     padding-right: 44px;
     border-bottom: 1px solid var(--hairline);
+  }
+  /* On a phone a row of the page is a small sheet: what it is in one line, the rest below. */
+  @media (max-width: 640px) {
+    .line.flowing {
+      grid-template-columns: auto minmax(0, 1fr) auto !important;
+      min-width: 0;
+      gap: 6px 12px;
+      padding-right: 20px;
+    }
+    .head.flowing {
+      display: none;
+    }
+    .line.flowing > :global(:nth-child(n + 4)) {
+      grid-column: 1 / -1;
+    }
   }
   .tops {
     align-items: start;

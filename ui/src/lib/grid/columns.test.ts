@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { shownColumns, sorted, turned, type Column } from './columns';
+import { leastWidth, shownColumns, sorted, turned, type Column } from './columns';
 
 interface Tool {
   code: string;
@@ -36,5 +36,13 @@ describe('columns of a grid', () => {
     expect(turned(null, 'code')).toEqual({ by: 'code', down: false });
     expect(turned({ by: 'code', down: false }, 'code')).toEqual({ by: 'code', down: true });
     expect(turned({ by: 'code', down: true }, 'size')).toEqual({ by: 'size', down: false });
+  });
+});
+
+describe('the width of a grid', () => {
+  it('is at least the least widths and the gaps between them', () => {
+    const named = { ...columns[0], width: 'minmax(160px, 1fr)' };
+    expect(leastWidth([columns[0], named, columns[1]])).toBe(80 + 160 + 60 + 24);
+    expect(leastWidth([])).toBe(0);
   });
 });

@@ -45,6 +45,14 @@ export function shownColumns<Row>(columns: Column<Row>[], chosen: string[] | nul
   );
 }
 
+const GAP = 12;
+
+/** How narrow the columns can be in px: their widths or least widths, and the gaps between them. */
+export function leastWidth<Row>(columns: Column<Row>[]): number {
+  const widths = columns.map((column) => Number(/\d+/.exec(column.width)?.[0] ?? 0));
+  return widths.reduce((sum, width) => sum + width, 0) + GAP * Math.max(0, columns.length - 1);
+}
+
 /** Rows sorted here: numbers by size, the rest as text; equal ones stay in their order. */
 export function sorted<Row>(rows: Row[], columns: Column<Row>[], sorting: Sorting | null): Row[] {
   const column = columns.find((candidate) => candidate.id === sorting?.by);

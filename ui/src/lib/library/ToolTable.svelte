@@ -31,8 +31,8 @@
   /** What every tool has; all else is a value. */
   const own: Record<string, Pick<Column<ToolRow>, 'width' | 'text'>> = {
     number: { width: '52px', text: (row) => String(row.number) },
-    code: { width: '150px', text: (row) => row.code },
-    name: { width: 'minmax(160px, 1fr)', text: (row) => row.name },
+    code: { width: 'minmax(104px, 150px)', text: (row) => row.code },
+    name: { width: 'minmax(140px, 1fr)', text: (row) => row.name },
     class: { width: '166px', text: (row) => row.classTitle },
     section: { width: '110px', text: (row) => row.section }
   };

@@ -4,6 +4,8 @@
   import { machineQuery } from '$lib/machine/queries';
   import Mark from '$lib/marks/Mark.svelte';
   import { count, moment } from '$lib/shell/text';
+  import Loading from '$lib/shell/Loading.svelte';
+  import Trouble from '$lib/shell/Trouble.svelte';
   import Chain from './Chain.svelte';
   import { goto } from '$app/navigation';
 
@@ -38,4 +40,8 @@
     </header>
     <Chain view={machine.data} {marks} small onchoose={() => void goto(`/machines/${id}`)} />
   </article>
+{:else if machine.error}
+  <Trouble error={machine.error} retry={() => void machine.refetch()} />
+{:else}
+  <Loading />
 {/if}

@@ -109,7 +109,9 @@
   {:else}
     <h2>{place ? `Pocket ${place} is empty` : 'No pocket chosen'}</h2>
     <p class="mt-1 text-soft">
-      Pick a tool up with Enter or the mouse, then choose a pocket; or drag it there.
+      {editable
+        ? 'Pick a tool up with Enter or the mouse, then choose a pocket; or drag it there.'
+        : 'Choose a pocket to see what is planned for it.'}
     </p>
   {/if}
   <dl class="mt-4 grid grid-cols-[130px_1fr] gap-y-0.5 border-t border-hairline pt-2 text-soft">

@@ -35,17 +35,24 @@
   }
 </script>
 
-<header class="relative z-20 flex h-12 shrink-0 items-center bg-paper pl-5 pr-3">
-  <div class="centre-line absolute inset-x-0 top-1/2" aria-hidden="true"></div>
-  <a href="/" class="relative bg-paper pr-4 text-[17px] font-semibold tracking-tight">Arbor Line</a>
-  <nav aria-label="Stops of the work" class="relative ml-6 flex gap-7">
+<header class="relative z-20 flex min-h-12 shrink-0 flex-wrap items-center bg-paper pl-5 pr-3">
+  <div class="centre-line absolute inset-x-0 top-6" aria-hidden="true"></div>
+  <a
+    href="/"
+    class="relative whitespace-nowrap bg-paper pr-4 text-[17px] font-semibold tracking-tight"
+    >Arbor Line</a
+  >
+  <nav
+    aria-label="Stops of the work"
+    class="relative ml-6 flex gap-7 max-md:order-last max-md:-ml-1.5 max-md:w-full max-md:gap-0 max-md:overflow-x-auto"
+  >
     {#each stops as stop (stop.href)}
       {@const current = here(stop.href)}
       <a
         href={stop.href}
         aria-current={current ? 'page' : undefined}
         class={[
-          'relative bg-paper px-2 py-1',
+          'relative whitespace-nowrap bg-paper px-2 py-1 max-md:px-1.5 max-md:py-2.5',
           current ? 'font-semibold text-working' : 'text-ink hover:text-working'
         ]}
       >
@@ -62,7 +69,7 @@
   </nav>
   <div class="relative ml-auto flex items-center gap-1 bg-paper pl-3">
     <button class="button quiet" onclick={openCommands}>
-      Go to <kbd class="code text-soft">Ctrl K</kbd>
+      Go to <kbd class="code text-soft max-md:hidden">Ctrl K</kbd>
     </button>
     <button
       class="button quiet"

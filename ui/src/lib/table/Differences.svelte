@@ -30,13 +30,13 @@
       fixed: true,
       text: (row) => row.place
     },
-    { id: 'tool', title: 'Tool', width: '128px', text: tool },
-    { id: 'state', title: 'State', width: '112px', text: (row) => row.state },
+    { id: 'tool', title: 'Tool', width: 'minmax(104px, 128px)', text: tool },
+    { id: 'state', title: 'State', width: 'minmax(108px, 112px)', text: (row) => row.state },
     {
       id: 'fields',
       title: 'Field, plan, last agreed, control',
       heads: { titles: ['Field', 'Plan', 'Last agreed', 'Control'], tracks: FIELD_TRACKS },
-      width: 'minmax(360px, 5fr)',
+      width: 'minmax(344px, 5fr)',
       fixed: true,
       text: (row) =>
         row.fields
@@ -46,14 +46,14 @@
     {
       id: 'decision',
       title: 'Decision',
-      width: '200px',
+      width: 'minmax(144px, 200px)',
       fixed: true,
       text: (row) => decision(row)
     },
     {
       id: 'why',
       title: 'Why',
-      width: 'minmax(170px, 4fr)',
+      width: 'minmax(150px, 4fr)',
       text: (row) => capital(row.reason)
     }
   ];

@@ -103,4 +103,17 @@
     align-items: center;
     min-height: 30px;
   }
+  @media (max-width: 640px) {
+    .fields {
+      grid-template-columns: minmax(0, 1fr) 144px 32px;
+      gap: 4px 8px;
+    }
+    .fields > :global(.contents > :first-child) {
+      display: none;
+    }
+    .fields > :global(.contents > :nth-child(5)) {
+      grid-column: 1 / -1;
+      white-space: normal;
+    }
+  }
 </style>

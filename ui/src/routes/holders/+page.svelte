@@ -7,6 +7,7 @@
   import { units } from '$lib/quantity/units.svelte';
   import { componentsQuery } from '$lib/stack/queries';
   import { who } from '$lib/shell/session.svelte';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
   import { profileOf } from '$lib/stack/bodies';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
@@ -137,5 +138,7 @@
         </p>
       {/snippet}
     </Grid>
+  {:else}
+    <Loading />
   {/if}
 </div>

@@ -4,6 +4,7 @@
   import { openLibrary } from '$lib/library/actions';
   import Sheetlet from '$lib/shell/Sheetlet.svelte';
   import { who } from '$lib/shell/session.svelte';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const libraries = createQuery(librariesQuery);
@@ -54,6 +55,8 @@
       <a class="text-working underline" href="/holders">Holders, extensions, collets and arbors</a>
       <span class="text-soft">are kept once for all libraries.</span>
     </p>
+  {:else}
+    <Loading />
   {/if}
 </div>
 

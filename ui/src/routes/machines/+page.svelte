@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { machinesQuery } from '$lib/machine/queries';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const machines = createQuery(machinesQuery);
@@ -17,7 +18,7 @@
       <thead>
         <tr>
           <th>Machine</th>
-          <th>Kind</th>
+          <th class="max-md:hidden">Kind</th>
           <th class="number">Pockets</th>
           <th class="number">Planned</th>
           <th></th>
@@ -30,19 +31,21 @@
               <a class="font-semibold hover:text-working" href="/machines/{machine.id}">
                 {machine.name}
               </a>
+              <span class="block text-[13px] text-soft md:hidden">{machine.kind}</span>
             </td>
-            <td>{machine.kind}</td>
+            <td class="max-md:hidden">{machine.kind}</td>
             <td class="number">{machine.pockets}</td>
             <td class="number">{machine.planned}</td>
-            <td
-              ><a class="text-working hover:underline" href="/tables/{machine.id}">Tool table</a
-              ></td
-            >
+            <td>
+              <a class="text-working hover:underline" href="/tables/{machine.id}">Tool table</a>
+            </td>
           </tr>
         {:else}
           <tr><td colspan="5" class="text-soft">No machine is set up.</td></tr>
         {/each}
       </tbody>
     </table>
+  {:else}
+    <Loading />
   {/if}
 </div>

@@ -8,6 +8,7 @@
   import { who } from '$lib/shell/session.svelte';
   import { isTable } from '$lib/grid/clipboard';
   import { bytes, count, moment } from '$lib/shell/text';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const deliveries = createQuery(deliveriesQuery);
@@ -139,5 +140,7 @@
         {/each}
       </tbody>
     </table>
+  {:else}
+    <Loading />
   {/if}
 </div>

@@ -2,6 +2,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { machinesQuery } from '$lib/machine/queries';
   import MachineToday from '$lib/machine/MachineToday.svelte';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const machines = createQuery(machinesQuery);
@@ -14,9 +15,14 @@
   <p class="text-soft">How each machine's control stood to its plan when it was last read.</p>
   {#if machines.error}
     <Trouble error={machines.error} retry={() => void machines.refetch()} />
+  {:else if machines.data}
+    {#each machines.data.items as machine (machine.id)}
+      <MachineToday id={machine.id} />
+      <a class="button mt-3" href="/tables/{machine.id}">Read and compare {machine.name}</a>
+    {:else}
+      <p class="mt-3">No machine is set up.</p>
+    {/each}
+  {:else}
+    <Loading />
   {/if}
-  {#each machines.data?.items ?? [] as machine (machine.id)}
-    <MachineToday id={machine.id} />
-    <a class="button mt-3" href="/tables/{machine.id}">Read and compare {machine.name}</a>
-  {/each}
 </div>

@@ -4,6 +4,7 @@
   import { undo } from '$lib/trail/actions';
   import { who } from '$lib/shell/session.svelte';
   import { capital, moment } from '$lib/shell/text';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const trail = createInfiniteQuery(trailQuery);
@@ -68,5 +69,7 @@
         Show older
       </button>
     {/if}
+  {:else}
+    <Loading />
   {/if}
 </div>

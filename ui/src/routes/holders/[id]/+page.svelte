@@ -22,6 +22,7 @@
   import { capital, count } from '$lib/shell/text';
   import Sheetlet from '$lib/shell/Sheetlet.svelte';
   import Tick from '$lib/shell/Tick.svelte';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
   import { profileOf } from '$lib/stack/bodies';
 
@@ -340,5 +341,5 @@
     </div>
   </Sheetlet>
 {:else}
-  <p class="px-5 py-6 text-soft">Opening …</p>
+  <Loading />
 {/if}

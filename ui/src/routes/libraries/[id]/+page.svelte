@@ -12,6 +12,7 @@
   import ToolTable from '$lib/library/ToolTable.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const id = $derived(Number(page.params.id));
@@ -104,6 +105,12 @@
       onremove={remove}
     />
   {/if}
-  <Strip tools={hung.map((row) => ({ key: row.entryId, code: row.code, outline: row.outline }))} />
+  {#if library.data.tools > 0}
+    <Strip
+      tools={hung.map((row) => ({ key: row.entryId, code: row.code, outline: row.outline }))}
+    />
+  {/if}
   <ExportDialog bind:open={exporting} library={id} />
+{:else}
+  <Loading />
 {/if}

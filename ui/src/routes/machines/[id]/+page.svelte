@@ -11,6 +11,7 @@
   import PocketDetail from '$lib/machine/PocketDetail.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const id = $derived(page.params.id ?? '');
@@ -83,7 +84,7 @@
   <Trouble error={machine.error} retry={() => void machine.refetch()} />
 {:else if machine.data}
   {@const view = machine.data}
-  <header class="flex items-center gap-4 px-5 pb-3 pt-4">
+  <header class="flex flex-wrap items-center gap-x-4 gap-y-2 px-5 pb-3 pt-4">
     <h1>{view.machine.name}</h1>
     <span class="text-soft">
       {view.machine.kind}, {view.machine.magazine.form} of {view.machine.magazine.pockets}, {count(
@@ -109,7 +110,9 @@
         : undefined}
     />
   </div>
-  <div class="mt-4 grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px] gap-8 px-5 pb-4">
+  <div
+    class="mt-4 grid min-h-0 flex-1 gap-8 px-5 pb-4 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_420px]"
+  >
     {#if may}
       <Picker
         picked={picked?.toolId ?? null}
@@ -132,5 +135,5 @@
     />
   </div>
 {:else}
-  <p class="px-5 py-6 text-soft">Opening …</p>
+  <Loading />
 {/if}

@@ -13,6 +13,7 @@
   import TakeBar from '$lib/delivery/TakeBar.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { capital, count, moment } from '$lib/shell/text';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const id = $derived(Number(page.params.id));
@@ -113,5 +114,5 @@
     {#if may}<TakeBar delivery={arrived} />{/if}
   {/if}
 {:else}
-  <p class="px-5 py-6 text-soft">Opening …</p>
+  <Loading />
 {/if}

@@ -10,6 +10,7 @@
   import { who } from '$lib/shell/session.svelte';
   import { capital, count, moment } from '$lib/shell/text';
   import Tick from '$lib/shell/Tick.svelte';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
   import LastWriting from '$lib/table/LastWriting.svelte';
   import Differences from '$lib/table/Differences.svelte';
@@ -81,7 +82,7 @@
 
 <svelte:head><title>Tool table · Arbor Line</title></svelte:head>
 
-<header class="band flex items-center gap-6 px-5 pb-3 pt-4">
+<header class="band flex flex-wrap items-center gap-x-6 gap-y-2 px-5 pb-3 pt-4">
   <div>
     <h1>Tool table of {report.data?.name ?? id}</h1>
     <p class="text-soft">
@@ -181,7 +182,7 @@
     </section>
   {/if}
 {:else}
-  <p class="px-5 py-6 text-soft" role="status">Reading the control …</p>
+  <Loading what="Reading the control …" />
 {/if}
 
 <Sheetlet

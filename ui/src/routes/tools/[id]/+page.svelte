@@ -18,6 +18,7 @@
   import { failed } from '$lib/shell/say';
   import { who } from '$lib/shell/session.svelte';
   import { capital, moment } from '$lib/shell/text';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   interface Conflict {
@@ -175,7 +176,9 @@
   <div class="min-h-0 flex-1 overflow-auto pb-8">
     <Dropped {draft} />
     <Drawing {draft} readonly={!may} />
-    <div class="grid grid-cols-[minmax(0,1fr)_280px] gap-6 xl:grid-cols-[minmax(0,1fr)_360px]">
+    <div
+      class="grid gap-6 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_280px] xl:grid-cols-[minmax(0,1fr)_360px]"
+    >
       <div>
         <Fields {draft} readonly={!may} />
         {#if turning}
@@ -239,5 +242,5 @@
     </div>
   </Sheetlet>
 {:else}
-  <p class="px-5 py-6 text-soft">Opening …</p>
+  <Loading />
 {/if}

@@ -1,5 +1,6 @@
 package arborline.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
@@ -29,8 +30,10 @@ abstract class BrowserTest {
     page.context().close();
   }
 
-  /** The view has no serious accessibility fault. */
+  /** The view, once it has come, has no serious accessibility fault. */
   protected void assertAccessible() {
+    assertThat(page.locator("main")).isVisible();
+    assertThat(page.locator("h1").first()).isVisible();
     List<String> found =
         new AxeBuilder(page)
             .analyze().getViolations().stream()

@@ -47,4 +47,17 @@ class EverywhereTest extends BrowserTest {
     assertThat(page.getByText("There is nothing at this address")).isVisible();
     assertAccessible();
   }
+
+  /** A page that is loaded while nothing answers says so, and goes on once somebody answers. */
+  @Test
+  void aServerThatDoesNotAnswerIsSaidInWords() {
+    page.route("**/api/v1/**", route -> route.abort());
+    page.navigate("/libraries");
+    assertThat(page.getByText("Arbor Line does not answer")).isVisible();
+    page.unroute("**/api/v1/**");
+    page.getByText("Load again").click();
+    assertThat(page).hasURL(Pattern.compile("/libraries$"));
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Libraries")))
+        .isVisible();
+  }
 }

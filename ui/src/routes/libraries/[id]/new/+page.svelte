@@ -14,6 +14,7 @@
   import { failed } from '$lib/shell/say';
   import { capital } from '$lib/shell/text';
   import HeldBy from '$lib/stack/HeldBy.svelte';
+  import Loading from '$lib/shell/Loading.svelte';
 
   const id = $derived(Number(page.params.id));
   const classes = createQuery(classesQuery);
@@ -175,11 +176,13 @@
       <HeldBy {draft} bind:holder bind:overhang />
     {/snippet}
     <Drawing {draft} machineSide={turns ? heldBy : undefined} />
-    <div class="grid grid-cols-[minmax(0,1fr)_280px] gap-6 xl:grid-cols-[minmax(0,1fr)_360px]">
+    <div
+      class="grid gap-6 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_280px] xl:grid-cols-[minmax(0,1fr)_360px]"
+    >
       <Fields {draft} />
       <Findings {draft} />
     </div>
   </div>
 {:else}
-  <p class="px-5 py-6 text-soft">Opening …</p>
+  <Loading />
 {/if}

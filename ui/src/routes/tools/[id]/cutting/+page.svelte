@@ -15,6 +15,7 @@
   import Wished from '$lib/cutting/Wished.svelte';
   import { entries } from '$lib/quantity/entries';
   import { who } from '$lib/shell/session.svelte';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
 
   const id = Number(page.params.id);
@@ -122,5 +123,5 @@
     }}
   />
 {:else}
-  <p class="px-5 py-6 text-soft">Opening …</p>
+  <Loading />
 {/if}

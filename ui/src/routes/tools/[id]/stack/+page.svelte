@@ -13,6 +13,7 @@
   import Choice from '$lib/shell/Choice.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { capital } from '$lib/shell/text';
+  import Loading from '$lib/shell/Loading.svelte';
   import Trouble from '$lib/shell/Trouble.svelte';
   import { saveSvg } from '$lib/drawing/save';
   import Beside from '$lib/stack/Beside.svelte';
@@ -85,6 +86,16 @@
       { title: 'Mass', value: shape.mass, unit: 'kg', decimals: 2 },
       ...(shape.massBehind
         ? [{ title: 'in the spindle, about', value: shape.massBehind, unit: 'kg', decimals: 2 }]
+        : []),
+      ...(shape.massBored
+        ? [
+            {
+              title: 'taken off for the bore, about',
+              value: shape.massBored,
+              unit: 'kg',
+              decimals: 2
+            }
+          ]
         : []),
       { title: 'Centre of mass', value: shape.centre, unit: 'mm', decimals: 1 },
       { title: 'Tilting moment', value: shape.moment, unit: 'N.m', decimals: 2 },
@@ -333,6 +344,8 @@
       </div>
     </div>
   {:else if !builder.problem}
-    <p class="px-5 py-6 text-soft">Opening …</p>
+    <Loading />
   {/if}
+{:else}
+  <Loading />
 {/if}
