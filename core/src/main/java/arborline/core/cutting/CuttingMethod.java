@@ -30,13 +30,11 @@ public sealed interface CuttingMethod permits Milling, Drilling, Tapping, Turnin
   /** What is asked for beside the speed, in the order of a form. */
   List<Ask> asks();
 
-  /** Usual speed over that of milling in the same material. */
-  default double speedShare() {
-    return 1;
-  }
+  /** What is usual for what it does and for what its edges are made of. */
+  Practice practice();
 
-  /** Usual feeds in a material. */
-  Feeds feeds(WorkMaterial material);
+  /** Usual feeds in a material, mm. */
+  UsualRange feeds(WorkMaterial material);
 
   /** Depth, width and work diameter to begin with; speed and feed are as given. */
   CutRequest begin(double speed, double feed);

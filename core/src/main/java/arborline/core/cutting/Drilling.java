@@ -22,23 +22,6 @@ record Drilling(
     double diameter, double pointAngle, double hole, int edges, Practice practice, double rpm)
     implements CuttingMethod {
 
-  /**
-   * What hole making does otherwise than milling in the same material.
-   *
-   * @param speed over that of milling
-   * @param feed per revolution over the feed per tooth of a mill
-   */
-  record Practice(double speed, double feed) {}
-
-  /** Handbooks: 25 to 30 m/min with HSS and 80 to 110 with carbide in steel. */
-  private static final Practice DRILLS = new Practice(0.6, 2);
-
-  /** Handbooks: 8 to 12 m/min with HSS and 20 to 40 with carbide in steel, 0.2 mm at 10 mm. */
-  private static final Practice REAMS = new Practice(0.18, 4);
-
-  /** Handbooks: 60 to 90 m/min, 0.02 to 0.04 mm at 8 mm. */
-  private static final Practice DEEP = new Practice(0.5, 0.65);
-
   static Drilling of(Tool tool) {
     double diameter = tool.approx("DC", tool.approx("DCX", 0));
     double hole = tool.approx("PHD", 0);
@@ -47,21 +30,16 @@ record Drilling(
         tool.approx("SIG", 180),
         hole < diameter ? hole : 0,
         (int) Math.max(1, tool.approx("NOF", 2)),
-        practice(tool.toolClass()),
+        Practice.of(operation(tool.toolClass()), tool),
         CuttingMethod.rpm(tool));
   }
 
-  private static Practice practice(String toolClass) {
+  private static Operation operation(String toolClass) {
     return switch (toolClass) {
-      case "reamer" -> REAMS;
-      case "drill-deep-hole" -> DEEP;
-      default -> DRILLS;
+      case "reamer" -> Operation.REAMING;
+      case "drill-deep-hole" -> Operation.DEEP_DRILLING;
+      default -> Operation.DRILLING;
     };
-  }
-
-  @Override
-  public double speedShare() {
-    return practice.speed();
   }
 
   @Override
@@ -70,8 +48,8 @@ record Drilling(
   }
 
   @Override
-  public Feeds feeds(WorkMaterial material) {
-    return Feeds.scaled(material, diameter, practice.feed());
+  public UsualRange feeds(WorkMaterial material) {
+    return practice.feeds(material, diameter);
   }
 
   @Override

@@ -42,6 +42,7 @@ record Milling(
     double depth,
     double slot,
     boolean hung,
+    Practice practice,
     double rpm)
     implements CuttingMethod {
 
@@ -66,7 +67,12 @@ record Milling(
         tool.approx("APMX", Double.POSITIVE_INFINITY),
         tool.approx("CW", 0),
         tool.has("DCONMS") && !tool.has("CW"),
+        Practice.of(disc(tool) ? Operation.DISC_MILLING : Operation.MILLING, tool),
         CuttingMethod.rpm(tool));
+  }
+
+  private static boolean disc(Tool tool) {
+    return tool.has("CW") && tool.has("DCONMS");
   }
 
   @Override
@@ -75,8 +81,8 @@ record Milling(
   }
 
   @Override
-  public Feeds feeds(WorkMaterial material) {
-    return Feeds.scaled(material, diameter, 1);
+  public UsualRange feeds(WorkMaterial material) {
+    return practice.feeds(material, diameter);
   }
 
   @Override

@@ -1,7 +1,6 @@
 package arborline.core.cutting;
 
 import arborline.core.finding.Finding;
-import arborline.core.tool.Tool;
 import java.util.List;
 
 /**
@@ -12,20 +11,30 @@ import java.util.List;
  */
 public record StartingValues(CutRequest wish, List<Ask> asks, List<Finding> findings) {
 
-  public static StartingValues of(Tool tool, CuttingMethod way, WorkMaterial work) {
-    CutterMaterial cutter = CutterMaterial.named(tool.word("SUBSTRATE").orElse(""));
-    double speed =
-        (work.speedLow() + work.speedHigh()) / 2 * cutter.speedShare() * way.speedShare();
+  public static StartingValues of(CuttingMethod way, WorkMaterial work) {
+    double speed = way.practice().speeds(work).middle();
     double feed = way.feeds(work).middle();
     return new StartingValues(
         way.begin(Math.rint(speed), Math.rint(feed * 1000) / 1000),
         way.asks(),
-        cutter.suits(work)
-            ? List.of()
-            : List.of(
-                Finding.query(
-                    "cutter-material",
-                    "%s is not usual in group %s".formatted(cutter.name(), work.group()),
-                    "SUBSTRATE")));
+        findings(way.practice(), work));
+  }
+
+  private static List<Finding> findings(Practice practice, WorkMaterial work) {
+    if (!practice.stated()) {
+      return List.of(
+          Finding.note(
+              "cutter-material",
+              "the sheet does not say what the edges are made of: this is for %s"
+                  .formatted(practice.cutter().name()),
+              "SUBSTRATE"));
+    }
+    return practice.cutter().suits(work)
+        ? List.of()
+        : List.of(
+            Finding.query(
+                "cutter-material",
+                "%s is not usual in group %s".formatted(practice.cutter().name(), work.group()),
+                "SUBSTRATE"));
   }
 }

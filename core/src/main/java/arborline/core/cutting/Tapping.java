@@ -17,11 +17,9 @@ import java.util.Optional;
  * @param hole PHD, mm; 0 where the sheet says nothing
  * @param forming true where it presses the thread instead of cutting it
  */
-record Tapping(double diameter, double pitch, double hole, boolean forming, double rpm)
+record Tapping(
+    double diameter, double pitch, double hole, boolean forming, Practice practice, double rpm)
     implements CuttingMethod {
-
-  /** Taps run at about a tenth of the speed of milling; handbooks state 10 to 20 m/min in steel. */
-  private static final double SPEED_SHARE = 0.1;
 
   /** Handbooks state 1.5 to 2 times the torque of cutting. */
   private static final double FORMING_TORQUE = 1.75;
@@ -36,6 +34,7 @@ record Tapping(double diameter, double pitch, double hole, boolean forming, doub
         pitch,
         tool.approx("PHD", 0),
         tool.toolClass().equals(FORMING),
+        Practice.of(Operation.TAPPING, tool),
         CuttingMethod.rpm(tool));
   }
 
@@ -45,13 +44,8 @@ record Tapping(double diameter, double pitch, double hole, boolean forming, doub
   }
 
   @Override
-  public double speedShare() {
-    return SPEED_SHARE;
-  }
-
-  @Override
-  public Feeds feeds(WorkMaterial material) {
-    return new Feeds(pitch, pitch);
+  public UsualRange feeds(WorkMaterial material) {
+    return new UsualRange(pitch, pitch);
   }
 
   @Override

@@ -22,7 +22,13 @@ import java.util.Optional;
  * @param bore diameter that a rotating bar is set to, or least bore, mm; 0 for outside work
  */
 record Turning(
-    double edgeAngle, double corner, double width, double thread, double bore, double rpm)
+    double edgeAngle,
+    double corner,
+    double width,
+    double thread,
+    double bore,
+    Practice practice,
+    double rpm)
     implements CuttingMethod {
 
   private static final double LOW = 0.2;
@@ -34,12 +40,17 @@ record Turning(
   private static final double USUAL_CORNER = 0.8;
 
   static Turning of(Tool tool) {
+    double width = tool.approx("CW", 0);
+    double thread = tool.has("TPN") ? tool.approx("TP", tool.approx("TPN", 0)) : 0;
+    Operation operation =
+        thread > 0 ? Operation.THREAD_TURNING : width > 0 ? Operation.GROOVING : Operation.TURNING;
     return new Turning(
         tool.approx("KAPR", 90),
         tool.approx("RE", 0),
-        tool.approx("CW", 0),
-        tool.has("TPN") ? tool.approx("TP", tool.approx("TPN", 0)) : 0,
+        width,
+        thread,
         tool.approx("DC", tool.approx("DMIN", tool.approx("DCX", 0))),
+        Practice.of(operation, tool),
         CuttingMethod.rpm(tool));
   }
 
@@ -56,19 +67,20 @@ record Turning(
   }
 
   /**
-   * A fifth to three fifths of the corner radius; in grooves 2 to 5 hundredths of their width; the
-   * pitch for threads.
+   * A fifth to three fifths of the corner radius; in grooves 2 to 5 hundredths of their width; less
+   * in what is hard to cut; the pitch for threads.
    */
   @Override
-  public Feeds feeds(WorkMaterial material) {
+  public UsualRange feeds(WorkMaterial material) {
     if (thread > 0) {
-      return new Feeds(thread, thread);
+      return new UsualRange(thread, thread);
     }
+    double share = practice.operation().feedShare(material);
     if (width > 0) {
-      return new Feeds(GROOVE_LOW * width, GROOVE_HIGH * width);
+      return new UsualRange(GROOVE_LOW * width, GROOVE_HIGH * width).times(share);
     }
     double radius = corner > 0 ? corner : USUAL_CORNER;
-    return new Feeds(LOW * radius, HIGH * radius);
+    return new UsualRange(LOW * radius, HIGH * radius).times(share);
   }
 
   @Override

@@ -26,10 +26,11 @@ public record Window(List<WindowPoint> points, double feedLow, double feedHigh, 
   /** Computes the window around the usual speeds of a material. */
   public static Window of(
       CuttingMethod way, WorkMaterial material, CutRequest wish, Limits limits) {
-    Feeds usual = way.feeds(material);
+    UsualRange usual = way.feeds(material);
     double end = Math.PI * way.diameter(wish) * Math.min(limits.rpm(), way.rpm()) / 1000;
-    double from = 0.5 * material.speedLow() * way.speedShare();
-    double to = 1.5 * material.speedHigh() * way.speedShare();
+    UsualRange speeds = way.practice().speeds(material);
+    double from = 0.5 * speeds.low();
+    double to = 1.5 * speeds.high();
     List<WindowPoint> points = new ArrayList<>();
     for (int step = 0; step <= STEPS; step++) {
       double speed = from + (to - from) * step / STEPS;

@@ -15,9 +15,7 @@ class UsualRangesTest {
     Tool read = Sample.tool(tool);
     CutRequest wish =
         StartingValues.of(
-                read,
-                CuttingMethod.of(read).orElseThrow(),
-                WorkMaterials.named(material).orElseThrow())
+                CuttingMethod.of(read).orElseThrow(), WorkMaterials.named(material).orElseThrow())
             .wish();
     return new CutRange(wish.speed(), wish.feed());
   }

@@ -138,7 +138,7 @@ class CuttingLines implements Attachment {
 
   @Transactional(readOnly = true)
   StartingValues start(long toolId, String material) {
-    return StartingValues.of(tools.get(toolId).tool(), way(toolId), materials.named(material));
+    return StartingValues.of(way(toolId), materials.named(material));
   }
 
   private CuttingMethod way(long toolId) {
