@@ -1,11 +1,18 @@
 package arborline.core.exchange;
 
+import com.ibm.icu.text.CharsetDetector;
+import com.ibm.icu.text.CharsetMatch;
 import java.nio.ByteBuffer;
 import java.nio.CharBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
 
 /**
  * Finds the encoding of a text file from its first bytes.
@@ -17,6 +24,12 @@ import java.nio.charset.StandardCharsets;
 public record TextHead(Charset charset, int markLength, String evidence) {
 
   private static final Charset WINDOWS = Charset.forName("windows-1252");
+  private static final Set<String> WESTERN = Set.of("ISO-8859-1", "windows-1252");
+
+  /** Of 100: what the detector says of a guess. */
+  private static final int CLEAR = 20;
+
+  private static final int LEAD = 6;
 
   /** Looks at the head of a file; a few kilobytes are enough. */
   public static TextHead sniff(byte[] head) {
@@ -37,7 +50,41 @@ public record TextHead(Charset charset, int markLength, String evidence) {
     }
     return validUtf8(head)
         ? new TextHead(StandardCharsets.UTF_8, 0, "reads as UTF-8 without fault")
-        : new TextHead(WINDOWS, 0, "has bytes that are not UTF-8; Windows-1252 is usual then");
+        : byLanguage(head);
+  }
+
+  /**
+   * Western European unless the letters clearly speak for another language; a clear lead is needed,
+   * because a tool list has few words.
+   */
+  private static TextHead byLanguage(byte[] head) {
+    CharsetDetector detector = new CharsetDetector();
+    detector.setText(head);
+    List<CharsetMatch> matches =
+        Arrays.stream(detector.detectAll())
+            .filter(match -> !match.getName().startsWith("UTF-"))
+            .filter(match -> match.getLanguage() != null && Charset.isSupported(match.getName()))
+            .toList();
+    int western =
+        matches.stream()
+            .filter(match -> WESTERN.contains(match.getName()))
+            .mapToInt(CharsetMatch::getConfidence)
+            .max()
+            .orElse(0);
+    return matches.stream()
+        .max(Comparator.comparingInt(CharsetMatch::getConfidence))
+        .filter(best -> best.getConfidence() >= CLEAR && best.getConfidence() - western >= LEAD)
+        .map(best ->
+            new TextHead(
+                Charset.forName(best.getName()),
+                0,
+                "is not UTF-8; its letters are usual in %s (%s)"
+                    .formatted(
+                        Locale.forLanguageTag(best.getLanguage())
+                            .getDisplayLanguage(Locale.ENGLISH),
+                        best.getName())))
+        .orElseGet(() ->
+            new TextHead(WINDOWS, 0, "has bytes that are not UTF-8; Windows-1252 is usual then"));
   }
 
   private static boolean starts(byte[] head, int... mark) {
