@@ -16,6 +16,7 @@ record Arc(int to, double z, double r, double radius) {
 
   private static final int FEWEST = 4;
   private static final double SAME = 1e-6;
+  private static final double ROUNDING = 1e-9;
 
   /** The longest arc that begins at a point; nothing where fewer than four points make one. */
   static Optional<Arc> from(List<Point> profile, int from) {
@@ -38,7 +39,7 @@ record Arc(int to, double z, double r, double radius) {
   }
 
   private boolean holds(Point point) {
-    return Math.abs(Math.hypot(point.z() - z, point.r() - r) - radius) <= SAME * (1 + radius);
+    return Math.abs(Math.hypot(point.z() - z, point.r() - r) - radius) <= SAME + ROUNDING * radius;
   }
 
   private static Optional<Arc> through(Point a, Point b, Point c) {
@@ -60,7 +61,7 @@ record Arc(int to, double z, double r, double radius) {
     return (begin.z() - z) * (end.r() - r) - (begin.r() - r) * (end.z() - z) < 0;
   }
 
-  /** True where it can be written: a sphere on the axis, or a tube around it. */
+  /** True where it is part of a sphere on the axis or of a tube around it. */
   boolean around() {
     return r > -SAME;
   }

@@ -21,6 +21,8 @@ import java.util.Optional;
  *     connection is none that we know
  * @param mass kg, with what disappears in the spindle
  * @param massBehind kg of that: an estimate by the connection
+ * @param massBored kg that the bore for the shank takes off its holder: an estimate, as deep as the
+ *     shank is held or has to be
  * @param centre centre of mass from the gauge line
  * @param moment tilting moment at the gauge line, N·m
  * @param deflection at the tip per newton, micrometres; clamping, and the part up to where an
@@ -38,6 +40,7 @@ public record StackShape(
     List<Point> behind,
     double mass,
     double massBehind,
+    double massBored,
     double centre,
     double moment,
     double deflection,
@@ -81,8 +84,10 @@ public record StackShape(
     Cutter cutter = stack.cutter();
     double overhang = Math.clamp(stack.overhang(), 0, cutter.length());
     double hidden = stack.components().isEmpty() ? 0 : cutter.length() - overhang;
+    List<Body> held = within(cutter.bodies(), hidden);
+    double massBored = stack.components().isEmpty() ? 0 : bore(sum, stack, held, hidden);
     sum.part(cutter.code(), true, from(cutter.bodies(), hidden), cutter.material());
-    sum.mass(within(cutter.bodies(), hidden), cutter.material(), sum.at - overhang - hidden);
+    sum.weigh(held, cutter.material().density(), sum.at - overhang - hidden);
     double mass = sum.mass;
     double centre = mass == 0 ? 0 : sum.moment / mass;
     return new StackShape(
@@ -96,12 +101,23 @@ public record StackShape(
         behind.profile(),
         mass,
         massBehind,
+        massBored,
         centre,
         mass * GRAVITY * centre / 1000,
         deflection(sum, cutter),
         sum.turn == null
             ? Optional.empty()
             : Optional.of(new Turned(sum.turn.at(), sum.turn.angle(), sum.sideways(sum.at))));
+  }
+
+  /** Takes the bore that holds the shank off what holds it, kg; none where nothing is clamped. */
+  private static double bore(Sum sum, Stack stack, List<Body> held, double hidden) {
+    double width =
+        held.stream().mapToDouble(body -> Math.max(body.from(), body.to())).max().orElse(0);
+    Component holder = stack.components().getLast();
+    double depth = Math.min(sum.at, Math.max(hidden, holder.clamping().doubleValue()));
+    Body bore = new Body(depth, width, width);
+    return -sum.weigh(List.of(bore), -holder.material().density(), sum.at - depth);
   }
 
   /** Bodies behind a length from their machine side. */
@@ -202,7 +218,7 @@ public record StackShape(
     }
 
     void part(String code, boolean cutter, List<Body> added, Material material) {
-      mass(added, material, at);
+      weigh(added, material.density(), at);
       List<Point> profile = new ArrayList<>(2 * added.size());
       for (Body body : added) {
         bodies.add(new Placed(body, cutter, material));
@@ -213,14 +229,20 @@ public record StackShape(
       spans.add(new Span(code, cutter, profile, turn != null));
     }
 
-    void mass(List<Body> added, Material material, double from) {
+    /**
+     * Adds the weight of bodies that begin at a length, and says it, kg; a bore weighs less than
+     * nothing.
+     */
+    double weigh(List<Body> added, double density, double from) {
+      double before = mass;
       double begin = from;
       for (Body body : added) {
-        double weight = body.volume() * 1e-9 * material.density();
+        double weight = body.volume() * 1e-9 * density;
         mass += weight;
         moment += weight * along(begin + body.centre());
         begin += body.length();
       }
+      return mass - before;
     }
 
     /** Largest distance of anything from the axis of the spindle, up to one from the gauge line. */

@@ -12,8 +12,8 @@ import java.util.List;
 
 /**
  * Writes a solid of revolution as ISO 10303-21 with the AP214 schema: one closed shell of planes,
- * cylinders, cones, spheres and tori around Z, millimetres and radians. The gauge plane is at Z =
- * 0, the tip at positive Z.
+ * cylinders, cones, spheres, tori and revolved circles around Z, millimetres and radians. The gauge
+ * plane is at Z = 0, the tip at positive Z.
  */
 public final class StepSolid {
 
@@ -37,7 +37,7 @@ public final class StepSolid {
     this.circles = new int[profile.size()];
     this.arcs = new Arc[profile.size()];
     for (int i = 0; i < profile.size(); i = next(i)) {
-      arcs[i] = Arc.from(profile, i).filter(Arc::around).orElse(null);
+      arcs[i] = Arc.from(profile, i).orElse(null);
     }
   }
 
@@ -209,11 +209,25 @@ public final class StepSolid {
     edges.add(oriented(seam, false));
     int bound = line("FACE_OUTER_BOUND('',#%d,.T.)".formatted(loop(edges)));
     Arc arc = arcs[from];
-    return arc == null
-        ? line("ADVANCED_FACE('',(#%d),#%d,.T.)".formatted(bound, surface(a, b)))
-        : line(
-            "ADVANCED_FACE('',(#%d),#%d,.%s.)"
-                .formatted(bound, surface(arc), arc.convex(a, b) ? "T" : "F"));
+    if (arc == null) {
+      return line("ADVANCED_FACE('',(#%d),#%d,.T.)".formatted(bound, surface(a, b)));
+    }
+    boolean convex = arc.convex(a, b);
+    return arc.around()
+        ? line(
+            "ADVANCED_FACE('',(#%d),#%d,.%s.)".formatted(bound, surface(arc), convex ? "T" : "F"))
+        : line("ADVANCED_FACE('',(#%d),#%d,.T.)".formatted(bound, revolved(arc, convex)));
+  }
+
+  /**
+   * A circle whose centre lies beyond the axis, as on a barrel, turned around Z. Its normal is the
+   * turning direction times the run of the circle: outwards for one that runs towards the tip.
+   */
+  private int revolved(Arc arc, boolean convex) throws IOException {
+    int axis =
+        line(
+            "AXIS1_PLACEMENT('',#%d,#%d)".formatted(point(0, 0), line("DIRECTION('',(0.,0.,1.))")));
+    return line("SURFACE_OF_REVOLUTION('',#%d,#%d)".formatted(meridian(arc, convex), axis));
   }
 
   private int surface(Arc arc) throws IOException {

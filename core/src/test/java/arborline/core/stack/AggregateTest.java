@@ -75,10 +75,11 @@ class AggregateTest {
   void theCentreOfMassIsCountedAlongTheSpindle() {
     double head = Math.PI / 4 * 90 * 90 * 120 * 7.85e-6;
     double cutter = Math.PI / 4 * 100 * 72 * 14.5e-6;
+    double bore = Math.PI / 4 * 100 * 42 * 7.85e-6;
     StackShape shape = stack(90).shape();
     double behind = shape.massBehind();
-    assertEquals(head + cutter + behind, shape.mass(), 1e-9);
-    double taper = (shape.centre() * shape.mass() - head * 60 - cutter * 100) / behind;
+    assertEquals(head + cutter + behind - bore, shape.mass(), 1e-9);
+    double taper = (shape.centre() * shape.mass() - head * 60 - cutter * 100 + bore * 100) / behind;
     double end = shape.behind().getFirst().z();
     assertTrue(end < taper && taper < end / 3, "its centre lies behind the gauge line: " + taper);
   }

@@ -86,4 +86,15 @@ class ArcTest {
         Arc.from(List.of(new Point(0, 1), new Point(1, 2), new Point(2, 3), new Point(3, 4)), 0));
     assertEquals(Optional.empty(), Arc.from(circle(10, 0, 5, 30, 90, 6), 0), "it runs back");
   }
+
+  /** Three slim cones in a row nearly lie on a circle of 50 m, 5 um beside it: they are no arc. */
+  @Test
+  void conesAreNoFlatArc() {
+    assertEquals(
+        Optional.empty(),
+        Arc.from(
+            List.of(
+                new Point(0, 5), new Point(10, 5.1), new Point(20, 5.198), new Point(30, 5.289)),
+            0));
+  }
 }

@@ -119,6 +119,7 @@ class StackTest {
     double flange = Math.PI / 4 * 63 * 63 * 27 * 7.85e-6;
     double cone = Math.PI * 60 / 12 * (44 * 44 + 44 * 24 + 24 * 24) * 7.85e-6;
     double cutter = Math.PI / 4 * 100 * 72 * 14.5e-6;
+    double bore = Math.PI / 4 * 100 * 32 * 7.85e-6;
     double small = 44.45 - 67 * 7 / 24.0;
     double taper =
         0.88 * Math.PI * 67 / 12 * (small * small + small * 44.45 + 44.45 * 44.45) * 7.85e-6;
@@ -130,13 +131,34 @@ class StackTest {
             - 67;
     StackShape shape = stack(40).shape();
     assertEquals(taper, shape.massBehind(), 1e-9);
-    assertEquals(flange + cone + cutter + taper, shape.mass(), 1e-9);
+    assertEquals(bore, shape.massBored(), 1e-9);
+    assertEquals(flange + cone + cutter + taper - bore, shape.mass(), 1e-9);
     double middle =
         60 / 4.0 * (44 * 44 + 2 * 44 * 24 + 3 * 24 * 24) / (44 * 44 + 44 * 24 + 24 * 24);
     double moment =
-        flange * 13.5 + cone * (27 + middle) + cutter * (127 - 36) + taper * taperMiddle;
+        flange * 13.5
+            + cone * (27 + middle)
+            + cutter * (127 - 36)
+            + taper * taperMiddle
+            - bore * (87 - 16);
     assertEquals(moment / shape.mass(), shape.centre(), 1e-9);
     assertEquals(shape.mass() * 9.80665 * shape.centre() / 1000, shape.moment(), 1e-9);
+  }
+
+  /** A shank of 72 mm at an overhang of 50 is held by 22; the bore is 28 deep, so that 28 fit. */
+  @Test
+  void theBoreIsAsDeepAsTheShankHasToBeHeld() {
+    assertEquals(Math.PI / 4 * 100 * 28 * 7.85e-6, stack(50).shape().massBored(), 1e-9);
+    assertEquals(0, new Stack("", List.of(), mill(), 50).shape().massBored(), 1e-9);
+  }
+
+  /** What is hung on an arbor has no shank in a bore. */
+  @Test
+  void anArborHasNoBoreForAShank() {
+    Cutter hung =
+        Cutter.of(tool("CODE=FM CLASS=face-mill DC=50 DCONMS=22 LF=40 APMX=9 CICT=5"))
+            .orElseThrow();
+    assertEquals(0, new Stack("", List.of(CHUCK), hung, 40).shape().massBored(), 1e-9);
   }
 
   @Test

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import arborline.core.tool.Sample;
 import arborline.core.tool.outline.OutlineBuilder;
 import arborline.core.tool.outline.Point;
 import java.io.IOException;
@@ -79,6 +80,31 @@ class StepSolidTest {
     return profile;
   }
 
+  /** What lies on a line between two points, or twice at one place, makes no face of its own. */
+  @Test
+  void pointsOnALineMakeOneFace() {
+    List<Point> simple = List.of(new Point(0, 31.5), new Point(27, 31.5), new Point(87, 12));
+    List<Point> dense =
+        List.of(
+            new Point(0, 31.5),
+            new Point(0, 31.5),
+            new Point(9, 31.5),
+            new Point(27, 31.5),
+            new Point(47, 25),
+            new Point(67, 18.5),
+            new Point(87, 12),
+            new Point(87, 6));
+    assertEquals(step(simple), step(dense));
+  }
+
+  /** A cone that comes back on its own line is a groove, not a line. */
+  @Test
+  void whatTurnsBackIsNoLine() {
+    List<Point> back =
+        List.of(new Point(0, 10), new Point(0, 20), new Point(0, 15), new Point(9, 15));
+    assertFalse(step(back).equals(step(List.of(new Point(0, 15), new Point(9, 15)))));
+  }
+
   /** A ball is one face of a sphere: plane, cylinder, sphere. */
   @Test
   void aBallIsASphere() {
@@ -109,6 +135,46 @@ class StepSolidTest {
             .matcher(file)
             .find(),
         file);
+  }
+
+  /** The centre of a barrel's flank lies beyond the axis: a circle of 85 mm turned around Z. */
+  @Test
+  void aBarrelIsACircleTurnedAroundTheAxis() throws IOException {
+    List<Point> profile = new ArrayList<>();
+    profile.add(new Point(0, 4));
+    for (int step = 0; step <= 20; step++) {
+      double turn = Math.toRadians(8 - 0.8 * step);
+      profile.add(new Point(30 - 85 * Math.sin(turn), -79 + 85 * Math.cos(turn)));
+    }
+    String file = step(profile);
+    Matcher surface =
+        Pattern.compile("#(\\d+)=SURFACE_OF_REVOLUTION\\('',#(\\d+),#\\d+\\)").matcher(file);
+    assertTrue(surface.find(), file);
+    assertTrue(
+        Pattern.compile("#" + surface.group(2) + "=CIRCLE\\('',#\\d+,85\\.\\)")
+            .matcher(file)
+            .find());
+    assertTrue(
+        Pattern.compile("ADVANCED_FACE\\('',\\(#\\d+\\),#" + surface.group(1) + ",\\.T\\.\\)")
+            .matcher(file)
+            .find());
+    assertWalkedTwice(file);
+  }
+
+  /** The flank of R 100 between shank and corner is one face, and the corner another. */
+  @Test
+  void aBarrelMillHasNoInscribedCones() throws IOException {
+    Cutter barrel =
+        Cutter.of(
+                Sample.tool(
+                    "CLASS=end-mill-barrel DC=12 PRFRAD=100 RE=1 APMX=20 DMM=12 OAL=90 NOF=4"))
+            .orElseThrow();
+    String file = step(new Stack("", List.of(), barrel, 60).shape().spans().getFirst().profile());
+    assertTrue(Pattern.compile("=CIRCLE\\('',#\\d+,100\\.\\)").matcher(file).find(), file);
+    assertEquals(2, file.split("=SURFACE_OF_REVOLUTION", -1).length);
+    assertEquals(2, file.split("TOROIDAL_SURFACE", -1).length);
+    assertFalse(file.contains("CONICAL_SURFACE"), file);
+    assertWalkedTwice(file);
   }
 
   /** In a hollow the material lies outside of the circle. */
