@@ -18,7 +18,7 @@ import java.util.Set;
 final class ReconciliationFigure {
 
   private static final int PLACES = 10_000;
-  private static final int ROUNDS = 40;
+  private static final int ROUNDS = 300;
   private static final Nominal NOMINAL =
       new Nominal(
           Map.of(TableField.LENGTH, new BigDecimal("120"), TableField.DIAMETER, BigDecimal.TEN),

@@ -1,6 +1,8 @@
 package arborline.core.table;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,7 +18,7 @@ import java.util.function.UnaryOperator;
 public record ControlTable(Map<String, TableEntry> places, Optional<TableEntry> spindle) {
 
   public ControlTable {
-    places = Map.copyOf(places);
+    places = Collections.unmodifiableMap(new HashMap<>(places));
   }
 
   /** A copy with every row changed. */

@@ -5,6 +5,8 @@ import arborline.core.quantity.Conversion;
 import arborline.core.quantity.Unit;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Collections;
+import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -30,6 +32,12 @@ public record ControlTerms(
     Map<TableField, BigDecimal> most) {
 
   private static final int USUAL_DECIMALS = 3;
+
+  public ControlTerms {
+    EnumMap<TableField, Integer> stated = new EnumMap<>(TableField.class);
+    stated.putAll(decimals);
+    decimals = Collections.unmodifiableMap(stated);
+  }
 
   /** What the registers of a control hold. */
   public enum Register {
@@ -95,11 +103,16 @@ public record ControlTerms(
       return plan == control || zeroWear(field, plan) && zeroWear(field, control);
     }
     return switch (field.form()) {
-      case WORD -> plan.toUpperCase(Locale.ROOT).equals(control.toUpperCase(Locale.ROOT));
-      case COUNT -> new BigDecimal(plan).compareTo(new BigDecimal(control)) == 0;
+      case WORD -> alikeWords(plan, control);
+      case COUNT -> alikeCounts(plan, control);
       case SIZE -> plainly(field) && plan.equals(control) || shownSame(field, plan, control);
-      case WEAR -> rounded(field, plan).compareTo(rounded(field, control)) == 0;
+      case WEAR -> alikeShown(field, plan, control);
     };
+  }
+
+  /** True where everything that is planned is what the control shows, but for decimals. */
+  boolean plain() {
+    return unit == Unit.MILLIMETRE && register == Register.DIAMETER;
   }
 
   /** True where a size in mm is what the control shows, but for its decimals. */
@@ -124,10 +137,22 @@ public record ControlTerms(
       return one == other || zeroWear(field, one) && zeroWear(field, other);
     }
     return switch (field.form()) {
-      case WORD -> one.equalsIgnoreCase(other);
-      case COUNT -> new BigDecimal(one).compareTo(new BigDecimal(other)) == 0;
-      case SIZE, WEAR -> rounded(field, one).compareTo(rounded(field, other)) == 0;
+      case WORD -> alikeWords(one, other);
+      case COUNT -> alikeCounts(one, other);
+      case SIZE, WEAR -> alikeShown(field, one, other);
     };
+  }
+
+  private static boolean alikeWords(String one, String other) {
+    return one.equals(other) || one.toUpperCase(Locale.ROOT).equals(other.toUpperCase(Locale.ROOT));
+  }
+
+  private static boolean alikeCounts(String one, String other) {
+    return one.equals(other) || new BigDecimal(one).compareTo(new BigDecimal(other)) == 0;
+  }
+
+  private boolean alikeShown(TableField field, String one, String other) {
+    return one.equals(other) || rounded(field, one).compareTo(rounded(field, other)) == 0;
   }
 
   /** True where the plan knows just what the control shows, not more. */
@@ -135,6 +160,7 @@ public record ControlTerms(
     return field.form() != TableField.Form.SIZE
         || plan == null
         || control == null
+        || plainly(field) && plan.equals(control)
         || Conversion.convert(factored(field, new BigDecimal(plan)), Unit.MILLIMETRE, unit)
                 .amount()
                 .compareTo(new BigDecimal(control))

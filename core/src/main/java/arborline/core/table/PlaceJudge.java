@@ -1,6 +1,5 @@
 package arborline.core.table;
 
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -47,13 +46,12 @@ final class PlaceJudge {
   }
 
   private Optional<Verdict> shownWrongly() {
-    List<String> shown = index.shown(control);
-    if (shown.size() > 1) {
+    if (index.shownTwice(control)) {
       return ask(
           Why.SHOWN_TWICE,
           "the control shows %s at %s: look which of them holds it",
           name(control),
-          String.join(" and ", shown));
+          String.join(" and ", index.shown(control)));
     }
     if (!control.key().isEmpty() && !tables.nominal().containsKey(control.key())) {
       return ask(

@@ -6,7 +6,10 @@ import java.util.Comparator;
 public final class PlaceOrder {
 
   public static final Comparator<String> BY_NUMBER =
-      Comparator.comparingInt(String::length).thenComparing(Comparator.naturalOrder());
+      (one, other) ->
+          one.length() == other.length()
+              ? one.compareTo(other)
+              : Integer.compare(one.length(), other.length());
 
   private PlaceOrder() {}
 }

@@ -1,11 +1,10 @@
 package arborline.core.table;
 
+import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -15,6 +14,13 @@ import java.util.stream.Stream;
  * certain is asked.
  */
 public final class Reconciler {
+
+  private static final Verdict STANDS_IN_SPINDLE =
+      Verdict.of(Why.IN_SPINDLE, "the tool is in the spindle");
+  private static final Verdict SAME = Verdict.of(Why.EQUAL, "plan and control are the same");
+  private static final Verdict SAME_AS_SHOWN =
+      Verdict.of(
+          Why.WITHIN_RESOLUTION, "plan and control are the same as far as the control can show");
 
   private final ToolTables tables;
   private final ControlTerms terms;
@@ -31,16 +37,55 @@ public final class Reconciler {
   /** Reports every place that plan, agreed state or control knows, in pocket order. */
   public static List<PlaceReport> reconcile(ToolTables tables, ControlTerms terms) {
     Reconciler reconciler = new Reconciler(tables, terms);
-    Set<String> places = new HashSet<>(tables.plan().keySet());
-    places.addAll(tables.agreed().orElse(Map.of()).keySet());
-    places.addAll(tables.control().places().keySet());
-    return places.stream().sorted(PlaceOrder.BY_NUMBER).map(reconciler::place).toList();
+    return reconciler.rows().stream()
+        .sorted(Comparator.comparing(Row::place, PlaceOrder.BY_NUMBER))
+        .map(reconciler::report)
+        .toList();
   }
 
-  private PlaceReport place(String place) {
-    TableEntry plan = tables.plan().getOrDefault(place, TableEntry.EMPTY);
-    TableEntry agreed = tables.agreed().orElse(Map.of()).getOrDefault(place, TableEntry.EMPTY);
-    TableEntry shown = tables.control().at(place);
+  /** What the three sides have of one place. */
+  private record Row(String place, TableEntry plan, TableEntry agreed, TableEntry shown) {}
+
+  private List<Row> rows() {
+    Map<String, TableEntry> plan = tables.plan();
+    Map<String, TableEntry> agreed = tables.agreed().orElse(Map.of());
+    Map<String, TableEntry> shown = tables.control().places();
+    List<Row> rows = new ArrayList<>(plan.size());
+    int agreedMet = 0;
+    int shownMet = 0;
+    for (Map.Entry<String, TableEntry> planned : plan.entrySet()) {
+      String place = planned.getKey();
+      TableEntry before = agreed.get(place);
+      TableEntry there = shown.get(place);
+      agreedMet += before == null ? 0 : 1;
+      shownMet += there == null ? 0 : 1;
+      rows.add(new Row(place, planned.getValue(), orEmpty(before), orEmpty(there)));
+    }
+    if (agreedMet == agreed.size() && shownMet == shown.size()) {
+      return rows;
+    }
+    agreed.forEach((place, entry) -> {
+      if (!plan.containsKey(place)) {
+        rows.add(new Row(place, TableEntry.EMPTY, entry, orEmpty(shown.get(place))));
+      }
+    });
+    shown.forEach((place, entry) -> {
+      if (!plan.containsKey(place) && !agreed.containsKey(place)) {
+        rows.add(new Row(place, TableEntry.EMPTY, TableEntry.EMPTY, entry));
+      }
+    });
+    return rows;
+  }
+
+  private static TableEntry orEmpty(TableEntry entry) {
+    return entry == null ? TableEntry.EMPTY : entry;
+  }
+
+  private PlaceReport report(Row row) {
+    String place = row.place();
+    TableEntry plan = row.plan();
+    TableEntry agreed = row.agreed();
+    TableEntry shown = row.shown();
     boolean inSpindle = inSpindle(plan, agreed, shown);
     TableEntry control = inSpindle ? tables.control().spindle().orElseThrow() : shown;
     PlaceJudge judge = new PlaceJudge(tables, terms, index, values, place, plan, agreed, control);
@@ -110,17 +155,22 @@ public final class Reconciler {
 
   private Verdict overall(
       List<FieldReport> fields, boolean inSpindle, TableEntry plan, TableEntry control) {
-    Optional<FieldReport> urgent =
+    if (fields.isEmpty()) {
+      return inStep(inSpindle, plan, control);
+    }
+    if (fields.size() == 1) {
+      return new Verdict(fields.getFirst().why(), fields.getFirst().reason());
+    }
+    FieldReport urgent =
         fields.stream()
             .min(
                 Comparator.comparing((FieldReport field) -> field.suggested() != Decision.ASK)
-                    .thenComparing(FieldReport::why));
-    if (urgent.isEmpty() || urgent.get().why() == Why.WEAR_OF_CONTROL) {
-      return urgent
-          .map(field -> new Verdict(field.why(), field.reason()))
-          .orElseGet(() -> inStep(inSpindle, plan, control));
+                    .thenComparing(FieldReport::why))
+            .orElseThrow();
+    Why why = urgent.why();
+    if (why == Why.WEAR_OF_CONTROL) {
+      return new Verdict(why, urgent.reason());
     }
-    Why why = urgent.get().why();
     return new Verdict(
         why,
         fields.stream()
@@ -134,15 +184,14 @@ public final class Reconciler {
 
   private Verdict inStep(boolean inSpindle, TableEntry plan, TableEntry control) {
     if (inSpindle) {
-      return Verdict.of(Why.IN_SPINDLE, "the tool is in the spindle");
+      return STANDS_IN_SPINDLE;
     }
-    boolean exact =
-        TableField.SIZES.stream()
-            .allMatch(field -> terms.exact(field, plan.get(field), control.get(field)));
-    return exact
-        ? Verdict.of(Why.EQUAL, "plan and control are the same")
-        : Verdict.of(
-            Why.WITHIN_RESOLUTION, "plan and control are the same as far as the control can show");
+    for (TableField field : TableField.SIZES) {
+      if (!terms.exact(field, plan.get(field), control.get(field))) {
+        return SAME_AS_SHOWN;
+      }
+    }
+    return SAME;
   }
 
   private static PlaceReport.State state(Why why) {
@@ -154,12 +203,15 @@ public final class Reconciler {
   }
 
   private static Decision suggested(Why why, List<FieldReport> fields) {
+    if (why.proposed() == Decision.ASK || fields.size() < 2) {
+      return why.proposed();
+    }
     long ways =
         fields.stream()
             .filter(field -> field.why() != Why.WEAR_OF_CONTROL)
             .map(FieldReport::suggested)
             .distinct()
             .count();
-    return why.proposed() != Decision.ASK && ways > 1 ? Decision.OWNER : why.proposed();
+    return ways > 1 ? Decision.OWNER : why.proposed();
   }
 }

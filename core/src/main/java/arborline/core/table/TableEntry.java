@@ -1,67 +1,104 @@
 package arborline.core.table;
 
 import java.math.BigDecimal;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
 
 /**
- * What one place of a tool table holds; a field that is not there is not set.
- *
- * @param fields numbers as decimal text
+ * What one place of a tool table holds; a field that is not there is not set. What a comparison
+ * asks of it again and again is worked out once.
  */
-public record TableEntry(Map<TableField, String> fields) {
+public final class TableEntry {
 
   public static final TableEntry EMPTY = new TableEntry(Map.of());
 
-  public TableEntry {
-    EnumMap<TableField, String> copy = new EnumMap<>(TableField.class);
-    copy.putAll(fields);
-    fields = Collections.unmodifiableMap(copy);
-  }
+  private final String[] texts = new String[TableField.values().length];
+  private final String key;
+  private final String identity;
+  private final boolean empty;
 
-  /** The text of a field, or null where it is not set. */
-  public String get(TableField field) {
-    return fields.get(field);
-  }
-
-  /** The number of a field, or null where it is not set. */
-  public BigDecimal number(TableField field) {
-    String text = fields.get(field);
-    return text == null ? null : new BigDecimal(text);
-  }
-
-  /** True where nothing is there: neither a tool nor, at a control that shows none, a size. */
-  public boolean empty() {
-    return !fields.containsKey(TableField.TOOL)
-        && TableField.SIZES.stream().noneMatch(field -> set(fields.get(field)));
+  /**
+   * An entry of these fields.
+   *
+   * @param fields numbers as decimal text
+   */
+  public TableEntry(Map<TableField, String> fields) {
+    fields.forEach((field, text) -> texts[field.ordinal()] = text);
+    String tool = get(TableField.TOOL);
+    String sister = get(TableField.SISTER);
+    this.key = tool == null ? "" : tool.toUpperCase(Locale.ROOT);
+    this.identity = key + "#" + (sister == null ? "" : sister);
+    this.empty = tool == null && TableField.SIZES.stream().noneMatch(field -> set(get(field)));
   }
 
   private static boolean set(String size) {
     return size != null && new BigDecimal(size).signum() != 0;
   }
 
+  /** Every field that is set, in the order of the fields. */
+  public Map<TableField, String> fields() {
+    EnumMap<TableField, String> fields = new EnumMap<>(TableField.class);
+    for (TableField field : TableField.values()) {
+      if (get(field) != null) {
+        fields.put(field, get(field));
+      }
+    }
+    return Collections.unmodifiableMap(fields);
+  }
+
+  /** The text of a field, or null where it is not set. */
+  public String get(TableField field) {
+    return texts[field.ordinal()];
+  }
+
+  /** The number of a field, or null where it is not set. */
+  public BigDecimal number(TableField field) {
+    String text = get(field);
+    return text == null ? null : new BigDecimal(text);
+  }
+
+  /** True where nothing is there: neither a tool nor, at a control that shows none, a size. */
+  public boolean empty() {
+    return empty;
+  }
+
   /** The tool's code in upper case; empty where none is shown. */
   public String key() {
-    String tool = fields.get(TableField.TOOL);
-    return tool == null ? "" : tool.toUpperCase(Locale.ROOT);
+    return key;
   }
 
   /** Tool and sister number: what tells two pieces in the magazine apart. */
   String identity() {
-    return key() + "#" + fields.getOrDefault(TableField.SISTER, "");
+    return identity;
   }
 
   /** A copy with one field set, or taken away where the text is null. */
   public TableEntry with(TableField field, String text) {
     EnumMap<TableField, String> changed = new EnumMap<>(TableField.class);
-    changed.putAll(fields);
+    changed.putAll(fields());
     if (text == null) {
       changed.remove(field);
     } else {
       changed.put(field, text);
     }
     return new TableEntry(changed);
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return this == other || other instanceof TableEntry entry && Arrays.equals(texts, entry.texts);
+  }
+
+  @Override
+  public int hashCode() {
+    return Arrays.hashCode(texts);
+  }
+
+  @Override
+  public String toString() {
+    return fields().toString();
   }
 }

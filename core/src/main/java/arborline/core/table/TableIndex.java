@@ -1,39 +1,54 @@
 package arborline.core.table;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.stream.Stream;
 
-/** Where each tool is: in the plan, in the agreed state and at the control. */
+/**
+ * Where each tool is: in the plan, in the agreed state and at the control. What is asked of few
+ * places is gathered when it is asked first.
+ */
 final class TableIndex {
 
   /** Name of the spindle among the places of a control. */
   static final String SPINDLE = "SPINDLE";
 
   private final ToolTables tables;
-  private final Map<String, String> planned;
-  private final Map<String, String> agreed;
-  private final Map<String, List<String>> shown = new HashMap<>();
-  private final Set<String> sharedAtControl;
-  private final Set<String> sharedInPlan;
-  private final Map<String, List<String>> numbers = new HashMap<>();
+  private final Set<String> shownTwice;
+  private Map<String, List<String>> shown;
+  private Set<String> sharedAtControl;
+  private Set<String> sharedInPlan;
+  private Map<String, String> planned;
+  private Map<String, String> agreed;
+  private Map<String, List<String>> numbers;
 
   TableIndex(ToolTables tables) {
     this.tables = tables;
-    this.planned = places(tables.plan());
-    this.agreed = places(tables.agreed().orElse(Map.of()));
-    tables.control().places().forEach(this::show);
-    tables.control().spindle().ifPresent(entry -> show(SPINDLE, entry));
-    this.sharedAtControl = shared(tables.control().places().values());
-    this.sharedInPlan = shared(tables.plan().values());
+    this.shownTwice = twice(tables.control());
+  }
+
+  private static Set<String> twice(ControlTable control) {
+    Set<String> once = HashSet.newHashSet(control.places().size());
+    Set<String> twice = new HashSet<>();
+    Consumer<TableEntry> look =
+        entry -> {
+          if (!entry.key().isEmpty() && !once.add(entry.identity())) {
+            twice.add(entry.identity());
+          }
+        };
+    control.places().values().forEach(look);
+    control.spindle().ifPresent(look);
+    return twice;
   }
 
   private static Map<String, String> places(Map<String, TableEntry> entries) {
-    Map<String, String> places = new HashMap<>();
+    Map<String, String> places = HashMap.newHashMap(entries.size());
     entries.forEach((place, entry) -> {
       if (!entry.key().isEmpty()) {
         places.put(entry.identity(), place);
@@ -42,13 +57,21 @@ final class TableIndex {
     return places;
   }
 
-  private void show(String place, TableEntry entry) {
-    if (!entry.key().isEmpty()) {
-      shown.computeIfAbsent(entry.identity(), tool -> new ArrayList<>(1)).add(place);
-    }
-    String number = entry.get(TableField.NUMBER);
-    if (number != null) {
-      numbers.computeIfAbsent(number, added -> new ArrayList<>(1)).add(place);
+  /** The places of the control by a text of theirs; a place whose text is null is left out. */
+  private Map<String, List<String>> byText(Function<TableEntry, String> text) {
+    ControlTable control = tables.control();
+    Map<String, List<String>> places = HashMap.newHashMap(control.places().size());
+    control.places().forEach((place, entry) -> add(places, text.apply(entry), place));
+    control.spindle().ifPresent(entry -> add(places, text.apply(entry), SPINDLE));
+    return places;
+  }
+
+  private static void add(Map<String, List<String>> places, String text, String place) {
+    if (text != null) {
+      places.merge(
+          text,
+          List.of(place),
+          (one, other) -> Stream.of(one, other).flatMap(List::stream).toList());
     }
   }
 
@@ -66,16 +89,30 @@ final class TableIndex {
 
   /** Where a tool is planned; empty where it is not, or none is named. */
   Optional<String> planned(TableEntry tool) {
+    if (planned == null) {
+      planned = places(tables.plan());
+    }
     return Optional.ofNullable(planned.get(tool.identity()));
   }
 
   Optional<String> agreed(TableEntry tool) {
+    if (agreed == null) {
+      agreed = places(tables.agreed().orElse(Map.of()));
+    }
     return Optional.ofNullable(agreed.get(tool.identity()));
   }
 
   /** Every place at which the control shows a tool; the spindle is one. */
   List<String> shown(TableEntry tool) {
+    if (shown == null) {
+      shown = byText(entry -> entry.key().isEmpty() ? null : entry.identity());
+    }
     return tool.key().isEmpty() ? List.of() : shown.getOrDefault(tool.identity(), List.of());
+  }
+
+  /** True where the control shows one tool at more than one place. */
+  boolean shownTwice(TableEntry tool) {
+    return !shownTwice.isEmpty() && shownTwice.contains(tool.identity());
   }
 
   /** The control's row of a tool, wherever it shows it. */
@@ -90,16 +127,33 @@ final class TableIndex {
   }
 
   boolean offsetSharedAtControl(TableEntry entry) {
-    return !entry.empty() && sharedAtControl.contains(entry.get(TableField.OFFSET));
+    String offset = entry.get(TableField.OFFSET);
+    if (offset == null || entry.empty()) {
+      return false;
+    }
+    if (sharedAtControl == null) {
+      sharedAtControl = shared(tables.control().places().values());
+    }
+    return sharedAtControl.contains(offset);
   }
 
   boolean offsetSharedInPlan(TableEntry entry) {
-    return sharedInPlan.contains(entry.get(TableField.OFFSET));
+    String offset = entry.get(TableField.OFFSET);
+    if (offset == null) {
+      return false;
+    }
+    if (sharedInPlan == null) {
+      sharedInPlan = shared(tables.plan().values());
+    }
+    return sharedInPlan.contains(offset);
   }
 
   /** Another place whose tool has this number at the control and keeps it in the plan. */
   Optional<String> numberElsewhere(String place, TableEntry tool) {
     String number = tool.get(TableField.NUMBER);
+    if (numbers == null) {
+      numbers = byText(entry -> entry.get(TableField.NUMBER));
+    }
     return numbers.getOrDefault(number == null ? "" : number, List.of()).stream()
         .filter(other -> !other.equals(place) && !other.equals(SPINDLE))
         .filter(other -> !at(other).empty() && !at(other).key().equals(tool.key()))

@@ -27,6 +27,9 @@ final class ValueJudge {
 
   /** Plan and control say the same, wear apart. */
   boolean equal(TableEntry plan, TableEntry control) {
+    if (terms.plain() && plan.equals(control) && !plan.key().isEmpty()) {
+      return true;
+    }
     boolean tool =
         control.key().isEmpty() && !plan.empty() && !control.empty() && unseen()
             || plan.identity().equals(control.identity());
@@ -59,8 +62,12 @@ final class ValueJudge {
 
   /** Every size of one side is what the control shows. */
   boolean sizes(TableEntry plain, TableEntry control) {
-    return TableField.SIZES.stream()
-        .allMatch(field -> terms.same(field, plain.get(field), control.get(field)));
+    for (TableField field : TableField.SIZES) {
+      if (!terms.same(field, plain.get(field), control.get(field))) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** Plan and agreed state are the same for the control. */
@@ -193,6 +200,9 @@ final class ValueJudge {
 
   /** The fields that differ for a tool that is where plan, agreed state and control have it. */
   List<FieldReport> fields(String place, TableEntry plan, TableEntry agreed, TableEntry control) {
+    if (terms.plain() && plan.equals(control) && agreed.equals(control)) {
+      return List.of();
+    }
     List<FieldReport> reports = new ArrayList<>(2);
     for (TableField field : TableField.values()) {
       verdict(place, field, plan, agreed, control)

@@ -8,6 +8,8 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import arborline.core.quantity.Unit;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -53,6 +55,17 @@ class ReconcilerTest {
         "TOOL=A NUMBER=7 | TOOL=A NUMBER=5 | 5:TOOL=A NUMBER=5 | RENUMBERED_IN_PLAN",
         "TOOL=A NUMBER=5 | TOOL=A NUMBER=5 | 5:TOOL=A NUMBER=7 | RENUMBERED_AT_CONTROL",
         "TOOL=A NUMBER=7 | TOOL=A NUMBER=5 | 5:TOOL=A NUMBER=5; 9:TOOL=B NUMBER=7 | NUMBER_TAKEN",
+        "TOOL=A NUMBER=7 | TOOL=A NUMBER=5 | 5:TOOL=A NUMBER=6 | BOTH_CHANGED",
+        "TOOL=A OFFSET=5 | TOOL=A OFFSET=4 | 5:TOOL=A OFFSET=4 | RENUMBERED_IN_PLAN",
+        "TOOL=A ORIENTATION=3 | TOOL=A ORIENTATION=3 | 5:TOOL=A ORIENTATION=2 |"
+            + " ORIENTATION_CHANGED_AT_CONTROL",
+        "TOOL=A ORIENTATION=2 | TOOL=A ORIENTATION=3 | 5:TOOL=A ORIENTATION=3 | PLANNED_CHANGE",
+        "TOOL=A | TOOL=A LENGTH=120 | 5:TOOL=A LENGTH=120 | NOT_MEASURED",
+        "TOOL=A SISTER=1 | TOOL=A SISTER=1 | 5:TOOL=A SISTER=2 | OTHER_TOOL_IN_PLACE",
+        "TOOL=A PHYSICAL=2 LENGTH=120 DIAMETER=10 | TOOL=A PHYSICAL=1 LENGTH=119 DIAMETER=10 |"
+            + " 5:TOOL=A LENGTH=119 DIAMETER=10 | NEW_PHYSICAL_TOOL",
+        "TOOL=A PHYSICAL=2 LENGTH=120 DIAMETER=10 | TOOL=A PHYSICAL=1 LENGTH=119 DIAMETER=10 |"
+            + " 5:TOOL=A LENGTH=118 DIAMETER=10 | BOTH_CHANGED",
         "TOOL=A | | 5:TOOL=B | PLACE_OCCUPIED",
         "TOOL=A LENGTH=120 DIAMETER=10 | TOOL=B | 5:TOOL=B | PLANNED_CHANGE",
         "TOOL=A | TOOL=A | 5:TOOL=B | OTHER_TOOL_IN_PLACE",
@@ -75,6 +88,40 @@ class ReconcilerTest {
       })
   void aPlaceThatThePlanLeavesEmptyIsLookedInto(String agreed, String control, Why why) {
     assertEquals(why, at("5", tables("", agreed, control), RANDOM).why());
+  }
+
+  /** A control that shows no tools has only sizes to go by. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "'' | 5:TOOL=B LENGTH=80 | 5:LENGTH=80 | PLAN_CLEARED",
+        "9:TOOL=B LENGTH=80 | 5:TOOL=B LENGTH=80 | 5:LENGTH=80 | PLANNED_CHANGE",
+        "'' | 9:TOOL=B LENGTH=80 | 5:LENGTH=80 | NOT_IN_PLAN",
+        "'' | '' | 5:LENGTH=0 | EQUAL",
+        "5:TOOL=A LENGTH=120 | 5:TOOL=A LENGTH=120 | 5:LENGTH=120 | EQUAL",
+        "5:TOOL=A LENGTH=120 DIAMETER=10 | 9:TOOL=B LENGTH=80 | 5:LENGTH=118 | PLACE_OCCUPIED"
+      })
+  void aControlThatShowsNoTools(String plan, String agreed, String control, Why why) {
+    PlaceReport report = at("5", tables(plan, agreed, control), Tables.UNSEEN);
+    assertEquals(why, report.why(), report.reason());
+  }
+
+  @Test
+  void whatTheMachineCannotTakeIsNotSent() {
+    ControlTerms small =
+        new ControlTerms(
+            Unit.MILLIMETRE,
+            ControlTerms.Register.DIAMETER,
+            Map.of(),
+            true,
+            true,
+            true,
+            Map.of(TableField.LENGTH, new BigDecimal("119.9")));
+    ToolTables longer = tables("5:TOOL=A LENGTH=120 DIAMETER=10", "", "");
+    assertEquals(Why.BEYOND_MACHINE, at("5", longer, small).why());
+    ToolTables fits = tables("5:TOOL=A LENGTH=119.9 DIAMETER=10", "", "");
+    assertEquals(Why.NEW_IN_PLAN, at("5", fits, small).why());
   }
 
   @Test

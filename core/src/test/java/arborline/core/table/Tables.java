@@ -14,6 +14,11 @@ final class Tables {
   static final ControlTerms RANDOM = terms(true, ControlTerms.Register.DIAMETER);
   static final ControlTerms FIXED = terms(false, ControlTerms.Register.DIAMETER);
 
+  /** Number, pocket and offset are one: no tool is shown. */
+  static final ControlTerms UNSEEN =
+      new ControlTerms(
+          Unit.MILLIMETRE, ControlTerms.Register.DIAMETER, Map.of(), false, true, false, Map.of());
+
   private Tables() {}
 
   static ControlTerms terms(boolean random, ControlTerms.Register register) {
