@@ -8,6 +8,13 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.function.IntFunction;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
@@ -75,21 +82,33 @@ class SessionTest extends ServerTest {
     assertEquals(200, from("192.0.2.1", "tidewrack"));
   }
 
-  @Test
-  void guessesThatAreMadeAtOnceAllCount() throws Exception {
-    try (var many = java.util.concurrent.Executors.newVirtualThreadPerTaskExecutor()) {
-      var answers =
-          java.util.stream.IntStream.range(0, 20)
+  /** The answers to twenty sign-ins on one account at once. */
+  private List<Integer> atOnce(String name, IntFunction<String> password) throws Exception {
+    try (var many = Executors.newVirtualThreadPerTaskExecutor()) {
+      List<Future<Integer>> asked =
+          IntStream.range(0, 20)
               .mapToObj(i ->
                   many.submit(
-                      () -> status(signIn("toolroom", "guess" + i).with(csrf().asHeader()))))
+                      () -> status(signIn(name, password.apply(i)).with(csrf().asHeader()))))
               .toList();
-      int refused = 0;
-      for (var answer : answers) {
-        refused += answer.get() == 429 ? 1 : 0;
+      List<Integer> answers = new ArrayList<>();
+      for (Future<Integer> answer : asked) {
+        answers.add(answer.get());
       }
-      assertTrue(refused >= 14, refused + " of 20");
+      return answers;
     }
+  }
+
+  @Test
+  void guessesThatAreMadeAtOnceAllCount() throws Exception {
+    List<Integer> answers = atOnce("toolroom", i -> "guess" + i);
+    assertTrue(Collections.frequency(answers, 429) >= 14, answers.toString());
+  }
+
+  /** A class that begins at eight o'clock, or scripts that share one account. */
+  @Test
+  void whoeverKnowsThePasswordIsLetInEvenManyAtOnce() throws Exception {
+    assertEquals(Collections.nCopies(20, 200), atOnce("operator", i -> "tidewrack"));
   }
 
   @Test

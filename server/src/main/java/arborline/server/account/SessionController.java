@@ -64,15 +64,21 @@ class SessionController {
       @RequestBody SignIn entry, HttpServletRequest request, HttpServletResponse response) {
     String key = Account.key(Optional.ofNullable(entry.name()).orElse(""));
     String shortKey = key.length() > 60 ? key.substring(0, 60) : key;
-    guard.attempt(shortKey, request.getRemoteAddr());
+    String address = request.getRemoteAddr();
+    Account account = guard.inTurn(shortKey, address, () -> known(entry, key, shortKey, address));
+    return enter(account, request, response);
+  }
+
+  private Account known(SignIn entry, String key, String shortKey, String address) {
+    guard.attempt(shortKey, address);
     Optional<Account> account = accounts.findByNameKey(key);
     String hash = account.map(known -> known.passwordHash).orElse(decoyHash);
     String password = Optional.ofNullable(entry.password()).orElse("");
     if (!passwords.matches(password, hash) || account.isEmpty()) {
       throw Refusal.of(HttpStatus.UNAUTHORIZED, "name and password do not belong together");
     }
-    guard.succeeded(shortKey, request.getRemoteAddr());
-    return enter(account.get(), request, response);
+    guard.succeeded(shortKey, address);
+    return account.get();
   }
 
   private Session enter(Account account, HttpServletRequest request, HttpServletResponse response) {

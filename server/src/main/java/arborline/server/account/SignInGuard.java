@@ -8,6 +8,9 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.concurrent.locks.Lock;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -32,9 +35,26 @@ class SignInGuard {
   private final Cache<String, Bucket> buckets =
       Caffeine.newBuilder().maximumSize(100_000).expireAfterAccess(LONG).build();
 
+  private final Cache<String, Lock> turns =
+      Caffeine.newBuilder().maximumSize(100_000).expireAfterAccess(LONG).build();
+
   SignInGuard(JdbcClient jdbc, Clock clock) {
     this.jdbc = jdbc;
     this.clock = clock;
+  }
+
+  /**
+   * Lets attempts on one account from one address come one after the other, so that each knows how
+   * the ones before it ended: many who know the password are all let in.
+   */
+  <T> T inTurn(String nameKey, String address, Supplier<T> attempt) {
+    Lock turn = turns.get(nameKey + " " + address, pair -> new ReentrantLock());
+    turn.lock();
+    try {
+      return attempt.get();
+    } finally {
+      turn.unlock();
+    }
   }
 
   /** Counts an attempt; refused where there were too many. */
