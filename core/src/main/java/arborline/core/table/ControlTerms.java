@@ -75,10 +75,18 @@ public record ControlTerms(
     if (millimetres == null || field.form() != TableField.Form.SIZE) {
       return millimetres;
     }
-    return Conversion.convert(factored(field, new BigDecimal(millimetres)), Unit.MILLIMETRE, unit)
-        .amount()
-        .setScale(decimals(field), RoundingMode.HALF_UP)
-        .toPlainString();
+    return shownNumber(field, millimetres).toPlainString();
+  }
+
+  private BigDecimal shownNumber(TableField field, String millimetres) {
+    return inUnit(factored(field, new BigDecimal(millimetres)))
+        .setScale(decimals(field), RoundingMode.HALF_UP);
+  }
+
+  private BigDecimal inUnit(BigDecimal millimetres) {
+    return unit == Unit.MILLIMETRE
+        ? millimetres
+        : Conversion.convert(millimetres, Unit.MILLIMETRE, unit).amount();
   }
 
   /** A size that the control shows, in mm and diameters; null stays null. */
@@ -121,7 +129,7 @@ public record ControlTerms(
   }
 
   private boolean shownSame(TableField field, String plan, String control) {
-    return new BigDecimal(shown(field, plan)).compareTo(rounded(field, control)) == 0;
+    return shownNumber(field, plan).compareTo(rounded(field, control)) == 0;
   }
 
   /** Equal for the control: two texts in mm and diameters. */
@@ -161,10 +169,7 @@ public record ControlTerms(
         || plan == null
         || control == null
         || plainly(field) && plan.equals(control)
-        || Conversion.convert(factored(field, new BigDecimal(plan)), Unit.MILLIMETRE, unit)
-                .amount()
-                .compareTo(new BigDecimal(control))
-            == 0;
+        || inUnit(factored(field, new BigDecimal(plan))).compareTo(new BigDecimal(control)) == 0;
   }
 
   /** The largest size of a field that the machine takes. */

@@ -17,6 +17,7 @@ final class PlaceJudge {
   private final TableEntry plan;
   private final TableEntry agreed;
   private final TableEntry control;
+  private final boolean unchanged;
 
   PlaceJudge(
       ToolTables tables,
@@ -26,7 +27,8 @@ final class PlaceJudge {
       String place,
       TableEntry plan,
       TableEntry agreed,
-      TableEntry control) {
+      TableEntry control,
+      boolean unchanged) {
     this.tables = tables;
     this.terms = terms;
     this.index = index;
@@ -35,6 +37,7 @@ final class PlaceJudge {
     this.plan = plan;
     this.agreed = agreed;
     this.control = control;
+    this.unchanged = unchanged;
   }
 
   /** What is found about the tool; empty where only its values are to be compared. */
@@ -149,7 +152,7 @@ final class PlaceJudge {
   }
 
   private Optional<Verdict> planned() {
-    if (values.equal(plan, control) && !newPiece()) {
+    if (unchanged || values.equal(plan, control) && !newPiece()) {
       return Optional.empty();
     }
     if (!agreed.empty() && !control.empty()) {

@@ -37,14 +37,22 @@ public final class Reconciler {
   /** Reports every place that plan, agreed state or control knows, in pocket order. */
   public static List<PlaceReport> reconcile(ToolTables tables, ControlTerms terms) {
     Reconciler reconciler = new Reconciler(tables, terms);
-    return reconciler.rows().stream()
-        .sorted(Comparator.comparing(Row::place, PlaceOrder.BY_NUMBER))
-        .map(reconciler::report)
-        .toList();
+    List<Row> rows = reconciler.rows();
+    rows.sort(Row.BY_PLACE);
+    return rows.stream().map(reconciler::report).toList();
   }
 
   /** What the three sides have of one place. */
-  private record Row(String place, TableEntry plan, TableEntry agreed, TableEntry shown) {}
+  private record Row(
+      String place, long rank, TableEntry plan, TableEntry agreed, TableEntry shown) {
+
+    static final Comparator<Row> BY_PLACE =
+        Comparator.comparingLong(Row::rank).thenComparing(Row::place, PlaceOrder.BY_NUMBER);
+
+    Row(String place, TableEntry plan, TableEntry agreed, TableEntry shown) {
+      this(place, PlaceOrder.rank(place), plan, agreed, shown);
+    }
+  }
 
   private List<Row> rows() {
     Map<String, TableEntry> plan = tables.plan();
@@ -88,18 +96,23 @@ public final class Reconciler {
     TableEntry shown = row.shown();
     boolean inSpindle = inSpindle(plan, agreed, shown);
     TableEntry control = inSpindle ? tables.control().spindle().orElseThrow() : shown;
-    PlaceJudge judge = new PlaceJudge(tables, terms, index, values, place, plan, agreed, control);
+    boolean unchanged = values.unchanged(plan, agreed, control);
+    PlaceJudge judge =
+        new PlaceJudge(tables, terms, index, values, place, plan, agreed, control, unchanged);
     Optional<Verdict> tool = judge.tool(inSpindle);
     boolean stays =
-        plan.identity().equals(control.identity()) && !judge.newPiece()
+        unchanged
+            || plan.identity().equals(control.identity()) && !judge.newPiece()
             || control.key().isEmpty()
                 && plan.identity().equals(agreed.identity())
                 && !judge.newPiece();
     List<FieldReport> fields =
         tool.isPresent()
             ? subject(tool.get(), plan, agreed, control)
-            : values.fields(place, plan, agreed, control);
-    Verdict verdict = tool.orElseGet(() -> overall(fields, inSpindle, plan, control));
+            : unchanged ? List.of() : values.fields(place, plan, agreed, control);
+    Verdict verdict =
+        tool.orElseGet(
+            () -> unchanged && !inSpindle ? SAME : overall(fields, inSpindle, plan, control));
     return new PlaceReport(
         place,
         state(verdict.why()),

@@ -25,11 +25,13 @@ final class ValueJudge {
     this.index = index;
   }
 
+  /** All three say just the same, in terms in which the same text is the same value. */
+  boolean unchanged(TableEntry plan, TableEntry agreed, TableEntry control) {
+    return terms.plain() && plan.equals(control) && agreed.equals(plan);
+  }
+
   /** Plan and control say the same, wear apart. */
   boolean equal(TableEntry plan, TableEntry control) {
-    if (terms.plain() && plan.equals(control) && !plan.key().isEmpty()) {
-      return true;
-    }
     boolean tool =
         control.key().isEmpty() && !plan.empty() && !control.empty() && unseen()
             || plan.identity().equals(control.identity());
@@ -200,9 +202,6 @@ final class ValueJudge {
 
   /** The fields that differ for a tool that is where plan, agreed state and control have it. */
   List<FieldReport> fields(String place, TableEntry plan, TableEntry agreed, TableEntry control) {
-    if (terms.plain() && plan.equals(control) && agreed.equals(control)) {
-      return List.of();
-    }
     List<FieldReport> reports = new ArrayList<>(2);
     for (TableField field : TableField.values()) {
       verdict(place, field, plan, agreed, control)
