@@ -64,7 +64,7 @@ done
 curl -sf "http://127.0.0.1:$PORT/actuator/health" >/dev/null || fail "the server does not answer; see .run/server.log"
 echo "Arbor Line is ready at http://127.0.0.1:$PORT"
 if [ -n "$demo" ]; then
-  echo "sign in as lead, programmer, toolroom, operator or visitor with the password tidewrack"
+  echo "sign in as lead, programmer, toolroom, operator or visitor with the password tidewrack, unless you gave another"
 elif [ -n "${ARBOR_FIRST_PASSWORD:-}" ]; then
   echo "sign in as lead with the password $ARBOR_FIRST_PASSWORD"
   echo "it is shown only now; ./arbor password lead makes a new one"

@@ -112,7 +112,9 @@
       })}
     {/if}
   </div>
-  {#each cut.unusual as message, index (index)}
-    <p class="mt-2 text-query">{capital(message)}</p>
+  {#each cut.findings as finding, index (index)}
+    <p class={['mt-2', finding.severity === 'QUERY' ? 'text-query' : 'text-soft']}>
+      {capital(finding.message)}
+    </p>
   {/each}
 </section>

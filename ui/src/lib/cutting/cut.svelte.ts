@@ -1,5 +1,5 @@
 import { computeCut, startingValues } from './queries';
-import { type Computed, type CuttingLine } from '$lib/api/client';
+import { type Computed, type CuttingLine, type Finding } from '$lib/api/client';
 import type { components } from '$lib/api/schema';
 import { failed } from '$lib/shell/say';
 
@@ -22,8 +22,8 @@ export class CutDraft {
   asks = $state<Asked[]>([]);
   computed = $state<Computed | null>(null);
   problem = $state('');
-  /** What speaks against this tool in this material. */
-  unusual = $state<string[]>([]);
+  /** What is to be known of this tool in this material before it is used. */
+  findings = $state<Finding[]>([]);
   #asked = 0;
 
   constructor(toolId: number) {
@@ -46,7 +46,7 @@ export class CutDraft {
       const { speed, feed } = start.wish;
       this.wish = first ? start.wish : { ...this.wish, speed, feed };
       this.asks = start.asks;
-      this.unusual = start.findings.map((finding) => finding.message);
+      this.findings = start.findings;
       await this.compute();
     } catch (error) {
       failed(error);

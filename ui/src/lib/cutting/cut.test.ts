@@ -14,7 +14,7 @@ const wish = { speed: 150, feed: 0.055, depth: 10, width: 3, work: 0, centred: f
 const milled = {
   wish,
   asks: [{ id: 'FEED_PER_TOOTH', title: 'Feed fz' }],
-  findings: [{ message: 'diamond is not usual in group P' }]
+  findings: [{ severity: 'QUERY', message: 'diamond is not usual in group P' }]
 };
 
 describe('a cut that somebody thinks about', () => {
@@ -28,7 +28,9 @@ describe('a cut that somebody thinks about', () => {
     await cut.begin(true);
     expect(cut.wish).toEqual(wish);
     expect(cut.feedTitle).toBe('Feed fz');
-    expect(cut.unusual).toEqual(['diamond is not usual in group P']);
+    expect(cut.findings.map((finding) => finding.message)).toEqual([
+      'diamond is not usual in group P'
+    ]);
     expect(post.mock.calls[0][1].body).toMatchObject({ material: 'p-alloy-annealed', depth: 10 });
   });
 

@@ -24,7 +24,7 @@ import java.util.function.ToDoubleFunction;
  * @param torque N·m
  * @param force mean force across the tool, which bends it, N
  * @param bend at the tip, micrometres; 0 where the stack is not known
- * @param figures what else follows with this way of cutting
+ * @param figures what else follows with this method of cutting
  * @param findings what was clipped and why
  */
 public record Cut(
@@ -44,8 +44,8 @@ public record Cut(
   private static final double SHARE = 0.995;
 
   /** Why a cut cannot be computed, or nothing where it can. */
-  public static Optional<Finding> obstacle(CuttingMethod way, CutRequest wish) {
-    return wish.speed() > 0 ? way.obstacle(wish) : CuttingMethod.refused("speed vc must be > 0");
+  public static Optional<Finding> obstacle(CuttingMethod method, CutRequest wish) {
+    return wish.speed() > 0 ? method.obstacle(wish) : CuttingMethod.refused("speed vc must be > 0");
   }
 
   /**
@@ -54,15 +54,15 @@ public record Cut(
    *
    * @throws IllegalArgumentException where {@link #obstacle} names a reason
    */
-  public static Cut of(CuttingMethod way, WorkMaterial material, CutRequest wish, Limits limits) {
-    obstacle(way, wish)
+  public static Cut of(CuttingMethod method, WorkMaterial material, CutRequest wish, Limits limits) {
+    obstacle(method, wish)
         .ifPresent(finding -> {
           throw new IllegalArgumentException(finding.message());
         });
     List<Finding> findings = new ArrayList<>();
-    double diameter = way.diameter(wish);
+    double diameter = method.diameter(wish);
     double wanted = SpindleSpeed.FORMULA.apply("vc", wish.speed(), "D", diameter);
-    double most = Math.min(limits.rpm(), way.rpm());
+    double most = Math.min(limits.rpm(), method.rpm());
     double rotation = Math.min(wanted, most);
     if (rotation < wanted) {
       findings.add(
@@ -70,17 +70,17 @@ public record Cut(
               "rpm",
               "%.0f 1/min wanted, %s allows %.0f",
               wanted,
-              limits.rpm() <= way.rpm() ? "the spindle" : "the tool",
+              limits.rpm() <= method.rpm() ? "the spindle" : "the tool",
               most));
     }
     double speed = CuttingSpeed.FORMULA.apply("n", rotation, "D", diameter);
-    Scene scene = new Scene(way, material, wish, limits, speed, rotation, findings);
-    Cut cut = scene.at(way.feed(wish));
+    Scene scene = new Scene(method, material, wish, limits, speed, rotation, findings);
+    Cut cut = scene.at(method.feed(wish));
     for (Bound bound : Bound.values()) {
       cut = bound.clip(cut, scene);
     }
-    double least = way.feeds(material).low();
-    if (cut.feed() < way.feed(wish) && cut.feed() < least) {
+    double least = method.feeds(material).low();
+    if (cut.feed() < method.feed(wish) && cut.feed() < least) {
       findings.add(
           Finding.query(
               "cut-thin",
@@ -108,7 +108,7 @@ public record Cut(
 
   /** Everything of a cut but its feed. */
   private record Scene(
-      CuttingMethod way,
+      CuttingMethod method,
       WorkMaterial material,
       CutRequest wish,
       Limits limits,
@@ -117,7 +117,7 @@ public record Cut(
       List<Finding> findings) {
 
     Cut at(double feed) {
-      Load load = way.load(material, speed, rotation, feed, wish);
+      Load load = method.load(material, speed, rotation, feed, wish);
       return new Cut(
           speed,
           rotation,
@@ -181,7 +181,7 @@ public record Cut(
       if (!(used(cut) > most)) {
         return cut;
       }
-      if (scene.way().feedIsPitch()) {
+      if (scene.method().feedIsPitch()) {
         scene
             .findings()
             .add(clipped(code, sentence.replace(": feed lowered to %.4f mm", ""), used(cut), most));

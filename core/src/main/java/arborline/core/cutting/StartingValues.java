@@ -6,18 +6,18 @@ import java.util.List;
 /**
  * Where somebody may begin with a tool in a material: the middle of the usual ranges.
  *
- * @param asks what the way of cutting asks for beside the speed
+ * @param asks what the method of cutting asks for beside the speed
  * @param findings what speaks against the pair of materials
  */
 public record StartingValues(CutRequest wish, List<Ask> asks, List<Finding> findings) {
 
-  public static StartingValues of(CuttingMethod way, WorkMaterial work) {
-    double speed = way.practice().speeds(work).middle();
-    double feed = way.feeds(work).middle();
+  public static StartingValues of(CuttingMethod method, WorkMaterial work) {
+    double speed = method.practice().speeds(work).middle();
+    double feed = method.feeds(work).middle();
     return new StartingValues(
-        way.begin(Math.rint(speed), Math.rint(feed * 1000) / 1000),
-        way.asks(),
-        findings(way.practice(), work));
+        method.begin(Math.rint(speed), Math.rint(feed * 1000) / 1000),
+        method.asks(),
+        findings(method.practice(), work));
   }
 
   private static List<Finding> findings(Practice practice, WorkMaterial work) {

@@ -25,17 +25,17 @@ public record Window(List<WindowPoint> points, double feedLow, double feedHigh, 
 
   /** Computes the window around the usual speeds of a material. */
   public static Window of(
-      CuttingMethod way, WorkMaterial material, CutRequest wish, Limits limits) {
-    UsualRange usual = way.feeds(material);
-    double end = Math.PI * way.diameter(wish) * Math.min(limits.rpm(), way.rpm()) / 1000;
-    UsualRange speeds = way.practice().speeds(material);
+      CuttingMethod method, WorkMaterial material, CutRequest wish, Limits limits) {
+    UsualRange usual = method.feeds(material);
+    double end = Math.PI * method.diameter(wish) * Math.min(limits.rpm(), method.rpm()) / 1000;
+    UsualRange speeds = method.practice().speeds(material);
     double from = 0.5 * speeds.low();
     double to = 1.5 * speeds.high();
     List<WindowPoint> points = new ArrayList<>();
     for (int step = 0; step <= STEPS; step++) {
       double speed = from + (to - from) * step / STEPS;
       if (speed <= end) {
-        Cut cut = Cut.of(way, material, wish.with(speed, usual.high()), limits);
+        Cut cut = Cut.of(method, material, wish.with(speed, usual.high()), limits);
         points.add(new WindowPoint(speed, cut.feed(), cut.limitedBy()));
       }
     }

@@ -219,12 +219,12 @@ public final class Reconciler {
     if (why.proposed() == Decision.ASK || fields.size() < 2) {
       return why.proposed();
     }
-    long ways =
+    long proposals =
         fields.stream()
             .filter(field -> field.why() != Why.WEAR_OF_CONTROL)
             .map(FieldReport::suggested)
             .distinct()
             .count();
-    return ways > 1 ? Decision.OWNER : why.proposed();
+    return proposals > 1 ? Decision.OWNER : why.proposed();
   }
 }

@@ -138,10 +138,10 @@ class CuttingLines implements Attachment {
 
   @Transactional(readOnly = true)
   StartingValues start(long toolId, String material) {
-    return StartingValues.of(way(toolId), materials.named(material));
+    return StartingValues.of(method(toolId), materials.named(material));
   }
 
-  private CuttingMethod way(long toolId) {
+  private CuttingMethod method(long toolId) {
     return CuttingMethod.of(tools.get(toolId).tool())
         .orElseThrow(() ->
             Refusal.conflict("a tool of this class cuts nothing by turning: no cutting data"));
@@ -149,7 +149,7 @@ class CuttingLines implements Attachment {
 
   @Transactional(readOnly = true)
   Computed compute(long toolId, Question question) {
-    CuttingMethod way = way(toolId);
+    CuttingMethod method = method(toolId);
     WorkMaterial material = materials.named(question.material());
     CutRequest wish =
         new CutRequest(
@@ -159,14 +159,14 @@ class CuttingLines implements Attachment {
             question.width(),
             Optional.ofNullable(question.work()).orElse(0.0),
             Boolean.TRUE.equals(question.centred()));
-    Optional<Finding> obstacle = Cut.obstacle(way, wish);
+    Optional<Finding> obstacle = Cut.obstacle(method, wish);
     if (obstacle.isPresent()) {
       return new Computed(null, null, List.of(obstacle.get()));
     }
     Limits limits = limits(question);
-    Cut cut = Cut.of(way, material, wish, limits);
+    Cut cut = Cut.of(method, material, wish, limits);
     return new Computed(
-        cut, way.feedIsPitch() ? null : Window.of(way, material, wish, limits), cut.findings());
+        cut, method.feedIsPitch() ? null : Window.of(method, material, wish, limits), cut.findings());
   }
 
   private Limits limits(Question question) {
