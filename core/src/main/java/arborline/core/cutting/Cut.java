@@ -54,7 +54,8 @@ public record Cut(
    *
    * @throws IllegalArgumentException where {@link #obstacle} names a reason
    */
-  public static Cut of(CuttingMethod method, WorkMaterial material, CutRequest wish, Limits limits) {
+  public static Cut of(
+      CuttingMethod method, WorkMaterial material, CutRequest wish, Limits limits) {
     obstacle(method, wish)
         .ifPresent(finding -> {
           throw new IllegalArgumentException(finding.message());

@@ -27,18 +27,18 @@ public final class Reconciler {
   private final TableIndex index;
   private final ValueJudge values;
 
-  private Reconciler(ToolTables tables, ControlTerms terms) {
+  private Reconciler(ToolTables tables, ControlTerms terms, List<Row> rows) {
     this.tables = tables;
     this.terms = terms;
-    this.index = new TableIndex(tables);
+    this.index = new TableIndex(tables, rows.stream().map(Row::shown));
     this.values = new ValueJudge(tables, terms, index);
   }
 
   /** Reports every place that plan, agreed state or control knows, in pocket order. */
   public static List<PlaceReport> reconcile(ToolTables tables, ControlTerms terms) {
-    Reconciler reconciler = new Reconciler(tables, terms);
-    List<Row> rows = reconciler.rows();
+    List<Row> rows = rows(tables);
     rows.sort(Row.BY_PLACE);
+    Reconciler reconciler = new Reconciler(tables, terms, rows);
     return rows.stream().map(reconciler::report).toList();
   }
 
@@ -54,7 +54,7 @@ public final class Reconciler {
     }
   }
 
-  private List<Row> rows() {
+  private static List<Row> rows(ToolTables tables) {
     Map<String, TableEntry> plan = tables.plan();
     Map<String, TableEntry> agreed = tables.agreed().orElse(Map.of());
     Map<String, TableEntry> shown = tables.control().places();

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
@@ -29,21 +28,30 @@ final class TableIndex {
   private Map<String, List<String>> numbers;
 
   TableIndex(ToolTables tables) {
-    this.tables = tables;
-    this.shownTwice = twice(tables.control());
+    this(tables, tables.control().places().values().stream());
   }
 
-  private static Set<String> twice(ControlTable control) {
-    Set<String> once = HashSet.newHashSet(control.places().size());
+  /**
+   * An index of these tables.
+   *
+   * @param shown every row that the control shows, the spindle apart
+   */
+  TableIndex(ToolTables tables, Stream<TableEntry> shown) {
+    this.tables = tables;
+    this.shownTwice =
+        twice(
+            Stream.concat(shown, tables.control().spindle().stream()),
+            tables.control().places().size());
+  }
+
+  private static Set<String> twice(Stream<TableEntry> shown, int expected) {
+    Set<String> once = HashSet.newHashSet(expected);
     Set<String> twice = new HashSet<>();
-    Consumer<TableEntry> look =
-        entry -> {
-          if (!entry.key().isEmpty() && !once.add(entry.identity())) {
-            twice.add(entry.identity());
-          }
-        };
-    control.places().values().forEach(look);
-    control.spindle().ifPresent(look);
+    shown.forEach(entry -> {
+      if (!entry.key().isEmpty() && !once.add(entry.identity())) {
+        twice.add(entry.identity());
+      }
+    });
     return twice;
   }
 
