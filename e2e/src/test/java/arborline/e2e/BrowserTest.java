@@ -3,7 +3,6 @@ package arborline.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -34,14 +33,7 @@ abstract class BrowserTest {
   protected void assertAccessible() {
     assertThat(page.locator("main")).isVisible();
     assertThat(page.locator("h1").first()).isVisible();
-    List<String> found =
-        new AxeBuilder(page)
-            .analyze().getViolations().stream()
-                .filter(
-                    each -> List.of("moderate", "serious", "critical").contains(each.getImpact()))
-                .map(each -> each.getId() + ": " + each.getNodes().getFirst().getTarget())
-                .toList();
-    assertEquals(List.of(), found, page.url());
+    assertEquals(List.of(), Accessibility.faults(page), page.url());
   }
 
   protected Locator field(String name) {
