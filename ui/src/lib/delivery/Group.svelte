@@ -29,8 +29,8 @@
   <header class="flex min-h-10 items-center gap-3 px-5 py-1.5">
     <Mark kind={group.severity.toLowerCase() as 'hold'} />
     <p class="min-w-0 flex-1 truncate" title={group.example}>
-      <strong>{count(group.count, 'line')}:</strong>
-      {group.count > 1 ? 'such as ' : ''}{group.example}
+      <strong>{count(group.count, 'line')}{group.count > 1 ? ', for example:' : ':'}</strong>
+      {group.example}
     </p>
     {#if editable}
       {#each group.repairs as offer (offer.id)}

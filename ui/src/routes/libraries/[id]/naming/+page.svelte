@@ -42,6 +42,7 @@
   const faults = $derived(Boolean(first?.codeFault ?? first?.nameFault));
   const steps = $derived((preview.data?.pages ?? []).flatMap((page) => page.items));
   const changed = $derived(kept.data && (kept.data.code !== code || kept.data.name !== name));
+  const patterned = $derived(code !== '' || name !== '');
   const states = {
     FITS: ['as the patterns say', 'pass'],
     CHANGES: ['would change', 'note'],
@@ -132,15 +133,16 @@
   {:else}
     <div class="min-h-0 flex-1 overflow-auto px-5 pb-8">
       <p class="flex gap-5 py-2" role="status">
-        {#if !code && !name}
+        {#if patterned}
+          {#each Object.entries(states) as [state, [words, kind]] (state)}
+            {@const many = of(state as keyof typeof states).length}
+            {#if many > 0}
+              <Mark {kind} word="{many} {words}" />
+            {/if}
+          {/each}
+        {:else}
           <span class="text-soft">No pattern yet: any code and any name will do.</span>
         {/if}
-        {#each Object.entries(states) as [state, [words, kind]] (state)}
-          {@const many = of(state as keyof typeof states).length}
-          {#if many > 0}
-            <Mark {kind} word="{many} {words}" />
-          {/if}
-        {/each}
         {#if preview.hasNextPage}
           <button class="button quiet h-6!" onclick={() => void preview.fetchNextPage()}>
             Look at more
@@ -196,10 +198,12 @@
                 {step.name === step.newName ? 'stays' : step.newName}
               </td>
               <td title={step.why}>
-                <span class="flex items-center gap-1.5">
-                  <Mark kind={states[step.state][1]} word="" />
-                  <span class="min-w-0 truncate">{step.why || states[step.state][0]}</span>
-                </span>
+                {#if patterned}
+                  <span class="flex items-center gap-1.5">
+                    <Mark kind={states[step.state][1]} word="" />
+                    <span class="min-w-0 truncate">{step.why || states[step.state][0]}</span>
+                  </span>
+                {/if}
               </td>
             </tr>
           {/each}
