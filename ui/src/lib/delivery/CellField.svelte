@@ -8,7 +8,9 @@
   const stored = $derived(cell?.implied ? '' : (cell?.text ?? ''));
   const unit = $derived(cell?.unit ?? '');
   let typed = $state<string | null>(null);
-  const suspect = $derived(line.findings.some((found) => found.properties[0] === symbol));
+  const severities = $derived(
+    line.findings.filter((found) => found.properties[0] === symbol).map((found) => found.severity)
+  );
 
   async function correct() {
     const sent = typed;
@@ -24,9 +26,13 @@
 
 <span class="flex items-center gap-1">
   <input
-    class={['field h-6! w-24', symbol === 'CODE' && 'code w-40!']}
+    class={[
+      'field h-6! w-24',
+      symbol === 'CODE' && 'code w-40!',
+      severities.includes('QUERY') && 'border-query'
+    ]}
     aria-label="{symbol} of line {line.line}"
-    aria-invalid={suspect}
+    aria-invalid={severities.includes('HOLD')}
     value={typed ?? stored}
     placeholder={cell?.implied ? cell.text : undefined}
     title={cell?.implied}

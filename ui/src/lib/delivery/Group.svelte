@@ -46,7 +46,7 @@
   <Lines
     {files}
     {delivery}
-    finding={group.code}
+    asked={group}
     properties={group.properties}
     {editable}
     expected={Math.min(group.count, 50)}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createInfiniteQuery } from '@tanstack/svelte-query';
-  import { linesQuery } from '$lib/delivery/queries';
+  import { answering, type Asked, linesQuery } from '$lib/delivery/queries';
   import { correctLines } from '$lib/delivery/actions';
   import { type Line } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
@@ -14,7 +14,7 @@
   let {
     delivery,
     files = [],
-    finding,
+    asked,
     disposition,
     properties,
     editable,
@@ -23,7 +23,7 @@
     delivery: number;
     /** Names of the files where there are several. */
     files?: string[];
-    finding?: string;
+    asked?: Asked;
     disposition?: string;
     properties: string[];
     editable: boolean;
@@ -31,12 +31,10 @@
     expected?: number;
   } = $props();
 
-  const lines = createInfiniteQuery(() => linesQuery(delivery, finding, disposition));
+  const lines = createInfiniteQuery(() => linesQuery(delivery, asked, disposition));
   const rows = $derived((lines.data?.pages ?? []).flatMap((page) => page.items));
   const pointedAt = $derived(
-    rows.flatMap((line) =>
-      line.findings.filter((found) => found.code === finding).flatMap((found) => found.properties)
-    )
+    asked ? rows.flatMap((line) => answering(line, asked).flatMap((found) => found.properties)) : []
   );
   const columns = $derived(
     [...new Set([...properties, ...pointedAt])].filter(
@@ -57,7 +55,7 @@
     },
     { id: 'CODE', title: 'Code', width: '176px', fixed: true, text: (line) => line.code },
     { id: 'name', title: 'Name', width: 'minmax(120px, 200px)', text: (line) => line.name },
-    ...(finding
+    ...(asked
       ? []
       : [
           {
@@ -98,10 +96,9 @@
   }
 
   function message(line: Line): string {
-    const found = finding
-      ? line.findings.find((found) => found.code === finding)
-      : line.findings[0];
-    return capital(found?.message ?? (line.takenToolId ? 'Taken into a library' : ''));
+    const found = asked ? answering(line, asked) : line.findings.slice(0, 1);
+    if (found.length > 1) return capital(found.map(({ message }) => message).join('; '));
+    return capital(found[0]?.message ?? (line.takenToolId ? 'Taken into a library' : ''));
   }
 </script>
 
@@ -137,7 +134,7 @@
 
 <Grid
   name="delivery lines"
-  label={finding ? `Lines with ${finding}` : 'Lines'}
+  label={asked ? `Lines with ${asked.code}` : 'Lines'}
   columns={shown}
   rows={lines.data ? rows : []}
   key={(line) => line.id}

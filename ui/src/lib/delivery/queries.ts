@@ -1,6 +1,6 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/svelte-query';
 import { ALL } from '$lib/api/cache';
-import { api, ask } from '$lib/api/client';
+import { api, ask, type Finding, type Line } from '$lib/api/client';
 
 const PAGE = 50;
 
@@ -23,15 +23,44 @@ export const findingsQuery = (id: number) =>
     queryFn: () => ask(api.GET('/api/v1/deliveries/{id}/findings', { params: { path: { id } } }))
   });
 
-/** Lines with a finding or a disposition, page by page. */
-export const linesQuery = (id: number, finding?: string, disposition?: string) =>
+/** What lines have in common: findings of a code or kind and of one severity. */
+export interface Asked {
+  code: string;
+  severity: Finding['severity'];
+}
+
+/** The findings of a line that belong to a question. */
+export const answering = (line: Line, asked: Asked) =>
+  line.findings.filter(
+    ({ code, severity }) =>
+      severity === asked.severity && (code === asked.code || code.startsWith(`${asked.code}.`))
+  );
+
+/** Lines with a question or a disposition, page by page. */
+export const linesQuery = (id: number, asked?: Asked, disposition?: string) =>
   infiniteQueryOptions({
-    queryKey: ['delivery', String(id), 'lines', finding ?? '', disposition ?? ''],
+    queryKey: [
+      'delivery',
+      String(id),
+      'lines',
+      asked?.code ?? '',
+      asked?.severity ?? '',
+      disposition ?? ''
+    ],
     initialPageParam: undefined as number | undefined,
     queryFn: ({ pageParam }) =>
       ask(
         api.GET('/api/v1/deliveries/{id}/lines', {
-          params: { path: { id }, query: { finding, disposition, after: pageParam, limit: PAGE } }
+          params: {
+            path: { id },
+            query: {
+              finding: asked?.code,
+              severity: asked?.severity,
+              disposition,
+              after: pageParam,
+              limit: PAGE
+            }
+          }
         })
       ),
     getNextPageParam: (last) => (last.next ? Number(last.next) : undefined)

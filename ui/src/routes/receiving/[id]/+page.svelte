@@ -88,7 +88,7 @@
       {#if part}
         <Lines {files} delivery={id} disposition={part} properties={[]} editable={false} />
       {:else}
-        {#each groups.data?.items ?? [] as group (group.code)}
+        {#each groups.data?.items ?? [] as group (group.code + group.severity)}
           <Group {files} delivery={id} {group} editable={may} />
         {/each}
         {#if groups.data && groups.data.items.length === 0 && arrived.read > 0}

@@ -185,4 +185,88 @@ class CorrectingTest extends ServerTest {
         "done", lead.get("/api/v1/trail?limit=2").at("items").get(1).get("undo").asString());
     assertEquals(409, lead.post(undo, null).status());
   }
+
+  private JsonNode group(long delivery, String code) {
+    List<JsonNode> found =
+        lead.get(PATH + delivery + "/findings")
+            .at("items")
+            .valueStream()
+            .filter(group -> group.get("code").asString().equals(code))
+            .toList();
+    assertEquals(1, found.size(), code);
+    return found.getFirst();
+  }
+
+  private static List<String> texts(JsonNode array, String member) {
+    return array.valueStream().map(item -> item.get(member).asString()).toList();
+  }
+
+  /** Drills that a shop listed by diameter only: one question, not one for each value. */
+  @Test
+  void allValuesThatAreMissingAreOneQuestion() {
+    long delivery =
+        lead.deliver(
+            "bare.csv",
+            """
+            CODE,CLASS,DC [mm],OAL [mm],NOF
+            BARE-1,drill-twist,5,86,2
+            BARE-2,drill-twist,6,93,2
+            BARE-3,reamer,6,93,6
+            """);
+    JsonNode question = group(delivery, "missing");
+    assertEquals(3, question.get("count").asLong());
+    assertTrue(
+        question.get("example").asString().startsWith("not given yet: shank diameter (DMM), "),
+        question.toString());
+    assertEquals("DMM", question.get("properties").get(0).asString());
+    assertTrue(texts(question.get("repairs"), "id").contains("default.SIG.118"));
+    assertEquals(
+        3, lead.get(PATH + delivery + "/lines?finding=missing&severity=query").at("items").size());
+    assertEquals(2, lead.get(PATH + delivery + "/lines?finding=missing.SIG").at("items").size());
+    assertEquals(
+        0, lead.get(PATH + delivery + "/lines?finding=missing&severity=note").at("items").size());
+  }
+
+  @Test
+  void oneOrderFillsInAllThatIsUsual() {
+    long delivery =
+        lead.deliver(
+            "usual.csv",
+            """
+            CODE,CLASS,DC [mm],OAL [mm],APMX [mm],NOF
+            USUAL-1,drill-twist,5,86,30,2
+            USUAL-2,drill-twist,6,93,30,2
+            """);
+    Api.Answer filled =
+        lead.post(PATH + delivery + "/repair", Api.body("finding", "missing", "repair", "missing"));
+    assertEquals(2, filled.number("lines"));
+    JsonNode cells = line(delivery, 0).get("cells");
+    assertEquals("5 mm", cells.at("/DMM/text").asString());
+    assertEquals("118", cells.at("/SIG/text").asString());
+    assertTrue(
+        lastDeed().get("said").asString().contains("fill in all that is usual or follows"),
+        lastDeed().toString());
+    assertEquals(204, undo(filled.number("undo")).status());
+    assertEquals(2, group(delivery, "missing").get("count").asLong());
+  }
+
+  /** Each of these inserts is offered a designation of its own. */
+  @Test
+  void aRepairIsOfferedOnceForLinesThatDiffer() {
+    long delivery =
+        lead.deliver(
+            "inserts.csv",
+            """
+            CODE,CLASS,SC,IC [mm],S [mm],RE [mm],AN [deg],EPSR [deg],L [mm]
+            NAMED-1,insert,C,12.7,4.76,0.8,0,80,12.9
+            NAMED-2,insert,S,9.525,3.18,0.4,7,90,9.525
+            """);
+    JsonNode named = group(delivery, "insert-named");
+    assertEquals(List.of("insert-named"), texts(named.get("repairs"), "id"));
+    assertEquals(2, named.get("repairs").get(0).get("count").asLong());
+    lead.post(
+        PATH + delivery + "/repair", Api.body("finding", "insert-named", "repair", "insert-named"));
+    assertEquals("CNMG 120408", line(delivery, 0).at("/cells/MIID/text").asString());
+    assertEquals("SCMG 090304", line(delivery, 1).at("/cells/MIID/text").asString());
+  }
 }

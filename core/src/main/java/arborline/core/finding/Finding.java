@@ -6,7 +6,7 @@ import java.util.Optional;
 /**
  * One complaint or remark.
  *
- * @param code stable name of the kind of finding; lines are grouped by it
+ * @param code stable name of what was found
  * @param severity its weight
  * @param message a sentence with the actual numbers
  * @param properties the symbols it points at, most telling first
@@ -37,6 +37,11 @@ public record Finding(
 
   public static Finding of(String code, Severity severity, String message, String... properties) {
     return new Finding(code, severity, message, List.of(properties), Optional.empty());
+  }
+
+  /** Under what it is listed among those of many lines. */
+  public String kind() {
+    return FindingKind.of(code);
   }
 
   public Finding withRepair(Repair offered) {

@@ -9,7 +9,7 @@ import java.util.TreeMap;
  *
  * @param id names the repair over all lines it can be offered for, so that it can be applied in
  *     bulk
- * @param title what it does, as an order: "set RE to DC/2"
+ * @param title what it does, as an order: "set RE to DC/2"; one for all that have the id
  * @param changes property symbol to new entry text (empty text takes the value away)
  */
 public record Repair(String id, String title, SortedMap<String, String> changes) {

@@ -17,7 +17,7 @@ final class Estimates {
     if (fallback != null) {
       return Optional.of(
           Repair.of(
-              "default." + symbol,
+              "default.%s.%s".formatted(symbol, fallback),
               "set %s to the trade default %s".formatted(symbol, fallback),
               Map.of(symbol, fallback)));
     }
@@ -63,7 +63,7 @@ final class Estimates {
         ? Optional.empty()
         : Optional.of(
             Repair.of(
-                "estimate." + to,
+                "estimate.%s.%s".formatted(to, from),
                 "set %s %s to the %s".formatted(toName, to, fromName),
                 Map.of(to, value.toString())));
   }

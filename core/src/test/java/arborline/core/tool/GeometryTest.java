@@ -22,8 +22,8 @@ class GeometryTest {
     "CLASS=end-mill-ball, false"
   })
   void cutAlikeWhateverTheyAreCalled(String changes, boolean same) {
-    Tool one = Sample.tool(MILL + "HAND=R");
-    Tool other = Sample.tool(MILL + "HAND=R " + changes);
+    Tool one = Sample.tool(MILL + "HAND=R RPMX=12000 GRADE=P10");
+    Tool other = Sample.tool(MILL + "HAND=R RPMX=12000 GRADE=P10 " + changes);
     assertEquals(same, Geometry.same(one, other));
     assertEquals(same, Geometry.same(other, one));
   }

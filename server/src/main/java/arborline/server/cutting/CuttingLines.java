@@ -166,7 +166,9 @@ class CuttingLines implements Attachment {
     Limits limits = limits(question);
     Cut cut = Cut.of(method, material, wish, limits);
     return new Computed(
-        cut, method.feedIsPitch() ? null : Window.of(method, material, wish, limits), cut.findings());
+        cut,
+        method.feedIsPitch() ? null : Window.of(method, material, wish, limits),
+        cut.findings());
   }
 
   private Limits limits(Question question) {

@@ -36,12 +36,15 @@ class DeliveryController {
 
   private final Deliveries deliveries;
   private final LineLists lists;
+  private final FindingGroups groups;
   private final Counts counts;
   private final Json json;
 
-  DeliveryController(Deliveries deliveries, LineLists lists, Counts counts, Json json) {
+  DeliveryController(
+      Deliveries deliveries, LineLists lists, FindingGroups groups, Counts counts, Json json) {
     this.deliveries = deliveries;
     this.lists = lists;
+    this.groups = groups;
     this.counts = counts;
     this.json = json;
   }
@@ -161,9 +164,9 @@ class DeliveryController {
   }
 
   @GetMapping("/{id}/findings")
-  Slice<LineLists.FindingGroup> findings(@PathVariable long id) {
+  Slice<FindingGroups.FindingGroup> findings(@PathVariable long id) {
     deliveries.get(id);
-    return Slice.all(lists.groups(id));
+    return Slice.all(groups.of(id));
   }
 
   @PutMapping("/{id}/reading")

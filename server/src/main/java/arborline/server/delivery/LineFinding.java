@@ -14,6 +14,7 @@ class LineFinding {
 
   @Id long lineId;
   @Id String code;
+  String kind;
   long deliveryId;
   String severity;
   String repairId;

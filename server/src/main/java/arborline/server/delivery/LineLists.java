@@ -14,28 +14,24 @@ import arborline.server.support.Slice;
 import arborline.server.tool.StoredTools;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.TypedQuery;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Lists the lines of a delivery and groups them by finding. */
+/** Lists the lines of a delivery. */
 @Service
 @Transactional(readOnly = true)
 public class LineLists {
 
   private final EntityManager entities;
-  private final JdbcClient jdbc;
   private final Json json;
 
-  LineLists(EntityManager entities, JdbcClient jdbc, Json json) {
+  LineLists(EntityManager entities, Json json) {
     this.entities = entities;
-    this.jdbc = jdbc;
     this.json = json;
   }
 
@@ -70,17 +66,6 @@ public class LineLists {
       List<Finding> findings,
       @Nullable Outline outline) {}
 
-  record RepairCount(String id, String title, long count) {}
-
-  /** All lines with one finding. */
-  record FindingGroup(
-      String code,
-      Severity severity,
-      long count,
-      String example,
-      List<String> properties,
-      List<RepairCount> repairs) {}
-
   Slice<LineView> lines(
       long deliveryId,
       @Nullable String severity,
@@ -91,15 +76,17 @@ public class LineLists {
     StringBuilder where = new StringBuilder(" where l.deliveryId = :delivery");
     Map<String, Object> parameters = new LinkedHashMap<>();
     parameters.put("delivery", deliveryId);
-    if (severity != null) {
-      where.append(
-          " and exists (select 1 from LineFinding f where f.lineId = l.id and f.severity = :severity)");
-      parameters.put("severity", severity(severity));
-    }
-    if (finding != null) {
-      where.append(
-          " and exists (select 1 from LineFinding f where f.lineId = l.id and f.code = :finding)");
-      parameters.put("finding", finding);
+    if (severity != null || finding != null) {
+      where.append(" and exists (select 1 from LineFinding f where f.lineId = l.id");
+      if (severity != null) {
+        where.append(" and f.severity = :severity");
+        parameters.put("severity", severity(severity));
+      }
+      if (finding != null) {
+        where.append(" and (f.code = :finding or f.kind = :finding)");
+        parameters.put("finding", finding);
+      }
+      where.append(')');
     }
     if (disposition != null) {
       where.append(" and cast(l.disposition as string) = :disposition");
@@ -159,55 +146,5 @@ public class LineLists {
         cell.text(),
         cell.unit().filter(unit -> unit != Unit.ONE).map(Unit::code).orElse(null),
         implied);
-  }
-
-  private record GroupRow(
-      String code,
-      String severity,
-      @Nullable String repairId,
-      @Nullable String repairTitle,
-      long lineCount,
-      long exampleLine) {}
-
-  /** Open lines grouped by finding, holds first. */
-  List<FindingGroup> groups(long deliveryId) {
-    Map<String, List<GroupRow>> byCode = new LinkedHashMap<>();
-    jdbc
-        .sql(
-            """
-            select f.code, f.severity, f.repair_id, f.repair_title, count(*) as line_count,
-              min(f.line_id) as example_line
-            from line_finding f join delivery_line l on l.id = f.line_id
-            where f.delivery_id = ? and l.taken_tool_id is null
-            group by f.code, f.severity, f.repair_id, f.repair_title
-            order by field(f.severity, 'HOLD', 'QUERY', 'NOTE'), count(*) desc, f.code\
-            """)
-        .param(deliveryId)
-        .query(GroupRow.class)
-        .stream()
-        .forEach(row -> byCode.computeIfAbsent(row.code(), code -> new ArrayList<>()).add(row));
-    return byCode.values().stream().map(this::group).toList();
-  }
-
-  private FindingGroup group(List<GroupRow> rows) {
-    GroupRow first = rows.getFirst();
-    DeliveryLine line = entities.find(DeliveryLine.class, first.exampleLine());
-    Finding example =
-        java.util.Arrays.stream(json.read(line.findings, Finding[].class))
-            .filter(found -> found.code().equals(first.code()))
-            .findFirst()
-            .orElse(Finding.note(first.code(), ""));
-    List<RepairCount> repairs =
-        rows.stream()
-            .filter(row -> row.repairId() != null)
-            .map(row -> new RepairCount(row.repairId(), row.repairTitle(), row.lineCount()))
-            .toList();
-    return new FindingGroup(
-        first.code(),
-        Severity.valueOf(first.severity()),
-        rows.stream().mapToLong(GroupRow::lineCount).sum(),
-        example.message(),
-        example.properties(),
-        repairs);
   }
 }

@@ -93,7 +93,12 @@ class Correcting {
             .entrySet().stream().map(cell -> cell.getKey() + " " + cell.getValue()).toList());
   }
 
-  /** Applies a repair to each line that offers it for a finding. */
+  /**
+   * Applies a repair to each line that offers it.
+   *
+   * @param finding its code, or a kind of findings
+   * @param repair its id; the kind for all that findings of it offer
+   */
   @Transactional
   Changed repair(long id, String finding, String repair) {
     Delivery delivery = ready(id);
@@ -112,13 +117,16 @@ class Correcting {
   }
 
   private Map<String, String> offered(DeliveryLine line, String finding, String repair) {
+    Map<String, String> changes = new TreeMap<>();
     for (Finding offered : json.read(line.findings, Finding[].class)) {
-      if (offered.code().equals(finding)
-          && offered.repair().filter(offer -> offer.id().equals(repair)).isPresent()) {
-        return offered.repair().get().changes();
-      }
+      boolean meant = offered.code().equals(finding) || offered.kind().equals(finding);
+      offered
+          .repair()
+          .filter(offer -> meant)
+          .filter(offer -> offer.id().equals(repair) || offered.kind().equals(repair))
+          .ifPresent(offer -> changes.putAll(offer.changes()));
     }
-    return Map.of();
+    return changes;
   }
 
   private void replace(DeliveryLine line, Map<String, String> cells) {

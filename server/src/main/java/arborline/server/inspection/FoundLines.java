@@ -1,5 +1,6 @@
 package arborline.server.inspection;
 
+import arborline.core.finding.FindingKind;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -10,6 +11,8 @@ import org.springframework.stereotype.Component;
 class FoundLines {
 
   private static final int CHUNK = 1000;
+  private static final String ONE_REPAIR =
+      "and (repair_id = :repair or repair_id is not null and kind = :repair)";
 
   private final JdbcClient jdbc;
 
@@ -19,39 +22,45 @@ class FoundLines {
 
   /** What a repair of a finding does, in words; empty where no line offers it. */
   Optional<String> title(long deliveryId, String finding, String repair) {
-    return jdbc.sql(
-            """
-            select repair_title from line_finding
-            where delivery_id = ? and code = ? and repair_id = ? limit 1\
-            """)
-        .params(deliveryId, finding, repair)
+    return concerned("repair_title", deliveryId, finding, ONE_REPAIR, 0)
+        .param("repair", repair)
+        .param("most", 1)
         .query(String.class)
-        .optional();
+        .optional()
+        .map(title -> FindingKind.orderOfAll(repair).orElse(title));
   }
 
-  /** The next lines that offer a repair for a finding. */
+  /** The next lines that offer a repair for a finding; the kind of it stands for all they offer. */
   List<Long> offering(long deliveryId, String finding, String repair, long after) {
-    return jdbc.sql(
-            """
-            select line_id from line_finding
-            where delivery_id = ? and code = ? and repair_id = ? and line_id > ?
-            order by line_id limit ?\
-            """)
-        .params(deliveryId, finding, repair, after, CHUNK)
+    return concerned("distinct line_id", deliveryId, finding, ONE_REPAIR, after)
+        .param("repair", repair)
+        .param("most", CHUNK)
         .query(Long.class)
         .list();
   }
 
-  /** The next lines that have a finding. */
+  /** The next lines that have a finding, or one of a kind. */
   List<Long> having(long deliveryId, String finding, long after) {
-    return jdbc.sql(
-            """
-            select line_id from line_finding
-            where delivery_id = ? and code = ? and line_id > ? order by line_id limit ?\
-            """)
-        .params(deliveryId, finding, after, CHUNK)
+    return concerned("distinct line_id", deliveryId, finding, "", after)
+        .param("most", CHUNK)
         .query(Long.class)
         .list();
+  }
+
+  private JdbcClient.StatementSpec concerned(
+      String what, long deliveryId, String finding, String condition, long after) {
+    return jdbc.sql(
+            """
+            select %s from line_finding
+            where delivery_id = :delivery and kind = :kind and (code = :finding or kind = :finding)
+              and line_id > :after %s
+            order by line_id limit :most\
+            """
+                .formatted(what, condition))
+        .param("delivery", deliveryId)
+        .param("kind", FindingKind.of(finding))
+        .param("finding", finding)
+        .param("after", after);
   }
 
   /** The next of lines that somebody named. */

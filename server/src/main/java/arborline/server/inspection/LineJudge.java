@@ -216,8 +216,8 @@ public class LineJudge {
     if (!rows.isEmpty()) {
       template.batchUpdate(
           "insert into line_finding"
-              + " (line_id, code, delivery_id, severity, repair_id, repair_title)"
-              + " values (?, ?, ?, ?, ?, ?)",
+              + " (line_id, code, kind, delivery_id, severity, repair_id, repair_title)"
+              + " values (?, ?, ?, ?, ?, ?, ?)",
           rows);
     }
   }
@@ -226,6 +226,7 @@ public class LineJudge {
     return new Object[] {
       lineId,
       finding.code(),
+      finding.kind(),
       deliveryId,
       finding.severity().name(),
       finding.repair().map(repair -> repair.id()).orElse(null),

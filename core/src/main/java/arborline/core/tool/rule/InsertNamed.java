@@ -46,8 +46,7 @@ public final class InsertNamed implements Rule {
   private static Finding offer(String designation) {
     return Finding.note(
             "insert-named", "these sizes are those of insert %s".formatted(designation), "MIID")
-        .withRepair(
-            Repair.of("insert-named", "name it " + designation, Map.of("MIID", designation)));
+        .withRepair(Repair.of("insert-named", "name it by its sizes", Map.of("MIID", designation)));
   }
 
   private static Optional<InsertShape> shape(Tool tool) {

@@ -66,6 +66,6 @@ public final class ShankNamed implements Rule {
     return Finding.note(
             "holder-named", "these sizes are those of holder %s".formatted(designation), "SHANK")
         .withRepair(
-            Repair.of("holder-named", "name it " + designation, Map.of("SHANK", designation)));
+            Repair.of("holder-named", "name it by its sizes", Map.of("SHANK", designation)));
   }
 }
