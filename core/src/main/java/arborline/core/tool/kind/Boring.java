@@ -16,7 +16,8 @@ final class Boring {
   static Outline outline(Tool tool) {
     OutlineBuilder outline = OutlineBuilder.of(tool);
     double tip = outline.length();
-    double swept = tool.approx("DC", tool.approx("DCX", 20));
+    String sweeping = tool.has("DC") ? "DC" : "DCX";
+    double swept = tool.approx(sweeping, 20);
     double body = Math.min(tool.approx("DN", 0.75 * swept), swept);
     double shank = tool.approx("DMM", body);
     double edge = Math.min(0.12 * swept, 0.2 * tip);
@@ -28,7 +29,7 @@ final class Boring {
             Part.Kind.CUTTING,
             List.of(new Point(tip - edge, swept / 2), new Point(tip, swept / 2 * 0.94)))
         .across("DMM", from * 0.4, shank)
-        .across("DCX", tip - edge, swept)
+        .across(sweeping, tip - edge, swept)
         .across("DN", (from + tip) / 2, body)
         .build();
   }

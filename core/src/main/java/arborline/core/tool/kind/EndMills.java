@@ -49,7 +49,8 @@ final class EndMills {
   /** The outline of an end mill whose corner has the given radius. */
   static Outline outline(Tool tool, double cornerRadius) {
     OutlineBuilder outline = OutlineBuilder.of(tool);
-    double diameter = tool.approx("DC", 1);
+    String widest = tool.has("DC") ? "DC" : "DCX";
+    double diameter = tool.approx(widest, 1);
     double tip = outline.length();
     double depth = Math.min(tool.approx("APMX", 1.5 * diameter), tip);
     double radius = Math.min(cornerRadius, diameter / 2);
@@ -60,7 +61,7 @@ final class EndMills {
             ? OutlineBuilder.corner(tip, diameter / 2, Math.min(radius, depth))
             : List.of(new Point(tip, diameter / 2)));
     outline.shankAndNeck(tip - depth, diameter).shaped(Part.Kind.CUTTING, edge);
-    outline.across("DC", tip - depth / 2, diameter).along("APMX", tip - depth, tip);
+    outline.across(widest, tip - depth / 2, diameter).along("APMX", tip - depth, tip);
     if (radius > 0) {
       outline.radius("RE", tip - radius * 0.3, diameter / 2 - radius * 0.3);
     }

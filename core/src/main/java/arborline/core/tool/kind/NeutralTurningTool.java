@@ -45,6 +45,6 @@ public final class NeutralTurningTool extends DrawnClass {
                 new InsertFitsSeat(),
                 new TrailingEdgeClear(),
                 new NeutralSymmetric()),
-        Turning::external);
+        Turning::neutral);
   }
 }

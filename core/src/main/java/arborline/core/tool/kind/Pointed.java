@@ -27,12 +27,14 @@ final class Pointed {
         .shaped(
             Part.Kind.CUTTING,
             List.of(new Point(tip - cone, diameter / 2), new Point(tip, flat / 2)))
-        .across("DMM", (tip - fluted) * 0.4, shank)
         .across(diameterSymbol, tip - cone, diameter)
         .along("LCF", tip - fluted, tip)
         .along("LU", tip - tool.approx("LU", 0), tip)
         .along("PL", tip - tool.approx("PL", 0), tip)
         .angle("SIG", tip, flat / 2);
+    if (!diameterSymbol.equals("DMM")) {
+      outline.across("DMM", (tip - fluted) * 0.4, shank);
+    }
     if (flat > 0) {
       outline.across("DCN", tip, flat);
     }

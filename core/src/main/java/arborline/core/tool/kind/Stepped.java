@@ -52,7 +52,8 @@ final class Stepped {
         .along("LCF", tip - tool.approx("LCF", 0), tip)
         .angle("SIG", tip, 0);
     if (tool.has("DC1")) {
-      outline.across("DC1", Math.max(end, tip - tool.approx("SDL1", 0) - 1), tool.approx("DC1", 0));
+      outline.across(
+          "DC1", Math.max(end, tip - tool.approx("SDL1", 2 * first) - 1), tool.approx("DC1", 0));
     }
     return outline.build();
   }

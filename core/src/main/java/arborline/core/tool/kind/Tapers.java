@@ -99,8 +99,8 @@ final class Tapers {
     OutlineBuilder outline = OutlineBuilder.of(tool);
     double tip = outline.length();
     double wide = tool.approx("DCX", tool.approx("DC", 1)) / 2;
-    double narrow = Math.min(tool.approx("DCN", wide), wide);
     double radius = Math.min(tool.approx("PRFRAD", wide / 2), Math.min(wide, tip * 0.5));
+    double narrow = Math.min(tool.approx("DCN", 2 * (wide - radius)), 2 * wide);
     List<Point> edge = new ArrayList<>();
     edge.add(new Point(tip - radius * 1.4, wide));
     for (int step = 0; step <= STEPS; step++) {

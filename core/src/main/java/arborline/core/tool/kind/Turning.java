@@ -19,7 +19,7 @@ final class Turning {
     return tool.word("HAND").filter(hand -> hand.equalsIgnoreCase("L")).isPresent();
   }
 
-  private static boolean neutral(Tool tool) {
+  private static boolean handless(Tool tool) {
     return tool.word("HAND").filter(hand -> hand.equalsIgnoreCase("N")).isPresent();
   }
 
@@ -75,10 +75,19 @@ final class Turning {
 
   /** A square shank whose feed runs across it. */
   static Outline external(Tool tool) {
+    return external(tool, handless(tool));
+  }
+
+  /** A square shank that points straight ahead, alike on both sides. */
+  static Outline neutral(Tool tool) {
+    return external(tool, true);
+  }
+
+  private static Outline external(Tool tool, boolean neutral) {
     double width = tool.approx("B", tool.approx("DMM", 20));
     OutlineBuilder outline = OutlineBuilder.of(tool, tool.approx("LF", 6 * width));
     double tip = outline.length();
-    double out = neutral(tool) ? width / 2 : tool.approx("WF", 1.25 * width);
+    double out = neutral ? width / 2 : tool.approx("WF", 1.25 * width);
     double side = left(tool) ? -1 : 1;
     double circle = circle(tool, 0.5 * width);
     InsertShape shape = shape(tool);
@@ -87,7 +96,7 @@ final class Turning {
         InsertPlan.of(
             shape,
             circle,
-            tool.approx("KAPR", neutral(tool) ? 90 - shape.angle() / 2.0 : 95),
+            tool.approx("KAPR", neutral ? 90 - shape.angle() / 2.0 : 95),
             nose,
             new Point(0, side),
             new Point(-1, 0));
@@ -96,9 +105,7 @@ final class Turning {
         .flat(Part.Kind.SHANK, rectangle(0, tip - head, -width / 2, width / 2))
         .flat(
             Part.Kind.BODY,
-            neutral(tool)
-                ? pointedHead(tip, head, width, insert)
-                : head(tip, head, width, nose, insert))
+            neutral ? pointedHead(tip, head, width, insert) : head(tip, head, width, nose, insert))
         .flat(Part.Kind.CUTTING, insert)
         .along("LF", 0, tip)
         .across("B", (tip - head) * 0.4, width)
