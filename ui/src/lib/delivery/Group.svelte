@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DropdownMenu } from 'bits-ui';
   import { lookedAt, repairLines } from '$lib/delivery/actions';
   import { type FindingGroup } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
@@ -20,6 +21,13 @@
     busy = false;
   }
 
+  /** More than two repairs would push the sentence away: all but the first go into a menu. */
+  const beside = $derived(group.repairs.length > 2 ? group.repairs.slice(0, 1) : group.repairs);
+  const listed = $derived(group.repairs.slice(beside.length));
+
+  const named = ({ title, count }: { title: string; count: number }) =>
+    capital(title) + (count < group.count ? ` (${count})` : '');
+
   const repair = (id: string, title: string) =>
     during(repairLines(delivery, group.code, id, title));
   const look = () => during(lookedAt(delivery, group.code));
@@ -29,17 +37,40 @@
   <header class="flex min-h-10 items-center gap-3 px-5 py-1.5">
     <Mark kind={group.severity.toLowerCase() as 'hold'} />
     <p class="min-w-0 flex-1 truncate" title={group.example}>
-      <strong>{count(group.count, 'line')}{group.count > 1 ? ', for example:' : ':'}</strong>
+      <strong>{count(group.count, 'line')}{group.ofAll ? ':' : ', for example:'}</strong>
       {group.example}
     </p>
     {#if editable}
-      {#each group.repairs as offer (offer.id)}
-        <button class="button" disabled={busy} onclick={() => repair(offer.id, offer.title)}>
-          {capital(offer.title)}{offer.count < group.count ? ` (${offer.count})` : ''}
+      {#each beside as offer (offer.id)}
+        <button
+          class="button shrink-0"
+          disabled={busy}
+          onclick={() => repair(offer.id, offer.title)}
+        >
+          {named(offer)}
         </button>
       {/each}
+      {#if listed.length > 0}
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger class="button shrink-0" disabled={busy}>
+            Only one of them ▾
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content class="floating z-50 p-1" align="end" sideOffset={4}>
+              {#each listed as offer (offer.id)}
+                <DropdownMenu.Item
+                  class="cursor-pointer rounded-sm px-3 py-1.5 data-highlighted:bg-faint"
+                  onSelect={() => repair(offer.id, offer.title)}
+                >
+                  {named(offer)}
+                </DropdownMenu.Item>
+              {/each}
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      {/if}
       {#if group.severity === 'QUERY'}
-        <button class="button" disabled={busy} onclick={look}>Looked at, may enter</button>
+        <button class="button shrink-0" disabled={busy} onclick={look}>Looked at, may enter</button>
       {/if}
     {/if}
   </header>

@@ -218,6 +218,7 @@ class CorrectingTest extends ServerTest {
     assertTrue(
         question.get("example").asString().startsWith("not given yet: shank diameter (DMM), "),
         question.toString());
+    assertTrue(question.get("ofAll").asBoolean());
     assertEquals("DMM", question.get("properties").get(0).asString());
     assertTrue(texts(question.get("repairs"), "id").contains("default.SIG.118"));
     assertEquals(

@@ -45,7 +45,8 @@ class FindingGroups {
    * All lines with one question.
    *
    * @param code of the finding, or its kind where one question has several codes
-   * @param example what is said of the first of them, or of all
+   * @param example what is said of the first of them
+   * @param ofAll true where the example is no example, but said of all
    * @param properties what it is about, what most lines lack first
    */
   record FindingGroup(
@@ -53,6 +54,7 @@ class FindingGroups {
       Severity severity,
       long count,
       String example,
+      boolean ofAll,
       List<String> properties,
       List<RepairCount> repairs) {}
 
@@ -119,6 +121,7 @@ class FindingGroups {
         examples.size() == 1
             ? examples.getFirst().message()
             : FindingKind.sentence(kind.kind(), severity, named(examples)),
+        examples.size() > 1 || kind.lineCount() == 1,
         properties,
         repairs(kind, rows));
   }
