@@ -29,7 +29,8 @@ final class Steps {
   void repairAll() {
     Locator repairs =
         page.locator("section header button.button:not(.main)")
-            .filter(new Locator.FilterOptions().setHasNotText("Looked at"));
+            .filter(
+                new Locator.FilterOptions().setHasNotText(Pattern.compile("Looked at|Only one")));
     for (int round = 0; round < 12 && repairs.count() > 0; round++) {
       int before = repairs.count();
       String title = repairs.first().innerText();
