@@ -14,13 +14,15 @@
     event.preventDefault();
     busy = true;
     trouble = '';
+    const sent = password;
     try {
-      await who.signIn(name, password);
+      await who.signIn(name, sent);
       const then = page.url.searchParams.get('then') ?? '/';
       await goto(then.startsWith('/') && !then.startsWith('//') ? then : '/');
     } catch (error) {
       trouble = capital(error instanceof Problem ? error.message : 'the server does not answer');
-      password = '';
+      // What somebody typed since then stays.
+      if (password === sent) password = '';
     } finally {
       busy = false;
     }
