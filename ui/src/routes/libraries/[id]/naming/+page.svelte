@@ -42,7 +42,8 @@
   const faults = $derived(Boolean(first?.codeFault ?? first?.nameFault));
   const steps = $derived((preview.data?.pages ?? []).flatMap((page) => page.items));
   const changed = $derived(kept.data && (kept.data.code !== code || kept.data.name !== name));
-  const patterned = $derived(code !== '' || name !== '');
+  const faulty = $derived(Boolean(first?.codeFault || first?.nameFault));
+  const patterned = $derived(!faulty && (code !== '' || name !== ''));
   const states = {
     FITS: ['as the patterns say', 'pass'],
     CHANGES: ['would change', 'note'],
@@ -140,6 +141,8 @@
               <Mark {kind} word="{many} {words}" />
             {/if}
           {/each}
+        {:else if faulty}
+          <span class="text-soft">Nothing would be renamed while a pattern is wrong.</span>
         {:else}
           <span class="text-soft">No pattern yet: any code and any name will do.</span>
         {/if}
