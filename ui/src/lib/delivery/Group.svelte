@@ -28,9 +28,8 @@
   const named = ({ title, count }: { title: string; count: number }) =>
     capital(title) + (count < group.count ? ` (${count})` : '');
 
-  const repair = (id: string, title: string) =>
-    during(repairLines(delivery, group.code, id, title));
-  const look = () => during(lookedAt(delivery, group.code));
+  const repair = (id: string, title: string) => during(repairLines(delivery, group, id, title));
+  const look = () => during(lookedAt(delivery, group));
 </script>
 
 <section class="border-t border-hairline" aria-label="{group.count} lines: {group.example}">

@@ -1,6 +1,13 @@
 import { act } from '$lib/api/act';
 import { ALL } from '$lib/api/cache';
-import { api, ask, bring, type Delivery, type ReadingChoice } from '$lib/api/client';
+import {
+  api,
+  ask,
+  bring,
+  type Delivery,
+  type FindingGroup,
+  type ReadingChoice
+} from '$lib/api/client';
 import { capital, count } from '$lib/shell/text';
 
 const concerns = (id: number) => [
@@ -59,25 +66,31 @@ export const correctLines = (
     concerns: concerns(id)
   });
 
-export const repairLines = (id: number, finding: string, repair: string, title: string) =>
+const question = ({ code, severity }: FindingGroup) => ({ finding: code, severity });
+
+/** Applies one repair to all lines of a question that offer it. */
+export const repairLines = (id: number, group: FindingGroup, repair: string, title: string) =>
   act({
     ask: () =>
       ask(
         api.POST('/api/v1/deliveries/{id}/repair', {
           params: { path: { id } },
-          body: { finding, repair }
+          body: { ...question(group), repair }
         })
       ),
     said: (changed) => `${capital(title)}: ${count(changed.lines, 'line')}`,
     concerns: concerns(id)
   });
 
-/** Says of all lines with a finding that somebody looked at them. */
-export const lookedAt = (id: number, finding: string) =>
+/** Says of all lines of a question that somebody looked at them. */
+export const lookedAt = (id: number, group: FindingGroup) =>
   act({
     ask: () =>
       ask(
-        api.POST('/api/v1/deliveries/{id}/look', { params: { path: { id } }, body: { finding } })
+        api.POST('/api/v1/deliveries/{id}/look', {
+          params: { path: { id } },
+          body: question(group)
+        })
       ),
     said: (changed) => `Looked at ${count(changed.lines, 'line')}`,
     concerns: concerns(id)

@@ -251,6 +251,48 @@ class CorrectingTest extends ServerTest {
     assertEquals(2, group(delivery, "missing").get("count").asLong());
   }
 
+  /** A countersink needs its angle; the diameter of its tip is only asked for. */
+  @Test
+  void anOrderGoesToTheLinesOfItsQuestionOnly() {
+    long delivery =
+        lead.deliver(
+            "sinks.csv",
+            """
+            CODE,CLASS,DCX [mm],SIG [deg],DMM [mm],OAL [mm]
+            SINK-1,countersink,10,,8,60
+            SINK-2,countersink,12,60,10,70
+            """);
+    assertEquals(2, fillIn(delivery, "QUERY").number("lines"));
+    assertEquals("0", line(delivery, 0).at("/cells/DCN/text").asString());
+    assertEquals("", line(delivery, 0).at("/cells/SIG/text").asString(""));
+    assertEquals(1, fillIn(delivery, "HOLD").number("lines"));
+    assertEquals("90", line(delivery, 0).at("/cells/SIG/text").asString());
+  }
+
+  private Api.Answer fillIn(long delivery, String severity) {
+    return lead.post(
+        PATH + delivery + "/repair",
+        Api.body("finding", "missing", "repair", "missing", "severity", severity));
+  }
+
+  @Test
+  void onlyLinesWithTheQuestionAreLookedAt() {
+    long delivery =
+        lead.deliver(
+            "glance.csv", "CODE,CLASS,DC [mm],OAL [mm],NOF\nGLANCE-1,drill-twist,5,86,2\n");
+    Api.Answer looked =
+        lead.post(PATH + delivery + "/look", Api.body("finding", "missing", "severity", "HOLD"));
+    assertEquals(0, looked.number("lines"));
+    assertEquals(1, count(delivery, "query"));
+  }
+
+  @Test
+  void lookingNeedsLinesOrAQuestion() {
+    Api.Answer refused = lead.post(PATH + balls("BLIND", 1) + "/look", Api.body());
+    assertEquals(400, refused.status());
+    assertTrue(refused.text("detail").contains("lines or a finding"), refused.text("detail"));
+  }
+
   /** Each of these inserts is offered a designation of its own. */
   @Test
   void aRepairIsOfferedOnceForLinesThatDiffer() {

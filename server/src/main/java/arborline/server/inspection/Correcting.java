@@ -96,33 +96,31 @@ class Correcting {
   /**
    * Applies a repair to each line that offers it.
    *
-   * @param finding its code, or a kind of findings
    * @param repair its id; the kind for all that findings of it offer
    */
   @Transactional
-  Changed repair(long id, String finding, String repair) {
+  Changed repair(long id, Question question, String repair) {
     Delivery delivery = ready(id);
-    Optional<String> title = found.title(id, finding, repair);
+    Optional<String> title = found.title(id, question, repair);
     if (title.isEmpty()) {
       return new Changed(0, 0);
     }
     return make(
         delivery,
-        after -> found.offering(id, finding, repair, after),
+        after -> found.offering(id, question, repair, after),
         line -> true,
-        line -> replace(line, offered(line, finding, repair)),
+        line -> replace(line, offered(line, question, repair)),
         count ->
             "put %s of %s right: %s"
                 .formatted(TrailRecord.count(count, "line"), delivery.name, title.get()));
   }
 
-  private Map<String, String> offered(DeliveryLine line, String finding, String repair) {
+  private Map<String, String> offered(DeliveryLine line, Question question, String repair) {
     Map<String, String> changes = new TreeMap<>();
     for (Finding offered : json.read(line.findings, Finding[].class)) {
-      boolean meant = offered.code().equals(finding) || offered.kind().equals(finding);
       offered
           .repair()
-          .filter(offer -> meant)
+          .filter(offer -> question.asks(offered))
           .filter(offer -> offer.id().equals(repair) || offered.kind().equals(repair))
           .ifPresent(offer -> changes.putAll(offer.changes()));
     }
@@ -156,18 +154,20 @@ class Correcting {
     return new Cell(text, before == null ? Optional.empty() : before.unit(), false);
   }
 
-  /**
-   * Marks lines as looked at, so that their queries no longer keep them from entering.
-   *
-   * @param lineIds these; null for all with the finding
-   */
+  /** Marks lines as looked at, so that their queries no longer keep them from entering. */
   @Transactional
-  Changed look(long id, @Nullable List<Long> lineIds, @Nullable String finding) {
+  Changed look(long id, List<Long> lineIds) {
+    return look(id, after -> FoundLines.among(lineIds, after));
+  }
+
+  /** Marks all lines that are asked a question as looked at. */
+  @Transactional
+  Changed look(long id, Question question) {
+    return look(id, after -> found.having(id, question, after));
+  }
+
+  private Changed look(long id, LongFunction<List<Long>> next) {
     Delivery delivery = ready(id);
-    LongFunction<List<Long>> next =
-        finding == null
-            ? after -> FoundLines.among(lineIds == null ? List.of() : lineIds, after)
-            : after -> found.having(id, finding, after);
     return make(
         delivery,
         next,

@@ -1,7 +1,9 @@
 package arborline.server.inspection;
 
+import arborline.core.finding.Severity;
 import arborline.server.account.MayReceive;
 import arborline.server.delivery.LineLists;
+import arborline.server.support.Refusal;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -26,10 +28,19 @@ class CorrectionController {
 
   record Corrections(Map<String, String> cells) {}
 
-  record RepairOrder(String finding, String repair) {}
+  /**
+   * @param severity of the question that is meant; null for each that has the finding
+   */
+  record RepairOrder(String finding, String repair, @Nullable Severity severity) {
+
+    Question question() {
+      return new Question(finding, severity);
+    }
+  }
 
   /** Either lines or a finding. */
-  record LookOrder(@Nullable List<Long> lines, @Nullable String finding) {}
+  record LookOrder(
+      @Nullable List<Long> lines, @Nullable String finding, @Nullable Severity severity) {}
 
   @PatchMapping("/{id}/lines/{lineId}")
   @MayReceive
@@ -41,12 +52,18 @@ class CorrectionController {
   @PostMapping("/{id}/repair")
   @MayReceive
   Correcting.Changed repair(@PathVariable long id, @RequestBody RepairOrder order) {
-    return correcting.repair(id, order.finding(), order.repair());
+    return correcting.repair(id, order.question(), order.repair());
   }
 
   @PostMapping("/{id}/look")
   @MayReceive
   Correcting.Changed look(@PathVariable long id, @RequestBody LookOrder order) {
-    return correcting.look(id, order.lines(), order.finding());
+    if (order.finding() != null) {
+      return correcting.look(id, new Question(order.finding(), order.severity()));
+    }
+    if (order.lines() == null) {
+      throw Refusal.badRequest("say which lines or a finding were looked at");
+    }
+    return correcting.look(id, order.lines());
   }
 }

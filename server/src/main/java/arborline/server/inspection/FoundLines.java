@@ -21,8 +21,8 @@ class FoundLines {
   }
 
   /** What a repair of a finding does, in words; empty where no line offers it. */
-  Optional<String> title(long deliveryId, String finding, String repair) {
-    return concerned("repair_title", deliveryId, finding, ONE_REPAIR, 0)
+  Optional<String> title(long deliveryId, Question question, String repair) {
+    return concerned("repair_title", deliveryId, question, ONE_REPAIR, 0)
         .param("repair", repair)
         .param("most", 1)
         .query(String.class)
@@ -31,8 +31,8 @@ class FoundLines {
   }
 
   /** The next lines that offer a repair for a finding; the kind of it stands for all they offer. */
-  List<Long> offering(long deliveryId, String finding, String repair, long after) {
-    return concerned("distinct line_id", deliveryId, finding, ONE_REPAIR, after)
+  List<Long> offering(long deliveryId, Question question, String repair, long after) {
+    return concerned("distinct line_id", deliveryId, question, ONE_REPAIR, after)
         .param("repair", repair)
         .param("most", CHUNK)
         .query(Long.class)
@@ -40,26 +40,27 @@ class FoundLines {
   }
 
   /** The next lines that have a finding, or one of a kind. */
-  List<Long> having(long deliveryId, String finding, long after) {
-    return concerned("distinct line_id", deliveryId, finding, "", after)
+  List<Long> having(long deliveryId, Question question, long after) {
+    return concerned("distinct line_id", deliveryId, question, "", after)
         .param("most", CHUNK)
         .query(Long.class)
         .list();
   }
 
   private JdbcClient.StatementSpec concerned(
-      String what, long deliveryId, String finding, String condition, long after) {
+      String what, long deliveryId, Question question, String condition, long after) {
     return jdbc.sql(
             """
             select %s from line_finding
             where delivery_id = :delivery and kind = :kind and (code = :finding or kind = :finding)
-              and line_id > :after %s
+              and severity = coalesce(:severity, severity) and line_id > :after %s
             order by line_id limit :most\
             """
                 .formatted(what, condition))
         .param("delivery", deliveryId)
-        .param("kind", FindingKind.of(finding))
-        .param("finding", finding)
+        .param("kind", FindingKind.of(question.finding()))
+        .param("finding", question.finding())
+        .param("severity", question.severity() == null ? null : question.severity().name())
         .param("after", after);
   }
 
