@@ -51,7 +51,7 @@ aot=()
 [ -f "$RUN/app.aot" ] && aot=(-XX:AOTCache="$RUN/app.aot")
 cd "$RUN/app"
 (umask 077 && : >>"$RUN/server.log" && : >"$RUN/server.out")
-ARBOR_LOG="$RUN/server.log" nohup java "${aot[@]}" -Xmx1g -jar arbor-line.jar \
+ARBOR_LOG="$RUN/server.log" nohup java "${aot[@]}" "${SERVER_JVM[@]}" -jar arbor-line.jar \
   >"$RUN/server.out" 2>&1 </dev/null &
 echo $! >"$RUN/server.pid"
 cd - >/dev/null

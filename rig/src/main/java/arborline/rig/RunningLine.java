@@ -66,7 +66,7 @@ public final class RunningLine implements AutoCloseable {
     server =
         Background.start(
             List.of(
-                java(), "-Xmx1g", "-jar", root.resolve("server/target/arbor-line.jar").toString()),
+                java(), "-Xmx1g", "-XX:+UseParallelGC", "-jar", root.resolve("server/target/arbor-line.jar").toString()),
             Map.of(
                 "ARBOR_DB_URL", database.url(),
                 "ARBOR_DB_USER", database.user(),
