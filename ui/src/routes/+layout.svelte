@@ -7,6 +7,7 @@
   import { Toaster } from 'svelte-sonner';
   import { cache } from '$lib/api/cache';
   import Broken from '$lib/shell/Broken.svelte';
+  import ConnectionNotice from '$lib/shell/ConnectionNotice.svelte';
   import Commands from '$lib/shell/Commands.svelte';
   import Keys from '$lib/shell/Keys.svelte';
   import Line from '$lib/shell/Line.svelte';
@@ -50,6 +51,7 @@
   <div class="flex h-screen flex-col overflow-hidden">
     {#if inside}
       <Line openCommands={() => (commands = true)} openKeys={() => (keys = true)} />
+      <ConnectionNotice />
       <Commands bind:open={commands} />
       <Keys bind:open={keys} />
     {/if}

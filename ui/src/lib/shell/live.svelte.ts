@@ -1,5 +1,6 @@
 import { SvelteMap } from 'svelte/reactivity';
-import { reload, reloadSubject } from '$lib/api/cache';
+import { cache, reload, reloadSubject } from '$lib/api/cache';
+import { api, ask } from '$lib/api/client';
 
 interface LiveEvent {
   topic: string;
@@ -39,16 +40,77 @@ export function counted(event: LiveEvent): boolean {
   return false;
 }
 
+/** How long a break may last before the page speaks of it; browsers ask again after a second. */
+const PATIENCE_MS = 2500;
+/** After this the page asks again where the browser gave up. */
+const AGAIN_MS = 3000;
+
+/** Whether this page hears what others change; what it shows grows old where it does not. */
+export const connection = $state<{ state: 'heard' | 'lost' | 'signed out' }>({ state: 'heard' });
+
 /** Listens to what others change and loads again what this page shows of it. */
 export function listen(): () => void {
-  const source = new EventSource('/api/v1/events');
-  source.onmessage = (message) => {
-    const event = JSON.parse(message.data as string) as LiveEvent;
-    if (counted(event)) {
+  let source: EventSource;
+  let broken = false;
+  let ended = false;
+  let patience: ReturnType<typeof setTimeout>;
+  let again: ReturnType<typeof setTimeout>;
+
+  function open() {
+    source = new EventSource('/api/v1/events');
+    source.onopen = heard;
+    source.onerror = lost;
+    source.onmessage = (message) => hear(JSON.parse(message.data as string) as LiveEvent);
+  }
+
+  /** What was said during a break is not said again, so all that is shown is loaded. */
+  function heard() {
+    clearTimeout(patience);
+    connection.state = 'heard';
+    if (broken) {
+      broken = false;
+      working.clear();
+      void cache.invalidateQueries();
+    }
+  }
+
+  function lost() {
+    if (!broken) {
+      broken = true;
+      patience = setTimeout(() => (connection.state = 'lost'), PATIENCE_MS);
+    }
+    if (source.readyState === EventSource.CLOSED) {
+      void refused();
+    }
+  }
+
+  async function refused() {
+    const session = await ask(api.GET('/api/v1/session')).catch(() => undefined);
+    if (ended) {
       return;
     }
-    void reloadSubject(event.topic, event.subject);
-    void reload(...(SHOWN_ELSEWHERE[event.topic] ?? []).map((topic) => [topic]));
+    if (session && !session.name) {
+      clearTimeout(patience);
+      connection.state = 'signed out';
+    } else {
+      again = setTimeout(open, AGAIN_MS);
+    }
+  }
+
+  open();
+  return () => {
+    ended = true;
+    clearTimeout(patience);
+    clearTimeout(again);
+    source.close();
+    connection.state = 'heard';
   };
-  return () => source.close();
+}
+
+function hear(event: LiveEvent) {
+  if (counted(event)) {
+    return;
+  }
+  void reloadSubject(event.topic, event.subject);
+  void reload(...(SHOWN_ELSEWHERE[event.topic] ?? []).map((topic) => [topic]));
 }

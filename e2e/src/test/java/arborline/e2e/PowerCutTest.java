@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
@@ -72,6 +73,17 @@ class PowerCutTest {
     }
   }
 
+  private void change(String sql) {
+    var database = journey.line.database();
+    try (Connection connection =
+            DriverManager.getConnection(database.url(), database.user(), database.password());
+        Statement statement = connection.createStatement()) {
+      statement.executeUpdate(sql);
+    } catch (SQLException failed) {
+      throw new IllegalStateException(failed);
+    }
+  }
+
   /** Brings a file in and stays on the page of its delivery. */
   private Page bring(String person, String content) throws IOException {
     Path file = folder.resolve("large.csv");
@@ -133,5 +145,21 @@ class PowerCutTest {
     page.context().close();
     until(() -> script.get("/deliveries/" + delivery).get("state").getAsString().equals("ready"));
     assertEquals(10_000, script.get("/deliveries/" + delivery).get("pass").getAsLong());
+  }
+
+  @Test
+  void aPageSaysThatItHearsNothingAndLoadsAgainOnceTheServerIsBack() {
+    script.post("/libraries", "{\"name\":\"Before the cut\"}");
+    Page page = journey.as("lead");
+    page.navigate("/libraries");
+    assertThat(page.getByText("Before the cut")).isVisible();
+    Locator notice = page.getByText("The server does not answer.");
+    journey.line.killAndRestart(() -> {
+      assertThat(notice).isVisible();
+      change("update library set name = 'Meanwhile' where name = 'Before the cut'");
+    });
+    assertThat(page.getByText("Meanwhile")).isVisible();
+    assertThat(notice).isHidden();
+    page.context().close();
   }
 }

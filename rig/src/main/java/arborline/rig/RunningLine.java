@@ -66,7 +66,11 @@ public final class RunningLine implements AutoCloseable {
     server =
         Background.start(
             List.of(
-                java(), "-Xmx1g", "-XX:+UseParallelGC", "-jar", root.resolve("server/target/arbor-line.jar").toString()),
+                java(),
+                "-Xmx1g",
+                "-XX:+UseParallelGC",
+                "-jar",
+                root.resolve("server/target/arbor-line.jar").toString()),
             Map.of(
                 "ARBOR_DB_URL", database.url(),
                 "ARBOR_DB_USER", database.user(),
@@ -112,7 +116,17 @@ public final class RunningLine implements AutoCloseable {
 
   /** Kills the server as a power cut would, and starts it again. */
   public void killAndRestart() {
+    killAndRestart(() -> {});
+  }
+
+  /**
+   * Kills the server as a power cut would, and starts it again.
+   *
+   * @param meanwhile what happens before it is started again
+   */
+  public void killAndRestart(Runnable meanwhile) {
     server.kill();
+    meanwhile.run();
     startServer();
   }
 

@@ -30,6 +30,9 @@ class LiveController {
   /** Then a page asks again; a script's key is looked at anew with that. */
   private static final Duration LONGEST = Duration.ofMinutes(30);
 
+  /** After this a browser asks again; a page speaks of a break that lasts longer. */
+  private static final Duration AGAIN = Duration.ofSeconds(1);
+
   /**
    * A transaction that takes long shows its events after those of a later one that was quicker, so
    * the last ones are asked for again.
@@ -62,7 +65,7 @@ class LiveController {
     emitter.onCompletion(() -> listeners.remove(listener));
     emitter.onTimeout(() -> listeners.remove(listener));
     emitter.onError(failure -> listeners.remove(listener));
-    emitter.send(SseEmitter.event().comment("listening"));
+    emitter.send(SseEmitter.event().reconnectTime(AGAIN.toMillis()).comment("listening"));
     listeners.add(listener);
     return emitter;
   }
