@@ -46,6 +46,7 @@ class LiveTest extends ServerTest {
             new InputStreamReader(
                 client.send(request, HttpResponse.BodyHandlers.ofInputStream()).body(),
                 StandardCharsets.UTF_8));
+    assertEquals("retry:1000", lines.readLine());
     assertEquals(":listening", lines.readLine());
     CompletableFuture.runAsync(() -> hear(lines));
     say("start");
@@ -163,7 +164,7 @@ class LiveTest extends ServerTest {
               new InputStreamReader(
                   browser.send(events, HttpResponse.BodyHandlers.ofInputStream()).body(),
                   StandardCharsets.UTF_8));
-      assertEquals(":listening", lines.readLine());
+      assertEquals("retry:1000", lines.readLine());
       CompletableFuture<Boolean> ended =
           CompletableFuture.supplyAsync(() -> lines.lines().count() >= 0);
       browser.send(session("DELETE", "", token(cookies)), HttpResponse.BodyHandlers.ofString());

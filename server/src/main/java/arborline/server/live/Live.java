@@ -1,5 +1,6 @@
 package arborline.server.live;
 
+import arborline.server.support.Background;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
@@ -7,8 +8,6 @@ import java.time.Instant;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Propagation;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Says that something changed; heard by every open page once the transaction is committed. */
 @Component
@@ -17,10 +16,12 @@ public class Live {
   private static final Duration KEPT = Duration.ofHours(1);
 
   private final JdbcClient jdbc;
+  private final JdbcClient atOnce;
   private final Clock clock;
 
-  Live(JdbcClient jdbc, Clock clock) {
+  Live(JdbcClient jdbc, @Background JdbcClient atOnce, Clock clock) {
     this.jdbc = jdbc;
+    this.atOnce = atOnce;
     this.clock = clock;
   }
 
@@ -30,15 +31,18 @@ public class Live {
    * @param topic {@code delivery}, {@code library}, {@code tool}, {@code machine}, {@code trail}
    */
   public void say(String topic, Object subject, String detail) {
-    jdbc.sql("insert into live_event (topic, subject, detail, happened_at) values (?, ?, ?, ?)")
-        .params(topic, subject.toString(), detail, Timestamp.from(Instant.now(clock)))
-        .update();
+    write(jdbc, topic, subject, detail);
   }
 
   /** As {@link #say}, heard at once even while the running transaction is not committed. */
-  @Transactional(propagation = Propagation.REQUIRES_NEW)
   public void sayNow(String topic, Object subject, String detail) {
-    say(topic, subject, detail);
+    write(atOnce, topic, subject, detail);
+  }
+
+  private void write(JdbcClient to, String topic, Object subject, String detail) {
+    to.sql("insert into live_event (topic, subject, detail, happened_at) values (?, ?, ?, ?)")
+        .params(topic, subject.toString(), detail, Timestamp.from(Instant.now(clock)))
+        .update();
   }
 
   @Scheduled(fixedDelay = 600_000)

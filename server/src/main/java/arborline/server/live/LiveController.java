@@ -1,5 +1,6 @@
 package arborline.server.live;
 
+import arborline.server.support.Background;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
@@ -43,7 +44,7 @@ class LiveController {
   private final List<Listener> listeners = new CopyOnWriteArrayList<>();
   private final NavigableSet<Long> passed = new TreeSet<>();
 
-  LiveController(JdbcClient jdbc) {
+  LiveController(@Background JdbcClient jdbc) {
     this.jdbc = jdbc;
   }
 

@@ -18,6 +18,10 @@ class ErrorPage implements ErrorController {
 
   @RequestMapping("/error")
   ResponseEntity<ProblemDetail> error(HttpServletRequest request) {
+    if (request.getAttribute(RequestDispatcher.ERROR_EXCEPTION) instanceof Throwable failure
+        && Unreachable.is(failure)) {
+      return problem(HttpStatus.SERVICE_UNAVAILABLE, Unreachable.DETAIL);
+    }
     HttpStatus status =
         Optional.ofNullable(request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE))
             .map(code -> HttpStatus.resolve((Integer) code))
@@ -28,6 +32,10 @@ class ErrorPage implements ErrorController {
             : status == HttpStatus.NOT_FOUND
                 ? "there is nothing at this address"
                 : "this request cannot be carried out";
+    return problem(status, detail);
+  }
+
+  private static ResponseEntity<ProblemDetail> problem(HttpStatus status, String detail) {
     return ResponseEntity.status(status)
         .contentType(MediaType.APPLICATION_PROBLEM_JSON)
         .body(ProblemDetail.forStatusAndDetail(status, detail));

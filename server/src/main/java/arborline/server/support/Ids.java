@@ -17,7 +17,7 @@ public class Ids {
   private final JdbcClient jdbc;
   private final ConcurrentHashMap<String, Block> blocks = new ConcurrentHashMap<>();
 
-  Ids(JdbcClient jdbc) {
+  Ids(@Background JdbcClient jdbc) {
     this.jdbc = jdbc;
   }
 

@@ -96,7 +96,7 @@ class Problems {
         "'%s' is not possible for %s".formatted(malformed.getValue(), malformed.getName()));
   }
 
-  /** A defect of ours: logged whole, told without its inside. */
+  /** A database out of reach, or a defect of ours: logged whole, told without its inside. */
   @ExceptionHandler
   ResponseEntity<ProblemDetail> defect(Exception defect) {
     if (defect instanceof ErrorResponse told) {
@@ -104,6 +104,12 @@ class Problems {
     }
     if (gone(defect)) {
       return null;
+    }
+    if (Unreachable.is(defect)) {
+      LOG.warn("the database could not be asked: {}", defect.getMessage());
+      return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+          .body(
+              ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, Unreachable.DETAIL));
     }
     LOG.error("request failed", defect);
     return ResponseEntity.internalServerError()

@@ -2,17 +2,14 @@ package arborline.server.support;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Propagation;
-import org.springframework.transaction.annotation.Transactional;
 
-/** Asks long work to stop, whichever server instance does it. */
+/** Asks long work to stop, whichever server instance does it; heard at once. */
 @Component
-@Transactional(propagation = Propagation.REQUIRES_NEW)
 public class StopRequests {
 
   private final JdbcClient jdbc;
 
-  StopRequests(JdbcClient jdbc) {
+  StopRequests(@Background JdbcClient jdbc) {
     this.jdbc = jdbc;
   }
 

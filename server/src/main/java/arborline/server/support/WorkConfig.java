@@ -26,13 +26,14 @@ class WorkConfig {
   }
 
   @Bean(destroyMethod = "stop")
-  Scheduler scheduler(DataSource dataSource, List<Task<?>> tasks) {
+  Scheduler scheduler(@Background DataSource dataSource, List<Task<?>> tasks) {
     return Scheduler.create(dataSource, List.copyOf(tasks))
         .threads(THREADS)
         .pollingInterval(Duration.ofSeconds(2))
         .heartbeatInterval(Duration.ofSeconds(2))
         .shutdownMaxWait(Duration.ofSeconds(5))
         .enableImmediateExecution()
+        .alwaysPersistTimestampInUTC()
         .build();
   }
 

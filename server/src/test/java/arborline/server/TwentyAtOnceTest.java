@@ -1,0 +1,74 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.LongStream;
+import org.junit.jupiter.api.Test;
+
+/** As many people at once as would need more connections to the database than there are. */
+class TwentyAtOnceTest extends ServerTest {
+
+  private static final int PEOPLE = 20;
+  private static final String PATH = "/api/v1/deliveries/";
+
+  /** More than a thousand lines, so that each order says how far it is while it runs. */
+  private long balls(String prefix) {
+    StringBuilder table =
+        new StringBuilder("CODE,NAME,CLASS,DC [mm],RE [mm],APMX [mm],DMM [mm],OAL [mm],NOF\n");
+    for (int i = 1; i <= 1200; i++) {
+      table.append("%s-%d,Ball,end-mill-ball,10,4,22,10,72,2\n".formatted(prefix, i));
+    }
+    return lead.deliver(prefix + ".csv", table.toString());
+  }
+
+  private Api.Answer repair(long delivery) {
+    return lead.post(
+        PATH + delivery + "/repair", Api.body("finding", "ball-radius", "repair", "ball-radius"));
+  }
+
+  private static List<Api.Answer> atOnce(List<Callable<Api.Answer>> deeds) throws Exception {
+    try (ExecutorService people = Executors.newFixedThreadPool(PEOPLE)) {
+      return people.invokeAll(deeds).stream().map(Future::resultNow).toList();
+    }
+  }
+
+  @Test
+  void oneOfAllWhoOrderTheSameChangesTheLines() throws Exception {
+    long delivery = balls("SAME");
+    List<Api.Answer> answers =
+        atOnce(
+            LongStream.range(0, PEOPLE)
+                .mapToObj(person -> (Callable<Api.Answer>) () -> repair(delivery))
+                .toList());
+    assertTrue(
+        answers.stream().allMatch(answer -> List.of(200, 409).contains(answer.status())),
+        answers.toString());
+    assertEquals(
+        List.of(1200L),
+        answers.stream()
+            .filter(answer -> answer.status() == 200)
+            .map(answer -> answer.number("lines"))
+            .filter(lines -> lines > 0)
+            .toList());
+    assertEquals(1200, lead.get(PATH + delivery).number("pass"));
+  }
+
+  @Test
+  void allWhoPutDeliveriesOfTheirOwnRightAreServed() throws Exception {
+    List<Callable<Api.Answer>> orders =
+        LongStream.range(0, PEOPLE)
+            .mapToObj(person -> balls("OWN" + person))
+            .map(delivery -> (Callable<Api.Answer>) () -> repair(delivery))
+            .toList();
+    for (Api.Answer answer : atOnce(orders)) {
+      assertEquals(200, answer.status(), answer.toString());
+      assertEquals(1200, answer.number("lines"));
+    }
+  }
+}
