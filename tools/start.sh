@@ -23,10 +23,22 @@ why_stopped() {
   grep -h 'arbor line does not start' "$RUN/server.log" | tail -n 1 | sed 's/.*arbor line does/arbor line does/' |
     grep . || tail -n 30 "$RUN/server.log" "$RUN/server.out"
 }
+
+# The simulated controls and services.
+start_shop() {
+  alive shop && return
+  port_free "$SHOP_PORT" || fail "port $SHOP_PORT is taken; set ARBOR_SHOP_PORT to a free one"
+  nohup java -Xmx128m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -jar shop/target/arbor-shop-exec.jar \
+    "$SHOP_PORT" "$RUN/shop" >"$RUN/shop.log" 2>&1 </dev/null &
+  echo $! >"$RUN/shop.pid"
+}
+
 choose_jdk
 need curl curl
 
 if alive server; then
+  start_database
+  start_shop
   echo "Arbor Line is running already; './arbor stop' stops it"
   exit 0
 fi
@@ -40,12 +52,7 @@ if [ -z "$demo" ] && [ "$(accounts)" = 0 ]; then
 fi
 train
 
-if ! alive shop; then
-  port_free "$SHOP_PORT" || fail "port $SHOP_PORT is taken; set ARBOR_SHOP_PORT to a free one"
-  nohup java -Xmx128m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -jar shop/target/arbor-shop-exec.jar "$SHOP_PORT" "$RUN/shop" \
-    >"$RUN/shop.log" 2>&1 </dev/null &
-  echo $! >"$RUN/shop.pid"
-fi
+start_shop
 
 aot=()
 [ -f "$RUN/app.aot" ] && aot=(-XX:AOTCache="$RUN/app.aot")

@@ -162,4 +162,25 @@ class PowerCutTest {
     assertThat(notice).isHidden();
     page.context().close();
   }
+
+  @Test
+  void withoutItsDatabaseTheServerSaysSoAndGoesOnOnceItIsBack() {
+    script.post("/libraries", "{\"name\":\"Kept\"}");
+    Page page = journey.as("lead");
+    page.navigate("/machines");
+    assertThat(page.getByText("M1 Heron")).isVisible();
+    journey
+        .line
+        .database()
+        .killAndRestart(() -> {
+          page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Trail")).click();
+          assertThat(page.getByRole(AriaRole.ALERT))
+              .containsText(
+                  "does not reach its database",
+                  new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
+        });
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Try again")).click();
+    assertThat(page.getByText("opened library Kept")).isVisible();
+    page.context().close();
+  }
 }

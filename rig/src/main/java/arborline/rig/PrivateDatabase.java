@@ -4,6 +4,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -14,12 +17,16 @@ public final class PrivateDatabase implements AutoCloseable {
 
   private static final String GALERA = "/usr/lib/galera/libgalera_smm.so";
 
-  private final Background server;
+  private final List<String> command;
+  private final Path log;
   private final int port;
+  private Background server;
 
-  private PrivateDatabase(Background server, int port) {
-    this.server = server;
+  private PrivateDatabase(List<String> command, Path log, int port) {
+    this.command = command;
+    this.log = log;
     this.port = port;
+    this.server = Background.start(command, Map.of(), log);
   }
 
   /** Starts one whose files are below a folder. */
@@ -75,14 +82,14 @@ public final class PrivateDatabase implements AutoCloseable {
                   "--innodb-log-file-size=256M",
                   "--max-allowed-packet=64M"));
       command.addAll(more);
-      Background server = Background.start(command, Map.of(), folder.resolve("db.log"));
-      server.until("a database", () -> client(socket, "select 1"));
+      PrivateDatabase database = new PrivateDatabase(command, folder.resolve("db.log"), port);
+      database.server.until("a database", () -> client(socket, "select 1"));
       client(
           socket,
           "alter user root@localhost identified by '%s';".formatted(UUID.randomUUID())
               + "create database arbor character set utf8mb4;"
               + "create user arbor@127.0.0.1 identified by 'rig'; grant all on arbor.* to arbor@127.0.0.1");
-      return new PrivateDatabase(server, port);
+      return database;
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
@@ -122,6 +129,26 @@ public final class PrivateDatabase implements AutoCloseable {
           command[0] + " is missing; install mariadb-server-core", missing);
     } catch (InterruptedException interrupted) {
       Thread.currentThread().interrupt();
+    }
+  }
+
+  /**
+   * Kills the database as a power cut would, and starts it again.
+   *
+   * @param meanwhile what happens before it is started again
+   */
+  public void killAndRestart(Runnable meanwhile) {
+    server.kill();
+    meanwhile.run();
+    server = Background.start(command, Map.of(), log);
+    server.until("a database", this::answers);
+  }
+
+  private boolean answers() {
+    try (Connection connection = DriverManager.getConnection(url(), user(), password())) {
+      return connection.isValid(1);
+    } catch (SQLException notYet) {
+      return false;
     }
   }
 

@@ -1,6 +1,7 @@
 package arborline.server.support;
 
 import com.zaxxer.hikari.HikariDataSource;
+import java.time.Duration;
 import javax.sql.DataSource;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
 import org.springframework.context.annotation.Bean;
@@ -16,6 +17,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 class BackgroundConnections {
 
   private static final int MOST = 5;
+  private static final Duration PATIENCE = Duration.ofSeconds(10);
 
   @Bean(defaultCandidate = false)
   @Background
@@ -24,6 +26,7 @@ class BackgroundConnections {
         properties.initializeDataSourceBuilder().type(HikariDataSource.class).build();
     connections.setPoolName("background");
     connections.setMaximumPoolSize(MOST);
+    connections.setConnectionTimeout(PATIENCE.toMillis());
     connections.setTransactionIsolation("TRANSACTION_READ_COMMITTED");
     return connections;
   }

@@ -42,13 +42,18 @@ class ContainerProblems {
         response.setCharacterEncoding("UTF-8");
         Writer writer = response.getReporter();
         if (writer != null) {
-          writer.write(
-              ProblemWriter.text(known, "the address or the head of the request cannot be read"));
+          writer.write(ProblemWriter.text(known, detail(known)));
           response.finishResponse();
         }
       } catch (IOException gone) {
         container.getLogger().debug("nobody reads the answer", gone);
       }
+    }
+
+    private static String detail(HttpStatus status) {
+      return status.is5xxServerError()
+          ? "something went wrong on our side and was logged"
+          : "the address or the head of the request cannot be read";
     }
   }
 }

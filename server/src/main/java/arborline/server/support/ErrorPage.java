@@ -2,6 +2,8 @@ package arborline.server.support;
 
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.http.HttpStatus;
@@ -10,6 +12,7 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.util.UriUtils;
 
 /** Answers what no other handler did; asked for by itself it is an address without anything. */
 @RestController
@@ -20,7 +23,7 @@ class ErrorPage implements ErrorController {
   ResponseEntity<ProblemDetail> error(HttpServletRequest request) {
     if (request.getAttribute(RequestDispatcher.ERROR_EXCEPTION) instanceof Throwable failure
         && Unreachable.is(failure)) {
-      return problem(HttpStatus.SERVICE_UNAVAILABLE, Unreachable.DETAIL);
+      return problem(request, HttpStatus.SERVICE_UNAVAILABLE, Unreachable.DETAIL);
     }
     HttpStatus status =
         Optional.ofNullable(request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE))
@@ -32,12 +35,17 @@ class ErrorPage implements ErrorController {
             : status == HttpStatus.NOT_FOUND
                 ? "there is nothing at this address"
                 : "this request cannot be carried out";
-    return problem(status, detail);
+    return problem(request, status, detail);
   }
 
-  private static ResponseEntity<ProblemDetail> problem(HttpStatus status, String detail) {
+  private static ResponseEntity<ProblemDetail> problem(
+      HttpServletRequest request, HttpStatus status, String detail) {
+    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+    if (request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI) instanceof String asked) {
+      problem.setInstance(URI.create(UriUtils.encodePath(asked, StandardCharsets.UTF_8)));
+    }
     return ResponseEntity.status(status)
         .contentType(MediaType.APPLICATION_PROBLEM_JSON)
-        .body(ProblemDetail.forStatusAndDetail(status, detail));
+        .body(problem);
   }
 }

@@ -41,7 +41,10 @@ class UnreachableTest {
     request.setAttribute(RequestDispatcher.ERROR_STATUS_CODE, 500);
     request.setAttribute(
         RequestDispatcher.ERROR_EXCEPTION, new CannotGetJdbcConnectionException("none", NONE_FREE));
-    tryAgain(new ErrorPage().error(request));
+    request.setAttribute(RequestDispatcher.ERROR_REQUEST_URI, "/api/v1/machines");
+    ResponseEntity<ProblemDetail> answer = new ErrorPage().error(request);
+    tryAgain(answer);
+    assertEquals("/api/v1/machines", answer.getBody().getInstance().toString());
   }
 
   @Test
