@@ -1,6 +1,7 @@
 package arborline.server.support;
 
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.HashMap;
 import java.util.List;
@@ -24,7 +25,7 @@ class ApiDocument {
   OpenApiCustomizer requiredFields() {
     return api -> {
       api.getInfo().title("Arbor Line").version("1");
-      api.setServers(List.of());
+      api.setServers(List.of(new Server().url("/")));
       Map<String, Set<String>> nullable = nullableFields();
       api.getComponents()
           .getSchemas()
