@@ -99,28 +99,28 @@ class Correcting {
    * @param repair its id; the kind for all that findings of it offer
    */
   @Transactional
-  Changed repair(long id, Question question, String repair) {
+  Changed repair(long id, FindingChoice choice, String repair) {
     Delivery delivery = ready(id);
-    Optional<String> title = found.title(id, question, repair);
+    Optional<String> title = found.title(id, choice, repair);
     if (title.isEmpty()) {
       return new Changed(0, 0);
     }
     return make(
         delivery,
-        after -> found.offering(id, question, repair, after),
+        after -> found.offering(id, choice, repair, after),
         line -> true,
-        line -> replace(line, offered(line, question, repair)),
+        line -> replace(line, offered(line, choice, repair)),
         count ->
             "put %s of %s right: %s"
                 .formatted(TrailRecord.count(count, "line"), delivery.name, title.get()));
   }
 
-  private Map<String, String> offered(DeliveryLine line, Question question, String repair) {
+  private Map<String, String> offered(DeliveryLine line, FindingChoice choice, String repair) {
     Map<String, String> changes = new TreeMap<>();
     for (Finding offered : json.read(line.findings, Finding[].class)) {
       offered
           .repair()
-          .filter(offer -> question.asks(offered))
+          .filter(offer -> choice.takesIn(offered))
           .filter(offer -> offer.id().equals(repair) || offered.kind().equals(repair))
           .ifPresent(offer -> changes.putAll(offer.changes()));
     }
@@ -160,10 +160,10 @@ class Correcting {
     return look(id, after -> FoundLines.among(lineIds, after));
   }
 
-  /** Marks all lines that are asked a question as looked at. */
+  /** Marks all lines that are with such a finding as looked at. */
   @Transactional
-  Changed look(long id, Question question) {
-    return look(id, after -> found.having(id, question, after));
+  Changed look(long id, FindingChoice choice) {
+    return look(id, after -> found.having(id, choice, after));
   }
 
   private Changed look(long id, LongFunction<List<Long>> next) {

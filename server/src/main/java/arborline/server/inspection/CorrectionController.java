@@ -29,12 +29,12 @@ class CorrectionController {
   record Corrections(Map<String, String> cells) {}
 
   /**
-   * @param severity of the question that is meant; null for each that has the finding
+   * @param severity of the choice that is meant; null for each that has the finding
    */
   record RepairOrder(String finding, String repair, @Nullable Severity severity) {
 
-    Question question() {
-      return new Question(finding, severity);
+    FindingChoice choice() {
+      return new FindingChoice(finding, severity);
     }
   }
 
@@ -52,14 +52,14 @@ class CorrectionController {
   @PostMapping("/{id}/repair")
   @MayReceive
   Correcting.Changed repair(@PathVariable long id, @RequestBody RepairOrder order) {
-    return correcting.repair(id, order.question(), order.repair());
+    return correcting.repair(id, order.choice(), order.repair());
   }
 
   @PostMapping("/{id}/look")
   @MayReceive
   Correcting.Changed look(@PathVariable long id, @RequestBody LookOrder order) {
     if (order.finding() != null) {
-      return correcting.look(id, new Question(order.finding(), order.severity()));
+      return correcting.look(id, new FindingChoice(order.finding(), order.severity()));
     }
     if (order.lines() == null) {
       throw Refusal.badRequest("say which lines or a finding were looked at");

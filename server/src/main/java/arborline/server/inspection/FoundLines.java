@@ -21,8 +21,8 @@ class FoundLines {
   }
 
   /** What a repair of a finding does, in words; empty where no line offers it. */
-  Optional<String> title(long deliveryId, Question question, String repair) {
-    return concerned("repair_title", deliveryId, question, ONE_REPAIR, 0)
+  Optional<String> title(long deliveryId, FindingChoice choice, String repair) {
+    return concerned("repair_title", deliveryId, choice, ONE_REPAIR, 0)
         .param("repair", repair)
         .param("most", 1)
         .query(String.class)
@@ -31,8 +31,8 @@ class FoundLines {
   }
 
   /** The next lines that offer a repair for a finding; the kind of it stands for all they offer. */
-  List<Long> offering(long deliveryId, Question question, String repair, long after) {
-    return concerned("distinct line_id", deliveryId, question, ONE_REPAIR, after)
+  List<Long> offering(long deliveryId, FindingChoice choice, String repair, long after) {
+    return concerned("distinct line_id", deliveryId, choice, ONE_REPAIR, after)
         .param("repair", repair)
         .param("most", CHUNK)
         .query(Long.class)
@@ -40,15 +40,15 @@ class FoundLines {
   }
 
   /** The next lines that have a finding, or one of a kind. */
-  List<Long> having(long deliveryId, Question question, long after) {
-    return concerned("distinct line_id", deliveryId, question, "", after)
+  List<Long> having(long deliveryId, FindingChoice choice, long after) {
+    return concerned("distinct line_id", deliveryId, choice, "", after)
         .param("most", CHUNK)
         .query(Long.class)
         .list();
   }
 
   private JdbcClient.StatementSpec concerned(
-      String what, long deliveryId, Question question, String condition, long after) {
+      String what, long deliveryId, FindingChoice choice, String condition, long after) {
     return jdbc.sql(
             """
             select %s from line_finding
@@ -58,9 +58,9 @@ class FoundLines {
             """
                 .formatted(what, condition))
         .param("delivery", deliveryId)
-        .param("kind", FindingKind.of(question.finding()))
-        .param("finding", question.finding())
-        .param("severity", question.severity() == null ? null : question.severity().name())
+        .param("kind", FindingKind.of(choice.finding()))
+        .param("finding", choice.finding())
+        .param("severity", choice.severity() == null ? null : choice.severity().name())
         .param("after", after);
   }
 

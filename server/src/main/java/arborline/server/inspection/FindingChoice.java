@@ -5,15 +5,15 @@ import arborline.core.finding.Severity;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What lines of a delivery are asked together.
+ * Which findings of the lines of a delivery are meant.
  *
  * @param finding its code, or a kind of findings
  * @param severity of the findings that are meant; null for any
  */
-record Question(String finding, @Nullable Severity severity) {
+record FindingChoice(String finding, @Nullable Severity severity) {
 
-  /** Whether a finding of a line belongs to it. */
-  boolean asks(Finding found) {
+  /** Whether it takes in a finding of a line. */
+  boolean takesIn(Finding found) {
     return (severity == null || found.severity() == severity)
         && (found.code().equals(finding) || found.kind().equals(finding));
   }
