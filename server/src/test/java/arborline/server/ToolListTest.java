@@ -3,6 +3,9 @@ package arborline.server;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.io.InputStream;
+import java.net.URI;
+import java.net.URLConnection;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -153,5 +156,18 @@ class ToolListTest extends ServerTest {
     assertEquals("8.5", row.at("/values/DC/mm").asString());
     assertEquals("0.3346", row.at("/values/DC/inch").asString());
     assertEquals(110, row.at("/outline/length").asDouble());
+  }
+
+  /** Larger than what the container keeps together by itself. */
+  @Test
+  void aPageOfToolsLeavesInOnePieceWithItsLengthInFront() throws Exception {
+    URLConnection page =
+        URI.create("http://127.0.0.1:%d%s".formatted(port, list)).toURL().openConnection();
+    page.setRequestProperty("Authorization", "Bearer key-LEAD");
+    try (InputStream body = page.getInputStream()) {
+      int length = body.readAllBytes().length;
+      assertTrue(length > 8192, "%d bytes".formatted(length));
+      assertEquals(length, page.getContentLength());
+    }
   }
 }

@@ -33,11 +33,14 @@ public record Completed(Tool tool, SortedMap<String, Origin> origins) {
   /** Goes round until nothing more follows; what is written earlier in the sheet goes first. */
   private static Tool follow(
       Tool tool, List<Implication> implications, Map<String, Origin> origins) {
-    TreeMap<String, Value> values = new TreeMap<>(tool.values());
     List<Implication> open = new ArrayList<>(implications);
-    open.removeIf(implication -> values.containsKey(implication.symbol()));
+    open.removeIf(implication -> tool.has(implication.symbol()));
+    if (open.isEmpty()) {
+      return tool;
+    }
+    TreeMap<String, Value> values = new TreeMap<>(tool.values());
     Tool known = tool;
-    boolean more = !open.isEmpty();
+    boolean more = true;
     while (more) {
       more = false;
       for (Implication implication : open) {

@@ -15,7 +15,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Stream;
 
 /** Judges a tool by its class: what is missing, what cannot be, what looks odd. */
 public final class RuleBook {
@@ -48,10 +47,16 @@ public final class RuleBook {
         findings.add(Missing.finding(sheet, symbol, tool));
       }
     }
-    Stream.concat(COMMON.stream(), sheet.rules().stream())
-        .forEach(
-            rule -> ask(rule, rule.asWritten() ? tool : completed.tool()).ifPresent(findings::add));
+    askAll(COMMON, tool, completed.tool(), findings);
+    askAll(sheet.rules(), tool, completed.tool(), findings);
     return findings;
+  }
+
+  private static void askAll(
+      List<Rule> rules, Tool written, Tool completed, List<Finding> findings) {
+    for (Rule rule : rules) {
+      ask(rule, rule.asWritten() ? written : completed).ifPresent(findings::add);
+    }
   }
 
   private static Finding implied(String symbol, Completed completed) {
