@@ -127,6 +127,11 @@ class TableTest extends ServerTest {
     assertEquals("in step", applied.text("state"));
     assertEquals(List.of("21"), list(applied, "written"));
     assertEquals("in step", row(compare(), "21").get("state").asString());
+    assertTrue(
+        lead.get("/api/v1/trail?limit=1")
+            .body()
+            .toString()
+            .contains("1 place written, 0 taken, 0 not written"));
   }
 
   @Test

@@ -97,8 +97,8 @@ class Materials {
             .single();
     if (lines > 0) {
       throw Refusal.conflict(
-          "%d lines of cutting data are for %s; take those out first"
-              .formatted(lines, material.name()));
+          "%s is needed by %s of cutting data; take that out first"
+              .formatted(material.name(), TrailRecord.count(lines, "line")));
     }
     jdbc.sql("delete from work_material where id = ?").param(id).update();
     trail.record(TrailRecord.of("material", id, "took out work material " + material.name()));

@@ -248,10 +248,10 @@ class TableWriting {
         TrailRecord.of(
             "machine",
             machine.machine().id(),
-            "%s: %d places written, %d taken, %d not written"
+            "%s: %s written, %d taken, %d not written"
                 .formatted(
                     machine.machine().name(),
-                    applied.written().size(),
+                    TrailRecord.count(applied.written().size(), "place"),
                     applied.taken().size(),
                     applied.notWritten().size())));
     live.say("machine", machine.machine().id(), applied.state());
