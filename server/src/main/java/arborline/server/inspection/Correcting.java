@@ -160,7 +160,7 @@ class Correcting {
     return look(id, after -> FoundLines.among(lineIds, after));
   }
 
-  /** Marks all lines that are with such a finding as looked at. */
+  /** Marks all lines that have such a finding as looked at. */
   @Transactional
   Changed look(long id, FindingChoice choice) {
     return look(id, after -> found.having(id, choice, after));

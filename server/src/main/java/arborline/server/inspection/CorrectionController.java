@@ -29,7 +29,7 @@ class CorrectionController {
   record Corrections(Map<String, String> cells) {}
 
   /**
-   * @param severity of the choice that is meant; null for each that has the finding
+   * @param severity of the findings that are meant; null for any
    */
   record RepairOrder(String finding, String repair, @Nullable Severity severity) {
 
