@@ -5,19 +5,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Pattern;
 
 /**
  * Reads insert designations of both systems. Blanks and letter case do not matter; what follows a
  * dash belongs to the maker and is left out.
  */
 public final class InsertReader {
-
-  /** Three letters are an older inch form: without a fourth there is neither hole nor breaker. */
-  private static final Pattern PLAIN = Pattern.compile("^([A-Z]{3})(\\d{3}.*)$");
-
-  /** A maker's number of the groove behind the hand: {@code L11}. */
-  private static final Pattern GROOVE = Pattern.compile("(?<=\\d)([RL])\\d{2}$");
 
   private static final String TOLERANCES = "A C E F G H J K L M N U";
   private static final String TYPES = "A B C F G H J M N Q R T U W X";
@@ -49,8 +42,25 @@ public final class InsertReader {
   private static String normal(String designation) {
     String plain = designation.replace(" ", "").toUpperCase(Locale.ROOT);
     int dash = plain.indexOf('-');
-    String whole = dash < 0 ? plain : plain.substring(0, dash);
-    return GROOVE.matcher(PLAIN.matcher(whole).replaceFirst("$1N$2")).replaceFirst("$1");
+    return withoutGroove(withType(dash < 0 ? plain : plain.substring(0, dash)));
+  }
+
+  /** Three letters are an older inch form: without a fourth there is neither hole nor breaker. */
+  private static String withType(String text) {
+    return letters(text, 0, 3) && digits(text, 3, 6)
+        ? text.substring(0, 3) + "N" + text.substring(3)
+        : text;
+  }
+
+  /** Without the maker's number of the groove behind the hand: the 11 of {@code L11}. */
+  private static String withoutGroove(String text) {
+    int hand = text.length() - 3;
+    boolean groove =
+        hand > 0
+            && (text.charAt(hand) == 'R' || text.charAt(hand) == 'L')
+            && digits(text, hand - 1, hand)
+            && digits(text, hand + 1, hand + 3);
+    return groove ? text.substring(0, hand + 1) : text;
   }
 
   private static List<Finding> remarks(InsertDesignation read) {
@@ -315,15 +325,23 @@ public final class InsertReader {
   }
 
   private boolean digit(int at) {
-    return at < text.length() && text.charAt(at) >= '0' && text.charAt(at) <= '9';
+    return digits(text, at, at + 1);
+  }
+
+  private static boolean digits(String text, int from, int to) {
+    return within(text, from, to, '0', '9');
   }
 
   private static boolean letters(String text, int from, int to) {
+    return within(text, from, to, 'A', 'Z');
+  }
+
+  private static boolean within(String text, int from, int to, char least, char most) {
     if (to > text.length()) {
       return false;
     }
     for (int i = from; i < to; i++) {
-      if (text.charAt(i) < 'A' || text.charAt(i) > 'Z') {
+      if (text.charAt(i) < least || text.charAt(i) > most) {
         return false;
       }
     }

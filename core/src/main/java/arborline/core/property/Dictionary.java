@@ -46,6 +46,11 @@ public final class Dictionary {
    * @throws NoSuchElementException where the dictionary lacks it
    */
   public Property get(String symbol) {
+    Property exact = bySymbol.get(symbol);
+    return exact != null ? exact : found(symbol);
+  }
+
+  private Property found(String symbol) {
     return find(symbol)
         .orElseThrow(() -> new NoSuchElementException("no property " + symbol + " in dictionary"));
   }

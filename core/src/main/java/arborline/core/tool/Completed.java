@@ -1,6 +1,5 @@
 package arborline.core.tool;
 
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -30,29 +29,19 @@ public record Completed(Tool tool, SortedMap<String, Origin> origins) {
         : new Completed(follow(tool, sheet.get().implications(), origins), origins);
   }
 
-  /** Goes round until nothing more follows; what is written earlier in the sheet goes first. */
+  /** Begins anew with whatever follows; what is written earlier in the sheet goes first. */
   private static Tool follow(
       Tool tool, List<Implication> implications, Map<String, Origin> origins) {
-    List<Implication> open = new ArrayList<>(implications);
-    open.removeIf(implication -> tool.has(implication.symbol()));
-    if (open.isEmpty()) {
-      return tool;
-    }
-    TreeMap<String, Value> values = new TreeMap<>(tool.values());
     Tool known = tool;
-    boolean more = true;
-    while (more) {
-      more = false;
-      for (Implication implication : open) {
-        Optional<Value> value =
-            values.containsKey(implication.symbol()) ? Optional.empty() : implication.value(known);
-        if (value.isPresent()) {
-          values.put(implication.symbol(), value.get());
-          origins.put(implication.symbol(), implication.origin());
-          known = new Tool(tool.code(), tool.name(), tool.toolClass(), values);
-          more = true;
-          break;
-        }
+    int asked = 0;
+    while (asked < implications.size()) {
+      Implication implication = implications.get(asked++);
+      Optional<Value> value =
+          known.has(implication.symbol()) ? Optional.empty() : implication.value(known);
+      if (value.isPresent()) {
+        known = known.with(implication.symbol(), value.get());
+        origins.put(implication.symbol(), implication.origin());
+        asked = 0;
       }
     }
     return known;

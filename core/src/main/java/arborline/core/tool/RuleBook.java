@@ -41,10 +41,8 @@ public final class RuleBook {
     List<Finding> findings = new ArrayList<>(4);
     Completed completed = Completed.of(tool);
     for (String symbol : sheet.required()) {
-      if (completed.origins().containsKey(symbol)) {
-        findings.add(implied(symbol, completed));
-      } else if (!tool.has(symbol) && sheet.needs(symbol, completed.tool())) {
-        findings.add(Missing.finding(sheet, symbol, tool));
+      if (!tool.has(symbol)) {
+        unwritten(symbol, sheet, tool, completed).ifPresent(findings::add);
       }
     }
     askAll(COMMON, tool, completed.tool(), findings);
@@ -52,10 +50,24 @@ public final class RuleBook {
     return findings;
   }
 
+  private static Optional<Finding> unwritten(
+      String symbol, ClassSheet sheet, Tool tool, Completed completed) {
+    if (completed.origins().containsKey(symbol)) {
+      return Optional.of(implied(symbol, completed));
+    }
+    return sheet.needs(symbol, completed.tool())
+        ? Optional.of(Missing.finding(sheet, symbol, tool))
+        : Optional.empty();
+  }
+
   private static void askAll(
       List<Rule> rules, Tool written, Tool completed, List<Finding> findings) {
     for (Rule rule : rules) {
-      ask(rule, rule.asWritten() ? written : completed).ifPresent(findings::add);
+      Tool judged = written == completed || rule.asWritten() ? written : completed;
+      Optional<Finding> finding = ask(rule, judged);
+      if (finding.isPresent()) {
+        findings.add(finding.get());
+      }
     }
   }
 

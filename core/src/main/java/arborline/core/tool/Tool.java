@@ -4,9 +4,9 @@ import arborline.core.property.Dictionary;
 import arborline.core.quantity.Unit;
 import java.math.BigDecimal;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.SortedMap;
 import java.util.TreeMap;
 
 /**
@@ -15,16 +15,16 @@ import java.util.TreeMap;
  * @param code shop-wide identity; may be empty until one is given
  * @param name what people call it
  * @param toolClass id of its {@link ToolClass}; may be empty while unknown
- * @param values by property symbol
+ * @param values by property symbol, in the order of the symbols
  */
-public record Tool(String code, String name, String toolClass, SortedMap<String, Value> values) {
+public record Tool(String code, String name, String toolClass, Map<String, Value> values) {
 
   public Tool {
-    values = Collections.unmodifiableSortedMap(values);
+    values = Collections.unmodifiableMap(new LinkedHashMap<>(new TreeMap<>(values)));
   }
 
   public static Tool of(String code, String name, String toolClass, Map<String, Value> values) {
-    return new Tool(code, name, toolClass, new TreeMap<>(values));
+    return new Tool(code, name, toolClass, values);
   }
 
   public boolean has(String symbol) {
@@ -53,7 +53,7 @@ public record Tool(String code, String name, String toolClass, SortedMap<String,
 
   /** A copy with one value set, or taken away where the value is null. */
   public Tool with(String symbol, Value value) {
-    TreeMap<String, Value> changed = new TreeMap<>(values);
+    Map<String, Value> changed = new LinkedHashMap<>(values);
     if (value == null) {
       changed.remove(symbol);
     } else {

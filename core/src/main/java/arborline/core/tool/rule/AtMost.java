@@ -30,8 +30,11 @@ abstract class AtMost implements Rule {
   @Override
   public Optional<Finding> check(Tool tool) {
     BigDecimal small = tool.size(lesser);
+    if (small == null) {
+      return Optional.empty();
+    }
     BigDecimal large = tool.size(greater);
-    if (small == null || large == null) {
+    if (large == null) {
       return Optional.empty();
     }
     int order = small.compareTo(large);

@@ -10,6 +10,7 @@ import arborline.core.tool.Rule;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import java.math.BigDecimal;
+import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -33,11 +34,12 @@ public final class PlausibleSize implements Rule {
   }
 
   private static final Map<UnitKind, Limit> LIMITS =
-      Map.of(
-          UnitKind.LENGTH, Limit.of("3000", "more than three metres is no cutting tool"),
-          UnitKind.ANGLE, Limit.of("360", "no angle is more than a full turn"),
-          UnitKind.COUNT, Limit.of("1000", "no tool has more than a thousand of them"),
-          UnitKind.THREADS, Limit.of("1000", "no thread is that fine"));
+      new EnumMap<>(
+          Map.of(
+              UnitKind.LENGTH, Limit.of("3000", "more than three metres is no cutting tool"),
+              UnitKind.ANGLE, Limit.of("360", "no angle is more than a full turn"),
+              UnitKind.COUNT, Limit.of("1000", "no tool has more than a thousand of them"),
+              UnitKind.THREADS, Limit.of("1000", "no thread is that fine")));
   private static final Limit FURTHEST = Limit.of("1000000", "more than a million is out of reach");
 
   private static final BigDecimal SLENDER = new BigDecimal("40");
@@ -52,8 +54,8 @@ public final class PlausibleSize implements Rule {
   @Override
   public Optional<Finding> check(Tool tool) {
     for (Map.Entry<String, Value> entry : tool.values().entrySet()) {
-      if (entry.getValue() instanceof Value.Measure) {
-        Optional<Finding> finding = size(entry.getKey(), tool);
+      if (entry.getValue() instanceof Value.Measure measure) {
+        Optional<Finding> finding = size(Dictionary.standard().get(entry.getKey()), measure);
         if (finding.isPresent()) {
           return finding;
         }
@@ -62,37 +64,29 @@ public final class PlausibleSize implements Rule {
     return inchInMillimetres(tool);
   }
 
-  private static Optional<Finding> size(String symbol, Tool tool) {
-    BigDecimal size = tool.size(symbol);
-    Property property = Dictionary.standard().get(symbol);
-    if (property.unit().filter(Unit.ONE::equals).isPresent()
-        && size.stripTrailingZeros().scale() > 0) {
-      return Optional.of(
-          Finding.hold(
-              "count-not-whole",
-              "%s %s is %s; a count is a whole number"
-                  .formatted(property.name(), symbol, tool.values().get(symbol)),
-              symbol));
+  private static Optional<Finding> size(Property property, Value.Measure measure) {
+    Unit unit = property.unit().orElseThrow();
+    BigDecimal size = measure.quantity().in(unit);
+    String symbol = property.symbol();
+    if (unit == Unit.ONE && size.stripTrailingZeros().scale() > 0) {
+      return finding("count-not-whole", property, measure, "a count is a whole number");
     }
     if (size.signum() == 0 && !ZERO_ALLOWED.contains(symbol)
         || size.signum() < 0 && !SIGNED.contains(symbol)) {
-      return Optional.of(
-          Finding.hold(
-              "size-not-positive",
-              "%s %s is %s; it must be above zero"
-                  .formatted(property.name(), symbol, tool.values().get(symbol)),
-              symbol));
+      return finding("size-not-positive", property, measure, "it must be above zero");
     }
-    Limit limit = property.unit().map(Unit::kind).map(LIMITS::get).orElse(FURTHEST);
+    Limit limit = LIMITS.getOrDefault(unit.kind(), FURTHEST);
     return size.abs().compareTo(limit.most()) > 0
-        ? Optional.of(
-            Finding.hold(
-                "size-absurd",
-                "%s %s is %s; %s"
-                    .formatted(
-                        property.name(), symbol, tool.values().get(symbol), limit.sentence()),
-                symbol))
+        ? finding("size-absurd", property, measure, limit.sentence())
         : Optional.empty();
+  }
+
+  private static Optional<Finding> finding(
+      String code, Property property, Value.Measure measure, String sentence) {
+    String symbol = property.symbol();
+    return Optional.of(
+        Finding.hold(
+            code, "%s %s is %s; %s".formatted(property.name(), symbol, measure, sentence), symbol));
   }
 
   /**
@@ -105,11 +99,12 @@ public final class PlausibleSize implements Rule {
       return Optional.empty();
     }
     BigDecimal diameter = measure.quantity().amount();
+    if (diameter.compareTo(LARGEST_INCH_LOOKALIKE) > 0
+        || diameter.multiply(SIXTY_FOURTHS).stripTrailingZeros().scale() > 0) {
+      return Optional.empty();
+    }
     BigDecimal length = tool.size("OAL") == null ? tool.size("LF") : tool.size("OAL");
-    boolean lookalike =
-        diameter.compareTo(LARGEST_INCH_LOOKALIKE) <= 0
-            && diameter.multiply(SIXTY_FOURTHS).stripTrailingZeros().scale() <= 0;
-    if (length == null || !lookalike || length.compareTo(diameter.multiply(SLENDER)) <= 0) {
+    if (length == null || length.compareTo(diameter.multiply(SLENDER)) <= 0) {
       return Optional.empty();
     }
     return Optional.of(
