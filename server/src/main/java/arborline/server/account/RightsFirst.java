@@ -2,9 +2,14 @@ package arborline.server.account;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.lang.reflect.Method;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.authorization.AuthorizationResult;
 import org.springframework.security.authorization.method.PreAuthorizeAuthorizationManager;
 import org.springframework.security.core.Authentication;
@@ -24,6 +29,9 @@ class RightsFirst implements WebMvcConfigurer, HandlerInterceptor {
 
   private final PreAuthorizeAuthorizationManager rights = new PreAuthorizeAuthorizationManager();
 
+  /** Whether a method asks for a right; searching its annotations each time would be slow. */
+  private final Map<Method, Boolean> asking = new ConcurrentHashMap<>();
+
   @Override
   public void addInterceptors(InterceptorRegistry interceptors) {
     interceptors.addInterceptor(this);
@@ -32,7 +40,7 @@ class RightsFirst implements WebMvcConfigurer, HandlerInterceptor {
   @Override
   public boolean preHandle(
       HttpServletRequest request, HttpServletResponse response, Object handler) {
-    if (handler instanceof HandlerMethod method) {
+    if (handler instanceof HandlerMethod method && asksForRight(method)) {
       Supplier<Authentication> who = () -> SecurityContextHolder.getContext().getAuthentication();
       AuthorizationResult allowed =
           rights.authorize(
@@ -46,5 +54,13 @@ class RightsFirst implements WebMvcConfigurer, HandlerInterceptor {
       }
     }
     return true;
+  }
+
+  private boolean asksForRight(HandlerMethod handler) {
+    return asking.computeIfAbsent(
+        handler.getMethod(),
+        method ->
+            AnnotatedElementUtils.hasAnnotation(method, PreAuthorize.class)
+                || AnnotatedElementUtils.hasAnnotation(handler.getBeanType(), PreAuthorize.class));
   }
 }

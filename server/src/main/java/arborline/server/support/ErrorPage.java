@@ -3,6 +3,7 @@ package arborline.server.support;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
+import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.springframework.boot.webmvc.error.ErrorController;
@@ -42,10 +43,19 @@ class ErrorPage implements ErrorController {
       HttpServletRequest request, HttpStatus status, String detail) {
     ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
     if (request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI) instanceof String asked) {
-      problem.setInstance(URI.create(UriUtils.encodePath(asked, StandardCharsets.UTF_8)));
+      problem.setInstance(address(asked));
     }
     return ResponseEntity.status(status)
         .contentType(MediaType.APPLICATION_PROBLEM_JSON)
         .body(problem);
+  }
+
+  /** The address as it was asked for; only what no address may have is escaped. */
+  private static URI address(String asked) {
+    try {
+      return new URI(asked);
+    } catch (URISyntaxException odd) {
+      return URI.create(UriUtils.encodePath(asked, StandardCharsets.UTF_8));
+    }
   }
 }
