@@ -17,6 +17,7 @@
 
   let { children }: { children: Snippet } = $props();
 
+  let fetching = $state(false);
   let commands = $state(false);
   let keys = $state(false);
   const inside = $derived(page.url.pathname !== '/sign-in' && Boolean(who.current.name));
@@ -24,6 +25,16 @@
   onMount(() => settings.load());
 
   $effect(() => (inside ? listen() : undefined));
+
+  /** Queries begin while a page is being drawn, when nothing may change yet. */
+  function count() {
+    queueMicrotask(() => (fetching = cache.isFetching() > 0));
+  }
+
+  onMount(() => {
+    count();
+    return cache.getQueryCache().subscribe(count);
+  });
 
   function typing(target: EventTarget | null): boolean {
     return target instanceof HTMLElement && target.matches('input, textarea, [contenteditable]');
@@ -55,7 +66,7 @@
       <Commands bind:open={commands} />
       <Keys bind:open={keys} />
     {/if}
-    <main class="flex min-h-0 flex-1 flex-col">
+    <main class="flex min-h-0 flex-1 flex-col" aria-busy={fetching}>
       {#key page.url.pathname}
         <svelte:boundary>
           {@render children()}

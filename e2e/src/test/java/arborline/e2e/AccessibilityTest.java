@@ -77,7 +77,7 @@ class AccessibilityTest extends BrowserTest {
     page.navigate(path);
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).first())
         .containsText(heading);
-    assertThat(page.getByText("Loading …")).hasCount(0);
+    Journey.loaded(page);
   }
 
   private void theme(String name) {

@@ -90,6 +90,16 @@ final class Journey implements AutoCloseable {
     return page;
   }
 
+  /** Waits until a page shows all that it asked for, in its own type and at rest. */
+  static void loaded(Page page) {
+    page.waitForFunction(
+        """
+        () => document.fonts.status === 'loaded'
+            && document.querySelector('main[aria-busy=false]')
+            && document.getAnimations().every((motion) => motion.playState !== 'running')\
+        """);
+  }
+
   static com.microsoft.playwright.Locator button(Page page, String name) {
     return page.getByRole(
         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));

@@ -18,7 +18,7 @@ class ShotsTest {
   private final Journey journey = Journey.start();
 
   private static void shot(Page page, String name) {
-    page.waitForTimeout(400);
+    Journey.loaded(page);
     page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
   }
 

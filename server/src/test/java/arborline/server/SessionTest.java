@@ -10,11 +10,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
@@ -138,6 +140,9 @@ class SessionTest extends ServerTest {
         new String[] {"default-src 'self'", "script-src", "frame-ancestors 'none'"}) {
       assertTrue(policy.contains(part), policy);
     }
+    List<String> directives =
+        Stream.of(policy.split(";")).map(directive -> directive.strip().split(" ")[0]).toList();
+    assertEquals(List.copyOf(new LinkedHashSet<>(directives)), directives, "each is stated once");
   }
 
   @Test

@@ -13,8 +13,9 @@ import java.util.regex.Pattern;
  */
 final class ContentPolicy {
 
-  private static final String STRICT =
-      "frame-ancestors 'none'; object-src 'none'; base-uri 'self'; form-action 'self'";
+  private static final String STRICT = "; frame-ancestors 'none'; object-src 'none'";
+  private static final String WITHOUT_INTERFACE =
+      "default-src 'self'; base-uri 'self'; form-action 'self'";
   private static final Pattern BUILT =
       Pattern.compile("http-equiv=\"content-security-policy\" content=\"([^\"]*)\"");
 
@@ -23,10 +24,10 @@ final class ContentPolicy {
   static String text() {
     try (InputStream page = ContentPolicy.class.getResourceAsStream("/static/index.html")) {
       if (page == null) {
-        return "default-src 'self'; " + STRICT;
+        return WITHOUT_INTERFACE + STRICT;
       }
       Matcher built = BUILT.matcher(new String(page.readAllBytes(), StandardCharsets.UTF_8));
-      return built.find() ? built.group(1) + "; " + STRICT : "default-src 'self'; " + STRICT;
+      return (built.find() ? built.group(1) : WITHOUT_INTERFACE) + STRICT;
     } catch (IOException broken) {
       throw new UncheckedIOException(broken);
     }
