@@ -48,6 +48,30 @@ class OrdinaryListsTest {
                 () -> assertEquals(List.of(), holds(inspected(each)))));
   }
 
+  /** Lists of our own: tools of every class, with as little as people write of them. */
+  @TestFactory
+  Stream<DynamicTest> soundToolOfOurOwnListsIsNotHeld() throws IOException {
+    try (InputStream file =
+        OrdinaryListsTest.class.getResourceAsStream("/vectors/ordinary-own.tsv")) {
+      return new String(file.readAllBytes(), StandardCharsets.UTF_8)
+          .lines()
+          .filter(line -> !line.startsWith("#"))
+          .map(line ->
+              DynamicTest.dynamicTest(
+                  line.replace('\t', ' '),
+                  () -> assertEquals(List.of(), holds(through(file(line))))));
+    }
+  }
+
+  private static Map<String, String> file(String line) {
+    Map<String, String> cells = new LinkedHashMap<>(Map.of("CODE", "T-1"));
+    cells.put("CLASS", line.split("\t")[0]);
+    for (String cell : line.split("\t")[1].split("; ")) {
+      cells.put(head(cell.split("=")[0]), cell.split("=")[1]);
+    }
+    return cells;
+  }
+
   @Test
   void nothingIsAskedOfAToolThatSaysEverythingOrImpliesIt() throws IOException {
     JsonNode mill = tools().getFirst();
@@ -71,6 +95,10 @@ class OrdinaryListsTest {
           .propertyNames()
           .forEach(symbol -> cells.put(head(symbol), tool.get(group).get(symbol).asString()));
     }
+    return through(cells);
+  }
+
+  private static Inspected through(Map<String, String> cells) throws IOException {
     String file =
         quoted(new ArrayList<>(cells.keySet()))
             + "\n"

@@ -41,6 +41,38 @@ public final class Shapes {
     };
   }
 
+  /** DC = DCN + 2·APMX·tan(BHTA) of a mill whose edges widen from the tip, each from the others. */
+  public static Implication[] taper() {
+    return new Implication[] {
+      Computed.of(
+          "DCN",
+          tool -> size(tool, "DC") - 2 * size(tool, "APMX") * Math.tan(side(tool)),
+          "DC",
+          "APMX",
+          "BHTA"),
+      Computed.of(
+          "DC",
+          tool -> size(tool, "DCN") + 2 * size(tool, "APMX") * Math.tan(side(tool)),
+          "DCN",
+          "APMX",
+          "BHTA"),
+      Computed.of(
+          "BHTA",
+          tool ->
+              Math.toDegrees(
+                  Math.atan((size(tool, "DC") - size(tool, "DCN")) / 2 / size(tool, "APMX"))),
+          "DC",
+          "DCN",
+          "APMX"),
+      Computed.of(
+          "APMX",
+          tool -> (size(tool, "DC") - size(tool, "DCN")) / 2 / Math.tan(side(tool)),
+          "DC",
+          "DCN",
+          "BHTA")
+    };
+  }
+
   /** DCX = DC + 2·APMX/tan KAPR of a face mill below 90 degrees, each from the others. */
   public static Implication[] face() {
     return new Implication[] {
@@ -92,6 +124,10 @@ public final class Shapes {
 
   private static double half(Tool tool) {
     return Math.toRadians(size(tool, "SIG") / 2);
+  }
+
+  private static double side(Tool tool) {
+    return Math.toRadians(size(tool, "BHTA"));
   }
 
   private static double setting(Tool tool) {

@@ -16,8 +16,7 @@ public final class Aggregate extends DrawnClass {
         ClassSheet.named("aggregate", "aggregate", Process.ROUTING)
             .moving(Motion.STANDS)
             .also("angle head")
-            .requires("AXISANGLE", "RPMX")
-            .asks("LF", "DMM")
+            .asks("AXISANGLE", "RPMX", "LF", "DMM")
             .allows("WF", "BD", "OAL", "DC", "CCWS")
             .defaults("AXISANGLE", "90")
             .rules(new AngleTurned()),

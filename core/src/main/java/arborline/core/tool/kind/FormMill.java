@@ -14,8 +14,8 @@ public final class FormMill extends DrawnClass {
     super(
         ClassSheet.named("form-mill", "form mill", Process.MILLING)
             .also("profile mill", "form cutter")
-            .requires("DCX", "PROFILE")
-            .asks("DMM", "OAL", "NOF")
+            .requires("DCX")
+            .asks("PROFILE", "DMM", "OAL", "NOF")
             .replaces("DMM", "DCONMS")
             .replaces("OAL", "DCONMS")
             .allows("DCONMS", "DC", "DCN", "APMX", "LU")

@@ -16,8 +16,7 @@ public final class KnurlingTool extends DrawnClass {
         ClassSheet.named("knurling-tool", "knurling tool", Process.TURNING)
             .moving(Motion.STANDS)
             .also("knurl")
-            .requires("TP")
-            .asks("PATTERN", "H", "B", "LF")
+            .asks("TP", "PATTERN", "H", "B", "LF")
             .allows("CW", "DC")
             .defaults("PATTERN", "straight")
             .rules(new ShankUpright()),

@@ -14,7 +14,8 @@ public final class LaserHead extends DrawnClass {
     super(
         ClassSheet.named("jet-laser", "laser nozzle", Process.JET)
             .also("laser head")
-            .requires("KERF", "NOZZLE", "STANDOFF")
+            .requires("KERF")
+            .asks("NOZZLE", "STANDOFF")
             .allows("FOCUS", "PIERCE", "GAS", "LEADIN", "LF")
             .rules(new LeadInCoversKerf()),
         Boring::nozzle);

@@ -14,7 +14,8 @@ public final class PlasmaTorch extends DrawnClass {
     super(
         ClassSheet.named("jet-plasma", "plasma nozzle", Process.JET)
             .also("plasma head")
-            .requires("KERF", "NOZZLE", "STANDOFF")
+            .requires("KERF")
+            .asks("NOZZLE", "STANDOFF")
             .allows("PIERCE", "GAS", "LEADIN", "LF")
             .rules(new LeadInCoversKerf()),
         Boring::nozzle);

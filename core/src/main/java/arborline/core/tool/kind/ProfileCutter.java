@@ -14,8 +14,8 @@ public final class ProfileCutter extends DrawnClass {
     super(
         ClassSheet.named("router-profile", "profile cutter", Process.ROUTING)
             .also("edge cutter", "moulding cutter")
-            .requires("DCX", "PROFILE", "RPMX")
-            .asks("DMM", "OAL", "NOF")
+            .requires("DCX")
+            .asks("PROFILE", "RPMX", "DMM", "OAL", "NOF")
             .replaces("DMM", "DCONMS")
             .replaces("OAL", "DCONMS")
             .allows("DCONMS", "DCN", "APMX", "LU", "DC")

@@ -15,8 +15,8 @@ public final class SawBlade extends DrawnClass {
     super(
         ClassSheet.named("saw-blade", "saw blade", Process.ROUTING)
             .also("circular saw blade", "saw")
-            .requires("DC", "CW", "DCONMS", "NOF", "RPMX")
-            .asks("WB")
+            .requires("DC", "CW")
+            .asks("DCONMS", "NOF", "RPMX", "WB")
             .allows("GAMO", "LF", "CDX")
             .defaults("NOF", "24")
             .rules(new BoreWithinCutter(), new KerfWiderThanBody()),

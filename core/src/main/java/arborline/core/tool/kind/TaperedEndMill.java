@@ -1,6 +1,7 @@
 package arborline.core.tool.kind;
 
 import arborline.core.tool.ToolClass;
+import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.rule.RadiusWithinTip;
 import arborline.core.tool.rule.TaperReachesDiameter;
 import arborline.core.tool.rule.TipSmallerThanCutter;
@@ -14,7 +15,9 @@ public final class TaperedEndMill extends DrawnClass {
     super(
         EndMills.sheet("end-mill-tapered", "tapered end mill")
             .also("taper end mill", "conical end mill")
-            .requires("DCN", "BHTA")
+            .requires("BHTA")
+            .asks("DCN")
+            .implies(Shapes.taper())
             .allows("RE")
             .defaults("BHTA", "3")
             .defaults("NOF", "4")

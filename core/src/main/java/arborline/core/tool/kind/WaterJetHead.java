@@ -14,7 +14,8 @@ public final class WaterJetHead extends DrawnClass {
     super(
         ClassSheet.named("jet-water", "water-jet nozzle", Process.JET)
             .also("water-jet head")
-            .requires("KERF", "NOZZLE", "STANDOFF")
+            .requires("KERF")
+            .asks("NOZZLE", "STANDOFF")
             .allows("PIERCE", "ABRASIVE", "CP", "LEADIN", "LF")
             .rules(new LeadInCoversKerf()),
         Boring::nozzle);

@@ -49,6 +49,18 @@ class ImplicationsTest {
 
   @ParameterizedTest(name = "{0} of {1} is {2}")
   @CsvSource({
+    "DCN, DC=6 APMX=20 BHTA=5, 2.5005",
+    "DCN, DC=3 APMX=20 BHTA=5, ''",
+    "DC, DCN=2 APMX=20 BHTA=3, 4.0963",
+    "BHTA, DC=8 DCN=3 APMX=30, 4.7636",
+    "APMX, DC=8 DCN=3 BHTA=3, 47.7028"
+  })
+  void theSizesOfATaperFollowFromEachOther(String symbol, String tool, String text) {
+    assertEquals(text, implied(Shapes.taper(), symbol, tool));
+  }
+
+  @ParameterizedTest(name = "{0} of {1} is {2}")
+  @CsvSource({
     "DCX, DC=50 APMX=6 KAPR=60, 56.9282",
     "DC, DCX=62 APMX=6 KAPR=45, 50",
     "KAPR, DC=50 DCX=62 APMX=6, 45",
