@@ -65,6 +65,15 @@ class ControlLink {
     }
   }
 
+  /** The control answered, but not as a control does; the message says how. */
+  private static final class OddAnswerException extends IOException {
+    private static final long serialVersionUID = 1L;
+
+    OddAnswerException(String how) {
+      super(how);
+    }
+  }
+
   ControlDialect dialect(Machines.Linked machine) {
     return ControlDialects.named(machine.machine().habits().dialect());
   }
@@ -115,7 +124,7 @@ class ControlLink {
                   http.send(request, HttpResponse.BodyHandlers.ofInputStream());
               try (InputStream body = response.body()) {
                 if (response.statusCode() != 200) {
-                  throw new IOException(
+                  throw new OddAnswerException(
                       "it answered %d to reading".formatted(response.statusCode()));
                 }
                 return whole(body);
@@ -127,7 +136,7 @@ class ControlLink {
   private static byte[] whole(InputStream body) throws IOException {
     byte[] bytes = body.readNBytes(LARGEST_ANSWER + 1);
     if (bytes.length > LARGEST_ANSWER) {
-      throw new IOException("its answer is larger than 32 MB");
+      throw new OddAnswerException("its answer is larger than 32 MB");
     }
     return bytes;
   }
@@ -182,8 +191,10 @@ class ControlLink {
     } catch (InterruptedException interrupted) {
       Thread.currentThread().interrupt();
       throw new IOException("interrupted", interrupted);
-    } catch (IOException | RuntimeException failed) {
-      throw failed;
+    } catch (RefusedByControlException | OddAnswerException | RuntimeException said) {
+      throw said;
+    } catch (IOException broken) {
+      throw new IOException("it broke the connection off before it had answered", broken);
     } catch (Exception impossible) {
       throw new IllegalStateException(impossible);
     }

@@ -16,6 +16,8 @@ import java.nio.file.Path;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What a faulty control does to the link. */
@@ -26,6 +28,8 @@ class ControlLinkTest {
   private int status = 200;
   private String body = "";
   private String received = "";
+  /** How many announced bytes never come; with the largest number nothing comes at all. */
+  private int missing;
 
   @BeforeEach
   void start() throws IOException {
@@ -35,8 +39,12 @@ class ControlLinkTest {
         exchange -> {
           received = new String(exchange.getRequestBody().readAllBytes(), StandardCharsets.UTF_8);
           byte[] bytes = body.getBytes(StandardCharsets.UTF_8);
-          exchange.sendResponseHeaders(status, bytes.length == 0 ? -1 : bytes.length);
-          exchange.getResponseBody().write(bytes);
+          if (missing < Integer.MAX_VALUE) {
+            exchange.sendResponseHeaders(status, bytes.length == 0 ? -1 : bytes.length + missing);
+          }
+          if (missing < Integer.MAX_VALUE) {
+            exchange.getResponseBody().write(bytes);
+          }
           exchange.close();
         });
     control.start();
@@ -81,6 +89,14 @@ class ControlLinkTest {
   void aControlThatIsSwitchedOffIsSaid() {
     stop();
     assertEquals("nothing answers at its address", whyNotRead());
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {10, Integer.MAX_VALUE})
+  void aLineThatBreaksOffIsSaid(int neverSent) {
+    missing = neverSent;
+    body = "<MTConnectAssets>";
+    assertEquals("it broke the connection off before it had answered", whyNotRead());
   }
 
   @Test
