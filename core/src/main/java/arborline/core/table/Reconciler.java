@@ -1,6 +1,7 @@
 package arborline.core.table;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -37,20 +38,24 @@ public final class Reconciler {
   /** Reports every place that plan, agreed state or control knows, in pocket order. */
   public static List<PlaceReport> reconcile(ToolTables tables, ControlTerms terms) {
     List<Row> rows = rows(tables);
-    rows.sort(Row.BY_PLACE);
+    Collections.sort(rows);
     Reconciler reconciler = new Reconciler(tables, terms, rows);
     return rows.stream().map(reconciler::report).toList();
   }
 
   /** What the three sides have of one place. */
-  private record Row(
-      String place, long rank, TableEntry plan, TableEntry agreed, TableEntry shown) {
-
-    static final Comparator<Row> BY_PLACE =
-        Comparator.comparingLong(Row::rank).thenComparing(Row::place, PlaceOrder.BY_NUMBER);
+  private record Row(String place, long rank, TableEntry plan, TableEntry agreed, TableEntry shown)
+      implements Comparable<Row> {
 
     Row(String place, TableEntry plan, TableEntry agreed, TableEntry shown) {
       this(place, PlaceOrder.rank(place), plan, agreed, shown);
+    }
+
+    @Override
+    public int compareTo(Row other) {
+      return rank == other.rank
+          ? PlaceOrder.BY_NUMBER.compare(place, other.place)
+          : Long.compare(rank, other.rank);
     }
   }
 
