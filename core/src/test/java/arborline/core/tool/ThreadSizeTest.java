@@ -64,6 +64,9 @@ class ThreadSizeTest {
   @ParameterizedTest
   @ValueSource(
       strings = {
+        "M10x3",
+        "M10 x 25",
+        "M30x4",
         "M8x8",
         "M8x0",
         "Tr8x8",

@@ -5,6 +5,7 @@ import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.implied.Same;
 import arborline.core.tool.implied.Shapes;
+import arborline.core.tool.rule.ArborWithinFaceMill;
 import arborline.core.tool.rule.BoreWithinBody;
 import arborline.core.tool.rule.DiameterWithinLargest;
 import arborline.core.tool.rule.EdgesWithinFlutes;
@@ -28,6 +29,7 @@ public final class FaceMill extends DrawnClass {
             .defaults("KAPR", "45")
             .rules(
                 new BoreWithinBody(),
+                new ArborWithinFaceMill(),
                 new DiameterWithinLargest(),
                 new FaceMillDiameters(),
                 new EdgesWithinFlutes()),

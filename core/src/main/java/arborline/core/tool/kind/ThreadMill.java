@@ -9,7 +9,9 @@ import arborline.core.tool.implied.Same;
 import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.rule.DepthWithinUsableLength;
 import arborline.core.tool.rule.PitchWithinDepth;
+import arborline.core.tool.rule.ThreadKnown;
 import arborline.core.tool.rule.ThreadMillEnters;
+import arborline.core.tool.rule.ThreadPitch;
 import arborline.core.tool.rule.ThreadsPerInch;
 import arborline.core.tool.rule.UsableWithinTool;
 import com.google.auto.service.AutoService;
@@ -35,6 +37,8 @@ public final class ThreadMill extends DrawnClass {
             .defaults("NOF", "4")
             .defaults("THFT", "60")
             .rules(
+                new ThreadKnown(),
+                new ThreadPitch(),
                 new ThreadMillEnters(),
                 new PitchWithinDepth(),
                 new DepthWithinUsableLength(),

@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
 
 /**
  * Metric threads, {@code M10}, {@code M8X1.25}, {@code MF10X1}; the coarse pitch where none is
- * written. Source: ISO 261.
+ * written. None is coarser than the coarse one: {@code M10X25} is a screw. Source: ISO 261.
  */
 @AutoService(ThreadSystem.class)
 public final class MetricThread implements ThreadSystem {
@@ -31,11 +31,13 @@ public final class MetricThread implements ThreadSystem {
       return Optional.empty();
     }
     BigDecimal diameter = plain(parts.group(2));
-    String coarse = parts.group(1).isEmpty() ? COARSE.get(diameter.toPlainString()) : null;
-    String pitch = parts.group(3) == null ? coarse : parts.group(3);
-    return Optional.ofNullable(pitch)
+    String coarse = COARSE.get(diameter.toPlainString());
+    String unwritten = parts.group(1).isEmpty() ? coarse : null;
+    BigDecimal coarsest = coarse == null ? diameter : plain(coarse);
+    return Optional.ofNullable(parts.group(3) == null ? unwritten : parts.group(3))
         .map(MetricThread::plain)
-        .filter(plain -> plain.signum() > 0 && plain.compareTo(diameter) < 0)
+        .filter(pitch -> pitch.signum() > 0 && pitch.compareTo(coarsest) <= 0)
+        .filter(pitch -> pitch.compareTo(diameter) < 0)
         .map(plain -> new ThreadSize(diameter, plain));
   }
 

@@ -22,6 +22,12 @@ class FaceMillTest {
   }
 
   @Test
+  void hangsOnAnArborNoWiderThanItself() {
+    SOUND.refuses("DCONMS=70", "bore-too-large", "63 mm");
+    SOUND.allows("DCONMS=27");
+  }
+
+  @Test
   void diametersDepthAndAngleAgree() {
     SOUND.refuses("DCX=80", "face-mill-diameters", "75.00 mm");
     SOUND.allows("DCX=76");

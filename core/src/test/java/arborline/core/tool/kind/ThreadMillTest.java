@@ -19,6 +19,14 @@ class ThreadMillTest {
   }
 
   @Test
+  void itsPitchIsThatOfTheThread() {
+    SOUND.refuses("TDZ=M12x1", "thread-size", "TP 1 mm");
+    SOUND.refuses("TDZ=Q12", "thread-unknown", "Q12");
+    SOUND.allows("TDZ=M10");
+    SOUND.allows("TDZ=M16x1.5");
+  }
+
+  @Test
   void theEdgesHoldAtLeastOnePitch() {
     SOUND.refuses("APMX=1", "pitch-beyond-depth", "1 mm");
     SOUND.allows("APMX=1.5");
