@@ -7,11 +7,13 @@ import arborline.core.tool.implied.CylindricalShank;
 import arborline.core.tool.implied.Same;
 import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.implied.ThreadNamed;
+import arborline.core.tool.rule.PitchWithinThread;
 import arborline.core.tool.rule.TapDrill;
 import arborline.core.tool.rule.TapIsThread;
 import arborline.core.tool.rule.ThreadKnown;
 import arborline.core.tool.rule.ThreadPitch;
 import arborline.core.tool.rule.ThreadsPerInch;
+import arborline.core.tool.rule.UsableWithinTool;
 import com.google.auto.service.AutoService;
 
 /** Cuts an internal thread. */
@@ -36,7 +38,9 @@ public final class CuttingTap extends DrawnClass {
                 new TapIsThread(),
                 new ThreadPitch(),
                 new TapDrill(),
-                new ThreadsPerInch()),
+                new ThreadsPerInch(),
+                new PitchWithinThread(),
+                new UsableWithinTool()),
         Fluted::tap);
   }
 }

@@ -6,6 +6,7 @@ import arborline.core.tool.ToolClass;
 import arborline.core.tool.implied.CylindricalShank;
 import arborline.core.tool.rule.DovetailNeck;
 import arborline.core.tool.rule.EdgeAngleRange;
+import arborline.core.tool.rule.FlanksUndercut;
 import com.google.auto.service.AutoService;
 
 /** Mills the flanks of a dovetail. */
@@ -22,7 +23,7 @@ public final class DovetailMill extends DrawnClass {
             .allows("RE", "LN", "LU")
             .defaults("KAPR", "60")
             .defaults("NOF", "6")
-            .rules(new DovetailNeck(), new EdgeAngleRange()),
+            .rules(new DovetailNeck(), new FlanksUndercut(), new EdgeAngleRange()),
         Tapers::dovetail);
   }
 }

@@ -13,6 +13,7 @@ import arborline.core.tool.rule.ChamferWithinDiameter;
 import arborline.core.tool.rule.DepthWithinFlutes;
 import arborline.core.tool.rule.DepthWithinNeck;
 import arborline.core.tool.rule.DepthWithinUsableLength;
+import arborline.core.tool.rule.EdgesWithinFlutes;
 import arborline.core.tool.rule.FlutesWithinTool;
 import arborline.core.tool.rule.NeckClear;
 import arborline.core.tool.rule.ReachWithinTool;
@@ -37,6 +38,7 @@ final class EndMills {
         .allows("LU", "LCF", "LN", "DN", "LF", "CHW", "RMPX")
         .rules(
             new ChamferWithinDiameter(),
+            new EdgesWithinFlutes(),
             new DepthWithinNeck(),
             new DepthWithinUsableLength(),
             new DepthWithinFlutes(),

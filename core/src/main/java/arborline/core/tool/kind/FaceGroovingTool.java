@@ -5,6 +5,7 @@ import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.FaceGrooveDiameters;
 import arborline.core.tool.rule.GrooveCorner;
+import arborline.core.tool.rule.GrooveWithinHolder;
 import arborline.core.tool.rule.ShankUpright;
 import com.google.auto.service.AutoService;
 
@@ -24,7 +25,11 @@ public final class FaceGroovingTool extends DrawnClass {
             .allows("WF")
             .defaults("RE", "0.2")
             .defaults("HAND", "R")
-            .rules(new ShankUpright(), new GrooveCorner(), new FaceGrooveDiameters()),
+            .rules(
+                new ShankUpright(),
+                new GrooveCorner(),
+                new GrooveWithinHolder(),
+                new FaceGrooveDiameters()),
         Turning::blade);
   }
 }

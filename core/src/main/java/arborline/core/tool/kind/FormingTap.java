@@ -8,10 +8,12 @@ import arborline.core.tool.implied.Same;
 import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.implied.ThreadNamed;
 import arborline.core.tool.rule.FormingTapDrill;
+import arborline.core.tool.rule.PitchWithinThread;
 import arborline.core.tool.rule.TapIsThread;
 import arborline.core.tool.rule.ThreadKnown;
 import arborline.core.tool.rule.ThreadPitch;
 import arborline.core.tool.rule.ThreadsPerInch;
+import arborline.core.tool.rule.UsableWithinTool;
 import com.google.auto.service.AutoService;
 
 /** Forms an internal thread without chips. */
@@ -36,7 +38,9 @@ public final class FormingTap extends DrawnClass {
                 new TapIsThread(),
                 new ThreadPitch(),
                 new FormingTapDrill(),
-                new ThreadsPerInch()),
+                new ThreadsPerInch(),
+                new PitchWithinThread(),
+                new UsableWithinTool()),
         Fluted::tap);
   }
 }

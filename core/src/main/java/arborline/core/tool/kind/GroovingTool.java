@@ -4,6 +4,7 @@ import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.GrooveCorner;
+import arborline.core.tool.rule.GrooveWithinHolder;
 import arborline.core.tool.rule.ShankUpright;
 import com.google.auto.service.AutoService;
 
@@ -23,7 +24,7 @@ public final class GroovingTool extends DrawnClass {
             .allows("WF", "DMM", "HF")
             .defaults("RE", "0.2")
             .defaults("HAND", "R")
-            .rules(new ShankUpright(), new GrooveCorner()),
+            .rules(new ShankUpright(), new GrooveCorner(), new GrooveWithinHolder()),
         Turning::blade);
   }
 }

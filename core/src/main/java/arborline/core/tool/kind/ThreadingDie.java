@@ -5,6 +5,7 @@ import arborline.core.tool.Process;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.implied.ThreadNamed;
+import arborline.core.tool.rule.PitchWithinThread;
 import arborline.core.tool.rule.ThreadKnown;
 import arborline.core.tool.rule.ThreadPitch;
 import com.google.auto.service.AutoService;
@@ -23,7 +24,7 @@ public final class ThreadingDie extends DrawnClass {
             .implies(Shapes.pitch())
             .allows("OAL", "TCTR", "HAND", "DMM")
             .defaults("TCTR", "6g")
-            .rules(new ThreadKnown(), new ThreadPitch()),
+            .rules(new ThreadKnown(), new ThreadPitch(), new PitchWithinThread()),
         Discs::outline);
   }
 }

@@ -6,6 +6,7 @@ import arborline.core.tool.ToolClass;
 import arborline.core.tool.implied.Usual;
 import arborline.core.tool.rule.NeckSmallerThanCutter;
 import arborline.core.tool.rule.ProbeStandsStill;
+import arborline.core.tool.rule.UsableWithinTool;
 import com.google.auto.service.AutoService;
 
 /** Measures by touching; its spindle never turns. */
@@ -22,7 +23,7 @@ public final class TouchProbe extends DrawnClass {
             .implies(Usual.of("RPMX", "0"))
             .allows("DN", "DMM", "OAL", "BD")
             .defaults("RPMX", "0")
-            .rules(new ProbeStandsStill(), new NeckSmallerThanCutter()),
+            .rules(new ProbeStandsStill(), new NeckSmallerThanCutter(), new UsableWithinTool()),
         Boring::probe);
   }
 }

@@ -30,4 +30,10 @@ class CuttingTapTest {
     SOUND.refuses("TPI=24", "pitch-contradicts", "24");
     SOUND.allows("TPI=20.32");
   }
+
+  @Test
+  void theTapIsLongerThanItsUse() {
+    SOUND.refuses("LU=95", "usable-beyond-tool", "90 mm");
+    SOUND.allows("LU=60");
+  }
 }

@@ -25,4 +25,10 @@ class DovetailMillTest {
     SOUND.refuses("DN=14.3", "dovetail-neck", "14.226 mm");
     SOUND.allows("DN=14.2");
   }
+
+  @Test
+  void theFlanksLeanBack() {
+    SOUND.refuses("KAPR=95", "flanks-not-undercut", "95 deg");
+    SOUND.allows("KAPR=70");
+  }
 }

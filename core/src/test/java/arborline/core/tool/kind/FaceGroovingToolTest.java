@@ -18,4 +18,9 @@ class FaceGroovingToolTest {
     SOUND.refuses("DAXX=30", "face-groove-diameters", "30 mm");
     SOUND.allows("DAXX=30.1");
   }
+
+  @Test
+  void noGrooveIsAsDeepAsTheHolderIsLong() {
+    SOUND.refuses("CDX=150", "groove-beyond-holder", "150 mm");
+  }
 }

@@ -39,4 +39,10 @@ class FlatEndMillTest {
   void mustBeHeldSomewhere() {
     SOUND.refuses("LU=83 LCF=", "usable-beyond-tool", "83 mm");
   }
+
+  @Test
+  void hasNoMoreEffectiveEdgesThanFlutes() {
+    SOUND.refuses("ZEFP=5", "edges-beyond-flutes", "5");
+    SOUND.allows("ZEFP=2");
+  }
 }

@@ -17,4 +17,9 @@ class FormingTapTest {
     SOUND.allows("PHD=7.4");
     SOUND.refuses("PHD=6.75", "tap-drill", "7.375 mm");
   }
+
+  @Test
+  void theTapIsLongerThanItsUse() {
+    SOUND.refuses("LU=95", "usable-beyond-tool", "90 mm");
+  }
 }

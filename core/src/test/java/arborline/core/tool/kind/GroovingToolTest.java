@@ -24,4 +24,9 @@ class GroovingToolTest {
     SOUND.refuses("RE=1.6", "corner-beyond-groove", "1.6 mm");
     SOUND.allows("RE=1.5");
   }
+
+  @Test
+  void noGrooveIsAsDeepAsTheHolderIsLong() {
+    SOUND.refuses("CDX=200", "groove-beyond-holder", "150 mm");
+  }
 }

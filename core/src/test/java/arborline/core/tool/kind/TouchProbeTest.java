@@ -48,4 +48,9 @@ class TouchProbeTest {
         .filter(List.of("OAL", "LF")::contains)
         .toList();
   }
+
+  @Test
+  void reachesNoFurtherThanItIsLong() {
+    SOUND.refuses("OAL=40", "usable-beyond-tool", "40 mm");
+  }
 }

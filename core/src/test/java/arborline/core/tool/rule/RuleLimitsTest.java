@@ -47,6 +47,7 @@ class RuleLimitsTest {
             "TPI=20 TP=1.2709",
             "TPI=20 TP=1.272",
             "pitch TP 1.272 mm and 20"),
+        limit(new PitchWithinThread(), "TP=2.9 TD=3", "TP=3 TD=3", "TP 3 mm is not less than"),
         limit(new RampWithinRightAngle(), "RMPX=90", "RMPX=90.1", "RMPX 90.1 deg is more than 90"),
         limit(
             new ThreadMillEnters(),
