@@ -28,6 +28,7 @@ class ControlLinkTest {
   private int status = 200;
   private String body = "";
   private String received = "";
+
   /** How many announced bytes never come; with the largest number nothing comes at all. */
   private int missing;
 
