@@ -307,7 +307,7 @@ final class ValueJudge {
               field.title())
           : oddAtControl(field, told, nominal)
               .orElseGet(() ->
-                  Verdict.of(Why.MEASURED_AT_CONTROL, "%s was set at the machine", field.title()));
+                  new Verdict(Why.MEASURED_AT_CONTROL, field.title() + " was set at the machine"));
     }
     if (planned == null) {
       return Verdict.of(Why.NOT_MEASURED, "the plan has no %s any more: measure it", field.title());
@@ -315,7 +315,7 @@ final class ValueJudge {
     return oddInPlan(field, planned, nominal)
         .or(() -> oldWear(field, control))
         .orElseGet(() ->
-            Verdict.of(Why.MEASURED, "%s was measured since the last agreement", field.title()));
+            new Verdict(Why.MEASURED, field.title() + " was measured since the last agreement"));
   }
 
   private static Verdict bothChanged(TableField field, String planned, String agreed, String told) {
