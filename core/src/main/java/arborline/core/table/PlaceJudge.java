@@ -56,7 +56,7 @@ final class PlaceJudge {
           name(control),
           String.join(" and ", index.shown(control)));
     }
-    if (!control.key().isEmpty() && !tables.nominal().containsKey(control.key())) {
+    if (control.named() && !tables.nominal().containsKey(control.key())) {
       return ask(
           Why.UNKNOWN_TOOL,
           "no library of the shop has %s: find out what is in the pocket",
@@ -113,7 +113,7 @@ final class PlaceJudge {
           "%s stands here at the control and nothing was ever agreed with it: look into the pocket",
           name(control));
     }
-    if (control.key().isEmpty()) {
+    if (!control.named()) {
       return agreed.empty() ? notInPlan() : cleared(agreed);
     }
     Optional<String> before = index.agreed(control);
@@ -184,7 +184,7 @@ final class PlaceJudge {
   }
 
   private Optional<Verdict> otherThanAgreed() {
-    if (control.key().isEmpty()) {
+    if (!control.named()) {
       return swappedUnseen()
           .map(other ->
               Verdict.of(
@@ -266,7 +266,7 @@ final class PlaceJudge {
   }
 
   private Verdict neverTogether() {
-    boolean other = control.key().isEmpty() || !control.identity().equals(plan.identity());
+    boolean other = !control.named() || !control.identity().equals(plan.identity());
     if (other) {
       return tables.agreed().isEmpty()
           ? Verdict.of(

@@ -35,7 +35,7 @@ public final class Proof {
         .places()
         .forEach((place, entry) -> {
           if (!place.equals(row.place())
-              && !target.key().isEmpty()
+              && target.named()
               && entry.identity().equals(target.identity())) {
             faults.add("%s is in %s as well".formatted(target.get(TableField.TOOL), place));
           }
@@ -46,7 +46,7 @@ public final class Proof {
   private static TableEntry now(ControlTable after, RowWrite row) {
     return after
         .spindle()
-        .filter(entry -> !entry.key().isEmpty())
+        .filter(entry -> entry.named())
         .filter(entry -> entry.identity().equals(row.target().identity()))
         .orElse(after.at(row.place()));
   }

@@ -31,7 +31,7 @@ public final class Reconciler {
   private Reconciler(ToolTables tables, ControlTerms terms, List<Row> rows) {
     this.tables = tables;
     this.terms = terms;
-    this.index = new TableIndex(tables, rows.stream().map(Row::shown));
+    this.index = new TableIndex(tables, rows.stream().map(Row::shown).toList());
     this.values = new ValueJudge(tables, terms, index);
   }
 
@@ -108,9 +108,7 @@ public final class Reconciler {
     boolean stays =
         unchanged
             || plan.identity().equals(control.identity()) && !judge.newPiece()
-            || control.key().isEmpty()
-                && plan.identity().equals(agreed.identity())
-                && !judge.newPiece();
+            || !control.named() && plan.identity().equals(agreed.identity()) && !judge.newPiece();
     List<FieldReport> fields =
         tool.isPresent()
             ? subject(tool.get(), plan, agreed, control)
@@ -138,7 +136,7 @@ public final class Reconciler {
         && tables
             .control()
             .spindle()
-            .filter(spindle -> !spindle.key().isEmpty())
+            .filter(spindle -> spindle.named())
             .filter(spindle ->
                 spindle.identity().equals(plan.identity())
                     || plan.empty() && spindle.identity().equals(agreed.identity()))

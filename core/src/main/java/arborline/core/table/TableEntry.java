@@ -1,7 +1,6 @@
 package arborline.core.table;
 
 import java.math.BigDecimal;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Locale;
@@ -15,9 +14,14 @@ public final class TableEntry {
 
   public static final TableEntry EMPTY = new TableEntry(Map.of());
 
+  /** No code has it. */
+  private static final char BEFORE_SISTER = '\0';
+
   private final String[] texts = new String[TableField.values().length];
+  private final String content;
   private final String key;
   private final String identity;
+  private final boolean named;
   private final boolean empty;
 
   /**
@@ -27,11 +31,27 @@ public final class TableEntry {
    */
   public TableEntry(Map<TableField, String> fields) {
     fields.forEach((field, text) -> texts[field.ordinal()] = text);
+    this.content = content(texts);
     String tool = get(TableField.TOOL);
     String sister = get(TableField.SISTER);
     this.key = tool == null ? "" : tool.toUpperCase(Locale.ROOT);
-    this.identity = key + "#" + (sister == null ? "" : sister);
+    this.named = !key.isEmpty();
+    this.identity = sister == null || sister.isEmpty() ? key : key + BEFORE_SISTER + sister;
     this.empty = tool == null && TableField.SIZES.stream().noneMatch(field -> set(get(field)));
+  }
+
+  /**
+   * All texts as one, each behind a character that counts one more than its own (0 where it is not
+   * set), so that two entries are compared in one go.
+   */
+  private static String content(String[] texts) {
+    StringBuilder content = new StringBuilder();
+    for (String text : texts) {
+      content
+          .append((char) (text == null ? 0 : text.length() + 1))
+          .append(text == null ? "" : text);
+    }
+    return content.toString();
   }
 
   private static boolean set(String size) {
@@ -70,6 +90,11 @@ public final class TableEntry {
     return key;
   }
 
+  /** True where it says which tool it is. */
+  boolean named() {
+    return named;
+  }
+
   /** Tool and sister number: what tells two pieces in the magazine apart. */
   String identity() {
     return identity;
@@ -89,24 +114,12 @@ public final class TableEntry {
 
   @Override
   public boolean equals(Object other) {
-    return this == other || other instanceof TableEntry entry && same(texts, entry.texts);
-  }
-
-  /** As {@link Arrays#equals}, text by text: asked of every place, its calls are worth sparing. */
-  private static boolean same(String[] texts, String[] others) {
-    for (int i = 0; i < texts.length; i++) {
-      String text = texts[i];
-      String other = others[i];
-      if (text != other && (text == null || !text.equals(other))) {
-        return false;
-      }
-    }
-    return true;
+    return this == other || other instanceof TableEntry entry && content.equals(entry.content);
   }
 
   @Override
   public int hashCode() {
-    return Arrays.hashCode(texts);
+    return content.hashCode();
   }
 
   @Override

@@ -1,5 +1,7 @@
 package arborline.core.table;
 
+import java.util.BitSet;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -7,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -18,6 +21,8 @@ final class TableIndex {
   /** Name of the spindle among the places of a control. */
   static final String SPINDLE = "SPINDLE";
 
+  private static final int HASHES = 1 << 18;
+
   private final ToolTables tables;
   private final Set<String> shownTwice;
   private Map<String, List<String>> shown;
@@ -28,7 +33,7 @@ final class TableIndex {
   private Map<String, List<String>> numbers;
 
   TableIndex(ToolTables tables) {
-    this(tables, tables.control().places().values().stream());
+    this(tables, tables.control().places().values());
   }
 
   /**
@@ -36,29 +41,34 @@ final class TableIndex {
    *
    * @param shown every row that the control shows, the spindle apart
    */
-  TableIndex(ToolTables tables, Stream<TableEntry> shown) {
+  TableIndex(ToolTables tables, Collection<TableEntry> shown) {
     this.tables = tables;
-    this.shownTwice =
-        twice(
-            Stream.concat(shown, tables.control().spindle().stream()),
-            tables.control().places().size());
+    List<String> tools =
+        Stream.concat(shown.stream(), tables.control().spindle().stream())
+            .filter(entry -> entry.named())
+            .map(TableEntry::identity)
+            .toList();
+    this.shownTwice = twice(tools);
   }
 
-  private static Set<String> twice(Stream<TableEntry> shown, int expected) {
-    Set<String> once = HashSet.newHashSet(expected);
-    Set<String> twice = new HashSet<>();
-    shown.forEach(entry -> {
-      if (!entry.key().isEmpty() && !once.add(entry.identity())) {
-        twice.add(entry.identity());
-      }
-    });
-    return twice;
+  /** The tools that are there more than once; only those of one hash are compared. */
+  private static Set<String> twice(List<String> tools) {
+    BitSet met = new BitSet(HASHES);
+    BitSet metAgain = new BitSet(HASHES);
+    for (String tool : tools) {
+      int hash = tool.hashCode() & HASHES - 1;
+      (met.get(hash) ? metAgain : met).set(hash);
+    }
+    Set<String> once = new HashSet<>();
+    return tools.stream()
+        .filter(tool -> metAgain.get(tool.hashCode() & HASHES - 1) && !once.add(tool))
+        .collect(Collectors.toSet());
   }
 
   private static Map<String, String> places(Map<String, TableEntry> entries) {
     Map<String, String> places = HashMap.newHashMap(entries.size());
     entries.forEach((place, entry) -> {
-      if (!entry.key().isEmpty()) {
+      if (entry.named()) {
         places.put(entry.identity(), place);
       }
     });
@@ -113,9 +123,9 @@ final class TableIndex {
   /** Every place at which the control shows a tool; the spindle is one. */
   List<String> shown(TableEntry tool) {
     if (shown == null) {
-      shown = byText(entry -> entry.key().isEmpty() ? null : entry.identity());
+      shown = byText(entry -> !entry.named() ? null : entry.identity());
     }
-    return tool.key().isEmpty() ? List.of() : shown.getOrDefault(tool.identity(), List.of());
+    return !tool.named() ? List.of() : shown.getOrDefault(tool.identity(), List.of());
   }
 
   /** True where the control shows one tool at more than one place. */

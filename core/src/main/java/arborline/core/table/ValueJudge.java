@@ -33,7 +33,7 @@ final class ValueJudge {
   /** Plan and control say the same, wear apart. */
   boolean equal(TableEntry plan, TableEntry control) {
     boolean tool =
-        control.key().isEmpty() && !plan.empty() && !control.empty() && unseen()
+        !control.named() && !plan.empty() && !control.empty() && unseen()
             || plan.identity().equals(control.identity());
     return tool
         && terms.same(

@@ -205,6 +205,19 @@ class ReconcilerTest {
     assertEquals(List.of(), before.changesSince(before));
   }
 
+  /** The texts AO and B0 have one hash, which does not make them one tool. */
+  @Test
+  void onlyTheSameToolIsShownTwice() {
+    ToolTables tables =
+        tables("", "", "5:TOOL=AO; 6:TOOL=B0; 7:TOOL=ao; 8:TOOL=A; 9:TOOL=A SISTER=2");
+    assertEquals(
+        List.of("5", "7"),
+        Reconciler.reconcile(tables, RANDOM).stream()
+            .filter(report -> report.why() == Why.SHOWN_TWICE)
+            .map(PlaceReport::place)
+            .toList());
+  }
+
   /** The same tool with another length: the length is shown, not twice the same code. */
   @Test
   void ofTheSameToolTheValuesThatDifferAreShown() {
