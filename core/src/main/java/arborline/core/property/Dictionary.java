@@ -72,12 +72,13 @@ public final class Dictionary {
     return new Dictionary(properties);
   }
 
+  /** A symbol is the very text that it is in code, which is found without comparing texts. */
   private static Property property(String line) {
     String[] cells = line.split("\t");
     Optional<Unit> unit =
         cells[1].equals("text")
             ? Optional.empty()
             : Optional.of(Unit.named(cells[1]).orElseThrow());
-    return new Property(cells[0], unit, cells[2], cells[3], cells[4]);
+    return new Property(cells[0].intern(), unit, cells[2], cells[3], cells[4]);
   }
 }
