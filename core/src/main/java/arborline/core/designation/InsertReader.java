@@ -321,7 +321,7 @@ public final class InsertReader {
   /** Five digits behind a chamfered edge: width in 1/100 mm and angle in degrees. */
   private static String land(String edge, String rest) {
     boolean chamfered = !edge.isEmpty() && CHAMFERED.indexOf(edge) >= 0;
-    return chamfered && rest.substring(1).matches("\\d{5}.*") ? rest.substring(1, 6) : "";
+    return chamfered && digits(rest, 1, 6) ? rest.substring(1, 6) : "";
   }
 
   private boolean digit(int at) {
