@@ -9,7 +9,7 @@
   import { deliveriesQuery } from '$lib/delivery/queries';
   import { type Delivery } from '$lib/api/client';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import MachineToday from '$lib/machine/MachineToday.svelte';
   import { count } from '$lib/shell/text';
 
@@ -47,7 +47,7 @@
 <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
   <h1>Today</h1>
   {#if deliveries.error}
-    <Trouble error={deliveries.error} retry={() => void deliveries.refetch()} />
+    <ErrorNote error={deliveries.error} retry={() => void deliveries.refetch()} />
   {/if}
 
   <div

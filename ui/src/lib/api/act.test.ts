@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 
 const done = vi.hoisted(() => vi.fn());
 const failed = vi.hoisted(() => vi.fn());
-vi.mock('$lib/shell/say', () => ({ done, failed }));
+vi.mock('$lib/shell/toast', () => ({ done, failed }));
 
 import { act, perform } from './act';
 import { ALL, cache, reloadSubject } from './cache';
@@ -22,7 +22,7 @@ describe('a deed', () => {
   it('says what was done, with its way back, and loads again what it concerns', async () => {
     const answer = await act({
       ask: async () => ({ undo: 7 }),
-      said: 'Saved',
+      message: 'Saved',
       concerns: [['tool', '3']]
     });
     expect(answer).toEqual({ undo: 7 });
@@ -32,7 +32,12 @@ describe('a deed', () => {
 
   it('loads again once more when it was taken back', async () => {
     const undone = vi.fn();
-    await act({ ask: async () => ({ undo: 7 }), said: 'Saved', concerns: [['tool', '3']], undone });
+    await act({
+      ask: async () => ({ undo: 7 }),
+      message: 'Saved',
+      concerns: [['tool', '3']],
+      undone
+    });
     done.mock.calls[0][2]();
     await vi.waitFor(() => expect(undone).toHaveBeenCalled());
     expect(invalidated).toEqual([
@@ -44,7 +49,7 @@ describe('a deed', () => {
   it('says a refusal and answers nothing', async () => {
     const refusal = new Error('the code is used');
     expect(
-      await act({ ask: () => Promise.reject(refusal), said: 'Saved', concerns: [['tool']] })
+      await act({ ask: () => Promise.reject(refusal), message: 'Saved', concerns: [['tool']] })
     ).toBeUndefined();
     expect(failed).toHaveBeenCalledWith(refusal);
     expect(done).not.toHaveBeenCalled();

@@ -1,12 +1,12 @@
 import type { QueryKey } from '@tanstack/svelte-query';
-import { done, failed } from '$lib/shell/say';
+import { done, failed } from '$lib/shell/toast';
 import { reload } from './cache';
 
 /** Something a person does: what is asked, what is said of it, what it concerns. */
 export interface Deed<T> {
   ask: () => Promise<T>;
   /** Said once it is done; nothing where the page shows it anyway. */
-  said?: string | ((answer: T) => string);
+  message?: string | ((answer: T) => string);
   /** What is loaded again, now and when it was taken back. */
   concerns: QueryKey[];
   /** What else is to happen when it was taken back. */
@@ -16,8 +16,8 @@ export interface Deed<T> {
 /** Does it; the server's refusal is the caller's to show. */
 export async function perform<T>(deed: Deed<T>): Promise<T> {
   const answer = await deed.ask();
-  if (deed.said) {
-    const text = typeof deed.said === 'string' ? deed.said : deed.said(answer);
+  if (deed.message) {
+    const text = typeof deed.message === 'string' ? deed.message : deed.message(answer);
     done(text, undoOf(answer), () => void reload(...deed.concerns).then(deed.undone));
   }
   await reload(...deed.concerns);

@@ -47,7 +47,7 @@ export type CutBody =
   paths['/api/v1/tools/{id}/cutting/compute']['post']['requestBody']['content']['application/json'];
 export type Decisions =
   paths['/api/v1/machines/{id}/reconciliation/apply']['post']['requestBody']['content']['application/json'];
-export type SeatAsk = paths['/api/v1/tools/{id}/seat']['get']['parameters']['query'];
+export type MountedAsk = paths['/api/v1/tools/{id}/mounted']['get']['parameters']['query'];
 
 /** A refusal of the server, in its words. */
 export class Problem extends Error {

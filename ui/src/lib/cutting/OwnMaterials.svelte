@@ -4,7 +4,7 @@
   import { entries } from '$lib/quantity/entries';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import Choice from '$lib/shell/Choice.svelte';
-  import Sheetlet from '$lib/shell/Sheetlet.svelte';
+  import DialogFrame from '$lib/shell/DialogFrame.svelte';
 
   let {
     open = $bindable(),
@@ -69,7 +69,7 @@
   }
 </script>
 
-<Sheetlet
+<DialogFrame
   bind:open
   title="Own work materials"
   hint="Give kc1.1 where it is known; for metals the hardness does for an estimate. Speeds and feeds begin with those of the most similar material of the group."
@@ -113,4 +113,4 @@
       {#if fault}<span role="alert" class="text-hold">{fault}</span>{/if}
     </span>
   </form>
-</Sheetlet>
+</DialogFrame>

@@ -8,7 +8,7 @@ export const saveLine = (toolId: number, body: LineBody) =>
   act({
     ask: () =>
       ask(api.POST('/api/v1/tools/{id}/cutting', { params: { path: { id: toolId } }, body })),
-    said: 'Saved the cutting data',
+    message: 'Saved the cutting data',
     concerns: concerns(toolId)
   });
 
@@ -21,14 +21,14 @@ export const proveLine = (toolId: number, line: CuttingLine, machine: string) =>
           body: { machine, speed: line.speed, feed: line.feed }
         })
       ),
-    said: `Proven on ${machine}`,
+    message: `Proven on ${machine}`,
     concerns: concerns(toolId)
   });
 
 export const removeLine = (toolId: number, line: CuttingLine) =>
   act({
     ask: () => ask(api.DELETE('/api/v1/cutting/{id}', { params: { path: { id: line.id } } })),
-    said: 'Removed the line',
+    message: 'Removed the line',
     concerns: concerns(toolId)
   });
 
@@ -36,7 +36,7 @@ export const removeLine = (toolId: number, line: CuttingLine) =>
 export const addMaterial = (body: MaterialBody) =>
   perform({
     ask: () => ask(api.POST('/api/v1/materials', { body })),
-    said: `Added ${body.name}`,
+    message: `Added ${body.name}`,
     concerns: [['material', ALL]]
   });
 
@@ -44,6 +44,6 @@ export const addMaterial = (body: MaterialBody) =>
 export const removeMaterial = (id: string, title: string) =>
   perform({
     ask: () => ask(api.DELETE('/api/v1/materials/{id}', { params: { path: { id } } })),
-    said: `Removed ${title}`,
+    message: `Removed ${title}`,
     concerns: [['material', ALL]]
   });

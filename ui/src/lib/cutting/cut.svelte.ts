@@ -1,13 +1,13 @@
 import { computeCut, startingValues } from './queries';
 import { type Computed, type CuttingLine, type Finding } from '$lib/api/client';
 import type { components } from '$lib/api/schema';
-import { failed } from '$lib/shell/say';
+import { failed } from '$lib/shell/toast';
 
 type Schemas = components['schemas'];
-export type Wish = Schemas['CutRequest'];
-export type Asked = Schemas['Asked'];
+export type CutRequest = Schemas['CutRequest'];
+export type CutField = Schemas['CutField'];
 
-/** A cut that somebody thinks about: what is wished, and what the server says follows from it. */
+/** A cut that somebody thinks about: what is wanted, and what the server says follows from it. */
 export class CutDraft {
   readonly toolId: number;
   material = $state('p-alloy-annealed');
@@ -18,8 +18,8 @@ export class CutDraft {
   compliance = $state(0);
   /** Bending that is allowed, µm. */
   bend = $state(100);
-  wish = $state<Wish>({ speed: 0, feed: 0, depth: 0, width: 0, work: 0, centred: false });
-  asks = $state<Asked[]>([]);
+  request = $state<CutRequest>({ speed: 0, feed: 0, depth: 0, width: 0, work: 0, centred: false });
+  inputs = $state<CutField[]>([]);
   computed = $state<Computed | null>(null);
   problem = $state('');
   /** What is to be known of this tool in this material before it is used. */
@@ -30,22 +30,22 @@ export class CutDraft {
     this.toolId = toolId;
   }
 
-  asksFor(id: Asked['id']): boolean {
-    return this.asks.some((ask) => ask.id === id);
+  asksFor(id: CutField['id']): boolean {
+    return this.inputs.some((input) => input.id === id);
   }
 
   /** What the feed is called. */
   readonly feedTitle = $derived(
-    this.asks.find((ask) => ask.id.startsWith('FEED'))?.title ?? 'Pitch'
+    this.inputs.find((input) => input.id.startsWith('FEED'))?.title ?? 'Pitch'
   );
 
   /** Asks where to begin in the material; depth, width and work diameter only the first time. */
   async begin(first: boolean) {
     try {
       const start = await startingValues(this.toolId, this.material);
-      const { speed, feed } = start.wish;
-      this.wish = first ? start.wish : { ...this.wish, speed, feed };
-      this.asks = start.asks;
+      const { speed, feed } = start.request;
+      this.request = first ? start.request : { ...this.request, speed, feed };
+      this.inputs = start.inputs;
       this.findings = start.findings;
       await this.compute();
     } catch (error) {
@@ -59,13 +59,13 @@ export class CutDraft {
     this.purpose = line.purpose;
     this.coolant = line.coolant;
     const { speed, feed, depth, width } = line;
-    this.wish = { ...this.wish, speed, feed, depth, width };
+    this.request = { ...this.request, speed, feed, depth, width };
     void this.compute();
   }
 
-  /** Changes some of what is wished. */
-  want(change: Partial<Wish>) {
-    this.wish = { ...this.wish, ...change };
+  /** Changes some of what is wanted. */
+  want(change: Partial<CutRequest>) {
+    this.request = { ...this.request, ...change };
     void this.compute();
   }
 
@@ -74,7 +74,7 @@ export class CutDraft {
     const mine = ++this.#asked;
     try {
       const answer = await computeCut(this.toolId, {
-        ...this.wish,
+        ...this.request,
         material: this.material,
         machine: this.machine || undefined,
         compliance: this.compliance || undefined,
@@ -98,8 +98,8 @@ export class CutDraft {
       coolant: this.coolant,
       speed: Math.round((cut?.speed ?? 0) * 1000) / 1000,
       feed: Math.round((cut?.feed ?? 0) * 100000) / 100000,
-      depth: this.wish.depth,
-      width: this.wish.width,
+      depth: this.request.depth,
+      width: this.request.width,
       origin
     };
   }

@@ -6,14 +6,14 @@ vi.mock('$lib/api/client', () => ({
   api: { GET: get, POST: post },
   ask: (answer: Promise<unknown>) => answer
 }));
-vi.mock('$lib/shell/say', () => ({ failed: vi.fn() }));
+vi.mock('$lib/shell/toast', () => ({ failed: vi.fn() }));
 
 import { CutDraft } from './cut.svelte';
 
-const wish = { speed: 150, feed: 0.055, depth: 10, width: 3, work: 0, centred: false };
+const request = { speed: 150, feed: 0.055, depth: 10, width: 3, work: 0, centred: false };
 const milled = {
-  wish,
-  asks: [{ id: 'FEED_PER_TOOTH', title: 'Feed fz' }],
+  request,
+  inputs: [{ id: 'FEED_PER_TOOTH', title: 'Feed fz' }],
   findings: [{ severity: 'QUERY', message: 'diamond is not usual in group P' }]
 };
 
@@ -26,7 +26,7 @@ describe('a cut that somebody thinks about', () => {
   it('begins where the server says', async () => {
     const cut = new CutDraft(7);
     await cut.begin(true);
-    expect(cut.wish).toEqual(wish);
+    expect(cut.request).toEqual(request);
     expect(cut.feedTitle).toBe('Feed fz');
     expect(cut.findings.map((finding) => finding.message)).toEqual([
       'diamond is not usual in group P'
@@ -38,9 +38,9 @@ describe('a cut that somebody thinks about', () => {
     const cut = new CutDraft(7);
     await cut.begin(true);
     cut.want({ depth: 4 });
-    get.mockResolvedValue({ ...milled, wish: { ...wish, speed: 60 } });
+    get.mockResolvedValue({ ...milled, request: { ...request, speed: 60 } });
     await cut.begin(false);
-    expect(cut.wish).toMatchObject({ speed: 60, depth: 4 });
+    expect(cut.request).toMatchObject({ speed: 60, depth: 4 });
   });
 
   it('passes over answers that come too late', async () => {
@@ -67,7 +67,7 @@ describe('a cut that somebody thinks about', () => {
   });
 
   it('says the pitch where nobody chooses the feed', async () => {
-    get.mockResolvedValue({ ...milled, asks: [] });
+    get.mockResolvedValue({ ...milled, inputs: [] });
     const cut = new CutDraft(7);
     await cut.begin(true);
     expect(cut.feedTitle).toBe('Pitch');

@@ -73,7 +73,7 @@
       fixed: true,
       text: (line: Line) => line.cells[symbol]?.text ?? ''
     })),
-    { id: 'said', title: 'What is said', width: 'minmax(120px, 1fr)', text: message }
+    { id: 'findings', title: 'What is said', width: 'minmax(120px, 1fr)', text: message }
   ]);
 
   /** Pasted cells go to the right and down from where they were pasted, as far as there is room. */

@@ -29,7 +29,7 @@ export const stopWork = (id: number) =>
 export const deleteDelivery = (id: number, name: string, undone: () => void) =>
   act({
     ask: () => ask(api.DELETE('/api/v1/deliveries/{id}', { params: { path: { id } } })),
-    said: `Deleted ${name}`,
+    message: `Deleted ${name}`,
     concerns: [['delivery', ALL]],
     undone
   });
@@ -78,7 +78,7 @@ export const repairLines = (id: number, group: FindingGroup, repair: string, tit
           body: { ...question(group), repair }
         })
       ),
-    said: (changed) => `${capital(title)}: ${count(changed.lines, 'line')}`,
+    message: (changed) => `${capital(title)}: ${count(changed.lines, 'line')}`,
     concerns: concerns(id)
   });
 
@@ -92,7 +92,7 @@ export const lookedAt = (id: number, group: FindingGroup) =>
           body: question(group)
         })
       ),
-    said: (changed) => `Looked at ${count(changed.lines, 'line')}`,
+    message: (changed) => `Looked at ${count(changed.lines, 'line')}`,
     concerns: concerns(id)
   });
 
@@ -111,7 +111,7 @@ export const takeLines = (
           body: { library: library.id, numbering, section: section.trim() || undefined }
         })
       ),
-    said: (taken) => {
+    message: (taken) => {
       const renumbered = taken.renumbered ? `, ${taken.renumbered} under another number` : '';
       return `${count(taken.accepted, 'tool')} entered ${library.name}${renumbered}`;
     },

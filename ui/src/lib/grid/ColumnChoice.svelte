@@ -1,6 +1,6 @@
 <script lang="ts" generics="Row">
   import { Popover } from 'bits-ui';
-  import Tick from '$lib/shell/Tick.svelte';
+  import Checkbox from '$lib/shell/Checkbox.svelte';
   import { capital } from '$lib/shell/text';
   import { shownColumns, type Column } from './columns';
 
@@ -45,7 +45,7 @@
         <p class="font-semibold">Columns</p>
         <div class="mt-2 grid max-h-80 gap-1 overflow-auto">
           {#each offered as column (column.id)}
-            <Tick
+            <Checkbox
               label={capital(column.name ?? column.title)}
               bind:checked={() => shown.includes(column.id), (there) => set(column.id, there)}
             />

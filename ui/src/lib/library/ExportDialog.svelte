@@ -3,7 +3,7 @@
   import { lossesQuery } from '$lib/library/queries';
   import Choice from '$lib/shell/Choice.svelte';
   import { count } from '$lib/shell/text';
-  import Sheetlet from '$lib/shell/Sheetlet.svelte';
+  import DialogFrame from '$lib/shell/DialogFrame.svelte';
 
   let { open = $bindable(false), library }: { open: boolean; library: number } = $props();
 
@@ -15,7 +15,7 @@
   );
 </script>
 
-<Sheetlet bind:open title="Export" hint="Everything the list holds, whatever it is narrowed to.">
+<DialogFrame bind:open title="Export" hint="Everything the list holds, whatever it is narrowed to.">
   <div class="flex items-center gap-3">
     <Choice
       label="Format"
@@ -52,4 +52,4 @@
       <p class="text-soft">Looking at what the format can carry …</p>
     {/if}
   </div>
-</Sheetlet>
+</DialogFrame>

@@ -21,7 +21,7 @@ export const copyTool = (library: number, row: ToolRow) =>
           params: { path: { id: library, toolId: row.toolId } }
         })
       ),
-    said: `Copied ${row.code}`,
+    message: `Copied ${row.code}`,
     concerns: concerns(library)
   });
 
@@ -33,7 +33,7 @@ export const removeTool = (library: number, row: ToolRow) =>
           params: { path: { id: library, toolId: row.toolId } }
         })
       ),
-    said: `Removed ${row.code}`,
+    message: `Removed ${row.code}`,
     concerns: [...concerns(library), ['tool', String(row.toolId)]]
   });
 
@@ -59,7 +59,7 @@ export const createTool = (
               body: tool
             })
           ),
-    said: `Created ${tool.code}`,
+    message: `Created ${tool.code}`,
     concerns: concerns(library),
     undone
   });

@@ -5,7 +5,7 @@
   import Mark from '$lib/marks/Mark.svelte';
   import { count, moment } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Chain from './Chain.svelte';
   import { goto } from '$app/navigation';
 
@@ -32,7 +32,7 @@
         {#if table.data === null}
           <Mark kind="note" word="control not read yet" />
         {:else if differing.length > 0}
-          <Mark kind="differs" word="{count(differing.length, 'place')} out of step" />
+          <Mark kind="differs" word="{count(differing.length, 'pocket')} out of step" />
         {:else if table.data}
           <Mark kind="in step" word="in step, read {moment(table.data.readAt)}" />
         {/if}
@@ -41,7 +41,7 @@
     <Chain view={machine.data} {marks} small onchoose={() => void goto(`/machines/${id}`)} />
   </article>
 {:else if machine.error}
-  <Trouble error={machine.error} retry={() => void machine.refetch()} />
+  <ErrorNote error={machine.error} retry={() => void machine.refetch()} />
 {:else}
   <Loading />
 {/if}

@@ -12,7 +12,7 @@ export const planTool = (machine: string, place: string, toolId: number, measure
           body: { toolId, ...measures }
         })
       ),
-    said: measures ? `Saved the measures of pocket ${place}` : `Planned for pocket ${place}`,
+    message: measures ? `Saved the measures of pocket ${place}` : `Planned for pocket ${place}`,
     concerns: [['machine', machine]]
   });
 
@@ -24,6 +24,6 @@ export const clearPlace = (machine: string, place: string) =>
           params: { path: { id: machine, place } }
         })
       ),
-    said: `Took the tool of pocket ${place} out of the plan`,
+    message: `Took the tool of pocket ${place} out of the plan`,
     concerns: [['machine', machine]]
   });

@@ -8,7 +8,7 @@ export const savePatterns = (library: number, body: NamingPatterns) =>
   act({
     ask: () =>
       ask(api.PUT('/api/v1/libraries/{id}/naming', { params: { path: { id: library } }, body })),
-    said: 'Saved the patterns',
+    message: 'Saved the patterns',
     concerns: concerns(library)
   });
 
@@ -25,7 +25,7 @@ export const renameTools = (
           body: { tools }
         })
       ),
-    said: `Renamed ${count(tools.length, 'tool')}`,
+    message: `Renamed ${count(tools.length, 'tool')}`,
     concerns: concerns(library)
   });
 
@@ -39,6 +39,6 @@ export const reserveCode = (library: number, body: ToolBody) =>
           body: { ...body, code: '' }
         })
       ),
-    said: (reserved) => `${reserved.code} is yours for half an hour`,
+    message: (reserved) => `${reserved.code} is yours for half an hour`,
     concerns: []
   });

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Sheetlet from './Sheetlet.svelte';
+  import DialogFrame from './DialogFrame.svelte';
 
   let { open = $bindable(false) }: { open: boolean } = $props();
 
@@ -16,11 +16,11 @@
   ];
 </script>
 
-<Sheetlet bind:open title="Keys">
+<DialogFrame bind:open title="Keys">
   <dl class="grid grid-cols-[120px_1fr] gap-y-2">
     {#each keys as [key, what] (key)}
       <dt><kbd class="code">{key}</kbd></dt>
       <dd>{what}</dd>
     {/each}
   </dl>
-</Sheetlet>
+</DialogFrame>

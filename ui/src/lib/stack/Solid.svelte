@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Canvas } from '@threlte/core';
   import type { StackShape } from '$lib/api/client';
-  import Turned from './Turned.svelte';
+  import StackInSpace from './StackInSpace.svelte';
 
   let { shape }: { shape: StackShape } = $props();
 
@@ -16,7 +16,7 @@
 >
   {#if drawable}
     <Canvas>
-      <Turned {shape} />
+      <StackInSpace {shape} />
     </Canvas>
   {:else}
     <p class="px-5 py-6 text-soft">

@@ -56,7 +56,7 @@
       : []
   );
   const dimensions = $derived([
-    { from: 0, to: shape.length, y: HEIGHT - 18, text: `A ${said(shape.length)}` },
+    { from: 0, to: shape.length, y: HEIGHT - 18, text: `A ${size(shape.length)}` },
     ...(shape.turned
       ? []
       : [
@@ -64,7 +64,7 @@
             from: shape.length - shape.overhang,
             to: shape.length,
             y: HEIGHT - 40,
-            text: `overhang ${said(shape.overhang)}`
+            text: `overhang ${size(shape.overhang)}`
           }
         ])
   ]);
@@ -83,7 +83,7 @@
     }
   }
 
-  function said(mm: number): string {
+  function size(mm: number): string {
     return units.entry(Math.round(mm * 100) / 100, 'mm');
   }
 </script>
@@ -98,7 +98,7 @@
     {width}
     height={HEIGHT}
     role="img"
-    aria-label="Stack of gauge length {said(shape.length)} {units.label('mm')} to scale"
+    aria-label="Stack of gauge length {size(shape.length)} {units.label('mm')} to scale"
   >
     {#if shape.behind.length}
       <path

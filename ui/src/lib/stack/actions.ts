@@ -24,7 +24,7 @@ export const saveStack = (
             })
           )
         : ask(api.POST('/api/v1/tools/{id}/stacks', { params: { path: { id: toolId } }, body })),
-    said: 'Saved the stack',
+    message: 'Saved the stack',
     concerns: [['tool', String(toolId), 'stacks']],
     undone
   });
@@ -32,7 +32,7 @@ export const saveStack = (
 export const deleteStack = (toolId: number, id: number, undone: () => void) =>
   act({
     ask: () => ask(api.DELETE('/api/v1/stacks/{id}', { params: { path: { id } } })),
-    said: 'Deleted the stack',
+    message: 'Deleted the stack',
     concerns: [['tool', String(toolId), 'stacks']],
     undone
   });
@@ -43,7 +43,7 @@ const concerns = (id: number) => [['component', ALL], ['component', String(id)],
 export const createComponent = (body: Component) =>
   perform({
     ask: () => ask(api.POST('/api/v1/components', { body })),
-    said: (saved) => `Saved ${saved.component.code}`,
+    message: (saved) => `Saved ${saved.component.code}`,
     concerns: [['component', ALL]]
   });
 
@@ -61,7 +61,7 @@ export const saveComponent = (id: number, version: number, stays: number[], body
           body
         })
       ),
-    said: (saved) => `Saved ${saved.component.code}`,
+    message: (saved) => `Saved ${saved.component.code}`,
     concerns: concerns(id)
   });
 

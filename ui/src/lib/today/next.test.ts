@@ -50,7 +50,7 @@ describe('what to do next', () => {
       true
     );
     expect(next.map(({ number, text }) => `${number} ${text}`)).toEqual([
-      '2 places of M1 Heron out of step with its control',
+      '2 pockets of M1 Heron out of step with its control',
       '1 measure of M1 Heron to look at',
       '1 planned tool of M1 Heron not measured yet'
     ]);

@@ -66,7 +66,7 @@ export function nextAtMachines(machines: Watched[], may: boolean): Next[] {
       {
         kind: 'differs',
         number: apart,
-        text: `${plural(apart, 'place')} of ${name} out of step with its control`,
+        text: `${plural(apart, 'pocket')} of ${name} out of step with its control`,
         act: may ? 'Settle them' : 'Look',
         href: `/tables/${id}`
       },

@@ -3,21 +3,23 @@
   import type { Draft } from './draft.svelte';
 
   let { draft }: { draft: Draft } = $props();
-  const said = $derived(
+  const dropped = $derived(
     Object.entries(draft.dropped).map(([symbol, { text, unit }]) =>
       [symbol, text, unit].filter(Boolean).join(' ')
     )
   );
 </script>
 
-{#if said.length > 0}
+{#if dropped.length > 0}
   <p class="band flex items-center gap-2 px-5 py-1.5" role="status">
     <Mark
       kind="query"
-      word="This class has no {said.join(', ')}: saving drops {said.length > 1 ? 'them' : 'it'}."
+      word="This class has no {dropped.join(', ')}: saving drops {dropped.length > 1
+        ? 'them'
+        : 'it'}."
     />
     <button class="button quiet h-6!" onclick={() => draft.keepDropped()}>
-      Keep {said.length > 1 ? 'them' : 'it'} all the same
+      Keep {dropped.length > 1 ? 'them' : 'it'} all the same
     </button>
   </p>
 {/if}

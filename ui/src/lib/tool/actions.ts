@@ -26,7 +26,7 @@ export const saveTool = (
           body
         })
       ),
-    said: (saved) => `Saved as version ${saved.version}`,
+    message: (saved) => `Saved as version ${saved.version}`,
     concerns: concerns(id)
   });
 
@@ -34,6 +34,6 @@ export const backToVersion = (id: number, version: number) =>
   act({
     ask: () =>
       ask(api.POST('/api/v1/tools/{id}/back', { params: { path: { id }, query: { version } } })),
-    said: `Version ${version} stands again`,
+    message: `Version ${version} stands again`,
     concerns: concerns(id)
   });

@@ -1,6 +1,6 @@
 import { changeClass, checkDraft } from './queries';
 import { type Finding, type Sheet, type ToolAnswer, type Typed } from '$lib/api/client';
-import { failed } from '$lib/shell/say';
+import { failed } from '$lib/shell/toast';
 import { settings } from '$lib/shell/settings.svelte';
 
 /** The text of a value in the unit that is looked at. */

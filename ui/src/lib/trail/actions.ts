@@ -5,6 +5,6 @@ import { api, ask } from '$lib/api/client';
 export const undo = (id: number) =>
   act({
     ask: () => ask(api.POST('/api/v1/trail/{id}/undo', { params: { path: { id } } })),
-    said: 'Taken back',
+    message: 'Taken back',
     concerns: [[]]
   });

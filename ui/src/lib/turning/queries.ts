@@ -1,13 +1,13 @@
 import { keepPreviousData, queryOptions } from '@tanstack/svelte-query';
-import { api, ask, type SeatAsk } from '$lib/api/client';
+import { api, ask, type MountedAsk } from '$lib/api/client';
 
 /** A turning tool as it is mounted on a turret. */
-export const seatViewQuery = (toolId: number, version: number, mounting: SeatAsk) =>
+export const mountedQuery = (toolId: number, version: number, mounting: MountedAsk) =>
   queryOptions({
-    queryKey: ['tool', String(toolId), 'seat', version, mounting],
+    queryKey: ['tool', String(toolId), 'mounted', version, mounting],
     queryFn: () =>
       ask(
-        api.GET('/api/v1/tools/{id}/seat', { params: { path: { id: toolId }, query: mounting } })
+        api.GET('/api/v1/tools/{id}/mounted', { params: { path: { id: toolId }, query: mounting } })
       ),
     placeholderData: keepPreviousData
   });

@@ -8,7 +8,7 @@
   import { componentsQuery } from '$lib/stack/queries';
   import { who } from '$lib/shell/session.svelte';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import { profileOf } from '$lib/stack/bodies';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
 
@@ -120,7 +120,7 @@
     {/if}
   </header>
   {#if components.error}
-    <Trouble error={components.error} retry={() => void components.refetch()} />
+    <ErrorNote error={components.error} retry={() => void components.refetch()} />
   {:else if components.data}
     <Grid
       name="holders"

@@ -2,10 +2,10 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { librariesQuery } from '$lib/library/queries';
   import { openLibrary } from '$lib/library/actions';
-  import Sheetlet from '$lib/shell/Sheetlet.svelte';
+  import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import { who } from '$lib/shell/session.svelte';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const libraries = createQuery(librariesQuery);
   let opening = $state(false);
@@ -30,7 +30,7 @@
     {/if}
   </header>
   {#if libraries.error}
-    <Trouble error={libraries.error} retry={() => void libraries.refetch()} />
+    <ErrorNote error={libraries.error} retry={() => void libraries.refetch()} />
   {:else if libraries.data}
     <table class="rows mt-3 w-full max-w-3xl">
       <thead>
@@ -60,9 +60,9 @@
   {/if}
 </div>
 
-<Sheetlet bind:open={opening} title="Open a new library">
+<DialogFrame bind:open={opening} title="Open a new library">
   <form class="flex gap-2" onsubmit={open}>
     <input class="field flex-1" aria-label="Name" placeholder="Name" bind:value={name} required />
     <button class="button main">Open it</button>
   </form>
-</Sheetlet>
+</DialogFrame>

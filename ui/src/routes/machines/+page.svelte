@@ -2,7 +2,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { machinesQuery } from '$lib/machine/queries';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const machines = createQuery(machinesQuery);
 </script>
@@ -12,7 +12,7 @@
 <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
   <h1>Machines</h1>
   {#if machines.error}
-    <Trouble error={machines.error} retry={() => void machines.refetch()} />
+    <ErrorNote error={machines.error} retry={() => void machines.refetch()} />
   {:else if machines.data}
     <table class="rows mt-3 w-full max-w-4xl">
       <thead>

@@ -9,7 +9,7 @@
   import { isTable } from '$lib/grid/clipboard';
   import { bytes, count, moment } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const deliveries = createQuery(deliveriesQuery);
 
@@ -100,7 +100,7 @@
   {/if}
 
   {#if deliveries.error}
-    <Trouble error={deliveries.error} retry={() => void deliveries.refetch()} />
+    <ErrorNote error={deliveries.error} retry={() => void deliveries.refetch()} />
   {:else if deliveries.data && deliveries.data.items.length === 0}
     <p class="mt-6 text-soft">No delivery yet.</p>
   {:else if deliveries.data}

@@ -3,7 +3,7 @@
   import { machinesQuery } from '$lib/machine/queries';
   import MachineToday from '$lib/machine/MachineToday.svelte';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const machines = createQuery(machinesQuery);
 </script>
@@ -14,7 +14,7 @@
   <h1>Tool tables</h1>
   <p class="text-soft">How each machine's control stood to its plan when it was last read.</p>
   {#if machines.error}
-    <Trouble error={machines.error} retry={() => void machines.refetch()} />
+    <ErrorNote error={machines.error} retry={() => void machines.refetch()} />
   {:else if machines.data}
     {#each machines.data.items as machine (machine.id)}
       <MachineToday id={machine.id} />

@@ -5,12 +5,12 @@
   import { who } from '$lib/shell/session.svelte';
   import { capital, moment } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const trail = createInfiniteQuery(trailQuery);
   const lines = $derived((trail.data?.pages ?? []).flatMap((page) => page.items));
   const may = $derived(who.may('EDIT') || who.may('LOAD') || who.may('PROVE'));
-  const places: Record<string, string> = {
+  const addresses: Record<string, string> = {
     tool: '/tools/',
     library: '/libraries/',
     delivery: '/receiving/',
@@ -25,7 +25,7 @@
   <h1>Trail</h1>
   <p class="text-soft">Who changed what, newest first.</p>
   {#if trail.error}
-    <Trouble error={trail.error} retry={() => void trail.refetch()} />
+    <ErrorNote error={trail.error} retry={() => void trail.refetch()} />
   {:else if trail.data}
     <table class="rows mt-3 w-full">
       <thead>
@@ -41,14 +41,14 @@
           <tr class="hover:bg-faint">
             <td class="text-soft">{moment(line.at)}</td>
             <td>{line.who}</td>
-            <td class="max-w-0 truncate" title={line.said}>
-              {#if places[line.subjectKind]}
+            <td class="max-w-0 truncate" title={line.text}>
+              {#if addresses[line.subjectKind]}
                 <a
                   class={['hover:text-working', line.undo === 'done' && 'line-through']}
-                  href="{places[line.subjectKind]}{line.subjectId}">{capital(line.said)}</a
+                  href="{addresses[line.subjectKind]}{line.subjectId}">{capital(line.text)}</a
                 >
               {:else}
-                <span class={line.undo === 'done' ? 'line-through' : ''}>{capital(line.said)}</span>
+                <span class={line.undo === 'done' ? 'line-through' : ''}>{capital(line.text)}</span>
               {/if}
             </td>
             <td>

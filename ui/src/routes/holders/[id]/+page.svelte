@@ -16,14 +16,14 @@
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
-  import { failed } from '$lib/shell/say';
+  import { failed } from '$lib/shell/toast';
   import { who } from '$lib/shell/session.svelte';
   import { fromClipboard, isTable } from '$lib/grid/clipboard';
   import { capital, count } from '$lib/shell/text';
-  import Sheetlet from '$lib/shell/Sheetlet.svelte';
-  import Tick from '$lib/shell/Tick.svelte';
+  import DialogFrame from '$lib/shell/DialogFrame.svelte';
+  import Checkbox from '$lib/shell/Checkbox.svelte';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import { profileOf } from '$lib/stack/bodies';
 
   const fresh = $derived(page.params.id === 'new');
@@ -135,7 +135,7 @@
 <svelte:head><title>{fresh ? 'New holder' : draft.code} · Arbor Line</title></svelte:head>
 
 {#if known.error}
-  <Trouble error={known.error} retry={() => void known.refetch()} />
+  <ErrorNote error={known.error} retry={() => void known.refetch()} />
 {:else if fresh || known.data}
   <header class="band flex flex-wrap items-center gap-x-4 gap-y-2 px-5 py-3">
     <h1>{fresh ? 'New holder' : draft.code}</h1>
@@ -313,7 +313,7 @@
       </section>
     </div>
   </div>
-  <Sheetlet
+  <DialogFrame
     bind:open={deciding}
     title="Which stacks follow?"
     hint="Those that stay keep the holder as it was, until they are told to follow."
@@ -321,7 +321,7 @@
     <ul>
       {#each (using.data?.items ?? []).filter(follows) as stack (stack.id)}
         <li class="band flex h-9 items-center gap-3">
-          <Tick
+          <Checkbox
             label={stack.name || stack.parts.map((part) => part.component.code).join(' + ')}
             bind:checked={
               () => !stays.includes(stack.id),
@@ -339,7 +339,7 @@
       <button class="button" onclick={() => (deciding = false)}>Give up</button>
       <button class="button main" onclick={() => save(false)}>Save</button>
     </div>
-  </Sheetlet>
+  </DialogFrame>
 {:else}
   <Loading />
 {/if}

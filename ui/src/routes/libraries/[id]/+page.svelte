@@ -13,7 +13,7 @@
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const id = $derived(Number(page.params.id));
   const filter = new ListFilter();
@@ -42,7 +42,7 @@
 <svelte:head><title>{library.data?.name ?? 'Library'} · Arbor Line</title></svelte:head>
 
 {#if library.error}
-  <Trouble error={library.error} retry={() => void library.refetch()} />
+  <ErrorNote error={library.error} retry={() => void library.refetch()} />
 {:else if library.data}
   <header class="flex items-center gap-3 px-5 pb-2 pt-3">
     <h1>{library.data.name}</h1>
@@ -81,7 +81,7 @@
     <FilterBand {filter} facets={facets.data} />
   {/if}
   {#if tools.error}
-    <Trouble error={tools.error} retry={() => void tools.refetch()} />
+    <ErrorNote error={tools.error} retry={() => void tools.refetch()} />
   {:else if library.data.tools === 0}
     <div class="flex-1 px-5 py-6">
       <p>This library is empty.</p>

@@ -12,7 +12,7 @@
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const id = $derived(page.params.id ?? '');
   const machine = createQuery(() => machineQuery(id));
@@ -81,7 +81,7 @@
 <svelte:head><title>{machine.data?.machine.name ?? 'Machine'} · Arbor Line</title></svelte:head>
 
 {#if machine.error}
-  <Trouble error={machine.error} retry={() => void machine.refetch()} />
+  <ErrorNote error={machine.error} retry={() => void machine.refetch()} />
 {:else if machine.data}
   {@const view = machine.data}
   <header class="flex flex-wrap items-center gap-x-4 gap-y-2 px-5 pb-3 pt-4">

@@ -14,7 +14,7 @@
   import { who } from '$lib/shell/session.svelte';
   import { capital, count, moment } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const id = $derived(Number(page.params.id));
   const delivery = createQuery(() => deliveryQuery(id));
@@ -49,7 +49,7 @@
 <svelte:head><title>{delivery.data?.name ?? 'Delivery'} · Arbor Line</title></svelte:head>
 
 {#if delivery.error}
-  <Trouble error={delivery.error} retry={() => void delivery.refetch()} />
+  <ErrorNote error={delivery.error} retry={() => void delivery.refetch()} />
 {:else if delivery.data}
   {@const arrived = delivery.data}
   <header class="band flex flex-wrap items-end gap-x-8 gap-y-2 px-5 pb-3 pt-4">

@@ -5,13 +5,13 @@
   import { applyDecisions, compareAgain, dryRun } from '$lib/table/actions';
   import { Problem, type Applied, type ControlFile } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
-  import Sheetlet from '$lib/shell/Sheetlet.svelte';
-  import { failed } from '$lib/shell/say';
+  import DialogFrame from '$lib/shell/DialogFrame.svelte';
+  import { failed } from '$lib/shell/toast';
   import { who } from '$lib/shell/session.svelte';
   import { capital, count, moment } from '$lib/shell/text';
-  import Tick from '$lib/shell/Tick.svelte';
+  import Checkbox from '$lib/shell/Checkbox.svelte';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import LastWriting from '$lib/table/LastWriting.svelte';
   import Differences from '$lib/table/Differences.svelte';
 
@@ -95,7 +95,7 @@
       <Mark kind="differs" word="{report.data.differ} differ" />
       <Mark kind="unknown tool" word="{report.data.unknown} unknown" />
     </div>
-    <Tick label="all places" bind:checked={all} />
+    <Checkbox label="all pockets" bind:checked={all} />
   {/if}
   <div class="ml-auto flex gap-2">
     <a class="button" href="/machines/{id}">Load plan</a>
@@ -104,7 +104,7 @@
 </header>
 
 {#if report.error}
-  <Trouble error={report.error} retry={compare} />
+  <ErrorNote error={report.error} retry={compare} />
 {:else if report.data}
   <div class="min-h-0 flex-1 overflow-auto">
     {#if changes.length > 0}
@@ -153,7 +153,7 @@
           style="--line-colour: var(--working)"
           aria-hidden="true"
         ></div>
-        <p class="text-working">In step: plan and control are the same in all places.</p>
+        <p class="text-working">In step: plan and control are the same in all pockets.</p>
       </div>
     {:else}
       <Differences
@@ -170,7 +170,7 @@
       class="flex h-14 shrink-0 items-center gap-4 border-t border-hairline bg-sheet px-5"
     >
       <p>
-        <strong>{count(doing, 'place')}</strong> will be settled{#if asked > 0},
+        <strong>{count(doing, 'pocket')}</strong> will be settled{#if asked > 0},
           <span class="text-query">{asked} {asked === 1 ? 'needs' : 'need'} an answer</span>{/if}, {rows.length -
           report.data.inStep -
           doing -
@@ -185,7 +185,7 @@
   <Loading what="Reading the control …" />
 {/if}
 
-<Sheetlet
+<DialogFrame
   bind:open={showing}
   title="What will be written"
   hint="In the control's own terms. Before writing, the control is read once more."
@@ -203,4 +203,4 @@
       {busy ? 'Writing …' : files?.length ? 'Write, read back, compare' : 'Take into the plan'}
     </button>
   </div>
-</Sheetlet>
+</DialogFrame>

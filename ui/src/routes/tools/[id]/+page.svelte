@@ -13,13 +13,13 @@
   import Glance from '$lib/tool/Glance.svelte';
   import Findings from '$lib/tool/Findings.svelte';
   import Choice from '$lib/shell/Choice.svelte';
-  import Sheetlet from '$lib/shell/Sheetlet.svelte';
-  import Seat from '$lib/turning/Seat.svelte';
-  import { failed } from '$lib/shell/say';
+  import DialogFrame from '$lib/shell/DialogFrame.svelte';
+  import Mounted from '$lib/turning/Mounted.svelte';
+  import { failed } from '$lib/shell/toast';
   import { who } from '$lib/shell/session.svelte';
   import { capital, moment } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   interface Conflict {
     symbol: string;
@@ -111,7 +111,7 @@
 <svelte:head><title>{sheet.data?.code ?? 'Tool'} · Arbor Line</title></svelte:head>
 
 {#if sheet.error}
-  <Trouble error={sheet.error} retry={() => void sheet.refetch()} />
+  <ErrorNote error={sheet.error} retry={() => void sheet.refetch()} />
 {:else if sheet.data}
   {@const shown = sheet.data}
   <header class="band flex flex-wrap items-center gap-x-4 gap-y-2 px-5 py-3">
@@ -182,7 +182,11 @@
       <div>
         <Fields {draft} readonly={!may} />
         {#if turning}
-          <Seat toolId={id} version={shown.version} hand={shown.answer.values.HAND?.text ?? 'R'} />
+          <Mounted
+            toolId={id}
+            version={shown.version}
+            hand={shown.answer.values.HAND?.text ?? 'R'}
+          />
         {/if}
       </div>
       <div class="pr-5">
@@ -218,7 +222,7 @@
       </div>
     </div>
   </div>
-  <Sheetlet
+  <DialogFrame
     open={conflicts.length > 0}
     title="Somebody else changed the same values"
     hint="All other changes of both of you are kept."
@@ -240,7 +244,7 @@
       <button class="button" onclick={() => settle('theirs')}>Keep theirs</button>
       <button class="button main" onclick={() => settle('mine')}>Keep yours</button>
     </div>
-  </Sheetlet>
+  </DialogFrame>
 {:else}
   <Loading />
 {/if}

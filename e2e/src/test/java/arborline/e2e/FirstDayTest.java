@@ -30,7 +30,7 @@ class FirstDayTest {
       assertThat(page.getByRole(AriaRole.DIALOG)).containsText("G10 L10 P8 R138.02");
       Journey.button(page, "Write, read back, compare").click();
       assertThat(page.getByText("Written, read back and equal")).isVisible();
-      page.getByText("all places").click();
+      page.getByText("all pockets").click();
       Locator row =
           page.getByRole(AriaRole.ROW)
               .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^\\s*24")));

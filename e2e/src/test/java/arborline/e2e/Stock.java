@@ -20,8 +20,8 @@ record Stock(Script script, String prefix, long library, String name) {
   static Stock of(Journey journey, String prefix) {
     Script script = new Script(journey.line.url(), journey.line.key("LEAD"));
     String name = "Stock " + prefix;
-    for (JsonElement each : script.get("/libraries").getAsJsonArray("items")) {
-      JsonObject known = each.getAsJsonObject();
+    for (JsonElement library : script.get("/libraries").getAsJsonArray("items")) {
+      JsonObject known = library.getAsJsonObject();
       if (known.get("name").getAsString().equals(name)) {
         return new Stock(script, prefix, known.get("id").getAsLong(), name);
       }
@@ -66,8 +66,8 @@ record Stock(Script script, String prefix, long library, String name) {
 
   /** Id of the delivery that it came with. */
   long delivery() {
-    for (JsonElement each : script.get("/deliveries").getAsJsonArray("items")) {
-      JsonObject known = each.getAsJsonObject();
+    for (JsonElement delivery : script.get("/deliveries").getAsJsonArray("items")) {
+      JsonObject known = delivery.getAsJsonObject();
       if (known.get("name").getAsString().equals(prefix + ".csv")) {
         return known.get("id").getAsLong();
       }
@@ -96,8 +96,8 @@ record Stock(Script script, String prefix, long library, String name) {
 
   /** Empties the plan of M1. */
   void clearPlan() {
-    for (JsonElement each : script.get("/machines/M1").getAsJsonArray("plan")) {
-      script.delete("/machines/M1/plan/" + each.getAsJsonObject().get("place").getAsString());
+    for (JsonElement planned : script.get("/machines/M1").getAsJsonArray("plan")) {
+      script.delete("/machines/M1/plan/" + planned.getAsJsonObject().get("place").getAsString());
     }
   }
 }

@@ -55,7 +55,7 @@ class ToolTableTest extends BrowserTest {
     Journey.button(page, "Write, read back, compare").click();
     assertThat(page.getByText("Written, read back and equal")).isVisible();
     assertThat(page.getByLabel("What to do with pocket 34")).hasCount(0);
-    page.getByText("all places").click();
+    page.getByText("all pockets").click();
     assertThat(
             page.getByRole(AriaRole.ROW)
                 .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^\\s*34"))))

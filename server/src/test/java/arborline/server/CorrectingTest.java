@@ -59,7 +59,7 @@ class CorrectingTest extends ServerTest {
     assertEquals("5 mm", line(delivery, 2).at("/cells/RE/text").asString());
     assertEquals(
         "put 2100 lines of MANY.csv right: set RE to half of DC",
-        lastDeed().get("said").asString());
+        lastDeed().get("text").asString());
     assertEquals(204, undo(repaired.number("undo")).status());
     assertEquals(2100, count(delivery, "hold"));
     assertEquals("4", line(delivery, 2).at("/cells/RE/text").asString());
@@ -85,7 +85,7 @@ class CorrectingTest extends ServerTest {
     long delivery = balls("TWICE", 1);
     correct(delivery, line(delivery, 0), "RE", "4.5");
     JsonNode first = lastDeed();
-    assertEquals("corrected line 2 of TWICE.csv: RE 4.5", first.get("said").asString());
+    assertEquals("corrected line 2 of TWICE.csv: RE 4.5", first.get("text").asString());
     correct(delivery, line(delivery, 0), "RE", "5");
     JsonNode second = lastDeed();
     assertEquals(1, count(delivery, "pass"));
@@ -245,7 +245,7 @@ class CorrectingTest extends ServerTest {
     assertEquals("5 mm", cells.at("/DMM/text").asString());
     assertEquals("118", cells.at("/SIG/text").asString());
     assertTrue(
-        lastDeed().get("said").asString().contains("fill in all that is usual or follows"),
+        lastDeed().get("text").asString().contains("fill in all that is usual or follows"),
         lastDeed().toString());
     assertEquals(204, undo(filled.number("undo")).status());
     assertEquals(2, group(delivery, "missing").get("count").asLong());

@@ -186,9 +186,9 @@ class CuttingTest extends ServerTest {
     long tool = tool("CU-START");
     Api.Answer start =
         lead.get("/api/v1/tools/%d/cutting/start?material=p-alloy-annealed".formatted(tool));
-    assertEquals(150, start.at("wish").get("speed").asDouble());
-    assertEquals(9.7, start.at("wish").get("depth").asDouble());
-    assertEquals("Feed fz", start.at("asks").get(0).get("title").asString());
+    assertEquals(150, start.at("request").get("speed").asDouble());
+    assertEquals(9.7, start.at("request").get("depth").asDouble());
+    assertEquals("Feed fz", start.at("inputs").get(0).get("title").asString());
     assertEquals(
         400, lead.get("/api/v1/tools/%d/cutting/start?material=cheese".formatted(tool)).status());
   }

@@ -180,7 +180,7 @@ class DeliveryLifeTest extends ServerTest {
         lead.get("/api/v1/libraries/%d/tools?sort=number".formatted(library))
             .at("items")
             .valueStream()
-            .map(each -> each.get("number").asInt())
+            .map(line -> line.get("number").asInt())
             .toList();
     assertEquals(List.of(1, 2, 3, 4, 5), numbers);
   }

@@ -27,8 +27,8 @@ final class Draft {
   private static Map<String, Object> values(String values) {
     Map<String, Object> all = new LinkedHashMap<>();
     Arrays.stream(values.split(" "))
-        .map(each -> each.split("=", 2))
-        .forEach(each -> all.put(each[0], Api.body("text", each[1])));
+        .map(pair -> pair.split("=", 2))
+        .forEach(pair -> all.put(pair[0], Api.body("text", pair[1])));
     return all;
   }
 }

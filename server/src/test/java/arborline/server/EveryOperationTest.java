@@ -144,7 +144,8 @@ class EveryOperationTest extends ServerTest {
           known
               .get("properties")
               .properties()
-              .forEach(each -> members.put(each.getKey(), sample(each.getValue(), depth + 1)));
+              .forEach(property ->
+                  members.put(property.getKey(), sample(property.getValue(), depth + 1)));
         } else if (known.has("additionalProperties")) {
           members.put("DC", sample(known.get("additionalProperties"), depth + 1));
         }
@@ -196,11 +197,11 @@ class EveryOperationTest extends ServerTest {
     }
   }
 
-  private void check(String said, Api.Answer answer) {
-    assertTrue(answer.status() < 500, said + " got " + answer);
+  private void check(String request, Api.Answer answer) {
+    assertTrue(answer.status() < 500, request + " got " + answer);
     if (answer.status() >= 400) {
-      assertTrue(answer.body().has("detail"), said + " got no problem document: " + answer);
-      assertEquals(answer.status(), answer.body().get("status").asInt(), said);
+      assertTrue(answer.body().has("detail"), request + " got no problem document: " + answer);
+      assertEquals(answer.status(), answer.body().get("status").asInt(), request);
     }
   }
 
@@ -240,8 +241,9 @@ class EveryOperationTest extends ServerTest {
       for (int i = 0; i < bodies.size(); i += all ? 1 : 5) {
         String body = bodies.get(i);
         URI uri = URI.create(operation.path() + query(operation));
-        String said = "%s %s as %s with %s".formatted(operation.method(), uri, role, shown(body));
-        check(said, api.raw(operation.method(), uri, body));
+        String request =
+            "%s %s as %s with %s".formatted(operation.method(), uri, role, shown(body));
+        check(request, api.raw(operation.method(), uri, body));
         sent++;
       }
     }

@@ -21,7 +21,7 @@ class ExplainVectorsTest extends ServerTest {
   private Api.Answer explain(String what, Map<String, String> parameters) {
     String query =
         parameters.entrySet().stream()
-            .map(each -> each.getKey() + "=" + encoded(each.getValue()))
+            .map(parameter -> parameter.getKey() + "=" + encoded(parameter.getValue()))
             .collect(Collectors.joining("&"));
     Api.Answer answer =
         lead.get(java.net.URI.create("/api/v1/explain/%s?%s".formatted(what, query)));

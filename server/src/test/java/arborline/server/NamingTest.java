@@ -147,8 +147,8 @@ class NamingTest extends ServerTest {
         asking.add(() -> who.post(path, draft("", "", 6)).text("code"));
       }
       List<String> codes = new ArrayList<>();
-      for (Future<String> each : both.invokeAll(asking)) {
-        codes.add(each.get());
+      for (Future<String> asked : both.invokeAll(asking)) {
+        codes.add(asked.get());
       }
       List<String> lead = codesOf(codes, 0);
       List<String> programmer = codesOf(codes, 1);
@@ -198,6 +198,6 @@ class NamingTest extends ServerTest {
   void tellsWhatMayStandInAPattern() {
     JsonNode fields = lead.get("/api/v1/naming/fields").at("items");
     assertEquals("CLASS", fields.get(0).get("symbol").asString());
-    assertTrue(fields.valueStream().anyMatch(each -> each.get("symbol").asString().equals("DC")));
+    assertTrue(fields.valueStream().anyMatch(field -> field.get("symbol").asString().equals("DC")));
   }
 }

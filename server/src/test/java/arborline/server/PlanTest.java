@@ -57,7 +57,7 @@ class PlanTest extends ServerTest {
     return lead.get(M1)
         .at("plan")
         .valueStream()
-        .map(each -> each.get("place").asString() + " " + each.get("code").asString())
+        .map(pocket -> pocket.get("place").asString() + " " + pocket.get("code").asString())
         .toList();
   }
 
@@ -72,7 +72,7 @@ class PlanTest extends ServerTest {
         lead.get("/api/v1/machines")
             .at("items")
             .valueStream()
-            .filter(each -> each.get("id").asString().equals("M1"))
+            .filter(machine -> machine.get("id").asString().equals("M1"))
             .findFirst()
             .orElseThrow();
     assertEquals("M1 Heron", heron.get("name").asString());
@@ -164,7 +164,7 @@ class PlanTest extends ServerTest {
             .mapToObj(index -> index == 0 ? slim : other)
             .map(tool -> CompletableFuture.supplyAsync(() -> put("3", tool)))
             .toList();
-    both.forEach(each -> assertEquals(200, each.join().status()));
+    both.forEach(answer -> assertEquals(200, answer.join().status()));
     assertEquals(1, plan().size());
   }
 }

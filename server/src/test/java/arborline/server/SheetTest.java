@@ -25,7 +25,11 @@ class SheetTest extends ServerTest {
   }
 
   private static List<String> findings(Api.Answer answer) {
-    return answer.at("findings").valueStream().map(each -> each.get("code").asString()).toList();
+    return answer
+        .at("findings")
+        .valueStream()
+        .map(finding -> finding.get("code").asString())
+        .toList();
   }
 
   @Test
@@ -54,7 +58,8 @@ class SheetTest extends ServerTest {
   @Test
   void anotherClassKeepsWhatStillAppliesAndSaysWhatIsForeign() {
     Api.Answer drill = check("drill-twist", "DC=10 APMX=22 DMM=10 OAL=72 NOF=4 RE=0.5");
-    List<String> foreign = drill.at("foreign").valueStream().map(each -> each.asString()).toList();
+    List<String> foreign =
+        drill.at("foreign").valueStream().map(value -> value.asString()).toList();
     assertTrue(foreign.contains("RE"), foreign.toString());
     assertFalse(foreign.contains("DC"));
     assertEquals("10", drill.at("values").at("/DC/text").asString());
@@ -141,7 +146,11 @@ class SheetTest extends ServerTest {
     Api.Answer sheet = lead.get(path);
     assertEquals("10", sheet.at("answer").at("/values/DC/text").asString());
     List<String> history =
-        sheet.at("history").valueStream().map(each -> each.at("/changes/0").asString()).toList();
+        sheet
+            .at("history")
+            .valueStream()
+            .map(version -> version.at("/changes/0").asString())
+            .toList();
     assertEquals(
         List.of("DC 12 mm to 10 mm", "DC 11 mm to 12 mm", "DC 10 mm to 11 mm", ""), history);
     assertEquals(

@@ -162,9 +162,9 @@ class StackTest extends ServerTest {
     add("ST-Z");
     var seats = lead.get("/api/v1/components/seats").at("items");
     assertTrue(
-        seats.valueStream().anyMatch(each -> each.get("code").asString().equals("ST-JD-40:f")));
-    assertTrue(seats.valueStream().allMatch(each -> each.get("code").asString().endsWith(":f")));
-    assertTrue(seats.valueStream().noneMatch(each -> each.get("code").asString().startsWith("CY")));
+        seats.valueStream().anyMatch(seat -> seat.get("code").asString().equals("ST-JD-40:f")));
+    assertTrue(seats.valueStream().allMatch(seat -> seat.get("code").asString().endsWith(":f")));
+    assertTrue(seats.valueStream().noneMatch(seat -> seat.get("code").asString().startsWith("CY")));
   }
 
   @Test
@@ -173,7 +173,7 @@ class StackTest extends ServerTest {
     String path = "/api/v1/libraries/%d/held-tools".formatted(library("Held"));
     Api.Answer offers = lead.post("/api/v1/stacks/offers", draft("", "22"));
     assertTrue(
-        offers.at("items").valueStream().anyMatch(each -> each.get("id").asLong() == component));
+        offers.at("items").valueStream().anyMatch(offer -> offer.get("id").asLong() == component));
     Map<String, Object> held = Api.body("components", List.of(component), "seat", "ST-JD-40:f");
     Api.Answer made = lead.post(path, Api.body("tool", draft("ST-H1", "22"), "stack", held));
     assertEquals(201, made.status(), made.body().toString());
@@ -293,7 +293,7 @@ class StackTest extends ServerTest {
     return lead.post("/api/v1/stacks/offers", draft("", "22"))
         .at("items")
         .valueStream()
-        .anyMatch(each -> each.get("id").asLong() == component);
+        .anyMatch(offer -> offer.get("id").asLong() == component);
   }
 
   @Test

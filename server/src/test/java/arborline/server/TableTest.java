@@ -40,8 +40,8 @@ class TableTest extends ServerTest {
     }
     long library =
         StreamSupport.stream(lead.get("/api/v1/libraries").at("items").spliterator(), false)
-            .filter(each -> each.get("name").asString().equals("Tables"))
-            .map(each -> each.get("id").asLong())
+            .filter(listed -> listed.get("name").asString().equals("Tables"))
+            .map(listed -> listed.get("id").asLong())
             .findFirst()
             .orElseGet(() -> library("Tables"));
     long delivery =
@@ -82,7 +82,7 @@ class TableTest extends ServerTest {
 
   private static JsonNode row(Api.Answer report, String place) {
     return StreamSupport.stream(report.at("items").spliterator(), false)
-        .filter(each -> each.get("place").asString().equals(place))
+        .filter(row -> row.get("place").asString().equals(place))
         .findFirst()
         .orElseThrow();
   }
@@ -131,7 +131,7 @@ class TableTest extends ServerTest {
         lead.get("/api/v1/trail?limit=1")
             .body()
             .toString()
-            .contains("1 place written, 0 taken, 0 not written"));
+            .contains("1 pocket written, 0 taken, 0 not written"));
   }
 
   @Test
@@ -331,10 +331,10 @@ class TableTest extends ServerTest {
     try (var readers = java.util.concurrent.Executors.newVirtualThreadPerTaskExecutor()) {
       var answers =
           java.util.stream.IntStream.range(0, 40)
-              .mapToObj(each -> readers.submit(() -> lead.get(M1 + "/table").status()))
+              .mapToObj(reader -> readers.submit(() -> lead.get(M1 + "/table").status()))
               .toList();
       Api.until(() -> pool.getHikariPoolMXBean().getActiveConnections() == 0);
-      assertTrue(answers.stream().anyMatch(each -> !each.isDone()));
+      assertTrue(answers.stream().anyMatch(answer -> !answer.isDone()));
       assertEquals(200, lead.get("/api/v1/libraries").status());
       for (var answer : answers) {
         assertEquals(200, answer.get());

@@ -132,7 +132,8 @@ class ToolListTest extends ServerTest {
     List<String> classes = new ArrayList<>();
     facets
         .at("classes")
-        .forEach(each -> classes.add(each.get("id").asString() + " " + each.get("count").asLong()));
+        .forEach(
+            facet -> classes.add(facet.get("id").asString() + " " + facet.get("count").asLong()));
     assertEquals(List.of("drill-twist 2", "end-mill-flat 2"), classes);
     long drills =
         facets

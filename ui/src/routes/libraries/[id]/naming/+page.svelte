@@ -10,8 +10,8 @@
   import PatternInput from '$lib/naming/PatternInput.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
-  import Tick from '$lib/shell/Tick.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import Checkbox from '$lib/shell/Checkbox.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const id = $derived(Number(page.params.id));
   const may = $derived(who.may('EDIT'));
@@ -77,7 +77,7 @@
 <svelte:head><title>Names of {library.data?.name ?? 'a library'} · Arbor Line</title></svelte:head>
 
 {#if trouble}
-  <Trouble error={trouble} retry={() => void kept.refetch()} />
+  <ErrorNote error={trouble} retry={() => void kept.refetch()} />
 {:else if library.data && kept.data}
   <header class="flex items-center gap-3 px-5 pb-2 pt-3">
     <h1>
@@ -126,7 +126,7 @@
     </p>
   </div>
   {#if preview.error}
-    <Trouble error={preview.error} retry={() => void preview.refetch()} />
+    <ErrorNote error={preview.error} retry={() => void preview.refetch()} />
   {:else if steps.length === 0}
     <p class="px-5 py-6 text-soft">
       {preview.data ? 'This library has no tools to name.' : 'Looking at the tools …'}
@@ -173,7 +173,7 @@
             <tr class="hover:bg-faint">
               <td>
                 {#if step.state === 'CHANGES' && may}
-                  <Tick
+                  <Checkbox
                     hidden
                     label="Rename {step.code}"
                     bind:checked={

@@ -11,7 +11,7 @@
   import Drawing from '$lib/tool/Drawing.svelte';
   import Fields from '$lib/tool/Fields.svelte';
   import Findings from '$lib/tool/Findings.svelte';
-  import { failed } from '$lib/shell/say';
+  import { failed } from '$lib/shell/toast';
   import { capital } from '$lib/shell/text';
   import HeldBy from '$lib/stack/HeldBy.svelte';
   import Loading from '$lib/shell/Loading.svelte';

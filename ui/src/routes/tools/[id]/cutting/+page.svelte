@@ -8,15 +8,15 @@
   import { cuttingLinesQuery, materialsQuery } from '$lib/cutting/queries';
   import { proveLine, removeLine, saveLine } from '$lib/cutting/actions';
   import { CutDraft } from '$lib/cutting/cut.svelte';
-  import Follows from '$lib/cutting/Follows.svelte';
+  import CutResults from '$lib/cutting/CutResults.svelte';
   import Lines from '$lib/cutting/Lines.svelte';
   import OwnMaterials from '$lib/cutting/OwnMaterials.svelte';
   import WindowPlot from '$lib/cutting/WindowPlot.svelte';
-  import Wished from '$lib/cutting/Wished.svelte';
+  import CutInputs from '$lib/cutting/CutInputs.svelte';
   import { entries } from '$lib/quantity/entries';
   import { who } from '$lib/shell/session.svelte';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const id = Number(page.params.id);
   const cut = new CutDraft(id);
@@ -53,7 +53,7 @@
 >
 
 {#if sheet.error}
-  <Trouble error={sheet.error} retry={() => void sheet.refetch()} />
+  <ErrorNote error={sheet.error} retry={() => void sheet.refetch()} />
 {:else if sheet.data}
   <header class="band flex flex-wrap items-center gap-x-4 gap-y-2 px-5 py-3">
     <h1>
@@ -77,7 +77,7 @@
       class="mt-4 grid grid-cols-[290px_240px_minmax(0,1fr)] gap-6 px-5 xl:grid-cols-[310px_260px_minmax(0,1fr)] xl:gap-8"
     >
       <div>
-        <Wished {cut} />
+        <CutInputs {cut} />
         {#if may}
           <div class="mt-3 flex flex-wrap gap-2">
             <button
@@ -97,7 +97,7 @@
           </div>
         {/if}
       </div>
-      <Follows {cut} />
+      <CutResults {cut} />
       <section aria-label="Usable window">
         <h2>Usable window</h2>
         {#if cut.computed?.window && cut.computed.cut}

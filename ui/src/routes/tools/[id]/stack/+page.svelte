@@ -14,9 +14,9 @@
   import { who } from '$lib/shell/session.svelte';
   import { capital } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
-  import Trouble from '$lib/shell/Trouble.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import { saveSvg } from '$lib/drawing/save';
-  import Beside from '$lib/stack/Beside.svelte';
+  import WallBeside from '$lib/stack/WallBeside.svelte';
   import { StackBuilder } from '$lib/stack/builder.svelte';
   import StackDrawing from '$lib/stack/StackDrawing.svelte';
 
@@ -44,8 +44,8 @@
       .map((code) => {
         const having = (machines.data?.items ?? []).filter((machine) => machine.seat === code);
         const names = having.map((machine) => machine.name).join(', ');
-        const said = sockets.data?.items.find((socket) => socket.code === code)?.name ?? code;
-        return { value: code, label: names ? `${said}  ${names}` : said };
+        const called = sockets.data?.items.find((socket) => socket.code === code)?.name ?? code;
+        return { value: code, label: names ? `${called}  ${names}` : called };
       })
   ]);
   const found = $derived(
@@ -154,7 +154,7 @@
 <svelte:head><title>Stack of {sheet.data?.code ?? 'a tool'} · Arbor Line</title></svelte:head>
 
 {#if sheet.error}
-  <Trouble error={sheet.error} retry={() => void sheet.refetch()} />
+  <ErrorNote error={sheet.error} retry={() => void sheet.refetch()} />
 {:else if sheet.data}
   <header class="band flex flex-wrap items-center gap-x-4 gap-y-2 px-5 py-3">
     <h1>
@@ -288,7 +288,7 @@
               </li>
             {/each}
           </ul>
-          <Beside {builder} {may} />
+          <WallBeside {builder} {may} />
         </section>
         <section aria-label="What could come next">
           <div class="flex items-center gap-3">

@@ -44,8 +44,10 @@ public record Cut(
   private static final double SHARE = 0.995;
 
   /** Why a cut cannot be computed, or nothing where it can. */
-  public static Optional<Finding> obstacle(CuttingMethod method, CutRequest wish) {
-    return wish.speed() > 0 ? method.obstacle(wish) : CuttingMethod.refused("speed vc must be > 0");
+  public static Optional<Finding> obstacle(CuttingMethod method, CutRequest request) {
+    return request.speed() > 0
+        ? method.obstacle(request)
+        : CuttingMethod.refused("speed vc must be > 0");
   }
 
   /**
@@ -55,14 +57,14 @@ public record Cut(
    * @throws IllegalArgumentException where {@link #obstacle} names a reason
    */
   public static Cut of(
-      CuttingMethod method, WorkMaterial material, CutRequest wish, Limits limits) {
-    obstacle(method, wish)
+      CuttingMethod method, WorkMaterial material, CutRequest request, Limits limits) {
+    obstacle(method, request)
         .ifPresent(finding -> {
           throw new IllegalArgumentException(finding.message());
         });
     List<Finding> findings = new ArrayList<>();
-    double diameter = method.diameter(wish);
-    double wanted = SpindleSpeed.FORMULA.apply("vc", wish.speed(), "D", diameter);
+    double diameter = method.diameter(request);
+    double wanted = SpindleSpeed.FORMULA.apply("vc", request.speed(), "D", diameter);
     double most = Math.min(limits.rpm(), method.rpm());
     double rotation = Math.min(wanted, most);
     if (rotation < wanted) {
@@ -75,13 +77,13 @@ public record Cut(
               most));
     }
     double speed = CuttingSpeed.FORMULA.apply("n", rotation, "D", diameter);
-    Scene scene = new Scene(method, material, wish, limits, speed, rotation, findings);
-    Cut cut = scene.at(method.feed(wish));
+    Scene scene = new Scene(method, material, request, limits, speed, rotation, findings);
+    Cut cut = scene.at(method.feed(request));
     for (Bound bound : Bound.values()) {
       cut = bound.clip(cut, scene);
     }
     double least = method.feeds(material).low();
-    if (cut.feed() < method.feed(wish) && cut.feed() < least) {
+    if (cut.feed() < method.feed(request) && cut.feed() < least) {
       findings.add(
           Finding.query(
               "cut-thin",
@@ -111,14 +113,14 @@ public record Cut(
   private record Scene(
       CuttingMethod method,
       WorkMaterial material,
-      CutRequest wish,
+      CutRequest request,
       Limits limits,
       double speed,
       double rotation,
       List<Finding> findings) {
 
     Cut at(double feed) {
-      Load load = method.load(material, speed, rotation, feed, wish);
+      Load load = method.load(material, speed, rotation, feed, request);
       return new Cut(
           speed,
           rotation,

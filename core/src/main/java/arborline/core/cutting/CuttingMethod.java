@@ -28,10 +28,10 @@ public sealed interface CuttingMethod permits Milling, Drilling, Tapping, Turnin
   double rpm();
 
   /** What is asked for beside the speed, in the order of a form. */
-  List<Ask> asks();
+  List<CutInput> inputs();
 
   /** What is usual for what it does and for what its edges are made of. */
-  Practice practice();
+  UsualPractice practice();
 
   /** Usual feeds in a material, mm. */
   UsualRange feeds(WorkMaterial material);
@@ -40,27 +40,28 @@ public sealed interface CuttingMethod permits Milling, Drilling, Tapping, Turnin
   CutRequest begin(double speed, double feed);
 
   /** Why a cut cannot be, or nothing where it can. */
-  Optional<Finding> obstacle(CutRequest wish);
+  Optional<Finding> obstacle(CutRequest request);
 
   /** True where nobody chooses the feed, because it is the pitch of a thread. */
   default boolean feedIsPitch() {
-    return !asks().contains(Ask.FEED_PER_TOOTH) && !asks().contains(Ask.FEED_PER_REVOLUTION);
+    return !inputs().contains(CutInput.FEED_PER_TOOTH)
+        && !inputs().contains(CutInput.FEED_PER_REVOLUTION);
   }
 
   /** Diameter in mm at which the speed is measured. */
-  double diameter(CutRequest wish);
+  double diameter(CutRequest request);
 
-  /** The feed that is really fed for a wish, mm: as wished, but for threads. */
-  default double feed(CutRequest wish) {
-    return wish.feed();
+  /** The feed that is really fed for a request, mm: as asked, but for threads. */
+  default double feed(CutRequest request) {
+    return request.feed();
   }
 
   /**
    * What follows at a speed in m/min, a rotation in 1/min and a feed in mm.
    *
-   * @param wish depth, width and work diameter; its speed and feed are not looked at
+   * @param request depth, width and work diameter; its speed and feed are not looked at
    */
-  Load load(WorkMaterial material, double speed, double rotation, double feed, CutRequest wish);
+  Load load(WorkMaterial material, double speed, double rotation, double feed, CutRequest request);
 
   /** Largest rotation that a sheet states, infinite without one. */
   static double rpm(Tool tool) {
@@ -69,6 +70,6 @@ public sealed interface CuttingMethod permits Milling, Drilling, Tapping, Turnin
   }
 
   static Optional<Finding> refused(String message, String... properties) {
-    return Optional.of(Finding.hold("cut-wish", message, properties));
+    return Optional.of(Finding.hold("cut-request", message, properties));
   }
 }

@@ -19,7 +19,7 @@ import java.util.Optional;
  * @param edges NOF
  */
 record Drilling(
-    double diameter, double pointAngle, double hole, int edges, Practice practice, double rpm)
+    double diameter, double pointAngle, double hole, int edges, UsualPractice practice, double rpm)
     implements CuttingMethod {
 
   static Drilling of(Tool tool) {
@@ -30,7 +30,7 @@ record Drilling(
         tool.approx("SIG", 180),
         hole < diameter ? hole : 0,
         (int) Math.max(1, tool.approx("NOF", 2)),
-        Practice.of(operation(tool.toolClass()), tool),
+        UsualPractice.of(operation(tool.toolClass()), tool),
         CuttingMethod.rpm(tool));
   }
 
@@ -43,8 +43,8 @@ record Drilling(
   }
 
   @Override
-  public List<Ask> asks() {
-    return List.of(Ask.FEED_PER_REVOLUTION);
+  public List<CutInput> inputs() {
+    return List.of(CutInput.FEED_PER_REVOLUTION);
   }
 
   @Override
@@ -58,22 +58,22 @@ record Drilling(
   }
 
   @Override
-  public Optional<Finding> obstacle(CutRequest wish) {
+  public Optional<Finding> obstacle(CutRequest request) {
     if (!(diameter > 0)) {
       return CuttingMethod.refused("the tool has no cutting diameter", "DC");
     }
-    return wish.feed() > 0 ? Optional.empty() : CuttingMethod.refused("feed fn must be > 0");
+    return request.feed() > 0 ? Optional.empty() : CuttingMethod.refused("feed fn must be > 0");
   }
 
   @Override
-  public double diameter(CutRequest wish) {
+  public double diameter(CutRequest request) {
     return diameter;
   }
 
   /** What is bored away already takes no part: torque and removal go with D^2 - d^2. */
   @Override
   public Load load(
-      WorkMaterial material, double speed, double rotation, double feed, CutRequest wish) {
+      WorkMaterial material, double speed, double rotation, double feed, CutRequest request) {
     double ring = 1 - hole * hole / (diameter * diameter);
     double rate = FeedRateOfRevolutions.FORMULA.apply("n", rotation, "fn", feed);
     double chip = ChipDrilling.FORMULA.apply("fn", feed, "SIG", pointAngle, "z", edges);

@@ -42,7 +42,7 @@ record Milling(
     double depth,
     double slot,
     boolean hung,
-    Practice practice,
+    UsualPractice practice,
     double rpm)
     implements CuttingMethod {
 
@@ -67,7 +67,7 @@ record Milling(
         tool.approx("APMX", Double.POSITIVE_INFINITY),
         tool.approx("CW", 0),
         tool.has("DCONMS") && !tool.has("CW"),
-        Practice.of(disc(tool) ? Operation.DISC_MILLING : Operation.MILLING, tool),
+        UsualPractice.of(disc(tool) ? Operation.DISC_MILLING : Operation.MILLING, tool),
         CuttingMethod.rpm(tool));
   }
 
@@ -76,8 +76,8 @@ record Milling(
   }
 
   @Override
-  public List<Ask> asks() {
-    return List.of(Ask.FEED_PER_TOOTH, Ask.DEPTH, Ask.WIDTH, Ask.CENTRED);
+  public List<CutInput> inputs() {
+    return List.of(CutInput.FEED_PER_TOOTH, CutInput.DEPTH, CutInput.WIDTH, CutInput.CENTRED);
   }
 
   @Override
@@ -101,25 +101,25 @@ record Milling(
   }
 
   @Override
-  public Optional<Finding> obstacle(CutRequest wish) {
+  public Optional<Finding> obstacle(CutRequest request) {
     if (!(diameter > 0)) {
       return CuttingMethod.refused("the tool has no cutting diameter", "DC");
     }
-    if (!(wish.feed() > 0)) {
+    if (!(request.feed() > 0)) {
       return CuttingMethod.refused("feed fz must be > 0");
     }
-    if (!(wish.depth() > 0) || !(wish.width() > 0)) {
+    if (!(request.depth() > 0) || !(request.width() > 0)) {
       return CuttingMethod.refused("depth ap and width ae must be > 0");
     }
-    if (wish.width() > diameter) {
+    if (request.width() > diameter) {
       return Optional.of(Finding.hold("cut-width", "ae cannot exceed D"));
     }
-    return wish.depth() > depth + 1e-9
+    return request.depth() > depth + 1e-9
         ? CuttingMethod.refused(
             String.format(
                 Locale.ROOT,
                 "depth ap %.2f mm is more than the edges reach, APMX %.2f mm",
-                wish.depth(),
+                request.depth(),
                 depth),
             "APMX")
         : Optional.empty();
@@ -127,12 +127,12 @@ record Milling(
 
   /** Where a round or slanting edge cuts no deeper than ap, the diameter reached there. */
   @Override
-  public double diameter(CutRequest wish) {
-    if (corner > 0 && wish.depth() < corner) {
+  public double diameter(CutRequest request) {
+    if (corner > 0 && request.depth() < corner) {
       double flat = Math.max(0, diameter - 2 * corner);
-      return flat + BallDiameter.FORMULA.apply("D", 2 * corner, "ap", wish.depth());
+      return flat + BallDiameter.FORMULA.apply("D", 2 * corner, "ap", request.depth());
     }
-    double slanting = tip + 2 * wish.depth() * Math.tan(Math.toRadians(Math.min(flank, 89)));
+    double slanting = tip + 2 * request.depth() * Math.tan(Math.toRadians(Math.min(flank, 89)));
     return tip < diameter ? Math.min(diameter, slanting) : diameter;
   }
 
@@ -144,21 +144,22 @@ record Milling(
 
   @Override
   public Load load(
-      WorkMaterial material, double speed, double rotation, double feed, CutRequest wish) {
+      WorkMaterial material, double speed, double rotation, double feed, CutRequest request) {
     double rate = FeedRateOfTeeth.FORMULA.apply("n", rotation, "z", teeth, "fz", feed);
-    Inputs engaged = Inputs.of("fz", feed, "ae", wish.width(), "D", diameter, "ka", edgeAngle);
+    Inputs engaged = Inputs.of("fz", feed, "ae", request.width(), "D", diameter, "ka", edgeAngle);
     double mean =
-        (wish.centred() ? MeanChipOverMiddle.FORMULA : MeanChipAtSide.FORMULA).apply(engaged);
+        (request.centred() ? MeanChipOverMiddle.FORMULA : MeanChipAtSide.FORMULA).apply(engaged);
     double chip =
-        wish.centred()
+        request.centred()
             ? feed * EdgeGeometry.sinKappa(engaged)
             : LargestChipAtSide.FORMULA.apply(engaged);
     double kc =
         SpecificForce.FORMULA.apply("kc11", material.force(), "mc", material.rise(), "h", mean);
     double power =
-        PowerMilling.FORMULA.apply("ap", wish.depth(), "ae", wish.width(), "vf", rate, "kc", kc);
+        PowerMilling.FORMULA.apply(
+            "ap", request.depth(), "ae", request.width(), "vf", rate, "kc", kc);
     List<Figure> figures = new ArrayList<>();
-    double reached = diameter(wish);
+    double reached = diameter(request);
     if (reached < diameter - 1e-6) {
       figures.add(new Figure("Effective diameter", reached, "mm"));
     }
@@ -166,12 +167,12 @@ record Milling(
       figures.add(new Figure("Chip over feed", chip / feed, ""));
     }
     if (corner > 0) {
-      figures.add(new Figure("Ridge at this width", ridge(wish.width()), "um"));
+      figures.add(new Figure("Ridge at this width", ridge(request.width()), "um"));
     }
     return new Load(
         rate,
         chip,
-        RemovalMilling.FORMULA.apply("ap", wish.depth(), "ae", wish.width(), "vf", rate),
+        RemovalMilling.FORMULA.apply("ap", request.depth(), "ae", request.width(), "vf", rate),
         power,
         MEAN_FORCE * power / speed,
         figures);

@@ -9,18 +9,18 @@ import java.util.List;
  * @param asks what the method of cutting asks for beside the speed
  * @param findings what speaks against the pair of materials
  */
-public record StartingValues(CutRequest wish, List<Ask> asks, List<Finding> findings) {
+public record StartingValues(CutRequest request, List<CutInput> inputs, List<Finding> findings) {
 
   public static StartingValues of(CuttingMethod method, WorkMaterial work) {
     double speed = method.practice().speeds(work).middle();
     double feed = method.feeds(work).middle();
     return new StartingValues(
         method.begin(Math.rint(speed), Math.rint(feed * 1000) / 1000),
-        method.asks(),
+        method.inputs(),
         findings(method.practice(), work));
   }
 
-  private static List<Finding> findings(Practice practice, WorkMaterial work) {
+  private static List<Finding> findings(UsualPractice practice, WorkMaterial work) {
     if (!practice.stated()) {
       return List.of(
           Finding.note(

@@ -18,7 +18,7 @@ import java.util.Optional;
  * @param forming true where it presses the thread instead of cutting it
  */
 record Tapping(
-    double diameter, double pitch, double hole, boolean forming, Practice practice, double rpm)
+    double diameter, double pitch, double hole, boolean forming, UsualPractice practice, double rpm)
     implements CuttingMethod {
 
   /** Handbooks state 1.5 to 2 times the torque of cutting. */
@@ -34,12 +34,12 @@ record Tapping(
         pitch,
         tool.approx("PHD", 0),
         tool.toolClass().equals(FORMING),
-        Practice.of(Operation.TAPPING, tool),
+        UsualPractice.of(Operation.TAPPING, tool),
         CuttingMethod.rpm(tool));
   }
 
   @Override
-  public List<Ask> asks() {
+  public List<CutInput> inputs() {
     return List.of();
   }
 
@@ -54,7 +54,7 @@ record Tapping(
   }
 
   @Override
-  public Optional<Finding> obstacle(CutRequest wish) {
+  public Optional<Finding> obstacle(CutRequest request) {
     if (!(diameter > 0)) {
       return CuttingMethod.refused("the tool has no thread diameter", "TD");
     }
@@ -62,19 +62,19 @@ record Tapping(
   }
 
   @Override
-  public double diameter(CutRequest wish) {
+  public double diameter(CutRequest request) {
     return diameter;
   }
 
   @Override
-  public double feed(CutRequest wish) {
+  public double feed(CutRequest request) {
     return pitch;
   }
 
   /** Torque of cutting P^2 D kc1.1 / 8000 N·m, of machining textbooks; the power follows. */
   @Override
   public Load load(
-      WorkMaterial material, double speed, double rotation, double feed, CutRequest wish) {
+      WorkMaterial material, double speed, double rotation, double feed, CutRequest request) {
     double cutting = pitch * pitch * diameter * material.force() / 8000;
     double torque = forming ? FORMING_TORQUE * cutting : cutting;
     Formula before = forming ? FormingTapHole.FORMULA : TapHole.FORMULA;

@@ -27,7 +27,7 @@ record Turning(
     double width,
     double thread,
     double bore,
-    Practice practice,
+    UsualPractice practice,
     double rpm)
     implements CuttingMethod {
 
@@ -50,20 +50,20 @@ record Turning(
         width,
         thread,
         tool.approx("DC", tool.approx("DMIN", tool.approx("DCX", 0))),
-        Practice.of(operation, tool),
+        UsualPractice.of(operation, tool),
         CuttingMethod.rpm(tool));
   }
 
   @Override
-  public List<Ask> asks() {
+  public List<CutInput> inputs() {
     return thread > 0
-        ? List.of(Ask.DEPTH, Ask.WORK)
-        : List.of(Ask.FEED_PER_REVOLUTION, Ask.DEPTH, Ask.WORK);
+        ? List.of(CutInput.DEPTH, CutInput.WORK)
+        : List.of(CutInput.FEED_PER_REVOLUTION, CutInput.DEPTH, CutInput.WORK);
   }
 
   @Override
-  public double feed(CutRequest wish) {
-    return thread > 0 ? thread : wish.feed();
+  public double feed(CutRequest request) {
+    return thread > 0 ? thread : request.feed();
   }
 
   /**
@@ -93,31 +93,31 @@ record Turning(
   }
 
   @Override
-  public Optional<Finding> obstacle(CutRequest wish) {
-    if (!(feed(wish) > 0) || !(wish.depth() > 0)) {
+  public Optional<Finding> obstacle(CutRequest request) {
+    if (!(feed(request) > 0) || !(request.depth() > 0)) {
       return CuttingMethod.refused("feed fn and depth ap must be > 0");
     }
-    if (!(wish.work() > 0)) {
+    if (!(request.work() > 0)) {
       return CuttingMethod.refused("the diameter of the work must be > 0");
     }
-    return wish.depth() > wish.work() / 2
+    return request.depth() > request.work() / 2
         ? CuttingMethod.refused("depth ap cannot exceed half the diameter of the work")
         : Optional.empty();
   }
 
   @Override
-  public double diameter(CutRequest wish) {
-    return wish.work();
+  public double diameter(CutRequest request) {
+    return request.work();
   }
 
   @Override
   public Load load(
-      WorkMaterial material, double speed, double rotation, double feed, CutRequest wish) {
+      WorkMaterial material, double speed, double rotation, double feed, CutRequest request) {
     double chip = ChipTurning.FORMULA.apply("fn", feed, "ka", edgeAngle);
     double kc =
         SpecificForce.FORMULA.apply("kc11", material.force(), "mc", material.rise(), "h", chip);
     List<Figure> figures = new ArrayList<>();
-    figures.add(new Figure("Cutting force", kc * wish.depth() * feed, "N"));
+    figures.add(new Figure("Cutting force", kc * request.depth() * feed, "N"));
     if (corner > 0 && width == 0) {
       figures.add(
           new Figure("Roughness Rt", Roughness.FORMULA.apply("fn", feed, "RE", corner), "um"));
@@ -125,9 +125,9 @@ record Turning(
     return new Load(
         FeedRateOfRevolutions.FORMULA.apply("n", rotation, "fn", feed),
         chip,
-        RemovalTurning.FORMULA.apply("vc", speed, "ap", wish.depth(), "fn", feed),
-        PowerTurning.FORMULA.apply("vc", speed, "ap", wish.depth(), "fn", feed, "kc", kc),
-        kc * wish.depth() * feed,
+        RemovalTurning.FORMULA.apply("vc", speed, "ap", request.depth(), "fn", feed),
+        PowerTurning.FORMULA.apply("vc", speed, "ap", request.depth(), "fn", feed, "kc", kc),
+        kc * request.depth() * feed,
         figures);
   }
 }

@@ -25,9 +25,9 @@ public record Window(List<WindowPoint> points, double feedLow, double feedHigh, 
 
   /** Computes the window around the usual speeds of a material. */
   public static Window of(
-      CuttingMethod method, WorkMaterial material, CutRequest wish, Limits limits) {
+      CuttingMethod method, WorkMaterial material, CutRequest request, Limits limits) {
     UsualRange usual = method.feeds(material);
-    double end = Math.PI * method.diameter(wish) * Math.min(limits.rpm(), method.rpm()) / 1000;
+    double end = Math.PI * method.diameter(request) * Math.min(limits.rpm(), method.rpm()) / 1000;
     UsualRange speeds = method.practice().speeds(material);
     double from = 0.5 * speeds.low();
     double to = 1.5 * speeds.high();
@@ -35,7 +35,7 @@ public record Window(List<WindowPoint> points, double feedLow, double feedHigh, 
     for (int step = 0; step <= STEPS; step++) {
       double speed = from + (to - from) * step / STEPS;
       if (speed <= end) {
-        Cut cut = Cut.of(method, material, wish.with(speed, usual.high()), limits);
+        Cut cut = Cut.of(method, material, request.with(speed, usual.high()), limits);
         points.add(new WindowPoint(speed, cut.feed(), cut.limitedBy()));
       }
     }

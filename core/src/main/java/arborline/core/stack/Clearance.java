@@ -12,10 +12,14 @@ import java.util.Optional;
  * @param touching code of the part that touches first, seen from the tip
  * @param at distance of the first touch from the tip, mm
  * @param shortest shortest overhang that clears; empty where none does with the shank still held
- * @param said the same in a sentence
+ * @param sentence the same in a sentence
  */
 public record Clearance(
-    boolean clear, Optional<String> touching, double at, Optional<Double> shortest, String said) {
+    boolean clear,
+    Optional<String> touching,
+    double at,
+    Optional<Double> shortest,
+    String sentence) {
 
   private static final double TOUCH = 1e-6;
 
@@ -35,7 +39,7 @@ public record Clearance(
           0,
           Double.isFinite(nearest) ? Optional.of(shortest) : Optional.empty(),
           Double.isFinite(nearest)
-              ? said("clears; %.1f mm of overhang would be enough", shortest)
+              ? sentence("clears; %.1f mm of overhang would be enough", shortest)
               : "clears at any overhang");
     }
     if (cutter != null) {
@@ -44,7 +48,7 @@ public record Clearance(
           Optional.of(cutter.code()),
           cutter.at(),
           Optional.empty(),
-          said(
+          sentence(
               "the shank of %s touches %.1f mm above the tip: no overhang clears",
               cutter.code(), cutter.at()));
     }
@@ -56,7 +60,7 @@ public record Clearance(
         Optional.of(holder.code()),
         holder.at(),
         held ? Optional.of(needed) : Optional.empty(),
-        said(
+        sentence(
             held
                 ? "%s touches %.1f mm above the tip; %.1f mm of overhang clear"
                 : "%s touches %.1f mm above the tip; %.1f mm of overhang would clear,"
@@ -67,7 +71,7 @@ public record Clearance(
             longest));
   }
 
-  private static String said(String sentence, Object... numbers) {
+  private static String sentence(String sentence, Object... numbers) {
     return String.format(Locale.ROOT, sentence, numbers);
   }
 

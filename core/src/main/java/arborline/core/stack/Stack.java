@@ -64,7 +64,7 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
     double held = cutter.length() - overhang;
     if (!(overhang > 0) || overhang > cutter.length()) {
       findings.add(
-          said(
+          shankFinding(
               "overhang-range",
               "overhang %.1f mm is not between 0 and the length of %s, %.1f mm",
               overhang,
@@ -72,7 +72,7 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
               cutter.length()));
     } else if (clamped() && held < needed()) {
       findings.add(
-          said(
+          shankFinding(
               "clamping-short",
               "only %.1f mm of the shank are held, %s needs %.1f mm: an overhang of %.1f mm at most is possible",
               held,
@@ -95,7 +95,7 @@ public record Stack(String seat, List<Component> components, Cutter cutter, doub
     return components.getLast().clamping().doubleValue();
   }
 
-  private static Finding said(String code, String sentence, Object... numbers) {
+  private static Finding shankFinding(String code, String sentence, Object... numbers) {
     return Finding.hold(code, String.format(Locale.ROOT, sentence, numbers), "LPR");
   }
 

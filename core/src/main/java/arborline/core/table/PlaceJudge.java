@@ -65,14 +65,14 @@ final class PlaceJudge {
     if (index.offsetSharedAtControl(control)) {
       return ask(
           Why.OFFSET_SHARED,
-          "another place of the control has offset %s as well: one of them would cut with the"
+          "another pocket of the control has offset %s as well: one of them would cut with the"
               + " other's length",
           control.get(TableField.OFFSET));
     }
     return index.offsetSharedInPlan(plan)
         ? ask(
             Why.OFFSET_SHARED,
-            "offset %s is planned for another place as well",
+            "offset %s is planned for another pocket as well",
             plan.get(TableField.OFFSET))
         : Optional.empty();
   }
@@ -133,7 +133,7 @@ final class PlaceJudge {
   private Verdict cleared(TableEntry tool) {
     Optional<String> now = index.planned(tool).filter(other -> !other.equals(place));
     return now.isPresent()
-        ? Verdict.of(Why.PLANNED_CHANGE, "%s is planned for place %s now", name(tool), now.get())
+        ? Verdict.of(Why.PLANNED_CHANGE, "%s is planned for pocket %s now", name(tool), now.get())
         : Verdict.of(
             Why.PLAN_CLEARED,
             "%s was taken out of the plan, but nobody said that it is out of the pocket: look there",
@@ -148,7 +148,10 @@ final class PlaceJudge {
             name(tool),
             before)
         : Verdict.of(
-            Why.MOVED_AT_MACHINE, "%s was agreed for place %s: look into both", name(tool), before);
+            Why.MOVED_AT_MACHINE,
+            "%s was agreed for pocket %s: look into both",
+            name(tool),
+            before);
   }
 
   private Optional<Verdict> planned() {
@@ -189,7 +192,7 @@ final class PlaceJudge {
           .map(other ->
               Verdict.of(
                   Why.SWAPPED_AT_MACHINE,
-                  "this place shows what was agreed for %s, and the other way round: look into both",
+                  "this pocket shows what was agreed for %s, and the other way round: look into both",
                   other));
     }
     if (control.identity().equals(agreed.identity())) {
@@ -277,7 +280,7 @@ final class PlaceJudge {
               name(control))
           : Verdict.of(
               Why.PLACE_OCCUPIED,
-              "%s is planned here, but the control has %s in this place: look into the pocket",
+              "%s is planned here, but the control has %s in this pocket: look there",
               name(plan),
               name(control));
     }

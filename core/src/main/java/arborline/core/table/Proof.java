@@ -28,7 +28,10 @@ public final class Proof {
         faults.add(
             "%s of %s should be %s and is %s"
                 .formatted(
-                    field.title(), row.place(), said(target.get(field)), said(now.get(field))));
+                    field.title(),
+                    row.place(),
+                    sentence(target.get(field)),
+                    sentence(now.get(field))));
       }
     }
     after
@@ -51,7 +54,7 @@ public final class Proof {
         .orElse(after.at(row.place()));
   }
 
-  private static String said(String text) {
+  private static String sentence(String text) {
     return text == null ? "not set" : text;
   }
 }

@@ -135,7 +135,7 @@ final class ValueJudge {
         .map(other ->
             Verdict.of(
                 Why.NUMBER_TAKEN,
-                "number %s is the number of place %s at the control",
+                "number %s is the number of pocket %s at the control",
                 plan.get(TableField.NUMBER),
                 other));
   }

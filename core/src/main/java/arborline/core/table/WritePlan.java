@@ -32,7 +32,7 @@ public final class WritePlan {
   public PlaceOutcome of(PlaceReport report, Decision decision) {
     if (!report.possible().contains(decision)) {
       throw new IllegalArgumentException(
-          "place %s cannot be decided so: %s".formatted(report.place(), report.reason()));
+          "pocket %s cannot be decided so: %s".formatted(report.place(), report.reason()));
     }
     return switch (decision) {
       case SEND -> send(report, false);
@@ -40,7 +40,7 @@ public final class WritePlan {
       case TAKE -> new PlaceOutcome(report.place(), Optional.empty(), taken(report));
       case OWNER -> byOwner(report);
       case LEAVE, ASK ->
-          throw new IllegalArgumentException("nothing is done about place " + report.place());
+          throw new IllegalArgumentException("nothing is done about pocket " + report.place());
     };
   }
 
@@ -194,7 +194,7 @@ public final class WritePlan {
           String before = tools.put(entry.identity(), row.getKey());
           if (before != null) {
             throw new IllegalArgumentException(
-                "%s would be planned for %s and %s: decide both places together"
+                "%s would be planned for %s and %s: decide both pockets together"
                     .formatted(entry.get(TableField.TOOL), before, row.getKey()));
           }
           String number = entry.get(TableField.NUMBER);

@@ -28,14 +28,14 @@ public record MountedView(List<Part> tool, List<List<Point>> work, double axis) 
    * @throws IllegalArgumentException where the mounting cannot be
    */
   public static MountedView of(Mounting mounting, Outline outline, boolean left) {
-    ToolOrientation standing = Orientation.of(mounting);
-    boolean rear = standing.contact().equals("rear");
+    ToolOrientation orientation = Orientation.of(mounting);
+    boolean rear = orientation.contact().equals("rear");
     boolean chuckLeft = !mounting.subSpindle();
-    boolean feedLeft = standing.feed().equals("away_from_chuck") != chuckLeft;
+    boolean feedLeft = orientation.feed().equals("away_from_chuck") != chuckLeft;
     Point nose = nose(outline, mounting.work() == Mounting.Work.CENTER, left);
     double size = Math.max(10, outline.diameter());
     Frame radial = new Frame(feedLeft, !rear);
-    boolean outwards = standing.feed().equals("away_from_axis");
+    boolean outwards = orientation.feed().equals("away_from_axis");
     Frame axial =
         new Frame(chuckLeft, mounting.work() == Mounting.Work.FACE ? rear == outwards : rear);
     boolean crosswise = mounting.work() == Mounting.Work.EXTERNAL;

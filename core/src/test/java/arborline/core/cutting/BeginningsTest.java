@@ -72,9 +72,9 @@ class BeginningsTest {
   void aToolOfHighSpeedSteelBeginsSlower() {
     StartingValues carbide = start("CLASS=end-mill-flat DC=10 NOF=4");
     StartingValues steel = start("CLASS=end-mill-flat DC=10 NOF=4 SUBSTRATE=HSS");
-    assertEquals(150, carbide.wish().speed(), 1e-9);
-    assertEquals(28, steel.wish().speed(), 1e-9);
-    assertEquals(0.055, carbide.wish().feed(), 1e-9);
+    assertEquals(150, carbide.request().speed(), 1e-9);
+    assertEquals(28, steel.request().speed(), 1e-9);
+    assertEquals(0.055, carbide.request().feed(), 1e-9);
   }
 
   private static StartingValues start(String tool) {

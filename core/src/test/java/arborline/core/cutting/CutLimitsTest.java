@@ -21,12 +21,12 @@ class CutLimitsTest {
     return CuttingMethod.of(Sample.tool(tool)).orElseThrow();
   }
 
-  private static String refusal(String tool, CutRequest wish) {
-    return Cut.obstacle(method(tool), wish).map(finding -> finding.message()).orElse("");
+  private static String refusal(String tool, CutRequest request) {
+    return Cut.obstacle(method(tool), request).map(finding -> finding.message()).orElse("");
   }
 
-  private static Cut cut(String tool, CutRequest wish) {
-    return Cut.of(method(tool), STEEL, wish, Limits.NONE);
+  private static Cut cut(String tool, CutRequest request) {
+    return Cut.of(method(tool), STEEL, request, Limits.NONE);
   }
 
   private static Optional<Double> figure(Cut cut, String title) {
@@ -110,8 +110,8 @@ class CutLimitsTest {
   /** Mean force across the tool: 60 000 P / vc; the tip bends in proportion. */
   @Test
   void theMeanForceBendsTheTool() {
-    CutRequest wish = new CutRequest(150, 0.05, 5, 2);
-    Cut cut = Cut.of(method(MILL), STEEL, wish, new Limits(NONE, NONE, NONE, 0.04, NONE));
+    CutRequest request = new CutRequest(150, 0.05, 5, 2);
+    Cut cut = Cut.of(method(MILL), STEEL, request, new Limits(NONE, NONE, NONE, 0.04, NONE));
     assertEquals(60_000 * cut.power() / 150, cut.force(), 1e-9);
     assertEquals(cut.force() * 0.04, cut.bend(), 1e-9);
     Cut turned =
@@ -139,13 +139,13 @@ class CutLimitsTest {
 
   @Test
   void whatIsJustThereIsEnough() {
-    CutRequest wish = new CutRequest(150, 0.05, 5, 2);
-    Cut free = Cut.of(method(MILL), STEEL, wish, Limits.NONE);
+    CutRequest request = new CutRequest(150, 0.05, 5, 2);
+    Cut free = Cut.of(method(MILL), STEEL, request, Limits.NONE);
     Cut just =
         Cut.of(
             method(MILL),
             STEEL,
-            wish,
+            request,
             new Limits(free.rotation(), free.power(), free.torque(), 0, NONE));
     assertEquals(List.of(), just.findings());
     assertEquals(0.05, just.feed(), 1e-12);

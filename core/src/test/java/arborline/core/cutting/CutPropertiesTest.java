@@ -16,14 +16,14 @@ class CutPropertiesTest {
   private static final int CUTS = 40;
 
   private interface Property {
-    void holds(WorkMaterial material, CutRequest wish);
+    void holds(WorkMaterial material, CutRequest request);
   }
 
-  private static void forAll(CuttingMethod way, Property property) {
+  private static void forAll(CuttingMethod method, Property property) {
     Random chance = new Random(7);
     for (WorkMaterial material : WorkMaterials.all()) {
       for (int i = 0; i < CUTS; i++) {
-        CutRequest wish =
+        CutRequest request =
             new CutRequest(
                 5 + chance.nextInt(900),
                 0.01 + chance.nextInt(40) / 100.0,
@@ -31,14 +31,14 @@ class CutPropertiesTest {
                 0.1 + chance.nextInt(90) / 10.0,
                 20 + chance.nextInt(200),
                 chance.nextBoolean());
-        if (Cut.obstacle(way, wish).isEmpty()) {
-          property.holds(material, wish);
+        if (Cut.obstacle(method, request).isEmpty()) {
+          property.holds(material, request);
         }
       }
     }
   }
 
-  private static CuttingMethod way(String tool) {
+  private static CuttingMethod method(String tool) {
     return CuttingMethod.of(Sample.tool(tool)).orElseThrow();
   }
 
@@ -52,15 +52,15 @@ class CutPropertiesTest {
         "CLASS=turning-grooving CW=3 RE=0.2"
       })
   void aCutKeepsEveryLimitAndGivesNoMoreThanIsWished(String tool) {
-    CuttingMethod way = way(tool);
+    CuttingMethod method = method(tool);
     Limits limits = new Limits(8000, 4, 12, 0.1, 60);
     forAll(
-        way,
-        (material, wish) -> {
-          Cut cut = Cut.of(way, material, wish, limits);
+        method,
+        (material, request) -> {
+          Cut cut = Cut.of(method, material, request, limits);
           assertTrue(cut.rotation() <= 8000 + 1e-6);
           assertTrue(cut.power() <= 4 && cut.torque() <= 12 && cut.bend() <= 60, cut.toString());
-          assertTrue(cut.speed() <= wish.speed() + 1e-9 && cut.feed() <= wish.feed() + 1e-12);
+          assertTrue(cut.speed() <= request.speed() + 1e-9 && cut.feed() <= request.feed() + 1e-12);
         });
   }
 
@@ -72,12 +72,17 @@ class CutPropertiesTest {
         "CLASS=turning-external KAPR=95 RE=0.8"
       })
   void moreFeedTakesMorePowerAndAThickerChip(String tool) {
-    CuttingMethod way = way(tool);
+    CuttingMethod method = method(tool);
     forAll(
-        way,
-        (material, wish) -> {
-          Cut less = Cut.of(way, material, wish, Limits.NONE);
-          Cut more = Cut.of(way, material, wish.with(wish.speed(), 1.5 * wish.feed()), Limits.NONE);
+        method,
+        (material, request) -> {
+          Cut less = Cut.of(method, material, request, Limits.NONE);
+          Cut more =
+              Cut.of(
+                  method,
+                  material,
+                  request.with(request.speed(), 1.5 * request.feed()),
+                  Limits.NONE);
           assertTrue(more.power() > less.power() && more.chip() > less.chip());
           assertEquals(1.5 * less.feedRate(), more.feedRate(), 1e-6 * more.feedRate());
         });
@@ -86,11 +91,11 @@ class CutPropertiesTest {
   @Test
   void powerIsTorqueTimesRotation() {
     for (String tool : new String[] {"CLASS=end-mill-flat DC=10 NOF=4", "CLASS=drill-twist DC=8"}) {
-      CuttingMethod way = way(tool);
+      CuttingMethod method = method(tool);
       forAll(
-          way,
-          (material, wish) -> {
-            Cut cut = Cut.of(way, material, wish, Limits.NONE);
+          method,
+          (material, request) -> {
+            Cut cut = Cut.of(method, material, request, Limits.NONE);
             assertEquals(
                 cut.power(), cut.torque() * Math.PI * cut.rotation() / 30_000, 1e-9 * cut.power());
           });
@@ -99,14 +104,14 @@ class CutPropertiesTest {
 
   @Test
   void everyPointOfTheWindowKeepsTheLimits() {
-    CuttingMethod way = way("CLASS=end-mill-flat DC=16 NOF=4");
+    CuttingMethod method = method("CLASS=end-mill-flat DC=16 NOF=4");
     Limits limits = new Limits(NONE, 5, 20, 0, NONE);
     for (WorkMaterial material : WorkMaterials.all()) {
-      CutRequest wish = new CutRequest(100, 0.05, 10, 8);
-      Window window = Window.of(way, material, wish, limits);
+      CutRequest request = new CutRequest(100, 0.05, 10, 8);
+      Window window = Window.of(method, material, request, limits);
       assertTrue(window.feedLow() < window.feedHigh());
       for (Window.WindowPoint point : window.points()) {
-        Cut cut = Cut.of(way, material, wish.with(point.speed(), point.feed()), Limits.NONE);
+        Cut cut = Cut.of(method, material, request.with(point.speed(), point.feed()), Limits.NONE);
         assertTrue(cut.power() <= 5.0001 && cut.torque() <= 20.0001);
         assertTrue(point.feed() <= window.feedHigh() + 1e-12);
       }

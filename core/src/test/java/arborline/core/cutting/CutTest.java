@@ -14,17 +14,17 @@ import org.junit.jupiter.params.provider.CsvSource;
 class CutTest {
 
   private static final double NONE = Double.POSITIVE_INFINITY;
-  private static final CuttingMethod MILL = way("CLASS=end-mill-flat DC=10 DMM=10 OAL=72 NOF=4");
+  private static final CuttingMethod MILL = method("CLASS=end-mill-flat DC=10 DMM=10 OAL=72 NOF=4");
   private static final WorkMaterial STEEL = WorkMaterials.named("p-alloy-annealed").orElseThrow();
   private static final CutRequest SLOT = new CutRequest(150, 0.05, 10, 10);
 
-  private static CuttingMethod way(String tool) {
+  private static CuttingMethod method(String tool) {
     return CuttingMethod.of(Sample.tool(tool)).orElseThrow();
   }
 
   private static double figure(Cut cut, String title) {
     return cut.figures().stream()
-        .filter(each -> each.title().equals(title))
+        .filter(figure -> figure.title().equals(title))
         .findFirst()
         .orElseThrow()
         .value();
@@ -39,7 +39,7 @@ class CutTest {
   void drillingAgreesWithTheWorkedCase() {
     Cut cut =
         Cut.of(
-            way("CLASS=drill-twist DC=10 SIG=140"),
+            method("CLASS=drill-twist DC=10 SIG=140"),
             STEEL,
             new CutRequest(90, 0.2, 0, 0),
             Limits.NONE);
@@ -54,7 +54,7 @@ class CutTest {
   /** The worked turning of the textbook: vc 200, D 60, ap 3, fn 0.3, KAPR 95. */
   @Test
   void turningAgreesWithTheWorkedCase() {
-    CuttingMethod tool = way("CLASS=turning-external KAPR=95 RE=0.8 H=25 B=25 LF=150 HAND=R");
+    CuttingMethod tool = method("CLASS=turning-external KAPR=95 RE=0.8 H=25 B=25 LF=150 HAND=R");
     Cut cut = Cut.of(tool, STEEL, new CutRequest(200, 0.3, 3, 0, 60, false), Limits.NONE);
     assertEquals(1061, cut.rotation(), 0.5);
     assertEquals(0.2989, cut.chip(), 5e-5);
@@ -66,7 +66,7 @@ class CutTest {
   /** The worked face milling of the textbook: D 50, z 4, vc 180, fz 0.15, ap 4, ae 35 centred. */
   @Test
   void millingOverTheMiddleAgreesWithTheWorkedCase() {
-    CuttingMethod tool = way("CLASS=end-mill-flat DC=50 NOF=4");
+    CuttingMethod tool = method("CLASS=end-mill-flat DC=50 NOF=4");
     Cut cut = Cut.of(tool, STEEL, new CutRequest(180, 0.15, 4, 35, 0, true), Limits.NONE);
     assertEquals(1146, cut.rotation(), 0.5);
     assertEquals(687.5, cut.feedRate(), 0.05);
@@ -78,7 +78,7 @@ class CutTest {
   /** A ball of 10 mm at ap 0.5 cuts on 4.359 mm: at vc 150 it turns with 10 950 1/min. */
   @Test
   void aBallTurnsByTheDiameterThatItReaches() {
-    CuttingMethod ball = way("CLASS=end-mill-ball DC=10 RE=5 NOF=2");
+    CuttingMethod ball = method("CLASS=end-mill-ball DC=10 RE=5 NOF=2");
     Cut cut = Cut.of(ball, STEEL, new CutRequest(150, 0.05, 0.5, 0.5), Limits.NONE);
     assertEquals(4.359, figure(cut, "Effective diameter"), 5e-4);
     assertEquals(10950, cut.rotation(), 5);
@@ -93,13 +93,13 @@ class CutTest {
     "CLASS=end-mill-flat DC=10 NOF=4, 1, 10"
   })
   void slantingAndRoundEdgesReachADiameterByDepth(String tool, double depth, double reached) {
-    assertEquals(reached, way(tool).diameter(new CutRequest(100, 0.05, depth, 1)), 5e-4);
+    assertEquals(reached, method(tool).diameter(new CutRequest(100, 0.05, depth, 1)), 5e-4);
   }
 
   /** n 500 with a pitch of 1.25 feeds 625 mm/min, whatever feed is asked for. */
   @Test
   void aTapFeedsItsPitch() {
-    CuttingMethod tap = way("CLASS=tap-cutting TD=8 DC=8 TP=1.25 TDZ=M8");
+    CuttingMethod tap = method("CLASS=tap-cutting TD=8 DC=8 TP=1.25 TDZ=M8");
     Cut cut = Cut.of(tap, STEEL, new CutRequest(Math.PI * 8 * 500 / 1000, 9, 0, 0), Limits.NONE);
     assertEquals(625, cut.feedRate(), 1e-6);
     assertEquals(6.75, figure(cut, "Drill before, D - P"), 1e-9);
@@ -113,10 +113,14 @@ class CutTest {
 
   @Test
   void aReamerTakesOnlyTheRing() {
-    Cut full = Cut.of(way("CLASS=reamer DC=10"), STEEL, new CutRequest(20, 0.3, 0, 0), Limits.NONE);
+    Cut full =
+        Cut.of(method("CLASS=reamer DC=10"), STEEL, new CutRequest(20, 0.3, 0, 0), Limits.NONE);
     Cut ring =
         Cut.of(
-            way("CLASS=reamer DC=10 PHD=9.8"), STEEL, new CutRequest(20, 0.3, 0, 0), Limits.NONE);
+            method("CLASS=reamer DC=10 PHD=9.8"),
+            STEEL,
+            new CutRequest(20, 0.3, 0, 0),
+            Limits.NONE);
     assertEquals(full.power() * (1 - 0.98 * 0.98), ring.power(), 1e-9);
   }
 
@@ -134,14 +138,14 @@ class CutTest {
     "tap-cutting, 1, 0, 0, the tool has no pitch"
   })
   void saysWhatIsMissing(String classId, double feed, double depth, double work, String message) {
-    CuttingMethod way = way("CLASS=" + classId + " TD=8");
-    CutRequest wish = new CutRequest(100, feed, depth, 0, work, false);
-    assertEquals(message, Cut.obstacle(way, wish).orElseThrow().message());
+    CuttingMethod method = method("CLASS=" + classId + " TD=8");
+    CutRequest request = new CutRequest(100, feed, depth, 0, work, false);
+    assertEquals(message, Cut.obstacle(method, request).orElseThrow().message());
   }
 
   @Test
   void depthEndsWithTheEdges() {
-    CuttingMethod mill = way("CLASS=end-mill-flat DC=10 APMX=22 NOF=4");
+    CuttingMethod mill = method("CLASS=end-mill-flat DC=10 APMX=22 NOF=4");
     assertEquals(
         "depth ap 23.00 mm is more than the edges reach, APMX 22.00 mm",
         Cut.obstacle(mill, new CutRequest(100, 0.05, 23, 1)).orElseThrow().message());
@@ -182,9 +186,9 @@ class CutTest {
   @ParameterizedTest
   @CsvSource({"0, 0.1, 1, 1", "100, -1, 1, 1", "100, 0.1, 0, 1", "100, 0.1, 1, 11", "NaN, 1, 1, 1"})
   void whatCannotBeCutIsRefused(double speed, double feed, double depth, double width) {
-    CutRequest wish = new CutRequest(speed, feed, depth, width);
-    assertTrue(Cut.obstacle(MILL, wish).isPresent());
-    assertThrows(IllegalArgumentException.class, () -> Cut.of(MILL, STEEL, wish, Limits.NONE));
+    CutRequest request = new CutRequest(speed, feed, depth, width);
+    assertTrue(Cut.obstacle(MILL, request).isPresent());
+    assertThrows(IllegalArgumentException.class, () -> Cut.of(MILL, STEEL, request, Limits.NONE));
   }
 
   @Test
@@ -201,9 +205,12 @@ class CutTest {
   @Test
   void everyMaterialHasForceAndRanges() {
     assertTrue(WorkMaterials.all().size() > 20);
-    for (WorkMaterial each : WorkMaterials.all()) {
-      assertTrue(each.force() > 0 && each.rise() > 0 && each.speedLow() < each.speedHigh());
-      assertTrue(each.feedLow() < each.feedHigh() && "PMKNSHWO".contains(each.group()));
+    for (WorkMaterial material : WorkMaterials.all()) {
+      assertTrue(
+          material.force() > 0
+              && material.rise() > 0
+              && material.speedLow() < material.speedHigh());
+      assertTrue(material.feedLow() < material.feedHigh() && "PMKNSHWO".contains(material.group()));
     }
   }
 }

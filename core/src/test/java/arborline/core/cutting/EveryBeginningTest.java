@@ -100,7 +100,7 @@ class EveryBeginningTest {
     Columns columns = columns(known);
     CuttingMethod method = method(known, columns, "HC");
     for (WorkMaterial material : WorkMaterials.all()) {
-      CutRequest begun = StartingValues.of(method, material).wish();
+      CutRequest begun = StartingValues.of(method, material).request();
       within(known, material, columns.speed(), begun.speed());
       within(known, material, columns.feed(), begun.feed());
     }
@@ -113,7 +113,7 @@ class EveryBeginningTest {
     for (String steel : List.of("HSS", "HSS-E")) {
       CuttingMethod method = method(known, columns, steel);
       for (WorkMaterial material : WorkMaterials.all()) {
-        CutRequest begun = StartingValues.of(method, material).wish();
+        CutRequest begun = StartingValues.of(method, material).request();
         within(known, material, columns.speed() + "-hss", begun.speed());
       }
     }

@@ -109,10 +109,10 @@ class MaterialsTest {
   @Test
   void beginsInTheMiddleOfTheUsual() {
     StartingValues start = start(MILL, "p-alloy-annealed");
-    assertEquals(150, start.wish().speed());
-    assertEquals(0.055, start.wish().feed());
-    assertEquals(10, start.wish().depth());
-    assertEquals(3, start.wish().width());
+    assertEquals(150, start.request().speed());
+    assertEquals(0.055, start.request().feed());
+    assertEquals(10, start.request().depth());
+    assertEquals(3, start.request().width());
     assertEquals(
         List.of("the sheet does not say what the edges are made of: this is for coated carbide"),
         start.findings().stream().map(Finding::message).toList());
@@ -122,7 +122,8 @@ class MaterialsTest {
   @ParameterizedTest
   @CsvSource({"HSS, 28", "high-speed_steel, 28", "HW, 112", "hc, 150", "something, 150"})
   void edgesOfAnotherMaterialRunAtAnotherSpeed(String substrate, double speed) {
-    assertEquals(speed, start(MILL + " SUBSTRATE=" + substrate, "p-alloy-annealed").wish().speed());
+    assertEquals(
+        speed, start(MILL + " SUBSTRATE=" + substrate, "p-alloy-annealed").request().speed());
   }
 
   @Test
@@ -136,9 +137,9 @@ class MaterialsTest {
   void drillsFeedAlongTheirAxisAndMore() {
     StartingValues drill =
         start("CLASS=drill-twist DC=10 SIG=140 LCF=50 DMM=10 OAL=89 NOF=2", "p-alloy-annealed");
-    assertEquals(List.of(Ask.FEED_PER_REVOLUTION), drill.asks());
-    assertEquals(0.192, drill.wish().feed());
-    assertEquals(0, drill.wish().depth());
+    assertEquals(List.of(CutInput.FEED_PER_REVOLUTION), drill.inputs());
+    assertEquals(0.192, drill.request().feed());
+    assertEquals(0, drill.request().depth());
   }
 
   @ParameterizedTest
@@ -149,10 +150,10 @@ class MaterialsTest {
     "CLASS=tap-cutting TD=8 TP=1.25, 1.25, 0, 0"
   })
   void eachWayOfCuttingBeginsInItsOwnWay(String tool, double feed, double depth, double work) {
-    CutRequest wish = start(tool, "p-alloy-annealed").wish();
-    assertEquals(feed, wish.feed(), 1e-9);
-    assertEquals(depth, wish.depth(), 1e-9);
-    assertEquals(work, wish.work(), 1e-9);
+    CutRequest request = start(tool, "p-alloy-annealed").request();
+    assertEquals(feed, request.feed(), 1e-9);
+    assertEquals(depth, request.depth(), 1e-9);
+    assertEquals(work, request.work(), 1e-9);
   }
 
   @Test
@@ -160,8 +161,8 @@ class MaterialsTest {
     Tool thin = Sample.tool(MILL.replace("DC=10", "DC=0.5"));
     Tool wide = Sample.tool(MILL.replace("DC=10", "DC=100"));
     WorkMaterial steel = WorkMaterials.named("p-low-carbon").orElseThrow();
-    assertEquals(0.006, start(thin, steel).wish().feed(), 1e-9);
-    assertEquals(0.165, start(wide, steel).wish().feed(), 1e-9);
+    assertEquals(0.006, start(thin, steel).request().feed(), 1e-9);
+    assertEquals(0.165, start(wide, steel).request().feed(), 1e-9);
   }
 
   @Test
@@ -169,7 +170,7 @@ class MaterialsTest {
     assertEquals(
         CutterMaterial.all().size(),
         CutterMaterial.all().stream().map(CutterMaterial::id).distinct().count());
-    assertTrue(Coating.all().stream().allMatch(each -> each.sentence().endsWith(".")));
-    assertTrue(Coating.all().stream().anyMatch(each -> each.id().equals("TiAlN")));
+    assertTrue(Coating.all().stream().allMatch(coating -> coating.sentence().endsWith(".")));
+    assertTrue(Coating.all().stream().anyMatch(coating -> coating.id().equals("TiAlN")));
   }
 }

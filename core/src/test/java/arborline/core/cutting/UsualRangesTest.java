@@ -13,11 +13,11 @@ class UsualRangesTest {
 
   private static CutRange begin(String tool, String material) {
     Tool read = Sample.tool(tool);
-    CutRequest wish =
+    CutRequest request =
         StartingValues.of(
                 CuttingMethod.of(read).orElseThrow(), WorkMaterials.named(material).orElseThrow())
-            .wish();
-    return new CutRange(wish.speed(), wish.feed());
+            .request();
+    return new CutRange(request.speed(), request.feed());
   }
 
   private record CutRange(double speed, double feed) {}
@@ -52,9 +52,9 @@ class UsualRangesTest {
   })
   void theEdgesShareTheFeed(String tool, double feed, double chip) {
     WorkMaterial steel = WorkMaterials.named("p-low-carbon").orElseThrow();
-    CuttingMethod way = CuttingMethod.of(Sample.tool(tool)).orElseThrow();
+    CuttingMethod method = CuttingMethod.of(Sample.tool(tool)).orElseThrow();
     assertEquals(
-        chip, way.load(steel, 60, 2000, feed, new CutRequest(60, feed, 0, 0)).chip(), 1e-9);
+        chip, method.load(steel, 60, 2000, feed, new CutRequest(60, feed, 0, 0)).chip(), 1e-9);
   }
 
   /** Between rows that the flat front overlaps, nothing stays: D 10, RE 1 leaves 0 up to 8 mm. */
@@ -62,14 +62,14 @@ class UsualRangesTest {
   @CsvSource({"8, 0", "7, 0", "9, 133.97", "10, 1000"})
   void aFlatFrontLeavesNoRidge(double width, double ridge) {
     WorkMaterial steel = WorkMaterials.named("p-low-carbon").orElseThrow();
-    CuttingMethod way =
+    CuttingMethod method =
         CuttingMethod.of(Sample.tool("CLASS=end-mill-corner-radius DC=10 RE=1 APMX=22 NOF=4"))
             .orElseThrow();
-    Load load = way.load(steel, 150, 4775, 0.05, new CutRequest(150, 0.05, 1, width));
+    Load load = method.load(steel, 150, 4775, 0.05, new CutRequest(150, 0.05, 1, width));
     assertEquals(
         ridge,
         load.figures().stream()
-            .filter(each -> each.title().startsWith("Ridge"))
+            .filter(figure -> figure.title().startsWith("Ridge"))
             .findFirst()
             .orElseThrow()
             .value(),
@@ -83,9 +83,9 @@ class UsualRangesTest {
         CuttingMethod.of(Sample.tool("CLASS=tap-cutting TD=8 TP=1.25")).orElseThrow();
     CuttingMethod forms =
         CuttingMethod.of(Sample.tool("CLASS=tap-forming TD=8 TP=1.25")).orElseThrow();
-    CutRequest wish = new CutRequest(15, 1.25, 0, 0);
-    Load cut = cuts.load(steel, 15, 600, 1.25, wish);
-    Load formed = forms.load(steel, 15, 600, 1.25, wish);
+    CutRequest request = new CutRequest(15, 1.25, 0, 0);
+    Load cut = cuts.load(steel, 15, 600, 1.25, request);
+    Load formed = forms.load(steel, 15, 600, 1.25, request);
     assertEquals(6.75, cut.figures().getFirst().value(), 1e-9);
     assertEquals(7.375, formed.figures().getFirst().value(), 1e-9);
     assertTrue(formed.power() >= 1.5 * cut.power() && formed.power() <= 2 * cut.power());

@@ -15,8 +15,8 @@ class ShankNamerTest {
 
   private static List<String> offered(String sizes) {
     return RuleBook.judge(Sample.tool(sizes)).stream()
-        .filter(each -> each.code().equals("holder-named"))
-        .map(each -> each.repair().orElseThrow().changes().get("SHANK"))
+        .filter(finding -> finding.code().equals("holder-named"))
+        .map(finding -> finding.repair().orElseThrow().changes().get("SHANK"))
         .toList();
   }
 
@@ -78,6 +78,6 @@ class ShankNamerTest {
         ShankProperties.of(ShankReader.read(named.getFirst()).value().orElseThrow());
     assertTrue(
         List.of("KAPR", "AN", "HAND", "H", "B", "LF", "SC").stream()
-            .allMatch(each -> said.get(each).equals(again.get(each))));
+            .allMatch(symbol -> said.get(symbol).equals(again.get(symbol))));
   }
 }

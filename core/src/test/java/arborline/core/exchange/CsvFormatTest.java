@@ -30,8 +30,8 @@ class CsvFormatTest {
     ToolFormat format = ToolFormats.recognise(head);
     try (RawToolSource source =
         format.open(new ByteArrayInputStream(file), head, TableReading.propose(head))) {
-      for (Optional<RawTool> each = source.next(); each.isPresent(); each = source.next()) {
-        lines.add(each.get());
+      for (Optional<RawTool> line = source.next(); line.isPresent(); line = source.next()) {
+        lines.add(line.get());
       }
     }
     return lines;
@@ -40,14 +40,14 @@ class CsvFormatTest {
   static byte[] write(String format, List<LibraryTool> tools, Optional<Unit> unit)
       throws IOException {
     TreeSet<String> symbols = new TreeSet<>();
-    tools.forEach(each -> symbols.addAll(each.tool().values().keySet()));
+    tools.forEach(tool -> symbols.addAll(tool.tool().values().keySet()));
     ByteArrayOutputStream file = new ByteArrayOutputStream();
     try (ToolSink sink =
         ToolFormats.named(format)
             .orElseThrow()
             .create(file, new WriteOptions("Shop", List.copyOf(symbols), unit))) {
-      for (LibraryTool each : tools) {
-        sink.write(each);
+      for (LibraryTool tool : tools) {
+        sink.write(tool);
       }
     }
     return file.toByteArray();
@@ -56,7 +56,7 @@ class CsvFormatTest {
   static List<LibraryTool> starter() throws IOException {
     return read(Files.readAllBytes(Path.of("../demo/incoming/marram-starter.csv"))).stream()
         .map(Interpreter::interpret)
-        .map(each -> new LibraryTool(each.tool(), each.number()))
+        .map(inspected -> new LibraryTool(inspected.tool(), inspected.number()))
         .toList();
   }
 
@@ -122,7 +122,7 @@ class CsvFormatTest {
       List<LibraryTool> back =
           read(write(format, tools, Optional.empty())).stream()
               .map(Interpreter::interpret)
-              .map(each -> new LibraryTool(each.tool(), each.number()))
+              .map(inspected -> new LibraryTool(inspected.tool(), inspected.number()))
               .toList();
       assertEquals(tools, back, format);
     }

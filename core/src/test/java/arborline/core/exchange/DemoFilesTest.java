@@ -49,11 +49,11 @@ class DemoFilesTest {
   @ParameterizedTest
   @MethodSource("files")
   void everyToolIsWithoutComplaint(Path file) throws IOException {
-    for (Inspected each : read(file)) {
+    for (Inspected inspected : read(file)) {
       assertEquals(
           List.of(),
-          each.findings().stream().filter(f -> f.severity() != Severity.NOTE).toList(),
-          each.tool().code());
+          inspected.findings().stream().filter(f -> f.severity() != Severity.NOTE).toList(),
+          inspected.tool().code());
     }
   }
 
@@ -63,9 +63,9 @@ class DemoFilesTest {
     Set<String> codes = new HashSet<>();
     int tools = 0;
     for (Path file : files()) {
-      for (Inspected each : read(file)) {
-        classes.add(each.tool().toolClass());
-        assertTrue(codes.add(each.tool().code()), each.tool().code());
+      for (Inspected inspected : read(file)) {
+        classes.add(inspected.tool().toolClass());
+        assertTrue(codes.add(inspected.tool().code()), inspected.tool().code());
         tools++;
       }
     }
@@ -73,7 +73,7 @@ class DemoFilesTest {
     assertEquals(
         List.of(),
         ToolClasses.all().stream()
-            .map(each -> each.sheet().id())
+            .map(toolClass -> toolClass.sheet().id())
             .filter(id -> !classes.contains(id))
             .toList());
   }

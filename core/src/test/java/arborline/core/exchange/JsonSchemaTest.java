@@ -29,7 +29,7 @@ class JsonSchemaTest {
     Schema schema =
         SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(schemaText);
     List<LibraryTool> sound =
-        CsvFormatTest.starter().stream().filter(each -> !each.tool().code().contains("/")).toList();
+        CsvFormatTest.starter().stream().filter(tool -> !tool.tool().code().contains("/")).toList();
     String file =
         new String(CsvFormatTest.write("json", sound, Optional.empty()), StandardCharsets.UTF_8);
     assertEquals(List.of(), schema.validate(file, InputFormat.JSON));

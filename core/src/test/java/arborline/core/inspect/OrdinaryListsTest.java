@@ -41,11 +41,11 @@ class OrdinaryListsTest {
   @TestFactory
   Stream<DynamicTest> soundToolIsNotHeld() throws IOException {
     return tools().stream()
-        .filter(each -> each.get("sound").asBoolean())
-        .map(each ->
+        .filter(line -> line.get("sound").asBoolean())
+        .map(line ->
             DynamicTest.dynamicTest(
-                "%s line %s".formatted(each.get("list").asString(), each.get("line")),
-                () -> assertEquals(List.of(), holds(inspected(each)))));
+                "%s line %s".formatted(line.get("list").asString(), line.get("line")),
+                () -> assertEquals(List.of(), holds(inspected(line)))));
   }
 
   /** Lists of our own: tools of every class, with as little as people write of them. */
@@ -80,7 +80,7 @@ class OrdinaryListsTest {
 
   private static List<String> holds(Inspected inspected) {
     return inspected.findings().stream()
-        .filter(each -> each.severity() == Severity.HOLD)
+        .filter(finding -> finding.severity() == Severity.HOLD)
         .map(Finding::message)
         .toList();
   }
@@ -116,13 +116,13 @@ class OrdinaryListsTest {
   private static String head(String symbol) {
     return Dictionary.standard()
         .find(symbol)
-        .flatMap(each -> each.unit())
+        .flatMap(property -> property.unit())
         .filter(unit -> unit != Unit.ONE)
         .map(unit -> "%s [%s]".formatted(symbol, unit.code()))
         .orElse(symbol);
   }
 
   private static String quoted(List<String> cells) {
-    return String.join(",", cells.stream().map(each -> '"' + each + '"').toList());
+    return String.join(",", cells.stream().map(cell -> '"' + cell + '"').toList());
   }
 }

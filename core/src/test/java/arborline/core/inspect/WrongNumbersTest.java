@@ -26,38 +26,38 @@ class WrongNumbersTest {
     return ToolClasses.all().stream();
   }
 
-  private static List<Property> numbers(ToolClass each) {
-    return each.sheet().symbols().stream()
+  private static List<Property> numbers(ToolClass toolClass) {
+    return toolClass.sheet().symbols().stream()
         .map(Dictionary.standard()::get)
         .filter(Property::numeric)
         .toList();
   }
 
-  private static List<Finding> inspected(ToolClass each, String symbol, String text) {
+  private static List<Finding> inspected(ToolClass toolClass, String symbol, String text) {
     TreeMap<String, Cell> cells = new TreeMap<>();
     cells.put(RawTool.CODE, Cell.of("T-1"));
-    cells.put(RawTool.CLASS, Cell.of(each.sheet().id()));
+    cells.put(RawTool.CLASS, Cell.of(toolClass.sheet().id()));
     cells.put(symbol, Cell.of(text));
     return Inspector.inspect(new RawTool(1, cells, List.of())).findings();
   }
 
   /** The one complaint that keeps the line out and is about this field. */
-  private static Finding held(ToolClass each, String symbol, String text) {
+  private static Finding held(ToolClass toolClass, String symbol, String text) {
     List<Finding> holds =
-        inspected(each, symbol, text).stream()
+        inspected(toolClass, symbol, text).stream()
             .filter(finding -> finding.severity() == Severity.HOLD)
             .filter(finding -> finding.properties().contains(symbol))
             .toList();
-    assertFalse(holds.isEmpty(), "%s %s=%s".formatted(each.sheet().id(), symbol, text));
+    assertFalse(holds.isEmpty(), "%s %s=%s".formatted(toolClass.sheet().id(), symbol, text));
     return holds.getFirst();
   }
 
   @ParameterizedTest
   @MethodSource("classes")
-  void aWordIsNotANumber(ToolClass each) {
-    for (Property property : numbers(each)) {
+  void aWordIsNotANumber(ToolClass toolClass) {
+    for (Property property : numbers(toolClass)) {
       for (String text : List.of("ten", "10 mm 1/2 in", "1/0", "--5", "1e", "NaN", "10 parsecs")) {
-        Finding finding = held(each, property.symbol(), text);
+        Finding finding = held(toolClass, property.symbol(), text);
         assertEquals("not-a-number", finding.code(), property.symbol() + "=" + text);
         assertTrue(finding.message().contains("'" + text + "'"), finding.message());
       }
@@ -66,10 +66,10 @@ class WrongNumbersTest {
 
   @ParameterizedTest
   @MethodSource("classes")
-  void aBillionIsBeyondReason(ToolClass each) {
-    for (Property property : numbers(each)) {
+  void aBillionIsBeyondReason(ToolClass toolClass) {
+    for (Property property : numbers(toolClass)) {
       for (String text : List.of("1000000000", "1e9")) {
-        Finding finding = held(each, property.symbol(), text);
+        Finding finding = held(toolClass, property.symbol(), text);
         assertTrue(
             List.of("size-absurd", "not-a-number").contains(finding.code()), finding.toString());
       }
@@ -78,44 +78,44 @@ class WrongNumbersTest {
 
   @ParameterizedTest
   @MethodSource("classes")
-  void aLengthNeedsToBeSomething(ToolClass each) {
+  void aLengthNeedsToBeSomething(ToolClass toolClass) {
     List<String> mayBeNothing =
         List.of("RE", "REL", "RER", "CHW", "DCN", "PL", "BCH", "BS", "FOCUS", "WF");
-    for (Property property : numbers(each)) {
+    for (Property property : numbers(toolClass)) {
       if (property.length() && !mayBeNothing.contains(property.symbol())) {
-        assertEquals("size-not-positive", held(each, property.symbol(), "0").code());
-        assertEquals("size-not-positive", held(each, property.symbol(), "-12.5").code());
+        assertEquals("size-not-positive", held(toolClass, property.symbol(), "0").code());
+        assertEquals("size-not-positive", held(toolClass, property.symbol(), "-12.5").code());
       }
     }
   }
 
   @ParameterizedTest
   @MethodSource("classes")
-  void aCountIsWhole(ToolClass each) {
-    for (Property property : numbers(each)) {
+  void aCountIsWhole(ToolClass toolClass) {
+    for (Property property : numbers(toolClass)) {
       if (property.unit().orElseThrow().kind() == UnitKind.COUNT) {
-        assertEquals("count-not-whole", held(each, property.symbol(), "2.5").code());
+        assertEquals("count-not-whole", held(toolClass, property.symbol(), "2.5").code());
       }
     }
   }
 
   @ParameterizedTest
   @MethodSource("classes")
-  void aMeasureOfAnotherKindIsRefused(ToolClass each) {
-    for (Property property : numbers(each)) {
+  void aMeasureOfAnotherKindIsRefused(ToolClass toolClass) {
+    for (Property property : numbers(toolClass)) {
       boolean length = property.unit().orElseThrow().kind() == UnitKind.LENGTH;
       String text = length ? "30 deg" : "30 mm";
-      held(each, property.symbol(), text);
+      held(toolClass, property.symbol(), text);
     }
   }
 
   @ParameterizedTest
   @MethodSource("classes")
-  void whatIsRequiredIsMissedAndSaidAtItsField(ToolClass each) {
+  void whatIsRequiredIsMissedAndSaidAtItsField(ToolClass toolClass) {
     TreeMap<String, Cell> cells = new TreeMap<>();
     cells.put(RawTool.CODE, Cell.of("T-1"));
-    cells.put(RawTool.CLASS, Cell.of(each.sheet().id()));
-    for (String symbol : each.sheet().required()) {
+    cells.put(RawTool.CLASS, Cell.of(toolClass.sheet().id()));
+    for (String symbol : toolClass.sheet().required()) {
       cells.put(symbol, Cell.of(" "));
     }
     List<String> missed =
@@ -129,6 +129,6 @@ class WrongNumbersTest {
             .map(finding -> finding.properties().getFirst())
             .sorted()
             .toList();
-    assertEquals(each.sheet().required().stream().sorted().toList(), missed);
+    assertEquals(toolClass.sheet().required().stream().sorted().toList(), missed);
   }
 }

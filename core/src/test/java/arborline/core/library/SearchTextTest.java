@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class SearchTextTest {
 
   private static String shown(Optional<BigDecimal> bound) {
-    return bound.map(each -> each.stripTrailingZeros().toPlainString()).orElse("");
+    return bound.map(limit -> limit.stripTrailingZeros().toPlainString()).orElse("");
   }
 
   @ParameterizedTest

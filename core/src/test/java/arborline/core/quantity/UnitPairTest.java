@@ -12,7 +12,7 @@ class UnitPairTest {
 
   private static UnitPair of(String metric) {
     Unit unit = Unit.named(metric).orElseThrow();
-    return UnitPair.all().stream().filter(each -> each.metric() == unit).findFirst().orElseThrow();
+    return UnitPair.all().stream().filter(pair -> pair.metric() == unit).findFirst().orElseThrow();
   }
 
   @ParameterizedTest
@@ -32,7 +32,7 @@ class UnitPairTest {
   @Test
   void aPairMeasuresOneKindAndNoUnitIsPairedTwice() {
     assertTrue(
-        UnitPair.all().stream().allMatch(each -> each.metric().kind() == each.inch().kind()));
+        UnitPair.all().stream().allMatch(pair -> pair.metric().kind() == pair.inch().kind()));
     assertEquals(
         UnitPair.all().size(), UnitPair.all().stream().map(UnitPair::metric).distinct().count());
   }

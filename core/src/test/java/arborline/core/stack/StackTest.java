@@ -199,7 +199,7 @@ class StackTest {
     Wall wall = new Wall(height, distance);
     Clearance clearance = Clearance.of(stack(40), wall);
     assertEquals(clear, clearance.clear());
-    assertEquals(said, clearance.said());
+    assertEquals(said, clearance.sentence());
     assertEquals(clear ? Optional.empty() : Optional.of("H-1"), clearance.touching());
     assertEquals(Optional.ofNullable(shortest), clearance.shortest().map(StackTest::rounded));
     if (shortest != null && shortest > 0) {

@@ -48,11 +48,11 @@ class TableCasesTest {
     try (InputStream file = getClass().getResourceAsStream("/vectors/tables.json")) {
       JsonNode cases = JsonMapper.builder().build().readTree(file).get("cases");
       List<DynamicTest> tests = new ArrayList<>();
-      for (JsonNode each : cases) {
+      for (JsonNode worked : cases) {
         tests.add(
             DynamicTest.dynamicTest(
-                each.get("id").asString() + " " + each.get("title").asString(),
-                () -> check(each.get("input"), each.get("truth"))));
+                worked.get("id").asString() + " " + worked.get("title").asString(),
+                () -> check(worked.get("input"), worked.get("truth"))));
       }
       return tests.stream();
     }
@@ -86,11 +86,11 @@ class TableCasesTest {
           report.why().proposed().name().toLowerCase(Locale.ROOT) + " " + code(report.why()));
       if (wanted.has("writes")) {
         RowWrite row = writes.of(report, Decision.SEND).write().orElseThrow();
-        for (Map.Entry<String, JsonNode> each : wanted.get("writes").properties()) {
-          TableField field = NAMES.get(each.getKey());
+        for (Map.Entry<String, JsonNode> write : wanted.get("writes").properties()) {
+          TableField field = NAMES.get(write.getKey());
           assertEquals(
               0,
-              compare(field, each.getValue().asString(), row.target().get(field)),
+              compare(field, write.getValue().asString(), row.target().get(field)),
               report.place() + " " + field);
           assertEquals(true, row.fields().contains(field), report.place() + " " + field);
         }
@@ -119,13 +119,13 @@ class TableCasesTest {
     machine
         .get("decimals")
         .properties()
-        .forEach(each -> decimals.put(NAMES.get(each.getKey()), each.getValue().asInt()));
+        .forEach(field -> decimals.put(NAMES.get(field.getKey()), field.getValue().asInt()));
     Map<TableField, BigDecimal> most = new EnumMap<>(TableField.class);
     machine
         .get("limits")
         .properties()
-        .forEach(
-            each -> most.put(NAMES.get(each.getKey()), new BigDecimal(each.getValue().asString())));
+        .forEach(field ->
+            most.put(NAMES.get(field.getKey()), new BigDecimal(field.getValue().asString())));
     return new ControlTerms(
         Unit.named(machine.get("unit").asString()).orElseThrow(),
         ControlTerms.Register.valueOf(
@@ -142,8 +142,8 @@ class TableCasesTest {
     for (Map.Entry<String, JsonNode> tool : tools.properties()) {
       Map<TableField, BigDecimal> sizes = new EnumMap<>(TableField.class);
       for (TableField field : TableField.SIZES) {
-        NAMES.forEach((name, each) -> {
-          if (each == field && tool.getValue().hasNonNull(name)) {
+        NAMES.forEach((name, candidate) -> {
+          if (candidate == field && tool.getValue().hasNonNull(name)) {
             sizes.put(field, new BigDecimal(tool.getValue().get(name).asString()));
           }
         });
@@ -164,15 +164,15 @@ class TableCasesTest {
 
   private static Map<String, TableEntry> entries(JsonNode rows) {
     Map<String, TableEntry> entries = new HashMap<>();
-    rows.properties().forEach(each -> entries.put(each.getKey(), entry(each.getValue())));
+    rows.properties().forEach(cell -> entries.put(cell.getKey(), entry(cell.getValue())));
     return entries;
   }
 
   private static TableEntry entry(JsonNode row) {
     TableEntry entry = TableEntry.EMPTY;
-    for (Map.Entry<String, JsonNode> each : row.properties()) {
-      if (!each.getValue().isNull()) {
-        entry = entry.with(NAMES.get(each.getKey()), each.getValue().asString());
+    for (Map.Entry<String, JsonNode> cell : row.properties()) {
+      if (!cell.getValue().isNull()) {
+        entry = entry.with(NAMES.get(cell.getKey()), cell.getValue().asString());
       }
     }
     return entry;

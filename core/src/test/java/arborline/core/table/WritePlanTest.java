@@ -21,7 +21,7 @@ class WritePlanTest {
   private static PlaceOutcome decide(ToolTables tables, String place, Decision decision) {
     PlaceReport report =
         Reconciler.reconcile(tables, RANDOM).stream()
-            .filter(each -> each.place().equals(place))
+            .filter(candidate -> candidate.place().equals(place))
             .findFirst()
             .orElseThrow();
     return new WritePlan(tables, RANDOM).of(report, decision);
@@ -172,7 +172,7 @@ class WritePlanTest {
     WritePlan writes = new WritePlan(moved, RANDOM);
     PlaceOutcome there = decide(moved, "9", Decision.TAKE);
     assertEquals(
-        "A would be planned for 5 and 9: decide both places together",
+        "A would be planned for 5 and 9: decide both pockets together",
         assertThrows(IllegalArgumentException.class, () -> writes.check(List.of(there)))
             .getMessage());
     writes.check(List.of(there, decide(moved, "5", Decision.TAKE)));

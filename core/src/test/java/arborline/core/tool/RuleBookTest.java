@@ -177,7 +177,8 @@ class RuleBookTest {
             .with("SHANK", new Value.Word(holder, false));
     assertTrue(
         RuleBook.judge(tool).stream()
-            .anyMatch(each -> each.code().equals("insert-seat") && each.message().contains(why)));
+            .anyMatch(finding ->
+                finding.code().equals("insert-seat") && finding.message().contains(why)));
   }
 
   @Test
@@ -187,7 +188,7 @@ class RuleBookTest {
     assertTrue(insert.message().contains("CNMG 120408 has IC 12.7, but 9.525"));
     assertTrue(
         RuleBook.judge(turning("").with("HAND", new Value.Word("L", false))).stream()
-            .anyMatch(each -> each.code().equals("holder-contradicts")));
+            .anyMatch(finding -> finding.code().equals("holder-contradicts")));
   }
 
   @Test
@@ -222,7 +223,7 @@ class RuleBookTest {
   void aRuleThatFailsIsSaidOnTheToolAndHoldsNothingBack() {
     Finding finding =
         RuleBook.ask(
-                each -> {
+                tool -> {
                   throw new IllegalStateException("broken");
                 },
                 tool(FLAT))

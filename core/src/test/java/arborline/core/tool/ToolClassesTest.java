@@ -27,7 +27,8 @@ class ToolClassesTest {
   @Test
   void everyKindOfWorkHasItsClasses() {
     for (Process process : Process.values()) {
-      assertTrue(classes().anyMatch(each -> each.sheet().process() == process), process.name());
+      assertTrue(
+          classes().anyMatch(toolClass -> toolClass.sheet().process() == process), process.name());
     }
     assertEquals(54, ToolClasses.all().size());
   }
@@ -36,10 +37,10 @@ class ToolClassesTest {
   void noNameStandsForTwoClasses() {
     List<String> names =
         classes()
-            .flatMap(each ->
+            .flatMap(toolClass ->
                 Stream.concat(
-                        Stream.of(each.sheet().id(), each.sheet().title()),
-                        each.sheet().aliases().stream())
+                        Stream.of(toolClass.sheet().id(), toolClass.sheet().title()),
+                        toolClass.sheet().aliases().stream())
                     .distinct())
             .toList();
     assertEquals(names.stream().distinct().count(), names.size());
@@ -47,34 +48,34 @@ class ToolClassesTest {
 
   @ParameterizedTest
   @MethodSource("classes")
-  void symbolsAreInTheDictionaryAndDefaultsBelongToTheClass(ToolClass each) {
-    ClassSheet sheet = each.sheet();
+  void symbolsAreInTheDictionaryAndDefaultsBelongToTheClass(ToolClass toolClass) {
+    ClassSheet sheet = toolClass.sheet();
     assertTrue(sheet.symbols().stream().allMatch(s -> Dictionary.standard().find(s).isPresent()));
     assertTrue(sheet.symbols().containsAll(sheet.defaults().keySet()));
   }
 
   @ParameterizedTest
   @MethodSource("classes")
-  void findsClassByIdTitleAndAlias(ToolClass each) {
-    ClassSheet sheet = each.sheet();
+  void findsClassByIdTitleAndAlias(ToolClass toolClass) {
+    ClassSheet sheet = toolClass.sheet();
     Stream.concat(Stream.of(sheet.id(), sheet.title().toUpperCase()), sheet.aliases().stream())
-        .forEach(name -> assertEquals(each, ToolClasses.named(name).orElseThrow()));
+        .forEach(name -> assertEquals(toolClass, ToolClasses.named(name).orElseThrow()));
   }
 
   @ParameterizedTest
   @MethodSource("classes")
-  void outlineStaysFiniteAndOrderedForAnyDimensions(ToolClass each) {
+  void outlineStaysFiniteAndOrderedForAnyDimensions(ToolClass toolClass) {
     Random random = new Random(11);
     for (int round = 0; round < 200; round++) {
       TreeMap<String, Cell> cells = new TreeMap<>();
-      for (String symbol : each.sheet().symbols()) {
+      for (String symbol : toolClass.sheet().symbols()) {
         boolean numeric = Dictionary.standard().get(symbol).numeric();
         if (numeric && random.nextInt(4) > 0) {
           cells.put(symbol, Cell.of(Integer.toString(random.nextInt(1, 200))));
         }
       }
       Tool tool = Interpreter.interpret(new RawTool(1, cells, List.of())).tool();
-      Outline outline = each.outline(tool);
+      Outline outline = toolClass.outline(tool);
       for (Part part : outline.parts()) {
         for (Point point : part.profile()) {
           assertTrue(Double.isFinite(point.z()) && Double.isFinite(point.r()));

@@ -29,13 +29,13 @@ class MountedViewTest {
     return new Mounting(side, false, sub, false, work != Work.EXTERNAL, work, hand, true);
   }
 
-  private static MountedView seat(Side side, Work work, Hand hand, boolean sub) {
+  private static MountedView mounted(Side side, Work work, Hand hand, boolean sub) {
     Outline outline = Sample.outline((work == Work.INTERNAL ? BAR : EXTERNAL) + hand);
     return MountedView.of(mounting(side, work, hand, sub), outline, hand == Hand.L);
   }
 
-  private static double mean(MountedView seat, Part.Kind kind, ToDoubleFunction<Point> of) {
-    return seat.tool().stream()
+  private static double mean(MountedView mounted, Part.Kind kind, ToDoubleFunction<Point> of) {
+    return mounted.tool().stream()
         .filter(part -> part.kind() == kind)
         .flatMap(part -> part.profile().stream())
         .mapToDouble(of)
@@ -46,17 +46,20 @@ class MountedViewTest {
   @ParameterizedTest
   @CsvSource({"FRONT, 1", "REAR, -1"})
   void theShankOfAnExternalToolPointsToItsTurret(Side side, int sign) {
-    MountedView seat = seat(side, Work.EXTERNAL, Hand.R, false);
-    assertTrue(sign * mean(seat, Part.Kind.SHANK, Point::r) > 50);
-    assertTrue(sign * seat.axis() < 0, "the axis lies beyond the nose");
+    MountedView mounted = mounted(side, Work.EXTERNAL, Hand.R, false);
+    assertTrue(sign * mean(mounted, Part.Kind.SHANK, Point::r) > 50);
+    assertTrue(sign * mounted.axis() < 0, "the axis lies beyond the nose");
   }
 
   @ParameterizedTest
   @CsvSource({"R, false", "L, false", "R, true", "L, true"})
   void theNoseLiesAtTheOrigin(Hand hand, boolean sub) {
-    MountedView seat = seat(Side.REAR, Work.EXTERNAL, hand, sub);
+    MountedView mounted = mounted(Side.REAR, Work.EXTERNAL, hand, sub);
     Part insert =
-        seat.tool().stream().filter(p -> p.kind() == Part.Kind.CUTTING).findFirst().orElseThrow();
+        mounted.tool().stream()
+            .filter(p -> p.kind() == Part.Kind.CUTTING)
+            .findFirst()
+            .orElseThrow();
     assertEquals(0, insert.profile().getFirst().z(), 1e-9);
     assertEquals(0, insert.profile().getFirst().r(), 1e-9);
   }
@@ -64,34 +67,34 @@ class MountedViewTest {
   /** Fed towards the chuck, the shank trails on the other side of the nose. */
   @Test
   void whatIsNotCutYetLiesInTheWayOfTheFeed() {
-    MountedView seat = seat(Side.REAR, Work.EXTERNAL, Hand.R, false);
+    MountedView mounted = mounted(Side.REAR, Work.EXTERNAL, Hand.R, false);
     String feed = Orientation.of(mounting(Side.REAR, Work.EXTERNAL, Hand.R, false)).feed();
     int ahead = feed.equals("toward_chuck") ? -1 : 1;
-    List<Point> uncut = seat.work().getLast();
+    List<Point> uncut = mounted.work().getLast();
     assertEquals(ahead, Math.signum(uncut.get(1).z()));
-    assertTrue(ahead * mean(seat, Part.Kind.SHANK, Point::z) < 0);
+    assertTrue(ahead * mean(mounted, Part.Kind.SHANK, Point::z) < 0);
   }
 
   @ParameterizedTest
   @CsvSource({"false, 1", "true, -1"})
   void aBarReachesIntoTheBoreTowardsItsChuck(boolean sub, int away) {
-    MountedView seat = seat(Side.REAR, Work.INTERNAL, Hand.R, sub);
-    assertTrue(away * mean(seat, Part.Kind.SHANK, Point::z) > 50);
+    MountedView mounted = mounted(Side.REAR, Work.INTERNAL, Hand.R, sub);
+    assertTrue(away * mean(mounted, Part.Kind.SHANK, Point::z) > 50);
   }
 
   @Test
   void aToolOnTheAxisIsCentred() {
     Outline drill = Sample.outline("CLASS=drill-twist DC=10 SIG=140 LCF=50 DMM=10 OAL=89 NOF=2");
-    MountedView seat =
+    MountedView mounted =
         MountedView.of(mounting(Side.FRONT, Work.CENTER, Hand.R, false), drill, false);
-    assertEquals(0, seat.axis());
-    assertEquals(0, mean(seat, Part.Kind.CUTTING, Point::r), 1e-9);
+    assertEquals(0, mounted.axis());
+    assertEquals(0, mean(mounted, Part.Kind.CUTTING, Point::r), 1e-9);
   }
 
   @Test
   void whatCannotBeMountedHasNoSeat() {
     assertThrows(
-        IllegalArgumentException.class, () -> seat(Side.REAR, Work.INTERNAL, Hand.N, false));
+        IllegalArgumentException.class, () -> mounted(Side.REAR, Work.INTERNAL, Hand.N, false));
   }
 
   /** A plain rectangle of 30 x 20 with its nose at the far corner. */
@@ -131,48 +134,48 @@ class MountedViewTest {
   /** Rear turret, rake down, right hand: fed to the chuck on the left, the shank to the rear. */
   @Test
   void anExternalToolIsDrawnToScaleWithItsWork() {
-    MountedView seat = plain(Side.REAR, Work.EXTERNAL, Hand.R, false, false);
-    assertSame(points(0, 0, 0, -30, 20, -30), seat.tool().getFirst().profile());
-    assertEquals(20, seat.axis(), 1e-9);
-    assertSame(points(0, 0, 44, 0, 44, 40, 0, 40), seat.work().getFirst());
-    assertSame(points(0, -1.6, -44, -1.6, -44, 41.6, 0, 41.6), seat.work().getLast());
+    MountedView mounted = plain(Side.REAR, Work.EXTERNAL, Hand.R, false, false);
+    assertSame(points(0, 0, 0, -30, 20, -30), mounted.tool().getFirst().profile());
+    assertEquals(20, mounted.axis(), 1e-9);
+    assertSame(points(0, 0, 44, 0, 44, 40, 0, 40), mounted.work().getFirst());
+    assertSame(points(0, -1.6, -44, -1.6, -44, 41.6, 0, 41.6), mounted.work().getLast());
   }
 
   /** Turned over it feeds the other way; on a front turret everything lies the other way round. */
   @Test
   void anExternalToolOfAFrontTurretIsDrawnTheOtherWayRound() {
-    MountedView seat = plain(Side.FRONT, Work.EXTERNAL, Hand.R, false, false);
-    assertSame(points(0, 0, 0, 30, -20, 30), seat.tool().getFirst().profile());
-    assertEquals(-20, seat.axis(), 1e-9);
-    assertSame(points(0, 0, -44, 0, -44, -40, 0, -40), seat.work().getFirst());
-    assertSame(points(0, 1.6, 44, 1.6, 44, -41.6, 0, -41.6), seat.work().getLast());
+    MountedView mounted = plain(Side.FRONT, Work.EXTERNAL, Hand.R, false, false);
+    assertSame(points(0, 0, 0, 30, -20, 30), mounted.tool().getFirst().profile());
+    assertEquals(-20, mounted.axis(), 1e-9);
+    assertSame(points(0, 0, -44, 0, -44, -40, 0, -40), mounted.work().getFirst());
+    assertSame(points(0, 1.6, 44, 1.6, 44, -41.6, 0, -41.6), mounted.work().getLast());
   }
 
   @Test
   void aBarIsDrawnInACutRing() {
-    MountedView seat = plain(Side.REAR, Work.INTERNAL, Hand.R, true, false);
-    assertSame(points(0, 0, 30, 0, 30, -20), seat.tool().getFirst().profile());
-    assertEquals(-18, seat.axis(), 1e-9);
-    assertSame(points(44, 0, 0, 0, 0, 12, 44, 12), seat.work().get(0));
-    assertSame(points(0, -1.6, -44, -1.6, -44, 12, 0, 12), seat.work().get(1));
-    assertSame(points(44, -36, 0, -36, 0, -48, 44, -48), seat.work().get(2));
-    assertSame(points(0, -34.4, -44, -34.4, -44, -48, 0, -48), seat.work().get(3));
+    MountedView mounted = plain(Side.REAR, Work.INTERNAL, Hand.R, true, false);
+    assertSame(points(0, 0, 30, 0, 30, -20), mounted.tool().getFirst().profile());
+    assertEquals(-18, mounted.axis(), 1e-9);
+    assertSame(points(44, 0, 0, 0, 0, 12, 44, 12), mounted.work().get(0));
+    assertSame(points(0, -1.6, -44, -1.6, -44, 12, 0, 12), mounted.work().get(1));
+    assertSame(points(44, -36, 0, -36, 0, -48, 44, -48), mounted.work().get(2));
+    assertSame(points(0, -34.4, -44, -34.4, -44, -48, 0, -48), mounted.work().get(3));
   }
 
   @ParameterizedTest
   @CsvSource({"false, -20", "true, 20"})
   void aFaceToolIsDrawnBeforeAFace(boolean rakeUp, double corner) {
-    MountedView seat = plain(Side.REAR, Work.FACE, Hand.R, rakeUp, true);
-    assertSame(points(0, 0, -30, 0, -30, corner), seat.tool().getFirst().profile());
-    assertEquals(20, seat.axis(), 1e-9);
-    assertSame(points(0, -10, 44, -10, 44, 50, 0, 50), seat.work().getFirst());
+    MountedView mounted = plain(Side.REAR, Work.FACE, Hand.R, rakeUp, true);
+    assertSame(points(0, 0, -30, 0, -30, corner), mounted.tool().getFirst().profile());
+    assertEquals(20, mounted.axis(), 1e-9);
+    assertSame(points(0, -10, 44, -10, 44, 50, 0, 50), mounted.work().getFirst());
   }
 
   @Test
   void aToolOnTheAxisIsDrawnBeforeItsBlank() {
-    MountedView seat = plain(Side.REAR, Work.CENTER, Hand.R, false, false);
-    assertSame(points(0, -24, -44, -24, -44, 24, 0, 24), seat.work().getFirst());
-    assertSame(points(0, 8, 30, 8, 30, -12), seat.tool().getFirst().profile());
+    MountedView mounted = plain(Side.REAR, Work.CENTER, Hand.R, false, false);
+    assertSame(points(0, -24, -44, -24, -44, 24, 0, 24), mounted.work().getFirst());
+    assertSame(points(0, 8, 30, 8, 30, -12), mounted.tool().getFirst().profile());
   }
 
   @Test
@@ -195,8 +198,8 @@ class MountedViewTest {
             List.of());
     Mounting mounting =
         new Mounting(Side.FRONT, false, true, false, true, Work.CENTER, Hand.R, true);
-    MountedView seat = MountedView.of(mounting, pin, false);
-    assertSame(points(-6, 2, 0, 2, 0, -2, -6, -2), seat.tool().getFirst().profile());
-    assertSame(points(0, -12, 22, -12, 22, 12, 0, 12), seat.work().getFirst());
+    MountedView mounted = MountedView.of(mounting, pin, false);
+    assertSame(points(-6, 2, 0, 2, 0, -2, -6, -2), mounted.tool().getFirst().profile());
+    assertSame(points(0, -12, 22, -12, 22, 12, 0, 12), mounted.work().getFirst());
   }
 }

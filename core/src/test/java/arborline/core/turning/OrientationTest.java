@@ -35,13 +35,13 @@ class OrientationTest {
       assertThrows(IllegalArgumentException.class, () -> Orientation.of(mounting));
       return;
     }
-    ToolOrientation standing = Orientation.of(mounting);
-    assertEquals(row.getString(9), standing.contact());
-    assertEquals(row.getString(10), standing.feed());
-    assertEquals(row.getString(11), standing.spindle());
-    assertEquals(row.getInteger(12), standing.tipX());
-    assertEquals(row.getInteger(13), standing.tipZ());
-    assertEquals(row.getInteger(14), standing.orientation());
+    ToolOrientation orientation = Orientation.of(mounting);
+    assertEquals(row.getString(9), orientation.contact());
+    assertEquals(row.getString(10), orientation.feed());
+    assertEquals(row.getString(11), orientation.spindle());
+    assertEquals(row.getInteger(12), orientation.tipX());
+    assertEquals(row.getInteger(13), orientation.tipZ());
+    assertEquals(row.getInteger(14), orientation.orientation());
   }
 
   private static String upper(ArgumentsAccessor row, int column) {
@@ -66,38 +66,38 @@ class OrientationTest {
         }
       }
     }
-    return all.stream().filter(each -> Orientation.obstacle(each).isEmpty()).toList();
+    return all.stream().filter(candidate -> Orientation.obstacle(candidate).isEmpty()).toList();
   }
 
   @Test
   void feedingTowardsItsOwnChuckGivesM3ForRightAndM4ForLeft() {
-    for (Mounting each : all()) {
-      ToolOrientation standing = Orientation.of(each);
-      boolean right = each.hand() == Hand.R;
-      if (standing.feed().equals("toward_chuck")) {
-        assertEquals(right ? "M3" : "M4", standing.spindle(), each.toString());
-      } else if (standing.feed().equals("away_from_chuck")) {
-        assertEquals(right ? "M4" : "M3", standing.spindle(), each.toString());
+    for (Mounting candidate : all()) {
+      ToolOrientation orientation = Orientation.of(candidate);
+      boolean right = candidate.hand() == Hand.R;
+      if (orientation.feed().equals("toward_chuck")) {
+        assertEquals(right ? "M3" : "M4", orientation.spindle(), candidate.toString());
+      } else if (orientation.feed().equals("away_from_chuck")) {
+        assertEquals(right ? "M4" : "M3", orientation.spindle(), candidate.toString());
       }
     }
   }
 
   @Test
   void turningTheRakeOverTurnsTheSpindleOrTheSide() {
-    for (Mounting each : all()) {
-      if (each.work() == Work.EXTERNAL) {
+    for (Mounting candidate : all()) {
+      if (candidate.work() == Work.EXTERNAL) {
         Mounting over =
             new Mounting(
-                each.turret(),
-                each.commonX(),
-                each.subSpindle(),
-                each.mirroredZ(),
-                each.axial(),
-                each.work(),
-                each.hand(),
-                !each.rakeUp());
+                candidate.turret(),
+                candidate.commonX(),
+                candidate.subSpindle(),
+                candidate.mirroredZ(),
+                candidate.axial(),
+                candidate.work(),
+                candidate.hand(),
+                !candidate.rakeUp());
         assertEquals(
-            Orientation.of(each).spindle().equals("M3") ? "M4" : "M3",
+            Orientation.of(candidate).spindle().equals("M3") ? "M4" : "M3",
             Orientation.of(over).spindle());
       }
     }

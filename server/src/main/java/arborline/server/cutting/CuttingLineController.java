@@ -1,6 +1,6 @@
 package arborline.server.cutting;
 
-import arborline.core.cutting.Ask;
+import arborline.core.cutting.CutInput;
 import arborline.core.cutting.CutRequest;
 import arborline.core.cutting.StartingValues;
 import arborline.core.finding.Finding;
@@ -95,15 +95,15 @@ class CuttingLineController {
   }
 
   /** Something that a form asks for. */
-  record Asked(Ask id, String title) {}
+  record CutField(CutInput id, String title) {}
 
   /** Where to begin, and what a form asks for beside the speed. */
-  record Beginning(CutRequest wish, List<Asked> asks, List<Finding> findings) {
+  record Beginning(CutRequest request, List<CutField> inputs, List<Finding> findings) {
 
     static Beginning of(StartingValues start) {
       return new Beginning(
-          start.wish(),
-          start.asks().stream().map(ask -> new Asked(ask, ask.title())).toList(),
+          start.request(),
+          start.inputs().stream().map(ask -> new CutField(ask, ask.title())).toList(),
           start.findings());
     }
   }

@@ -151,7 +151,7 @@ class CuttingLines implements Attachment {
   Computed compute(long toolId, Question question) {
     CuttingMethod method = method(toolId);
     WorkMaterial material = materials.named(question.material());
-    CutRequest wish =
+    CutRequest request =
         new CutRequest(
             question.speed(),
             question.feed(),
@@ -159,15 +159,15 @@ class CuttingLines implements Attachment {
             question.width(),
             Optional.ofNullable(question.work()).orElse(0.0),
             Boolean.TRUE.equals(question.centred()));
-    Optional<Finding> obstacle = Cut.obstacle(method, wish);
+    Optional<Finding> obstacle = Cut.obstacle(method, request);
     if (obstacle.isPresent()) {
       return new Computed(null, null, List.of(obstacle.get()));
     }
     Limits limits = limits(question);
-    Cut cut = Cut.of(method, material, wish, limits);
+    Cut cut = Cut.of(method, material, request, limits);
     return new Computed(
         cut,
-        method.feedIsPitch() ? null : Window.of(method, material, wish, limits),
+        method.feedIsPitch() ? null : Window.of(method, material, request, limits),
         cut.findings());
   }
 
@@ -209,7 +209,7 @@ class CuttingLines implements Attachment {
     line.width = notNegative("width", draft.width());
     sign(line);
     CuttingLine saved = lines.save(line);
-    return new Kept(saved, said(saved, "kept cutting data of ", null, LineState.of(saved)));
+    return new Kept(saved, record(saved, "kept cutting data of ", null, LineState.of(saved)));
   }
 
   private static CuttingLine.Origin origin(@Nullable String name, String material) {
@@ -277,7 +277,7 @@ class CuttingLines implements Attachment {
   long remove(long id) {
     CuttingLine line = row(id);
     lines.delete(line);
-    return said(line, "took out cutting data of ", LineState.of(line), null);
+    return record(line, "took out cutting data of ", LineState.of(line), null);
   }
 
   @Override
@@ -323,7 +323,7 @@ class CuttingLines implements Attachment {
                 StateUndo.Deed.of(json, line.id, line.toolId, before, LineState.of(line))));
   }
 
-  private long said(
+  private long record(
       CuttingLine line, String text, @Nullable LineState before, @Nullable LineState after) {
     live.say("tool", line.toolId, "cutting");
     return trail.record(

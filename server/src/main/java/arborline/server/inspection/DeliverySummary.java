@@ -40,18 +40,18 @@ class DeliverySummary {
   private String skipped(long deliveryId) {
     long here = count(deliveryId, "already-here");
     long blank = count(deliveryId, "line-blank");
-    List<String> said = new ArrayList<>();
+    List<String> sentences = new ArrayList<>();
     if (here > 0) {
-      said.add(
+      sentences.add(
           "the shop has %s with the same values".formatted(TrailRecord.count((int) here, "tool")));
     }
     if (blank > 0) {
-      said.add(
+      sentences.add(
           blank == 1
               ? "1 line is blank"
               : "%s are blank".formatted(TrailRecord.count((int) blank, "line")));
     }
-    return "nothing to take: " + String.join(", ", said);
+    return "nothing to take: " + String.join(", ", sentences);
   }
 
   private long count(long deliveryId, String finding) {

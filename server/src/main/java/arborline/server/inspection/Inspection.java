@@ -152,27 +152,27 @@ class Inspection {
     }
   }
 
-  /** A delivery of which nothing could be read has failed; else what could not is said. */
+  /** A delivery of which nothing could be read has failed; else what could not is sentences. */
   private void finish(long deliveryId) {
     List<Document> all = documents.findByDeliveryIdOrderByFileNo(deliveryId);
     boolean nothing =
         all.stream().allMatch(document -> document.problem != null && document.linesRead == 0);
-    List<String> said = new ArrayList<>();
+    List<String> sentences = new ArrayList<>();
     for (Document document : all) {
       if (document.problem != null) {
-        said.add(
+        sentences.add(
             all.size() == 1
                 ? document.problem
                 : "%s: %s".formatted(document.name, document.problem));
       }
     }
     if (!nothing) {
-      said.add(summary.of(deliveryId));
+      sentences.add(summary.of(deliveryId));
     }
     end(
         deliveryId,
         nothing ? Delivery.State.FAILED : Delivery.State.READY,
-        String.join("; ", said.stream().filter(sentence -> !sentence.isEmpty()).toList()));
+        String.join("; ", sentences.stream().filter(sentence -> !sentence.isEmpty()).toList()));
   }
 
   private void stopped(Delivery delivery) {

@@ -150,7 +150,7 @@ public class Components {
     refuseTaken(component.code(), null);
     ComponentRow row = components.save(new ComponentRow(component, json.text(component)));
     versions.save(new ComponentVersion(row, Actor.name(), Instant.now(clock)));
-    said(row, TrailRecord.of("component", row.id, "added " + row.code));
+    record(row, TrailRecord.of("component", row.id, "added " + row.code));
     return known(row);
   }
 
@@ -186,7 +186,7 @@ public class Components {
             + row.code
             + (stayed.isEmpty() ? "" : "; %d stacks stay".formatted(stayed.size()));
     long undo =
-        said(
+        record(
             row,
             TrailRecord.of("component", row.id, text)
                 .undoneBy(
@@ -234,15 +234,15 @@ public class Components {
   KnownComponent retire(long id, boolean retired) {
     ComponentRow row = row(id);
     row.retired = retired;
-    said(
+    record(
         row,
         TrailRecord.of("component", id, (retired ? "retired " : "took back into use ") + row.code));
     return known(row);
   }
 
-  private long said(ComponentRow row, TrailRecord said) {
+  private long record(ComponentRow row, TrailRecord deed) {
     live.say("component", row.id, "");
-    return trail.record(said);
+    return trail.record(deed);
   }
 
   private static void check(Component component) {

@@ -278,7 +278,7 @@ class Stacks implements Attachment {
             .toList());
   }
 
-  private KeptStack store(StackRow row, StackState wanted, StackDraft draft, String said) {
+  private KeptStack store(StackRow row, StackState wanted, StackDraft draft, String deed) {
     StackAnswer answer = check(row.toolId, draft);
     List<Finding> holds =
         answer.findings().stream().filter(finding -> finding.severity() == Severity.HOLD).toList();
@@ -290,7 +290,7 @@ class Stacks implements Attachment {
     row.versionNo += row.id == null ? 0 : 1;
     StackRow saved = stacks.save(row);
     versions.keep(saved);
-    return kept(saved, said(saved, said + "for ", before, StackState.of(saved)));
+    return kept(saved, record(saved, deed + "for ", before, StackState.of(saved)));
   }
 
   /** Takes a stack apart; its parts stay. Answers the line of the trail that takes it back. */
@@ -298,10 +298,10 @@ class Stacks implements Attachment {
   long remove(long id) {
     StackRow row = row(id);
     stacks.delete(row);
-    return said(row, "deleted a stack of ", StackState.of(row), null);
+    return record(row, "deleted a stack of ", StackState.of(row), null);
   }
 
-  private long said(
+  private long record(
       StackRow row, String text, @Nullable StackState before, @Nullable StackState after) {
     live.say("tool", row.toolId, "stack");
     return trail.record(

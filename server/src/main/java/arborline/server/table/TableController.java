@@ -206,7 +206,7 @@ class TableController {
       return Decision.valueOf(text.toUpperCase(Locale.ROOT).replace(' ', '_'));
     } catch (IllegalArgumentException unknown) {
       throw Refusal.badRequest(
-          "place %s: '%s' is not send, send zero wear, take, owner or leave"
+          "pocket %s: '%s' is not send, send zero wear, take, owner or leave"
               .formatted(place, text));
     }
   }

@@ -251,7 +251,7 @@ class TableWriting {
             "%s: %s written, %d taken, %d not written"
                 .formatted(
                     machine.machine().name(),
-                    TrailRecord.count(applied.written().size(), "place"),
+                    TrailRecord.count(applied.written().size(), "pocket"),
                     applied.taken().size(),
                     applied.notWritten().size())));
     live.say("machine", machine.machine().id(), applied.state());

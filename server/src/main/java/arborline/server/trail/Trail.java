@@ -37,9 +37,9 @@ public class Trail {
 
   /** Writes what was done and returns the id under which it can be taken back. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public long record(TrailRecord said) {
-    String data = said.deed() == null ? null : json.text(said.deed().data());
-    TrailEntry entry = entries.save(new TrailEntry(Instant.now(clock), Actor.name(), said, data));
+  public long record(TrailRecord record) {
+    String data = record.deed() == null ? null : json.text(record.deed().data());
+    TrailEntry entry = entries.save(new TrailEntry(Instant.now(clock), Actor.name(), record, data));
     live.say("trail", entry.id, "");
     return entry.id;
   }
@@ -61,7 +61,7 @@ public class Trail {
     }
     takeBack(undo, entry);
     entries.undone(
-        id, record(TrailRecord.of(entry.subjectKind, entry.subjectId, "took back: " + entry.said)));
+        id, record(TrailRecord.of(entry.subjectKind, entry.subjectId, "took back: " + entry.text)));
   }
 
   private <D> void takeBack(Undo<D> undo, TrailEntry entry) {

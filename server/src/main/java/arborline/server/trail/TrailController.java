@@ -39,7 +39,7 @@ class TrailController {
       String who,
       String subjectKind,
       String subjectId,
-      String said,
+      String text,
       String undo) {}
 
   @GetMapping
@@ -81,7 +81,7 @@ class TrailController {
         entry.who,
         entry.subjectKind,
         entry.subjectId,
-        entry.said,
+        entry.text,
         undo);
   }
 

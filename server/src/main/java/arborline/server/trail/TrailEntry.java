@@ -18,7 +18,7 @@ class TrailEntry {
   String who;
   String subjectKind;
   String subjectId;
-  String said;
+  String text;
   String undoKind;
   int undoVersion;
   String undoData;
@@ -26,14 +26,14 @@ class TrailEntry {
 
   protected TrailEntry() {}
 
-  TrailEntry(Instant happenedAt, String who, TrailRecord said, String undoData) {
+  TrailEntry(Instant happenedAt, String who, TrailRecord record, String undoData) {
     this.happenedAt = happenedAt;
     this.who = who;
-    this.subjectKind = said.subjectKind();
-    this.subjectId = said.subjectId();
-    this.said = said.text().length() > 500 ? said.text().substring(0, 500) : said.text();
-    this.undoKind = said.deed() == null ? null : said.deed().kind().name();
-    this.undoVersion = said.deed() == null ? 0 : said.deed().kind().version();
+    this.subjectKind = record.subjectKind();
+    this.subjectId = record.subjectId();
+    this.text = record.text().length() > 500 ? record.text().substring(0, 500) : record.text();
+    this.undoKind = record.deed() == null ? null : record.deed().kind().name();
+    this.undoVersion = record.deed() == null ? 0 : record.deed().kind().version();
     this.undoData = undoData;
   }
 }

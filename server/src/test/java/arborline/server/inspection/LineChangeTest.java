@@ -67,10 +67,10 @@ class LineChangeTest {
   void countsWhileThereIsMoreToDo() {
     assertEquals(6, change.make(delivery, SIX, this::step));
     assertEquals(List.of(List.of(1L, 2L), List.of(3L, 4L), List.of(5L, 6L)), steps);
-    InOrder said = inOrder(live);
-    said.verify(live).sayNow("delivery", 7L, "correcting 2");
-    said.verify(live).sayNow("delivery", 7L, "correcting 4");
-    said.verifyNoMoreInteractions();
+    InOrder heard = inOrder(live);
+    heard.verify(live).sayNow("delivery", 7L, "correcting 2");
+    heard.verify(live).sayNow("delivery", 7L, "correcting 4");
+    heard.verifyNoMoreInteractions();
   }
 
   @Test

@@ -124,6 +124,6 @@ class TrailTest {
   void aSentenceTooLongForTheTrailIsCut() {
     TrailEntry entry =
         new TrailEntry(NOON, "lead", TrailRecord.of("tool", 7, "x".repeat(700)), null);
-    assertEquals(500, entry.said.length());
+    assertEquals(500, entry.text.length());
   }
 }

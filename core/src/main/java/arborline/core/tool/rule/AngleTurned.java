@@ -10,7 +10,7 @@ public final class AngleTurned extends Relation {
         Severity.HOLD,
         tool -> tool.approx("AXISANGLE", 0) > 0 && tool.approx("AXISANGLE", 0) <= 120,
         tool ->
-            said(
+            sentence(
                 "axis angle AXISANGLE %s is not between 0 and 120 deg",
                 tool.values().get("AXISANGLE")),
         "AXISANGLE");

@@ -10,7 +10,7 @@ public final class BarClearsBore extends Relation {
         Severity.QUERY,
         tool -> tool.approx("WF", 0) + tool.approx("DMM", 0) / 2 <= tool.approx("DMIN", 0) + 1e-9,
         tool ->
-            said(
+            sentence(
                 "WF %s and half of the bar DMM %s are more than the smallest bore DMIN %s",
                 tool.values().get("WF"), tool.values().get("DMM"), tool.values().get("DMIN")),
         "WF",

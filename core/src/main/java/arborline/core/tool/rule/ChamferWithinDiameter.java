@@ -10,7 +10,7 @@ public final class ChamferWithinDiameter extends Relation {
         Severity.HOLD,
         tool -> tool.approx("CHW", 0) < tool.approx("DC", 0) / 2,
         tool ->
-            said(
+            sentence(
                 "corner chamfer CHW %s is not less than half of DC %s",
                 tool.values().get("CHW"), tool.values().get("DC")),
         "CHW",

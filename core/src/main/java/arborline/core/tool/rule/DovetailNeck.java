@@ -14,7 +14,7 @@ public final class DovetailNeck extends Relation {
                     - 2 * tool.approx("APMX", 0) / Math.tan(Math.toRadians(tool.approx("KAPR", 0)))
                     + 1e-6,
         tool ->
-            said(
+            sentence(
                 "neck DN %s is wider than the flanks leave (%.3f mm)",
                 tool.values().get("DN"),
                 tool.approx("DC", 0)

@@ -10,7 +10,7 @@ public final class EdgeAngleRange extends Relation {
         Severity.HOLD,
         tool -> tool.approx("KAPR", 0) > 0 && tool.approx("KAPR", 0) <= 180,
         tool ->
-            said(
+            sentence(
                 "cutting edge angle KAPR %s is not between 0 and 180 deg",
                 tool.values().get("KAPR")),
         "KAPR");

@@ -9,7 +9,7 @@ public final class FlanksUndercut extends Relation {
         "flanks-not-undercut",
         Severity.HOLD,
         tool -> tool.approx("KAPR", 0) < 90,
-        tool -> said("flanks at KAPR %s undercut nothing", tool.values().get("KAPR")),
+        tool -> sentence("flanks at KAPR %s undercut nothing", tool.values().get("KAPR")),
         "KAPR");
   }
 }

@@ -12,7 +12,7 @@ public final class FormingTapDrill extends Relation {
             Math.abs(tool.approx("PHD", 0) - (tool.approx("TD", 0) - 0.5 * tool.approx("TP", 0)))
                 <= 0.1 * tool.approx("TP", 0) + 1e-9,
         tool ->
-            said(
+            sentence(
                 "pre-machined hole PHD is %s, thread diameter less half the pitch is %.3f mm",
                 tool.values().get("PHD"), tool.approx("TD", 0) - 0.5 * tool.approx("TP", 0)),
         "PHD",

@@ -10,7 +10,7 @@ public final class GrooveCorner extends Relation {
         Severity.HOLD,
         tool -> 2 * tool.approx("RE", 0) <= tool.approx("CW", 0) + 1e-9,
         tool ->
-            said(
+            sentence(
                 "corner radius RE %s is more than half of the groove width CW %s",
                 tool.values().get("RE"), tool.values().get("CW")),
         "RE",

@@ -14,7 +14,7 @@ public final class HandKnown extends Relation {
         Severity.HOLD,
         tool -> tool.word("HAND").filter(HANDS::contains).isPresent(),
         tool ->
-            said(
+            sentence(
                 "hand %s is none of R (right), L (left) and N (neutral)",
                 tool.values().get("HAND")),
         "HAND");

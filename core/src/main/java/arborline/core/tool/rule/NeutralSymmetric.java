@@ -10,7 +10,7 @@ public final class NeutralSymmetric extends Relation {
         Severity.QUERY,
         tool -> Math.abs(tool.approx("KAPR", 0) - (180 - tool.approx("EPSR", 0)) / 2) <= 1,
         tool ->
-            said(
+            sentence(
                 "KAPR %s is not half of what corner EPSR %s leaves: the tool is not symmetric",
                 tool.values().get("KAPR"), tool.values().get("EPSR")),
         "KAPR",

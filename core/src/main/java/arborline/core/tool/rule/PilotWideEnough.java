@@ -10,7 +10,7 @@ public final class PilotWideEnough extends Relation {
         Severity.HOLD,
         tool -> tool.approx("PHD", 0) >= tool.approx("DC", 0),
         tool ->
-            said(
+            sentence(
                 "pilot hole PHD %s is narrower than the drill DC %s",
                 tool.values().get("PHD"), tool.values().get("DC")),
         "PHD",

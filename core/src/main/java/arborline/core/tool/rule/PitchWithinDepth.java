@@ -11,7 +11,7 @@ public final class PitchWithinDepth extends Relation {
         Severity.HOLD,
         tool -> tool.size("TP").compareTo(tool.size("APMX")) <= 0,
         tool ->
-            said(
+            sentence(
                 "pitch TP %s is more than depth of cut APMX %s",
                 tool.values().get("TP"), tool.values().get("APMX")),
         "TP",

@@ -9,7 +9,8 @@ public final class ProbeStandsStill extends Relation {
         "probe-spins",
         Severity.HOLD,
         tool -> tool.approx("RPMX", 0) == 0,
-        tool -> said("a touch probe must never turn, but RPMX is %s", tool.values().get("RPMX")),
+        tool ->
+            sentence("a touch probe must never turn, but RPMX is %s", tool.values().get("RPMX")),
         "RPMX");
   }
 }

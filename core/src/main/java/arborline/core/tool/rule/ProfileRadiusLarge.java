@@ -10,7 +10,7 @@ public final class ProfileRadiusLarge extends Relation {
         Severity.QUERY,
         tool -> 2 * tool.approx("PRFRAD", 0) > tool.approx("DC", 0),
         tool ->
-            said(
+            sentence(
                 "profile radius PRFRAD %s is not more than half of DC %s: that is a ball",
                 tool.values().get("PRFRAD"), tool.values().get("DC")),
         "PRFRAD",

@@ -10,7 +10,7 @@ public final class RadiusWithinTip extends Relation {
         Severity.HOLD,
         tool -> 2 * tool.approx("RE", 0) <= tool.approx("DCN", 0) + 1e-9,
         tool ->
-            said(
+            sentence(
                 "corner radius RE %s is more than half of the tip diameter DCN %s",
                 tool.values().get("RE"), tool.values().get("DCN")),
         "RE",

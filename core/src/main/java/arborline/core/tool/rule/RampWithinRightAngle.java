@@ -10,7 +10,8 @@ public final class RampWithinRightAngle extends Relation {
         Severity.HOLD,
         tool -> tool.approx("RMPX", 0) <= 90,
         tool ->
-            said("largest ramping angle RMPX %s is more than 90 deg", tool.values().get("RMPX")),
+            sentence(
+                "largest ramping angle RMPX %s is more than 90 deg", tool.values().get("RMPX")),
         "RMPX");
   }
 }

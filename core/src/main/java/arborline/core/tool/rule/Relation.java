@@ -46,7 +46,7 @@ abstract class Relation implements Rule {
   }
 
   /** A sentence with its numbers. */
-  static String said(String sentence, Object... numbers) {
+  static String sentence(String sentence, Object... numbers) {
     return String.format(Locale.ROOT, sentence, numbers);
   }
 }

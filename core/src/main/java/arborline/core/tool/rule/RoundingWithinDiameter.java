@@ -11,7 +11,7 @@ public final class RoundingWithinDiameter extends Relation {
         tool ->
             tool.approx("DCX", 0) >= tool.approx("DCN", 0) + 2 * tool.approx("PRFRAD", 0) - 1e-9,
         tool ->
-            said(
+            sentence(
                 "DCX %s is less than DCN %s and twice the radius PRFRAD %s",
                 tool.values().get("DCX"), tool.values().get("DCN"), tool.values().get("PRFRAD")),
         "PRFRAD",

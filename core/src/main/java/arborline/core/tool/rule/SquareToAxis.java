@@ -10,7 +10,7 @@ public final class SquareToAxis extends Relation {
         Severity.HOLD,
         tool -> Math.abs(tool.approx("KAPR", 90) - 90) < 0.01,
         tool ->
-            said(
+            sentence(
                 "edge angle KAPR %s is not 90 deg; a flat end mill cuts a square shoulder",
                 tool.values().get("KAPR")),
         "KAPR");

@@ -17,7 +17,7 @@ public final class TaperReachesDiameter extends Relation {
                         - tool.approx("DC", 0))
                 <= 0.05,
         tool ->
-            said(
+            sentence(
                 "at depth of cut APMX the taper is %.3f mm wide, DC is %s",
                 tool.approx("DCN", 0)
                     + 2 * tool.approx("APMX", 0) * Math.tan(Math.toRadians(tool.approx("BHTA", 0))),

@@ -12,7 +12,7 @@ public final class ThreadsPerInch extends Relation {
             Math.abs(tool.approx("TP", 0) * tool.approx("TPI", 0) - 25.4)
                 <= 0.001 * tool.approx("TPI", 0),
         tool ->
-            said(
+            sentence(
                 "pitch TP %s and %s threads per inch TPI contradict each other",
                 tool.values().get("TP"), tool.values().get("TPI")),
         "TP",

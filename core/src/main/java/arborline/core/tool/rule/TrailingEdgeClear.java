@@ -10,7 +10,7 @@ public final class TrailingEdgeClear extends Relation {
         Severity.HOLD,
         tool -> tool.approx("KAPR", 0) + tool.approx("EPSR", 0) < 180,
         tool ->
-            said(
+            sentence(
                 "KAPR %s and corner EPSR %s leave no end clearance: the trailing edge would rub",
                 tool.values().get("KAPR"), tool.values().get("EPSR")),
         "KAPR",

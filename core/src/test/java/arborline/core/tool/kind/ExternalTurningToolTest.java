@@ -45,8 +45,8 @@ class ExternalTurningToolTest {
     assertTrue(
         RuleBook.judge(Sample.tool("CLASS=turning-external SHANK=PCLNR_2525_M_12 MIID=SCMT_120408"))
             .stream()
-            .filter(each -> each.code().equals("insert-seat"))
-            .anyMatch(
-                each -> each.message().endsWith("shape S instead of C, clearance C instead of N")));
+            .filter(finding -> finding.code().equals("insert-seat"))
+            .anyMatch(finding ->
+                finding.message().endsWith("shape S instead of C, clearance C instead of N")));
   }
 }

@@ -34,7 +34,7 @@ final class Trial {
 
   private String text() {
     return values.entrySet().stream()
-        .map(each -> each.getKey() + "=" + each.getValue())
+        .map(changed -> changed.getKey() + "=" + changed.getValue())
         .collect(Collectors.joining(" "));
   }
 

@@ -81,8 +81,8 @@ class OutlineTest {
   /** Whatever is left out, an outline stays inside its own box and never turns back. */
   @ParameterizedTest
   @MethodSource("classes")
-  void everyClassDrawsFromADiameterAlone(ToolClass each) {
-    Outline drawn = outline("CLASS=%s DC=8 DCX=8".formatted(each.sheet().id()));
+  void everyClassDrawsFromADiameterAlone(ToolClass toolClass) {
+    Outline drawn = outline("CLASS=%s DC=8 DCX=8".formatted(toolClass.sheet().id()));
     assertTrue(drawn.length() > 0 && !drawn.parts().isEmpty());
     double z = 0;
     for (Part part : drawn.parts().stream().filter(part -> !part.flat()).toList()) {

@@ -2,11 +2,11 @@ import { cleanup, render, screen } from '@testing-library/svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
 vi.mock('$lib/api/client', () => ({ api: {}, ask: vi.fn() }));
-vi.mock('$lib/shell/say', () => ({ failed: vi.fn() }));
+vi.mock('$lib/shell/toast', () => ({ failed: vi.fn() }));
 
 import type { Computed } from '$lib/api/client';
 import { CutDraft } from './cut.svelte';
-import Follows from './Follows.svelte';
+import CutResults from './CutResults.svelte';
 
 function computed(more: object = {}): Computed {
   return {
@@ -34,7 +34,7 @@ describe('what follows from a cut', () => {
 
   function shown(cut: CutDraft): string {
     cleanup();
-    render(Follows, { cut });
+    render(CutResults, { cut });
     return screen.getByRole('region', { name: 'Results' }).textContent ?? '';
   }
 
@@ -58,7 +58,7 @@ describe('what follows from a cut', () => {
   it('says why nothing can be computed', () => {
     const cut = new CutDraft(1);
     cut.problem = 'there is no material cheese';
-    render(Follows, { cut });
+    render(CutResults, { cut });
     expect(screen.getByRole('alert').textContent).toContain('There is no material cheese');
   });
 });

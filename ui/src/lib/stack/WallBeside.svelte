@@ -66,7 +66,9 @@
   {#if clearance}
     <span class="flex gap-2">
       <Mark kind={clearance.clear ? 'pass' : 'hold'} word="" />
-      <span class={clearance.clear ? 'text-working' : 'text-hold'}>{capital(clearance.said)}</span>
+      <span class={clearance.clear ? 'text-working' : 'text-hold'}
+        >{capital(clearance.sentence)}</span
+      >
     </span>
     {#if !clearance.clear && clearance.shortest && may}
       {@const needed = Math.ceil(clearance.shortest)}

@@ -20,11 +20,11 @@ import org.springframework.web.bind.annotation.RestController;
 /** Shows a tool of the shop as it sits on a turret. */
 @RestController
 @RequestMapping("/api/v1/tools")
-class SeatController {
+class MountedController {
 
   private final Tools tools;
 
-  SeatController(Tools tools) {
+  MountedController(Tools tools) {
     this.tools = tools;
   }
 
@@ -36,15 +36,15 @@ class SeatController {
    * @param front along the spindle; null where it cannot be mounted so
    * @param clearances null where edge angle or corner angle is not known
    */
-  record SeatAnswer(
+  record MountedAnswer(
       String work,
-      StandingController.OrientationAnswer standing,
+      OrientationController.OrientationAnswer orientation,
       @Nullable MountedView view,
       @Nullable MountedFront front,
       @Nullable EdgeClearances clearances) {}
 
-  @GetMapping("/{id}/seat")
-  SeatAnswer seat(
+  @GetMapping("/{id}/mounted")
+  MountedAnswer mounted(
       @PathVariable long id,
       @RequestParam(defaultValue = "rear") String turretSide,
       @RequestParam(defaultValue = "main") String spindle,
@@ -65,17 +65,18 @@ class SeatController {
     Choices choices = new Choices();
     Mounting mounting =
         choices.mounting(turretSide, "own", spindle, "common", mount, where, hand, rake);
-    StandingController.OrientationAnswer standing = StandingController.standing(choices, mounting);
-    return new SeatAnswer(
+    OrientationController.OrientationAnswer orientation =
+        OrientationController.answer(choices, mounting);
+    return new MountedAnswer(
         where,
-        standing,
-        standing.valid()
+        orientation,
+        orientation.valid()
             ? Silhouettes.of(tool)
                 .map(outline ->
                     MountedView.of(mounting, outline, mounting.hand() == Mounting.Hand.L))
                 .orElse(null)
             : null,
-        standing.valid() ? MountedFront.of(mounting, tool) : null,
+        orientation.valid() ? MountedFront.of(mounting, tool) : null,
         EdgeClearances.of(tool).orElse(null));
   }
 

@@ -1,6 +1,5 @@
 package arborline.server.explain;
 
-import arborline.core.connection.Joint;
 import arborline.core.finding.Finding;
 import arborline.core.turning.Mounting;
 import arborline.core.turning.Orientation;
@@ -14,18 +13,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Says which sides mate and how a turning tool stands. */
+/** Says how a turning tool stands in its mounting. */
 @RestController
 @RequestMapping("/api/v1/explain")
-class StandingController {
-
-  /** Whether two sides mate; {@code valid} is false where a code itself is wrong. */
-  record JointAnswer(
-      boolean valid,
-      boolean mates,
-      String why,
-      Map<String, String> properties,
-      List<Finding> findings) {}
+class OrientationController {
 
   /**
    * How a tool stands.
@@ -49,17 +40,6 @@ class StandingController {
     }
   }
 
-  @GetMapping("/joint")
-  JointAnswer joint(@RequestParam String a, @RequestParam String b) {
-    Joint joint = Joint.of(a, b);
-    boolean valid = !joint.why().startsWith("invalid code");
-    List<Finding> findings =
-        joint.mates()
-            ? joint.warning().map(warning -> Finding.query("joint-look", warning)).stream().toList()
-            : List.of(Finding.hold("joint", joint.why(), "CCMS", "CCWS"));
-    return new JointAnswer(valid, joint.mates(), joint.why(), Map.of(), findings);
-  }
-
   @GetMapping("/orientation")
   OrientationAnswer orientation(
       @RequestParam String turretSide,
@@ -71,28 +51,28 @@ class StandingController {
       @RequestParam String hand,
       @RequestParam String rake) {
     Choices choices = new Choices();
-    return standing(
+    return answer(
         choices, choices.mounting(turretSide, xAxis, spindle, zAxis, mount, work, hand, rake));
   }
 
   /** How a mounting stands, or why its words or the mounting itself cannot be. */
-  static OrientationAnswer standing(Choices choices, Mounting mounting) {
+  static OrientationAnswer answer(Choices choices, Mounting mounting) {
     Optional<Finding> obstacle = choices.fault().or(() -> Orientation.obstacle(mounting));
     return obstacle
         .map(OrientationAnswer::impossible)
         .orElseGet(() -> answer(Orientation.of(mounting)));
   }
 
-  private static OrientationAnswer answer(ToolOrientation standing) {
+  private static OrientationAnswer answer(ToolOrientation orientation) {
     return new OrientationAnswer(
         true,
-        standing.orientation(),
-        standing.spindle(),
-        standing.contact(),
-        standing.feed(),
-        List.of(standing.tipX(), standing.tipZ()),
+        orientation.orientation(),
+        orientation.spindle(),
+        orientation.contact(),
+        orientation.feed(),
+        List.of(orientation.tipX(), orientation.tipZ()),
         Map.of(),
-        standing.remark().map(remark -> Finding.note("orientation-remark", remark)).stream()
+        orientation.remark().map(remark -> Finding.note("orientation-remark", remark)).stream()
             .toList());
   }
 }

@@ -9,13 +9,13 @@ import java.util.Optional;
  * @param cutter coated carbide where the sheet names nothing that is known
  * @param stated true where the sheet names it
  */
-record Practice(Operation operation, CutterMaterial cutter, boolean stated) {
+record UsualPractice(Operation operation, CutterMaterial cutter, boolean stated) {
 
   private static final double REFERENCE = 10;
 
-  static Practice of(Operation operation, Tool tool) {
+  static UsualPractice of(Operation operation, Tool tool) {
     Optional<CutterMaterial> stated = tool.word("SUBSTRATE").flatMap(CutterMaterial::named);
-    return new Practice(
+    return new UsualPractice(
         operation, stated.orElse(CutterMaterial.all().getFirst()), stated.isPresent());
   }
 

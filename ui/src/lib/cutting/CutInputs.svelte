@@ -6,7 +6,7 @@
   import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import { capital } from '$lib/shell/text';
-  import type { CutDraft, Wish } from './cut.svelte';
+  import type { CutDraft, CutRequest } from './cut.svelte';
 
   let { cut }: { cut: CutDraft } = $props();
 
@@ -85,14 +85,16 @@
     <datalist id="coolants">
       {#each coolants as coolant (coolant)}<option value={coolant}></option>{/each}
     </datalist>
-    {@render size('Speed vc', 'm/min', cut.wish.speed, (speed) => cut.want({ speed: speed ?? 0 }))}
-    {#each cut.asks as { id, title } (id)}
+    {@render size('Speed vc', 'm/min', cut.request.speed, (speed) =>
+      cut.want({ speed: speed ?? 0 })
+    )}
+    {#each cut.inputs as { id, title } (id)}
       {#if id === 'CENTRED'}
         <span class="text-soft">Engaged</span>
         <Choice
           label="Engaged"
           bind:value={
-            () => (cut.wish.centred ? 'middle' : 'side'),
+            () => (cut.request.centred ? 'middle' : 'side'),
             (where) => cut.want({ centred: where === 'middle' })
           }
           options={[
@@ -101,8 +103,8 @@
           ]}
         />
       {:else}
-        {@const key = sizes[id] as keyof Wish & ('feed' | 'depth' | 'width' | 'work')}
-        {@render size(title, 'mm', cut.wish[key], (next) => cut.want({ [key]: next ?? 0 }))}
+        {@const key = sizes[id] as keyof CutRequest & ('feed' | 'depth' | 'width' | 'work')}
+        {@render size(title, 'mm', cut.request[key], (next) => cut.want({ [key]: next ?? 0 }))}
       {/if}
     {/each}
     {#if cut.compliance > 0 && cut.asksFor('WIDTH')}

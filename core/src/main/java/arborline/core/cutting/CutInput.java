@@ -1,7 +1,7 @@
 package arborline.core.cutting;
 
 /** What a way of cutting can ask for beside the speed. */
-public enum Ask {
+public enum CutInput {
   FEED_PER_TOOTH("Feed fz"),
   FEED_PER_REVOLUTION("Feed fn"),
   DEPTH("Depth ap"),
@@ -11,7 +11,7 @@ public enum Ask {
 
   private final String title;
 
-  Ask(String title) {
+  CutInput(String title) {
     this.title = title;
   }
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { seatViewQuery } from '$lib/turning/queries';
+  import { mountedQuery } from '$lib/turning/queries';
   import { type Part } from '$lib/api/client';
   import { saveSvg } from '$lib/drawing/save';
   import Choice from '$lib/shell/Choice.svelte';
@@ -15,11 +15,11 @@
   const rake = $derived(turned ?? (hand === 'L' ? 'up' : 'down'));
   let asked = $state<Work | null>(null);
 
-  const seat = createQuery(() =>
-    seatViewQuery(toolId, version, { turretSide: turret, spindle, rake, work: asked ?? undefined })
+  const mounted = createQuery(() =>
+    mountedQuery(toolId, version, { turretSide: turret, spindle, rake, work: asked ?? undefined })
   );
 
-  const mounted = $derived(asked ?? ((seat.data?.work ?? 'external') as Work));
+  const chosen = $derived(asked ?? ((mounted.data?.work ?? 'external') as Work));
   let plan = $state<SVGSVGElement>();
   const width = 500;
   const height = 280;
@@ -38,7 +38,7 @@
     either: 'both ways'
   };
   const view = $derived.by(() => {
-    const shown = seat.data?.view;
+    const shown = mounted.data?.view;
     const work = shown?.work.flat() ?? [];
     if (!shown || work.length === 0) return null;
     const z = work.map((point) => point.z);
@@ -88,7 +88,7 @@
     />
     <Choice
       label="Work"
-      bind:value={() => mounted, (next) => (asked = next)}
+      bind:value={() => chosen, (next) => (asked = next)}
       options={[
         { value: 'external', label: 'outside' },
         { value: 'internal', label: 'bore' },
@@ -97,10 +97,10 @@
       ]}
     />
   </div>
-  {#if seat.data && !seat.data.standing.valid}
-    <p class="mt-2 text-hold">{seat.data.standing.findings[0]?.message}</p>
-  {:else if seat.data?.view && view}
-    {@const standing = seat.data.standing}
+  {#if mounted.data && !mounted.data.orientation.valid}
+    <p class="mt-2 text-hold">{mounted.data.orientation.findings[0]?.message}</p>
+  {:else if mounted.data?.view && view}
+    {@const orientation = mounted.data.orientation}
     <div class="mt-2 flex flex-wrap items-end gap-3">
       <figure class="flex w-full max-w-[500px] flex-col items-start gap-2">
         <svg
@@ -110,18 +110,18 @@
           role="img"
           aria-label="The tool at the work, seen from above; the operator stands below"
         >
-          {#each seat.data.view.work as polygon, index (index)}
+          {#each mounted.data.view.work as polygon, index (index)}
             <path d={path(polygon)} fill="var(--hairline)" stroke="none" />
           {/each}
           <line
             x1="0"
             x2={width}
-            y1={view.y(seat.data.view.axis)}
-            y2={view.y(seat.data.view.axis)}
+            y1={view.y(mounted.data.view.axis)}
+            y2={view.y(mounted.data.view.axis)}
             stroke="var(--soft)"
             stroke-dasharray="18 4 4 4"
           />
-          {#each seat.data.view.tool as part, index (index)}
+          {#each mounted.data.view.tool as part, index (index)}
             <path
               d={path(part.profile)}
               fill={fills[part.kind]}
@@ -134,7 +134,7 @@
           </text>
           <text
             x={spindle === 'main' ? 8 : width - 8}
-            y={view.y(seat.data.view.axis) - 6}
+            y={view.y(mounted.data.view.axis) - 6}
             text-anchor={spindle === 'main' ? 'start' : 'end'}
             font-size="12"
             fill="var(--soft)"
@@ -146,39 +146,39 @@
           >Save plan</button
         >
       </figure>
-      {#if seat.data.front}
-        <Front front={seat.data.front} spindle={standing.spindle ?? ''} />
+      {#if mounted.data.front}
+        <Front front={mounted.data.front} spindle={orientation.spindle ?? ''} />
       {/if}
     </div>
     <dl class="mt-2 flex flex-wrap gap-x-6 gap-y-1">
       <div class="flex gap-2">
         <dt class="text-soft">Tip orientation</dt>
-        <dd class="font-semibold">{standing.code}</dd>
+        <dd class="font-semibold">{orientation.code}</dd>
       </div>
       <div class="flex gap-2">
         <dt class="text-soft">Spindle</dt>
-        <dd class="font-semibold">{standing.spindle}</dd>
+        <dd class="font-semibold">{orientation.spindle}</dd>
       </div>
       <div class="flex gap-2">
         <dt class="text-soft">Feed</dt>
-        <dd>{feeds[standing.feed ?? ''] ?? standing.feed}</dd>
+        <dd>{feeds[orientation.feed ?? ''] ?? orientation.feed}</dd>
       </div>
-      {#if seat.data.clearances}
+      {#if mounted.data.clearances}
         <div class="flex gap-2">
           <dt class="text-soft">End clearance</dt>
-          <dd>{seat.data.clearances.end}°</dd>
+          <dd>{mounted.data.clearances.end}°</dd>
         </div>
         <div class="flex gap-2">
           <dt class="text-soft">Plunges up to</dt>
-          <dd>{seat.data.clearances.plunge}°</dd>
+          <dd>{mounted.data.clearances.plunge}°</dd>
         </div>
         <div class="flex gap-2">
           <dt class="text-soft">Undercuts</dt>
-          <dd>{seat.data.clearances.undercut}°</dd>
+          <dd>{mounted.data.clearances.undercut}°</dd>
         </div>
       {/if}
     </dl>
-    {#each standing.findings as finding, index (index)}
+    {#each orientation.findings as finding, index (index)}
       <p class="text-[13px] text-note">{finding.message}</p>
     {/each}
   {/if}

@@ -1,0 +1,1 @@
+alter table trail_entry rename column said to text;
