@@ -67,9 +67,12 @@ export class Draft {
   shown(symbol: string): string {
     const value = this.answer?.values[symbol];
     const typed = this.values[symbol];
+    const implied = this.answer?.implied[symbol]?.value;
+    if (implied && this.follows(symbol)) {
+      return inUnit(implied);
+    }
     if (!typed?.text) {
-      const implied = this.answer?.implied[symbol]?.value;
-      return implied ? inUnit(implied) : '';
+      return '';
     }
     if (!value || this.finding(symbol)?.code === 'not-a-number') {
       return typed.text;
@@ -77,15 +80,22 @@ export class Draft {
     return inUnit(value);
   }
 
+  /** True where something follows, and nobody wrote a value that stands before it. */
+  private follows(symbol: string): boolean {
+    const typed = this.values[symbol];
+    const outdone = typed?.defaulted === true && !this.answer?.values[symbol];
+    return Boolean(this.answer?.implied[symbol]) && (!typed?.text || outdone);
+  }
+
   /** Where a value comes from that nobody wrote down. */
   origin(symbol: string): string | undefined {
-    return this.values[symbol]?.text ? undefined : this.answer?.implied[symbol]?.origin;
+    return this.follows(symbol) ? this.answer?.implied[symbol]?.origin : undefined;
   }
 
   /** What a field shows while somebody types in it: as authored, with a unit that is not the view's. */
   authored(symbol: string): string {
     const typed = this.values[symbol];
-    if (!typed) {
+    if (!typed || this.follows(symbol)) {
       return '';
     }
     const other = typed.unit && typed.unit !== settings.unit && ['mm', 'in'].includes(typed.unit);

@@ -48,6 +48,22 @@ describe('a tool being written', () => {
     expect(draft.answer?.foreign).toEqual(['NEW']);
   });
 
+  it('shows what follows instead of a trade default that it outdoes', async () => {
+    const implied = {
+      HAND: { value: { text: 'L' }, origin: 'is read from the designation SHANK' }
+    };
+    post.mockImplementation(() => Promise.resolve(answer({ implied })));
+    const draft = new Draft();
+    draft.values.HAND = { text: 'R', defaulted: true };
+    draft.type('SHANK', 'PDJNL2525M15', false);
+    await vi.runAllTimersAsync();
+    expect(draft.shown('HAND')).toBe('L');
+    expect(draft.authored('HAND')).toBe('');
+    expect(draft.origin('HAND')).toBe('is read from the designation SHANK');
+    draft.confirm('HAND');
+    expect(draft.values.HAND).toMatchObject({ text: 'L', defaulted: false });
+  });
+
   it('shows what follows from other values until somebody writes something', async () => {
     const implied = {
       APMX: {

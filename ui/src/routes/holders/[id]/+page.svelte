@@ -336,7 +336,7 @@
       {/each}
     </ul>
     <div class="mt-4 flex justify-end gap-2">
-      <button class="button" onclick={() => (deciding = false)}>Give up</button>
+      <button class="button" onclick={() => (deciding = false)}>Cancel</button>
       <button class="button main" onclick={() => save(false)}>Save</button>
     </div>
   </DialogFrame>

@@ -110,6 +110,7 @@ class ShotsTest {
     steps.load("Shop milling", "MC-TPM6", 12, "128.4", "6");
     shot(page, "machine");
     Journey.link(page, "Compare with the control").click();
+    page.reload();
     assertThat(page.getByText("Show what will be written")).isVisible();
     shot(page, "tool-table");
     Journey.button(page, "Show what will be written").click();

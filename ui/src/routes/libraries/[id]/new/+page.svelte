@@ -165,7 +165,7 @@
       />
     </label>
     <div class="ml-auto flex items-center gap-2">
-      <a class="button" href="/libraries/{id}">Give up</a>
+      <a class="button" href="/libraries/{id}">Cancel</a>
       <button class="button main" disabled={draft.holds.length > 0 || saving} onclick={create}>
         Create
       </button>

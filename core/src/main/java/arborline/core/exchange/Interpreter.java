@@ -8,6 +8,7 @@ import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Quantity;
 import arborline.core.quantity.Unit;
+import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.Value;
@@ -37,6 +38,7 @@ public final class Interpreter {
    */
   public record Interpreted(Tool tool, OptionalInt number, List<Finding> findings) {}
 
+  /** Reads every cell; a trade default that the other cells outdo is left out. */
   public static Interpreted interpret(RawTool raw) {
     List<Finding> findings = new ArrayList<>(raw.findings());
     TreeMap<String, Value> values = new TreeMap<>();
@@ -53,7 +55,7 @@ public final class Interpreter {
             : ToolClasses.named(className).map(known -> known.sheet().id()).orElse(className);
     OptionalInt number = number(raw.text(RawTool.NUMBER), findings);
     Tool tool = new Tool(raw.text(RawTool.CODE), name(raw, findings), classId, values);
-    return new Interpreted(tool, number, findings);
+    return new Interpreted(Completed.withoutOutdoneDefaults(tool), number, findings);
   }
 
   /** A name is one line: breaks and tabs in it become spaces. */

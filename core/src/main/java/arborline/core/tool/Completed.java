@@ -29,6 +29,32 @@ public record Completed(Tool tool, SortedMap<String, Origin> origins) {
         : new Completed(follow(tool, sheet.get().implications(), origins), origins);
   }
 
+  /**
+   * Without the trade defaults that nobody confirmed, where the other values say what such a value
+   * is: the hand of a holder is the one of its designation, whatever is usual.
+   */
+  public static Tool withoutOutdoneDefaults(Tool tool) {
+    Tool sure = tool;
+    for (Map.Entry<String, Value> entry : tool.values().entrySet()) {
+      sure = entry.getValue().defaulted() ? sure.with(entry.getKey(), null) : sure;
+    }
+    Optional<ClassSheet> sheet = ToolClasses.named(tool.toolClass()).map(ToolClass::sheet);
+    if (sure == tool || sheet.isEmpty()) {
+      return tool;
+    }
+    List<Implication> certain =
+        sheet.get().implications().stream()
+            .filter(implication -> implication.origin().kind() != Origin.Kind.TRADE_DEFAULT)
+            .toList();
+    TreeMap<String, Origin> origins = new TreeMap<>();
+    follow(sure, certain, origins);
+    Tool kept = tool;
+    for (String symbol : origins.keySet()) {
+      kept = kept.has(symbol) ? kept.with(symbol, null) : kept;
+    }
+    return kept;
+  }
+
   /** Begins anew with whatever follows; what is written earlier in the sheet goes first. */
   private static Tool follow(
       Tool tool, List<Implication> implications, Map<String, Origin> origins) {

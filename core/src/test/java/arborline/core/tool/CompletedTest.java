@@ -51,6 +51,40 @@ class CompletedTest {
     assertEquals(origin, completed.origins().get(symbol).text());
   }
 
+  @ParameterizedTest(name = "{1} is usual, {0} says {2}")
+  @CsvSource({
+    "CLASS=turning-external MIID=DNMG150612, RE=0.8, 1.2",
+    "CLASS=chamfer-mill DCX=12 DCN=2 APMX=5, SIG=60, 90",
+    "CLASS=face-mill DC=50 ZEFP=5, CICT=4, 5",
+    "CLASS=end-mill-flat DC=10, NOF=4, 4",
+    "CLASS=drill-twist DC=10 SUBSTRATE=HC, SIG=118, 118"
+  })
+  void aTradeDefaultGivesWayToWhatTheOtherValuesSay(
+      String text, String usual, BigDecimal expected) {
+    String symbol = usual.split("=")[0];
+    Tool tool =
+        Completed.withoutOutdoneDefaults(
+            Sample.tool(text).with(symbol, unconfirmed(Sample.tool(usual).values().get(symbol))));
+    assertEquals(0, expected.compareTo(Completed.of(tool).tool().size(symbol)));
+  }
+
+  @Test
+  void theHandIsThatOfTheHolderUntilSomebodyConfirmsAnother() {
+    Tool holder = Sample.tool("CLASS=turning-external SHANK=PDJNL2525M15");
+    Tool usual = holder.with("HAND", new Value.Word("R", true));
+    Tool confirmed = holder.with("HAND", new Value.Word("R", false));
+    assertEquals("L", hand(Completed.withoutOutdoneDefaults(usual)));
+    assertEquals("R", hand(Completed.withoutOutdoneDefaults(confirmed)));
+  }
+
+  private static String hand(Tool tool) {
+    return Completed.of(tool).tool().word("HAND").orElseThrow();
+  }
+
+  private static Value unconfirmed(Value value) {
+    return new Value.Measure(((Value.Measure) value).quantity(), true);
+  }
+
   @ParameterizedTest(name = "no {1} of {0}")
   @CsvSource({
     "CLASS=end-mill-flat DC=10 APMX=22, DMM",
