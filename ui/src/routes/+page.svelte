@@ -62,7 +62,7 @@
             {who.may('RECEIVE') ? 'Begin by bringing in a tool list.' : ''}
           </p>
           {#if who.may('RECEIVE')}
-            <a class="button main" href="/receiving">Bring a file in</a>
+            <a class="button main" href="/receiving">Add a file</a>
           {/if}
         </div>
       {/if}

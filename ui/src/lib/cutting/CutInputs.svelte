@@ -35,7 +35,7 @@
   </span>
 {/snippet}
 
-<section aria-label="A cut">
+<section aria-label="Cut">
   <h2>A cut</h2>
   <div class="mt-2 grid grid-cols-[110px_1fr] items-center gap-x-3 gap-y-1.5">
     <span class="text-soft">Material</span>

@@ -114,7 +114,7 @@
             aria-label="Symbol for column {header || position + 1}"
             bind:value={symbols[position]}
           />
-          <button class="button">Read so</button>
+          <button class="button">Read again</button>
         </form>
         <span>{evidence}</span>
       {/each}

@@ -30,12 +30,12 @@
 </script>
 
 <div class="mt-4 flex items-center gap-2">
-  <h2 id="beside">Beside</h2>
+  <h2 id="beside">Clearance</h2>
   <Choice
-    label="Beside"
+    label="Clearance"
     options={[
-      { value: 'wall', label: 'a wall' },
-      { value: 'pocket', label: 'the walls of a pocket it cuts' }
+      { value: 'wall', label: 'to a wall' },
+      { value: 'pocket', label: 'to the walls of a pocket it cuts' }
     ]}
     bind:value={
       () => builder.beside,

@@ -84,7 +84,7 @@
 
 <Grid
   name="tool table"
-  label="Places of the tool table"
+  label="Pockets of the tool table"
   {columns}
   {rows}
   key={(row) => row.place}

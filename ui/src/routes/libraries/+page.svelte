@@ -26,7 +26,7 @@
   <header class="flex items-center">
     <h1>Libraries</h1>
     {#if who.may('EDIT')}
-      <button class="button ml-auto" onclick={() => (opening = true)}>Open a new library</button>
+      <button class="button ml-auto" onclick={() => (opening = true)}>New library</button>
     {/if}
   </header>
   {#if libraries.error}
@@ -60,9 +60,9 @@
   {/if}
 </div>
 
-<DialogFrame bind:open={opening} title="Open a new library">
+<DialogFrame bind:open={opening} title="New library">
   <form class="flex gap-2" onsubmit={open}>
     <input class="field flex-1" aria-label="Name" placeholder="Name" bind:value={name} required />
-    <button class="button main">Open it</button>
+    <button class="button main">Create</button>
   </form>
 </DialogFrame>

@@ -62,7 +62,7 @@
   {#if may}
     <div
       role="group"
-      aria-label="Bring files in"
+      aria-label="Add files"
       class={[
         'mt-3 flex h-24 items-center gap-4 border border-dashed px-6',
         over ? 'border-working bg-faint' : 'border-soft bg-sheet'
@@ -81,7 +81,7 @@
         <p class="w-80">{sending.name}: {Math.round(sending.share * 100)} % sent</p>
         <progress class="w-64" max="1" value={sending.share} aria-label="sent"></progress>
       {:else}
-        <button class="button main" onclick={() => picker?.click()}>Bring files in</button>
+        <button class="button main" onclick={() => picker?.click()}>Add files</button>
         <p class="text-soft">
           or drop them here: tables as CSV, or our own JSON; or paste rows of a spreadsheet, heads
           and all. What comes together is one delivery, inspected before anything enters a library.

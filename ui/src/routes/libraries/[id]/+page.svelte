@@ -86,7 +86,7 @@
     <div class="flex-1 px-5 py-6">
       <p>This library is empty.</p>
       <p class="mt-1 text-soft">
-        <a class="text-working underline" href="/receiving">Bring a file in</a> and take its tools,
+        <a class="text-working underline" href="/receiving">Add a file</a> and take its tools,
         or make a <a class="text-working underline" href="/libraries/{id}/new">new tool</a>.
       </p>
     </div>

@@ -56,7 +56,7 @@ class ReceivingTest extends BrowserTest {
   @Test
   void rowsOfASpreadsheetArePastedInAndPutRightByPasting() {
     page.navigate("/receiving");
-    assertThat(Journey.button(page, "Bring files in")).isVisible();
+    assertThat(Journey.button(page, "Add files")).isVisible();
     paste(
         "body",
         "CODE\tCLASS\tDC [mm]\tAPMX [mm]\tDMM [mm]\tOAL [mm]\tNOF\n"

@@ -99,7 +99,7 @@ class StackingTest extends BrowserTest {
     page.navigate("/tools/%d/stack".formatted(stock.tool("FE10")));
     steps.takePart("BH-J40-SF10");
     field("Overhang").fill("30");
-    page.getByLabel("Beside").click();
+    page.getByLabel("Clearance").click();
     page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("the walls of a pocket"))
         .click();
     field("Depth of the pocket").fill("-35");

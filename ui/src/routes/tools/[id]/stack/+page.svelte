@@ -290,9 +290,9 @@
           </ul>
           <WallBeside {builder} {may} />
         </section>
-        <section aria-label="What could come next">
+        <section aria-label="Next part">
           <div class="flex items-center gap-3">
-            <h2>What could come next</h2>
+            <h2>Next part</h2>
             <input
               class="field h-6! min-w-0 flex-1"
               data-search
