@@ -93,7 +93,7 @@
         multiple
         class="sr-only"
         tabindex="-1"
-        aria-label="Files to bring in"
+        aria-label="Files to add"
         onchange={(e) => void receive(e.currentTarget.files)}
       />
     </div>
@@ -116,7 +116,7 @@
           <th class="number">Skipped</th>
           <th class="number">Taken</th>
           <th class="number">Size</th>
-          <th>Brought in</th>
+          <th>Received</th>
         </tr>
       </thead>
       <tbody>

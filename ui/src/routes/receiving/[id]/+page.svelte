@@ -55,7 +55,7 @@
   <header class="band flex flex-wrap items-end gap-x-8 gap-y-2 px-5 pb-3 pt-4">
     <div>
       <h1>{arrived.name}</h1>
-      <p class="text-soft">brought in {moment(arrived.at)} by {arrived.by}</p>
+      <p class="text-soft">received {moment(arrived.at)} by {arrived.by}</p>
     </div>
     <div class="w-[640px] max-w-full">
       <Balance
@@ -79,7 +79,7 @@
     <div role="alert" class="m-5 max-w-3xl border-l-4 border-hold py-2 pl-4">
       <p>{capital(arrived.note)}</p>
       <p class="mt-1 text-soft">
-        Change how it is read above, or put the delivery away and bring the file in again.
+        Change how it is read above, or delete the delivery and add the file again.
       </p>
     </div>
   {:else}

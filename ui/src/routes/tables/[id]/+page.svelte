@@ -1,6 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
+  import { machinesQuery } from '$lib/machine/queries';
   import { reconciliationQuery } from '$lib/table/queries';
   import { applyDecisions, compareAgain, dryRun } from '$lib/table/actions';
   import { Problem, type Applied, type ControlFile } from '$lib/api/client';
@@ -17,6 +18,8 @@
 
   const id = $derived(page.params.id ?? '');
   const report = createQuery(() => reconciliationQuery(id));
+  const machines = createQuery(machinesQuery);
+  const name = $derived(machines.data?.items.find((machine) => machine.id === id)?.name ?? id);
   let all = $state(false);
   let decisions = $state<Record<string, string>>({});
   let files = $state<ControlFile[] | null>(null);
@@ -84,9 +87,15 @@
 
 <header class="band flex flex-wrap items-center gap-x-6 gap-y-2 px-5 pb-3 pt-4">
   <div>
-    <h1>Tool table of {report.data?.name ?? id}</h1>
+    <h1>Tool table of {name}</h1>
     <p class="text-soft">
-      {report.data ? `control read ${moment(report.data.readAt)}` : 'reading the control …'}
+      {#if report.data}
+        control read {moment(report.data.readAt)}
+      {:else if report.isFetching}
+        reading the control …
+      {:else}
+        the control was not read
+      {/if}
     </p>
   </div>
   {#if report.data}

@@ -52,7 +52,7 @@ class LibraryTest extends BrowserTest {
     Path file = folder.resolve(download.suggestedFilename());
     download.saveAs(file);
     page.navigate("/receiving");
-    page.getByLabel("Files to bring in").setInputFiles(file);
+    page.getByLabel("Files to add").setInputFiles(file);
     assertThat(page.getByLabel("Taking")).containsText("nothing to take");
   }
 

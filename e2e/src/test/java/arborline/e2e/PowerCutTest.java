@@ -84,13 +84,13 @@ class PowerCutTest {
     }
   }
 
-  /** Brings a file in and stays on the page of its delivery. */
+  /** Adds a file and stays on the page of its delivery. */
   private Page bring(String person, String content) throws IOException {
     Path file = folder.resolve("large.csv");
     Files.writeString(file, content);
     Page page = journey.as(person);
     page.navigate("/receiving");
-    page.getByLabel("Files to bring in").setInputFiles(file);
+    page.getByLabel("Files to add").setInputFiles(file);
     page.waitForURL("**/receiving/*");
     return page;
   }

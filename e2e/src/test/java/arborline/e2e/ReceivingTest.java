@@ -46,7 +46,7 @@ class ReceivingTest extends BrowserTest {
     Path broken = folder.resolve("broken.json");
     Files.writeString(broken, "{\"tools\": 1}");
     page.navigate("/receiving");
-    page.getByLabel("Files to bring in").setInputFiles(broken);
+    page.getByLabel("Files to add").setInputFiles(broken);
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("Line 1");
     Journey.button(page, "Delete this delivery").click();
     assertThat(page).hasURL(Pattern.compile("/receiving$"));

@@ -17,10 +17,10 @@ final class Steps {
     this.page = page;
   }
 
-  /** Brings a file in and waits until it is inspected. */
+  /** Adds a file and waits until it is inspected. */
   void receive(Path file) {
     page.navigate("/receiving");
-    page.getByLabel("Files to bring in").setInputFiles(file);
+    page.getByLabel("Files to add").setInputFiles(file);
     page.waitForURL("**/receiving/*");
     assertThat(page.getByLabel("Taking")).isVisible();
   }

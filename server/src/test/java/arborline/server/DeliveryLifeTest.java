@@ -165,7 +165,7 @@ class DeliveryLifeTest extends ServerTest {
     Api.Answer refused =
         lead.send("PUT", PATH + "%d/reading".formatted(delivery), Api.body("delimiter", ";"));
     assertEquals(409, refused.status());
-    assertTrue(refused.text("detail").contains("bring the file in again"));
+    assertTrue(refused.text("detail").contains("add the file again"));
     assertEquals(409, correct(delivery, lines(delivery, "").get(0)).status());
   }
 

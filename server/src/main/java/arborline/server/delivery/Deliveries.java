@@ -101,8 +101,8 @@ public class Deliveries {
               json.text(ReadingView.of(TableReading.propose(head)))));
       fileNo++;
     }
-    trail.record(TrailRecord.of("delivery", delivery.id, "brought in " + delivery.name));
-    live.say("delivery", delivery.id, "brought in");
+    trail.record(TrailRecord.of("delivery", delivery.id, "received " + delivery.name));
+    live.say("delivery", delivery.id, "received");
     return delivery.id;
   }
 
@@ -137,7 +137,7 @@ public class Deliveries {
           deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
       atRest(delivery);
       if (counts.of(id).taken() > 0) {
-        throw Refusal.conflict("lines were taken already; bring the file in again instead");
+        throw Refusal.conflict("lines were taken already; add the file again instead");
       }
       Document document =
           documents
