@@ -8,9 +8,10 @@
   const writes = createQuery(() => writesQuery(machine));
   const last = $derived(writes.data?.items[0]);
   const troubled = $derived(
-    last && ['unfinished', 'not read back', 'interrupted'].includes(last.state)
+    last && ['sending', 'unfinished', 'not read back', 'interrupted'].includes(last.state)
   );
   const titles: Record<string, string> = {
+    sending: 'has not ended yet',
     unfinished: 'did not end: the server stopped in the middle',
     'not read back': 'could not be read back',
     interrupted: 'was interrupted'

@@ -303,6 +303,10 @@ class TableTest extends ServerTest {
             values ('M1', now(6), 'lead', 'sending', '{}')\
             """)
         .update();
+    assertEquals("unfinished", lastWriting().get("state").asString());
+    claim(60);
+    assertEquals("sending", lastWriting().get("state").asString());
+    jdbc.sql("delete from table_claim").update();
     plan(21, tools[2], "138.02", "15.99");
     apply(compare(), Api.body("21", "send"));
     JsonNode before = lead.get(M1 + "/table/writes").at("items").get(1);
@@ -311,13 +315,17 @@ class TableTest extends ServerTest {
     assertEquals("taken", lastWriting().get("files").get(0).get("answer").asString());
   }
 
+  private void claim(int seconds) {
+    jdbc.sql("insert into table_claim (machine_id, holder, until) values ('M1', 'x', ?)")
+        .param(java.sql.Timestamp.from(java.time.Instant.now().plusSeconds(seconds)))
+        .update();
+  }
+
   @Test
   void onlyOneWritesToAControlAtATime() {
     plan(21, tools[2], "138.02", "15.99");
     Api.Answer report = compare();
-    jdbc.sql("insert into table_claim (machine_id, holder, until) values ('M1', 'x', ?)")
-        .param(java.sql.Timestamp.from(java.time.Instant.now().plusSeconds(60)))
-        .update();
+    claim(60);
     Api.Answer refused = apply(report, Api.body("21", "send"));
     jdbc.sql("delete from table_claim").update();
     assertEquals(409, refused.status());

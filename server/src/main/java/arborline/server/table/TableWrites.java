@@ -33,6 +33,7 @@ class TableWrites {
   private static final int SHOWN = 20;
 
   static final String SENDING = "sending";
+  private static final String UNFINISHED = "unfinished";
 
   private final JdbcClient jdbc;
   private final Json json;
@@ -90,13 +91,11 @@ class TableWrites {
                 .update();
     if (made == 0) {
       throw Refusal.conflict(
-          "somebody is writing to this control just now; wait until that has ended, then compare"
-              + " again");
+          "somebody is writing to this control just now, or a writing was cut off less than two"
+              + " minutes ago; wait, then compare again");
     }
-    jdbc.sql(
-            "update table_write set state = 'unfinished', ended_at = ?"
-                + " where machine_id = ? and state = ?")
-        .params(now, machineId, SENDING)
+    jdbc.sql("update table_write set state = ?, ended_at = ? where machine_id = ? and state = ?")
+        .params(UNFINISHED, now, machineId, SENDING)
         .update();
     return holder;
   }
@@ -161,9 +160,15 @@ class TableWrites {
     return text.length() > LONGEST_ANSWER ? text.substring(0, LONGEST_ANSWER) : text;
   }
 
-  /** The last writings to a control, the newest first. */
+  /** The last writings to a control, the newest first; one that nobody sends any more has ended. */
   @Transactional(readOnly = true)
   List<Writing> latest(String machineId) {
+    boolean claimed =
+        jdbc.sql("select count(*) from table_claim where machine_id = ? and until > ?")
+                .params(machineId, Timestamp.from(Instant.now(clock)))
+                .query(Integer.class)
+                .single()
+            > 0;
     return jdbc.sql(
             """
             select id, begun_at, ended_at, written_by, state, problem from table_write
@@ -177,7 +182,9 @@ class TableWrites {
                 row.getTimestamp("begun_at").toInstant(),
                 instant(row.getTimestamp("ended_at")),
                 row.getString("written_by"),
-                row.getString("state"),
+                claimed || !row.getString("state").equals(SENDING)
+                    ? row.getString("state")
+                    : UNFINISHED,
                 row.getString("problem"),
                 files(row.getLong("id"))))
         .list();
