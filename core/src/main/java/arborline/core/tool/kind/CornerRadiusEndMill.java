@@ -2,6 +2,7 @@ package arborline.core.tool.kind;
 
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.rule.CornerWithinDiameter;
+import arborline.core.tool.rule.RoundedCorner;
 import com.google.auto.service.AutoService;
 
 /** End mill with a rounded corner. */
@@ -16,7 +17,7 @@ public final class CornerRadiusEndMill extends DrawnClass {
             .defaults("RE", "0.5")
             .defaults("NOF", "4")
             .defaults("FHA", "30")
-            .rules(new CornerWithinDiameter()),
+            .rules(new CornerWithinDiameter(), new RoundedCorner()),
         tool -> EndMills.outline(tool, tool.approx("RE", 0.5)));
   }
 }

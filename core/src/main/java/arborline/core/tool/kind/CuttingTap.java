@@ -7,6 +7,7 @@ import arborline.core.tool.implied.CylindricalShank;
 import arborline.core.tool.implied.Same;
 import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.implied.ThreadNamed;
+import arborline.core.tool.rule.LeadOfTap;
 import arborline.core.tool.rule.PitchWithinThread;
 import arborline.core.tool.rule.TapDrill;
 import arborline.core.tool.rule.TapIsThread;
@@ -34,6 +35,7 @@ public final class CuttingTap extends DrawnClass {
             .defaults("THCHT", "C")
             .defaults("TCTR", "6H")
             .rules(
+                new LeadOfTap(),
                 new ThreadKnown(),
                 new TapIsThread(),
                 new ThreadPitch(),

@@ -8,6 +8,7 @@ import arborline.core.tool.implied.Same;
 import arborline.core.tool.implied.Shapes;
 import arborline.core.tool.implied.ThreadNamed;
 import arborline.core.tool.rule.FormingTapDrill;
+import arborline.core.tool.rule.LeadOfTap;
 import arborline.core.tool.rule.PitchWithinThread;
 import arborline.core.tool.rule.TapIsThread;
 import arborline.core.tool.rule.ThreadKnown;
@@ -34,6 +35,7 @@ public final class FormingTap extends DrawnClass {
             .defaults("TCTR", "6HX")
             .defaults("THCHT", "C")
             .rules(
+                new LeadOfTap(),
                 new ThreadKnown(),
                 new TapIsThread(),
                 new ThreadPitch(),

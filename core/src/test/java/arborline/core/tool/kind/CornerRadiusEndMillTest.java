@@ -25,4 +25,9 @@ class CornerRadiusEndMillTest {
     SOUND.allows("RE=6");
     SOUND.refuses("RE=6.001", "corner-beyond-diameter", "6.001 mm");
   }
+
+  @Test
+  void aSharpCornerMakesItAFlatEndMill() {
+    SOUND.refuses("RE=0", "corner-not-rounded", "RE is 0");
+  }
 }

@@ -8,6 +8,16 @@ class CuttingTapTest {
       Trial.of("CLASS=tap-cutting DC=8 TD=8 TP=1.25 TDZ=M8 THCHT=C PHD=6.75 DMM=8 OAL=90");
 
   @Test
+  void theLeadIsOneOfTheFormsOrAWordOfTheTrade() {
+    SOUND.allows("THCHT=A");
+    SOUND.allows("THCHT=e");
+    SOUND.allows("THCHT=C2-3");
+    SOUND.allows("THCHT=plug");
+    SOUND.refuses("THCHT=Q", "tap-lead-unknown", "lead Q is none of the forms");
+    SOUND.refuses("THCHT=Cup", "tap-lead-unknown", "lead Cup");
+  }
+
+  @Test
   void needsWhatMakesIt() {
     SOUND.needs("DC", "TD", "TP", "TDZ", "THCHT", "DMM", "OAL");
   }
