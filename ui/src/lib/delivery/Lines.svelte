@@ -8,6 +8,7 @@
   import Grid from '$lib/grid/Grid.svelte';
   import Mark from '$lib/marks/Mark.svelte';
   import { fromClipboard, isTable } from '$lib/grid/clipboard';
+  import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import { capital } from '$lib/shell/text';
   import CellField from './CellField.svelte';
 
@@ -148,6 +149,7 @@
     {/if}
   {/snippet}
 </Grid>
+<NotLoaded query={lines} />
 {#if lines.hasNextPage}
   <button class="button quiet mx-5 my-1" onclick={() => void lines.fetchNextPage()}>
     Show more lines

@@ -4,6 +4,7 @@
   import Choice from '$lib/shell/Choice.svelte';
   import { count } from '$lib/shell/text';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
+  import NotLoaded from '$lib/shell/NotLoaded.svelte';
 
   let { open = $bindable(false), library }: { open: boolean; library: number } = $props();
 
@@ -48,6 +49,8 @@
           <li><span class="code">{loss.code}</span> {loss.symbol}: {loss.how}</li>
         {/each}
       </ul>
+    {:else if losses.error}
+      <NotLoaded query={losses} />
     {:else}
       <p class="text-soft">Looking at what the format can carry …</p>
     {/if}

@@ -5,6 +5,7 @@
   import { type ToolRow } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Choice from '$lib/shell/Choice.svelte';
+  import NotLoaded from '$lib/shell/NotLoaded.svelte';
 
   let {
     picked,
@@ -76,4 +77,5 @@
       {/if}
     {/each}
   </ul>
+  <NotLoaded query={tools} />
 </section>

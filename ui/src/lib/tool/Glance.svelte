@@ -36,7 +36,11 @@
         </a>
       {:else}
         <p class="text-soft">
-          {stacks.isPending ? 'Loading' : 'None yet: choose what holds it.'}
+          {stacks.isPending
+            ? 'Loading'
+            : stacks.error
+              ? 'Not loaded'
+              : 'None yet: choose what holds it.'}
         </p>
       {/each}
     </div>
@@ -59,7 +63,11 @@
         </a>
       {:else}
         <p class="text-soft">
-          {cutting.isPending ? 'Loading' : 'None kept: it opens with usual values.'}
+          {cutting.isPending
+            ? 'Loading'
+            : cutting.error
+              ? 'Not loaded'
+              : 'None kept: it opens with usual values.'}
         </p>
       {/each}
     </div>

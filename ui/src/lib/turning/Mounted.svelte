@@ -4,6 +4,7 @@
   import { type Part } from '$lib/api/client';
   import { saveSvg } from '$lib/drawing/save';
   import Choice from '$lib/shell/Choice.svelte';
+  import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import Front from './Front.svelte';
 
   let { toolId, version, hand }: { toolId: number; version: number; hand: string } = $props();
@@ -97,6 +98,7 @@
       ]}
     />
   </div>
+  <NotLoaded query={mounted} />
   {#if mounted.data && !mounted.data.orientation.valid}
     <p class="mt-2 text-hold">{mounted.data.orientation.findings[0]?.message}</p>
   {:else if mounted.data?.view && view}
