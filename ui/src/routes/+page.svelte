@@ -9,7 +9,7 @@
   import { deliveriesQuery } from '$lib/delivery/queries';
   import { type Delivery } from '$lib/api/client';
   import Loading from '$lib/shell/Loading.svelte';
-  import ErrorNote from '$lib/shell/ErrorNote.svelte';
+  import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import MachineToday from '$lib/machine/MachineToday.svelte';
   import { count } from '$lib/shell/text';
 
@@ -35,7 +35,7 @@
     who.may('RECEIVE') ? [...inDeliveries, ...atMachines] : [...atMachines, ...inDeliveries]
   );
   const reading = $derived((deliveries.data?.items ?? []).filter(isRead));
-  const known = $derived(deliveries.data && machines.data && libraries.data);
+  const known = $derived(deliveries.data && machines.data);
 
   function isRead(delivery: Delivery): boolean {
     return delivery.state === 'reading' || delivery.state === 'waiting';
@@ -46,47 +46,60 @@
 
 <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
   <h1>Today</h1>
-  {#if deliveries.error}
-    <ErrorNote error={deliveries.error} retry={() => void deliveries.refetch()} />
-  {/if}
+  <NotLoaded query={deliveries} />
 
   <div
     class="mt-3 grid gap-x-10 gap-y-6 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_320px]"
   >
-    <section aria-labelledby="next">
-      <h2 id="next" class="text-soft">What to do next</h2>
-      {#if deliveries.data && deliveries.data.items.length === 0}
-        <div class="mt-2 flex flex-wrap items-baseline gap-x-4 gap-y-2">
-          <p>
-            Nothing was received yet.
-            {who.may('RECEIVE') ? 'Begin by bringing in a tool list.' : ''}
+    <div class="min-w-0">
+      <section aria-labelledby="next">
+        <h2 id="next" class="text-soft">What to do next</h2>
+        {#if deliveries.data && deliveries.data.items.length === 0}
+          <div class="mt-2 flex flex-wrap items-baseline gap-x-4 gap-y-2">
+            <p>
+              Nothing was received yet.
+              {who.may('RECEIVE') ? 'Begin by adding a tool list.' : ''}
+            </p>
+            {#if who.may('RECEIVE')}
+              <a class="button main" href="/receiving">Add a file</a>
+            {/if}
+          </div>
+        {/if}
+        {#if next.length > 0}
+          <NextList {next} />
+        {:else if known && (deliveries.data?.items.length ?? 0) > 0}
+          <p class="mt-2">Nothing waits for you.</p>
+        {:else if deliveries.isPending || machines.isPending}
+          <Loading />
+        {/if}
+        {#each reading as delivery (delivery.id)}
+          <p class="mt-2 text-soft">
+            <a class="hover:text-working" href="/receiving/{delivery.id}">{delivery.name}</a> is
+            being read,
+            {count(delivery.read, 'line')} so far
           </p>
-          {#if who.may('RECEIVE')}
-            <a class="button main" href="/receiving">Add a file</a>
+        {/each}
+      </section>
+
+      <section class="mt-7" aria-labelledby="machines">
+        <h2 id="machines" class="text-soft">Machines</h2>
+        {#each machines.data?.items ?? [] as machine (machine.id)}
+          <MachineToday id={machine.id} />
+        {:else}
+          {#if machines.data}
+            <p class="mt-2">No machine is set up.</p>
           {/if}
-        </div>
-      {/if}
-      {#if next.length > 0}
-        <NextList {next} />
-      {:else if known && (deliveries.data?.items.length ?? 0) > 0}
-        <p class="mt-2">Nothing waits for you.</p>
-      {:else if !known}
-        <Loading />
-      {/if}
-      {#each reading as delivery (delivery.id)}
-        <p class="mt-2 text-soft">
-          <a class="hover:text-working" href="/receiving/{delivery.id}">{delivery.name}</a> is being
-          read,
-          {count(delivery.read, 'line')} so far
-        </p>
-      {/each}
-    </section>
+        {/each}
+        <NotLoaded query={machines} />
+      </section>
+    </div>
 
     <section aria-labelledby="shop">
       <h2 id="shop" class="text-soft">The shop</h2>
-      {#if known}
+      <NotLoaded query={libraries} />
+      {#if libraries.data}
         <ul class="mt-1">
-          {#each libraries.data?.items ?? [] as library (library.id)}
+          {#each libraries.data.items as library (library.id)}
             <li class="band">
               <a class="flex h-10 items-center gap-3 hover:bg-faint" href="/libraries/{library.id}">
                 <span class="min-w-0 flex-1 truncate" title={library.name}>{library.name}</span>
@@ -100,15 +113,4 @@
       {/if}
     </section>
   </div>
-
-  <section class="mt-7" aria-labelledby="machines">
-    <h2 id="machines" class="text-soft">Machines</h2>
-    {#each machines.data?.items ?? [] as machine (machine.id)}
-      <MachineToday id={machine.id} />
-    {:else}
-      {#if machines.data}
-        <p class="mt-2">No machine is set up.</p>
-      {/if}
-    {/each}
-  </section>
 </div>
