@@ -110,6 +110,7 @@ class ShotsTest {
     steps.load("Shop milling", "MC-TPM6", 12, "128.4", "6");
     shot(page, "machine");
     Journey.link(page, "Compare with the control").click();
+    assertThat(page.getByText("Show what will be written")).isVisible();
     page.reload();
     assertThat(page.getByText("Show what will be written")).isVisible();
     shot(page, "tool-table");
