@@ -47,8 +47,8 @@
       >Stop, take nothing</button
     >
   {:else if work}
-    <progress class="w-64" aria-label="put right"></progress>
-    <p role="status">{count(work.count, 'line')} put right so far</p>
+    <progress class="w-64" aria-label="corrected"></progress>
+    <p role="status">{count(work.count, 'line')} corrected so far</p>
     <button class="button ml-auto" onclick={() => void stopWork(delivery.id)}
       >Stop, change nothing</button
     >
@@ -86,7 +86,7 @@
     <p class="text-soft">
       {delivery.note ||
         (staying > 0
-          ? `Nothing can be taken now: ${count(staying, 'line')} must be put right or looked at first.`
+          ? `Nothing can be taken now: ${count(staying, 'line')} must be corrected or looked at first.`
           : delivery.taken > 0
             ? `All is taken: ${count(delivery.taken, 'tool')}.`
             : 'Nothing to take.')}

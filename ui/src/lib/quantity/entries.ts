@@ -21,7 +21,7 @@ class Entries {
   async sound(): Promise<boolean> {
     while (this.#reading.size > 0) await Promise.allSettled(this.#reading);
     if (this.#wrong.size === 0) return true;
-    toast.error('A field holds what is no number: put it right, or press Escape in it');
+    toast.error('A field holds what is no number: correct it, or press Escape in it');
     return false;
   }
 }

@@ -58,7 +58,7 @@ class CorrectingTest extends ServerTest {
     assertEquals(2100, count(delivery, "pass"));
     assertEquals("5 mm", line(delivery, 2).at("/cells/RE/text").asString());
     assertEquals(
-        "put 2100 lines of MANY.csv right: set RE to half of DC",
+        "corrected 2100 lines of MANY.csv: set RE to half of DC",
         lastDeed().get("text").asString());
     assertEquals(204, undo(repaired.number("undo")).status());
     assertEquals(2100, count(delivery, "hold"));

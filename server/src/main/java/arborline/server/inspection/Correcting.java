@@ -111,7 +111,7 @@ class Correcting {
         line -> true,
         line -> replace(line, offered(line, choice, repair)),
         count ->
-            "put %s of %s right: %s"
+            "corrected %s of %s: %s"
                 .formatted(TrailRecord.count(count, "line"), delivery.name, title.get()));
   }
 
