@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 class ReceivingTest extends ServerTest {
 
@@ -272,6 +273,26 @@ class ReceivingTest extends ServerTest {
     assertEquals(202, again.status());
     Api.until(() -> delivery(id).text("state").equals("ready"));
     assertEquals(2, delivery(id).number("pass"));
+  }
+
+  @Test
+  void aTradeDefaultGivesWayToTheDesignationBesideIt() {
+    String holder =
+        """
+        {"format": "arbor-line-tools", "version": 1, "tools": [{
+          "code": "TD-LEFT", "name": "Left hand", "class": "turning-external",
+          "values": {"SHANK": "PDJNL2525M15", "MIID": "DNMG150612",
+            "HAND": {"text": "R", "defaulted": true},
+            "RE": {"text": "0.8", "unit": "mm", "defaulted": true}}}]}
+        """;
+    JsonNode line =
+        lead.get("/api/v1/deliveries/" + lead.deliver("left.json", holder) + "/lines")
+            .body()
+            .at("/items/0");
+    assertEquals("pass", line.get("disposition").asString(), line.toString());
+    assertEquals("L", line.at("/cells/HAND/text").asString());
+    assertEquals("is read from the designation SHANK", line.at("/cells/HAND/implied").asString());
+    assertEquals("1.2", line.at("/cells/RE/text").asString());
   }
 
   @Test

@@ -7,6 +7,7 @@ import arborline.core.finding.Severity;
 import arborline.core.quantity.Unit;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Silhouettes;
+import arborline.core.tool.Value;
 import arborline.core.tool.outline.Outline;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
@@ -18,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.SortedMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -114,17 +116,19 @@ public class LineLists {
   }
 
   public LineView view(DeliveryLine line) {
+    SortedMap<String, Cell> written = CellsJson.fromText(line.cells);
     Map<String, CellView> cells = new LinkedHashMap<>();
-    CellsJson.fromText(line.cells).forEach((symbol, cell) -> cells.put(symbol, view(cell, null)));
+    written.forEach((symbol, cell) -> cells.put(symbol, view(cell, null)));
     Completed completed =
         Completed.of(StoredTools.tool(line.code, line.name, line.classId, line.cells));
     completed
         .origins()
-        .forEach((symbol, origin) ->
-            cells.merge(
-                symbol,
-                view(Cell.of(completed.tool().values().get(symbol)), origin.text()),
-                (written, implied) -> written.text().isBlank() ? implied : written));
+        .forEach((symbol, origin) -> {
+          if (yields(written.get(symbol))) {
+            Value value = completed.tool().values().get(symbol);
+            cells.put(symbol, view(Cell.of(value), origin.text()));
+          }
+        });
     return new LineView(
         line.id,
         line.fileNo,
@@ -139,6 +143,11 @@ public class LineLists {
         cells,
         List.of(json.read(line.findings, Finding[].class)),
         Silhouettes.of(completed.tool()).orElse(null));
+  }
+
+  /** True for a cell that somebody filled with nothing, or only with what is usual. */
+  private static boolean yields(@Nullable Cell written) {
+    return written == null || written.text().isBlank() || written.defaulted();
   }
 
   private static CellView view(Cell cell, @Nullable String implied) {
