@@ -86,8 +86,8 @@
     <div class="flex-1 px-5 py-6">
       <p>This library is empty.</p>
       <p class="mt-1 text-soft">
-        <a class="text-working underline" href="/receiving">Add a file</a> and take its tools,
-        or make a <a class="text-working underline" href="/libraries/{id}/new">new tool</a>.
+        <a class="text-working underline" href="/receiving">Add a file</a> and take its tools, or
+        make a <a class="text-working underline" href="/libraries/{id}/new">new tool</a>.
       </p>
     </div>
   {:else if tools.data && rows.length === 0}
