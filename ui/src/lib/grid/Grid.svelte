@@ -170,7 +170,16 @@
     ondblclick={() => onopen?.(row)}
   >
     {#each shown as column, at (column.id)}
-      <div role="gridcell" class={['min-w-0', column.numeric && 'whitespace-nowrap text-right']}>
+      {@const origin = column.origin?.(row)}
+      <div
+        role="gridcell"
+        class={[
+          'min-w-0',
+          column.numeric && 'whitespace-nowrap text-right',
+          origin && 'italic text-soft'
+        ]}
+        title={origin}
+      >
         {#if cell && drawn.includes(column.id)}
           {@render cell(row, column, { index, current: index === cursor })}
         {:else}

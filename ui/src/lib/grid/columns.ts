@@ -16,6 +16,8 @@ export interface Column<Row> {
   sort?: string;
   /** What stands in it, for showing and for a spreadsheet. */
   text: (row: Row) => string;
+  /** Where its text comes from that nobody wrote down; it is set apart and says so. */
+  origin?: (row: Row) => string | undefined;
   /** Its head in a spreadsheet, where that is another. */
   copied?: string;
   /** False where it is shown only when somebody chooses it. */

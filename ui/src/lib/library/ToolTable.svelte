@@ -52,7 +52,8 @@
       numeric: id === 'number' || symbols.length > 0,
       width: known?.width ?? 'minmax(54px, 70px)',
       copied: id === 'class' ? 'Class' : length ? `${title} [${settings.unit}]` : title,
-      text: known?.text ?? ((row) => value(row, symbols))
+      text: known?.text ?? ((row) => value(row, symbols)),
+      origin: (row) => first(row, symbols)?.origin
     };
   }
 
@@ -68,13 +69,12 @@
   );
 
   function value(row: ToolRow, symbols: string[]): string {
-    for (const symbol of symbols) {
-      const found = row.values[symbol];
-      if (found) {
-        return (settings.unit === 'mm' ? found.mm : found.inch) ?? found.text;
-      }
-    }
-    return '';
+    const found = first(row, symbols);
+    return (settings.unit === 'mm' ? found?.mm : found?.inch) ?? found?.text ?? '';
+  }
+
+  function first(row: ToolRow, symbols: string[]) {
+    return symbols.map((symbol) => row.values[symbol]).find(Boolean);
   }
 </script>
 

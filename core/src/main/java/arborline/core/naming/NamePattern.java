@@ -1,5 +1,6 @@
 package arborline.core.naming;
 
+import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.List;
@@ -77,7 +78,7 @@ public final class NamePattern {
   /** What the pattern is for a tool: fixed texts and running numbers. */
   private List<LinearMatch.Step> steps(Tool tool, List<String> missing) {
     List<LinearMatch.Step> steps = new ArrayList<>();
-    add(pieces, tool, steps, missing);
+    add(pieces, Completed.of(tool).tool(), steps, missing);
     return steps;
   }
 

@@ -22,10 +22,14 @@ public final class Geometry {
    */
   public static boolean same(Tool one, Tool other) {
     return one.toolClass().equals(other.toolClass())
-        && Stream.concat(one.values().keySet().stream(), other.values().keySet().stream())
-            .distinct()
-            .filter(Geometry::tells)
-            .allMatch(symbol -> alike(symbol, one, other));
+        && alike(Completed.of(one).tool(), Completed.of(other).tool());
+  }
+
+  private static boolean alike(Tool one, Tool other) {
+    return Stream.concat(one.values().keySet().stream(), other.values().keySet().stream())
+        .distinct()
+        .filter(Geometry::tells)
+        .allMatch(symbol -> alike(symbol, one, other));
   }
 
   private static boolean tells(String symbol) {

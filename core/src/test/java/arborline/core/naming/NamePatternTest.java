@@ -116,4 +116,10 @@ class NamePatternTest {
     assertFalse(pattern(fourteen).fits(MILL, "1".repeat(13)));
     assertFalse(pattern("{NO}").fits(MILL, "1234567890"));
   }
+
+  @Test
+  void whatADesignationSaysIsNamedAsWell() {
+    Tool holder = Sample.tool("CLASS=turning-external SHANK=PDJNL2525M15 MIID=DNMG150612");
+    assertEquals("L-1.2", pattern("{HAND}-{RE}").fill(holder, 1).text().orElseThrow());
+  }
 }

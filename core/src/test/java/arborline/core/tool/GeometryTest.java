@@ -27,4 +27,13 @@ class GeometryTest {
     assertEquals(same, Geometry.same(one, other));
     assertEquals(same, Geometry.same(other, one));
   }
+
+  /** A designation says the corner as well as its number does. */
+  @ParameterizedTest(name = "{0}: {1}")
+  @CsvSource({"MIID=DNMG150608, true", "MIID=DNMG150612, false"})
+  void whatFollowsTellsThemApartAsWell(String designation, boolean same) {
+    String holder = "CODE=A NAME=Holder CLASS=turning-external SHANK=PDJNR2525M15 ";
+    Tool written = Sample.tool(holder + "RE=0.8");
+    assertEquals(same, Geometry.same(written, Sample.tool(holder + designation)));
+  }
 }

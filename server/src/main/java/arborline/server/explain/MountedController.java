@@ -1,5 +1,6 @@
 package arborline.server.explain;
 
+import arborline.core.tool.Completed;
 import arborline.core.tool.Process;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
@@ -50,7 +51,7 @@ class MountedController {
       @RequestParam(defaultValue = "main") String spindle,
       @RequestParam(defaultValue = "down") String rake,
       @RequestParam(required = false) @Nullable String work) {
-    Tool tool = tools.get(id).tool();
+    Tool tool = Completed.of(tools.get(id).tool()).tool();
     boolean turning =
         ToolClasses.named(tool.toolClass())
             .map(known -> known.sheet().process())

@@ -1,7 +1,10 @@
 package arborline.server.library;
 
+import arborline.core.tool.Completed;
+import arborline.core.tool.Origin;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
+import arborline.core.tool.Value;
 import arborline.core.tool.outline.Outline;
 import arborline.server.support.Json;
 import arborline.server.support.ReadyJson;
@@ -25,44 +28,48 @@ class ListPreviews {
   private static final List<String> SHOWN = ToolColumns.symbols().toList();
 
   /**
-   * The look of a version, already as JSON: lists send it as it is.
+   * The preview of a version, already as JSON: lists send it as it is.
    *
    * @param values those that the list shows, by symbol
    * @param outline the JSON null where the class or the diameter is unknown
    */
-  record Look(ReadyJson values, ReadyJson outline) {}
+  record Preview(ReadyJson values, ReadyJson outline) {}
 
   private final Tools tools;
   private final Json json;
-  private final LoadingCache<Long, Look> looks =
+  private final LoadingCache<Long, Preview> previews =
       Caffeine.newBuilder()
           .maximumSize(MOST)
-          .build(CacheLoader.<Long, Look>bulk(versions -> read(Set.copyOf(versions))));
+          .build(CacheLoader.<Long, Preview>bulk(versions -> read(Set.copyOf(versions))));
 
   ListPreviews(Tools tools, Json json) {
     this.tools = tools;
     this.json = json;
   }
 
-  /** Looks by version id. */
-  Map<Long, Look> of(Collection<ListedTool> entries) {
-    return looks.getAll(entries.stream().map(ListedTool::versionId).toList());
+  /** Previews by version id. */
+  Map<Long, Preview> of(Collection<ListedTool> entries) {
+    return previews.getAll(entries.stream().map(ListedTool::versionId).toList());
   }
 
-  private Map<Long, Look> read(Set<Long> versions) {
-    Map<Long, Look> read = new LinkedHashMap<>();
-    tools.versions(versions).forEach((id, tool) -> read.put(id, look(tool)));
+  private Map<Long, Preview> read(Set<Long> versions) {
+    Map<Long, Preview> read = new LinkedHashMap<>();
+    tools.versions(versions).forEach((id, tool) -> read.put(id, preview(tool)));
     return read;
   }
 
-  private Look look(Tool tool) {
+  private Preview preview(Tool tool) {
+    Completed completed = Completed.of(tool);
     Map<String, ValueView> values = new LinkedHashMap<>();
     for (String symbol : SHOWN) {
-      if (tool.has(symbol)) {
-        values.put(symbol, ValueView.of(tool.values().get(symbol)));
+      Value value = completed.tool().values().get(symbol);
+      if (value != null) {
+        Origin origin = completed.origins().get(symbol);
+        ValueView view = ValueView.of(value);
+        values.put(symbol, origin == null ? view : view.from(origin.text()));
       }
     }
-    return new Look(
+    return new Preview(
         json.ready(values), json.ready(Silhouettes.of(tool).map(Outline::bare).orElse(null)));
   }
 }

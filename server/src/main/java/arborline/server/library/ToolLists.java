@@ -25,12 +25,12 @@ class ToolLists {
 
   private final JdbcTemplate jdbc;
   private final LibraryRepository libraries;
-  private final ListPreviews looks;
+  private final ListPreviews previews;
 
-  ToolLists(JdbcTemplate jdbc, LibraryRepository libraries, ListPreviews looks) {
+  ToolLists(JdbcTemplate jdbc, LibraryRepository libraries, ListPreviews previews) {
     this.jdbc = jdbc;
     this.libraries = libraries;
-    this.looks = looks;
+    this.previews = previews;
   }
 
   /**
@@ -70,7 +70,7 @@ class ToolLists {
     }
     boolean more = rows.size() > limit;
     List<ListedTool> shown = more ? rows.subList(0, limit) : rows;
-    Map<Long, ListPreviews.Look> seen = looks.of(shown);
+    Map<Long, ListPreviews.Preview> seen = previews.of(shown);
     List<ToolRow> items =
         shown.stream().map(entry -> row(entry, seen.get(entry.versionId()))).toList();
     String next = more ? ToolQuery.Cursor.write(shown.getLast(), sort) : null;
@@ -83,7 +83,7 @@ class ToolLists {
     }
   }
 
-  private static ToolRow row(ListedTool entry, ListPreviews.Look look) {
+  private static ToolRow row(ListedTool entry, ListPreviews.Preview preview) {
     return new ToolRow(
         entry.id(),
         entry.toolId(),
@@ -93,8 +93,8 @@ class ToolLists {
         title(entry.classId()),
         entry.number(),
         entry.section(),
-        look.values(),
-        look.outline());
+        preview.values(),
+        preview.outline());
   }
 
   private static String title(String classId) {

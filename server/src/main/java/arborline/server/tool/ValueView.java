@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param mm a length in millimetres, three decimals; null where it is no length
  * @param inch the same in inches, four decimals
  * @param defaulted true until somebody confirms it
+ * @param origin where it comes from; null where somebody wrote it down
  */
 @JsonInclude(JsonInclude.Include.NON_DEFAULT)
 public record ValueView(
@@ -20,11 +21,12 @@ public record ValueView(
     @Nullable String unit,
     @Nullable String mm,
     @Nullable String inch,
-    boolean defaulted) {
+    boolean defaulted,
+    @Nullable String origin) {
 
   public static ValueView of(Value value) {
     return switch (value) {
-      case Value.Word word -> new ValueView(word.text(), null, null, null, word.defaulted());
+      case Value.Word word -> new ValueView(word.text(), null, null, null, word.defaulted(), null);
       case Value.Measure measure -> {
         Unit unit = measure.quantity().unit();
         boolean length = unit == Unit.MILLIMETRE || unit == Unit.INCH || unit == Unit.THOU;
@@ -33,8 +35,14 @@ public record ValueView(
             unit == Unit.ONE ? null : unit.code(),
             length ? measure.quantity().shown(Unit.MILLIMETRE, 3) : null,
             length ? measure.quantity().shown(Unit.INCH, 4) : null,
-            measure.defaulted());
+            measure.defaulted(),
+            null);
       }
     };
+  }
+
+  /** The same, of a value that nobody wrote down. */
+  public ValueView from(String otherOrigin) {
+    return new ValueView(text, unit, mm, inch, defaulted, otherOrigin);
   }
 }
