@@ -70,6 +70,7 @@ class ListPreviews {
       }
     }
     return new Preview(
-        json.ready(values), json.ready(Silhouettes.of(tool).map(Outline::bare).orElse(null)));
+        json.ready(values),
+        json.ready(Silhouettes.of(completed.tool()).map(Outline::bare).orElse(null)));
   }
 }
