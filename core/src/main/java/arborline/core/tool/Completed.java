@@ -31,19 +31,27 @@ public record Completed(Tool tool, SortedMap<String, Origin> origins) {
 
   /**
    * Without the trade defaults that nobody confirmed, where the other values say what such a value
-   * is: the hand of a holder is the one of its designation, whatever is usual.
+   * is: the hand of a holder is the one of its designation, whatever is usual. What waits to be
+   * confirmed and is no trade default of the class stays.
    */
   public static Tool withoutOutdoneDefaults(Tool tool) {
+    Optional<ClassSheet> sheet = ToolClasses.named(tool.toolClass()).map(ToolClass::sheet);
+    return sheet.isEmpty() ? tool : withoutOutdoneDefaults(tool, sheet.get());
+  }
+
+  private static Tool withoutOutdoneDefaults(Tool tool, ClassSheet sheet) {
     Tool sure = tool;
     for (Map.Entry<String, Value> entry : tool.values().entrySet()) {
-      sure = entry.getValue().defaulted() ? sure.with(entry.getKey(), null) : sure;
+      Value value = entry.getValue();
+      boolean usual =
+          value.defaulted() && value.text().equals(sheet.defaults().get(entry.getKey()));
+      sure = usual ? sure.with(entry.getKey(), null) : sure;
     }
-    Optional<ClassSheet> sheet = ToolClasses.named(tool.toolClass()).map(ToolClass::sheet);
-    if (sure == tool || sheet.isEmpty()) {
+    if (sure == tool) {
       return tool;
     }
     List<Implication> certain =
-        sheet.get().implications().stream()
+        sheet.implications().stream()
             .filter(implication -> implication.origin().kind() != Origin.Kind.TRADE_DEFAULT)
             .toList();
     TreeMap<String, Origin> origins = new TreeMap<>();

@@ -51,13 +51,12 @@ class CompletedTest {
     assertEquals(origin, completed.origins().get(symbol).text());
   }
 
-  @ParameterizedTest(name = "{1} is usual, {0} says {2}")
+  @ParameterizedTest(name = "{1} is not confirmed, {0} says {2}")
   @CsvSource({
     "CLASS=turning-external MIID=DNMG150612, RE=0.8, 1.2",
-    "CLASS=chamfer-mill DCX=12 DCN=2 APMX=5, SIG=60, 90",
-    "CLASS=face-mill DC=50 ZEFP=5, CICT=4, 5",
+    "CLASS=chamfer-mill DCX=12 KAPR=60, SIG=90, 60",
     "CLASS=end-mill-flat DC=10, NOF=4, 4",
-    "CLASS=drill-twist DC=10 SUBSTRATE=HC, SIG=118, 118"
+    "CLASS=chamfer-mill DCN=2 APMX=4 SIG=90, DCX=12, 12"
   })
   void aTradeDefaultGivesWayToWhatTheOtherValuesSay(
       String text, String usual, BigDecimal expected) {
