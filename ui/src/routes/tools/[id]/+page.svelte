@@ -185,7 +185,7 @@
           <Mounted
             toolId={id}
             version={shown.version}
-            hand={shown.answer.values.HAND?.text ?? 'R'}
+            hand={(shown.answer.values.HAND ?? shown.answer.implied.HAND?.value)?.text ?? 'R'}
           />
         {/if}
       </div>
