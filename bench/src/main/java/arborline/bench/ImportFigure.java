@@ -1,10 +1,10 @@
 package arborline.bench;
 
-import arborline.core.exchange.RawTool;
-import arborline.core.exchange.RawToolSource;
+import arborline.core.exchange.RawItem;
+import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.TableReading;
-import arborline.core.exchange.ToolFormat;
-import arborline.core.exchange.ToolFormats;
+import arborline.core.exchange.BundleFormat;
+import arborline.core.exchange.BundleFormats;
 import arborline.rig.PrivateDatabase;
 import arborline.rig.RunningLine;
 import java.io.ByteArrayInputStream;
@@ -111,10 +111,10 @@ final class ImportFigure {
 
   private static void parse(byte[] file) throws IOException {
     byte[] head = Arrays.copyOf(file, 65536);
-    ToolFormat format = ToolFormats.recognise(head);
-    try (RawToolSource source =
+    BundleFormat format = BundleFormats.recognise(head);
+    try (ItemSource source =
         format.open(new ByteArrayInputStream(file), head, TableReading.propose(head))) {
-      Optional<RawTool> next = source.next();
+      Optional<RawItem> next = source.next();
       while (next.isPresent()) {
         next = source.next();
       }

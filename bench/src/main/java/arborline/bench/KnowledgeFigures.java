@@ -3,7 +3,7 @@ package arborline.bench;
 import arborline.core.designation.InsertReader;
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.Interpreter;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.stack.Component;
 import arborline.core.stack.Cutter;
 import arborline.core.stack.Frustum;
@@ -45,7 +45,7 @@ final class KnowledgeFigures {
     cells.put("LU", Cell.of("30"));
     cells.put("OAL", Cell.of("83"));
     cells.put("NOF", Cell.of("4"));
-    return Interpreter.interpret(new RawTool(number, cells, List.of())).tool();
+    return Interpreter.interpret(new RawItem(number, cells, List.of())).tool();
   }
 
   private static void rules() {

@@ -48,6 +48,11 @@ public sealed interface CuttingMethod permits Milling, Drilling, Tapping, Turnin
         && !inputs().contains(CutInput.FEED_PER_REVOLUTION);
   }
 
+  /** True where the feed is counted per tooth, else it is per revolution. */
+  default boolean feedPerTooth() {
+    return inputs().contains(CutInput.FEED_PER_TOOTH);
+  }
+
   /** Diameter in mm at which the speed is measured. */
   double diameter(CutRequest request);
 

@@ -45,6 +45,7 @@ public final class CellsJson {
       cell.unit()
           .filter(unit -> unit != Unit.ONE)
           .ifPresent(unit -> json.writeStringProperty("unit", unit.code()));
+      cell.formula().ifPresent(formula -> json.writeStringProperty("formula", formula));
       if (cell.defaulted()) {
         json.writeBooleanProperty("defaulted", true);
       }
@@ -77,6 +78,7 @@ public final class CellsJson {
     String text = "";
     Optional<Unit> unit = Optional.empty();
     boolean defaulted = false;
+    Optional<String> formula = Optional.empty();
     while (json.nextToken() == JsonToken.PROPERTY_NAME) {
       String name = json.currentName();
       JsonToken token = json.nextToken();
@@ -84,6 +86,7 @@ public final class CellsJson {
       switch (name) {
         case "text" -> text = stated ? json.getString() : "";
         case "unit" -> unit = stated ? unit(symbol, json.getString(), findings) : Optional.empty();
+        case "formula" -> formula = stated ? Optional.of(json.getString()) : Optional.empty();
         case "defaulted" -> defaulted = token == JsonToken.VALUE_TRUE;
         default -> {
           // what later versions add is passed over
@@ -91,7 +94,7 @@ public final class CellsJson {
       }
       json.skipChildren();
     }
-    return new Cell(text, unit, defaulted);
+    return new Cell(text, unit, defaulted, formula);
   }
 
   private static Optional<Unit> unit(String symbol, String name, List<Finding> findings) {

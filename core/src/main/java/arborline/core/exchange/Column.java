@@ -1,19 +1,23 @@
 package arborline.core.exchange;
 
+import arborline.core.cutting.CuttingField;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.quantity.Unit;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * How one column of a table is read.
  *
  * @param header the header cell as written
- * @param symbol property symbol or identity column; empty where the column is not read
+ * @param symbol property symbol or one of our columns; empty where the column is not read
  * @param unit unit of the values, where they are numbers
  * @param evidence why it is read so
  */
@@ -22,13 +26,30 @@ public record Column(String header, String symbol, Optional<Unit> unit, String e
   private static final Pattern HEADER =
       Pattern.compile("\\s*([^\\[(]*?)\\s*(?:[\\[(]\\s*([^\\])]*?)\\s*[\\])])?\\s*");
   private static final int LONGEST = 200;
-  private static final Map<String, String> IDENTITY =
-      Map.of(
-          "CODE", RawTool.CODE,
-          "NAME", RawTool.NAME,
-          "DESCRIPTION", RawTool.NAME,
-          "CLASS", RawTool.CLASS,
-          "NUMBER", RawTool.NUMBER);
+  private static final int LONGEST_HEADING = 60;
+  private static final Map<String, String> TEXTS =
+      Stream.of(
+              RawItem.CODE,
+              RawItem.NAME,
+              RawItem.CLASS,
+              RawItem.NUMBER,
+              RawItem.SECTION,
+              RawItem.NOTE,
+              RowItems.KIND,
+              RowItems.PARTS,
+              PartReading.BODIES,
+              PartReading.BODY_MATERIAL,
+              StackReading.SEAT,
+              CuttingReading.MATERIAL,
+              CuttingReading.PURPOSE,
+              CuttingReading.COOLANT,
+              CuttingReading.ORIGIN,
+              CuttingReading.AUTHOR,
+              CuttingReading.AT,
+              CuttingReading.MACHINE)
+          .collect(Collectors.toMap(column -> column, column -> column));
+  private static final Set<String> LENGTHS =
+      Set.of(StackReading.OVERHANG, PartReading.AXIS_AT, PartReading.AXIS_OUT);
 
   /** Decides from the header cell alone. */
   public static Column of(String header) {
@@ -42,21 +63,50 @@ public record Column(String header, String symbol, Optional<Unit> unit, String e
     Matcher parts = HEADER.matcher(header);
     String name = parts.matches() ? parts.group(1) : header.strip();
     String unitText = parts.matches() ? parts.group(2) : null;
-    String identity = IDENTITY.get(name.toUpperCase(Locale.ROOT));
-    if (identity != null) {
-      return new Column(header, identity, Optional.empty(), "header says so");
+    String word = name.toUpperCase(Locale.ROOT);
+    String text = word.equals("DESCRIPTION") ? RawItem.NAME : TEXTS.get(word);
+    if (text != null) {
+      return new Column(header, text, Optional.empty(), "header says so");
+    }
+    if (word.startsWith(RawItem.NOTE + ":")) {
+      return note(header, header.strip().substring(RawItem.NOTE.length() + 1), "header says so");
     }
     return Dictionary.standard()
         .find(name)
         .map(property -> property(header, property, unitText))
+        .or(() -> number(header, word, unitText))
         .orElseGet(() ->
-            new Column(
-                header,
-                "",
-                Optional.empty(),
-                name.isEmpty()
-                    ? "the header cell is empty; not read"
-                    : "'%s' is not a symbol that we know; not read".formatted(name)));
+            name.isEmpty()
+                ? new Column(header, "", Optional.empty(), "the header cell is empty; not read")
+                : note(
+                    header,
+                    header,
+                    "'%s' is not a symbol that we know; kept as a note".formatted(name)));
+  }
+
+  /** A column that is kept as a note under a heading. */
+  static Column note(String header, String heading, String evidence) {
+    String plain = heading.strip();
+    String shown =
+        plain.length() > LONGEST_HEADING ? plain.substring(0, LONGEST_HEADING).strip() : plain;
+    return new Column(header, RawItem.note(shown), Optional.empty(), evidence);
+  }
+
+  /** A number of a line of cutting data, a stack or a part. */
+  private static Optional<Column> number(String header, String word, String unitText) {
+    Optional<Unit> own =
+        LENGTHS.contains(word)
+            ? Optional.of(Unit.MILLIMETRE)
+            : CuttingField.named(word).map(CuttingField::unit);
+    return own.map(canonical ->
+        new Column(
+            header,
+            word,
+            Optional.ofNullable(unitText)
+                .flatMap(Unit::named)
+                .filter(unit -> unit.kind() == canonical.kind())
+                .or(() -> Optional.of(canonical)),
+            "header says so"));
   }
 
   private static Column property(String header, Property property, String unitText) {

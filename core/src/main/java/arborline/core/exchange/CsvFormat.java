@@ -1,10 +1,6 @@
 package arborline.core.exchange;
 
-import arborline.core.property.Dictionary;
-import arborline.core.property.Property;
-import arborline.core.quantity.Quantity;
-import arborline.core.quantity.Unit;
-import arborline.core.tool.Value;
+import arborline.core.stack.Component;
 import com.google.auto.service.AutoService;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.IOException;
@@ -12,13 +8,15 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /** Text table: header cells are ISO 13399 symbols with the unit in brackets. */
-@AutoService(ToolFormat.class)
-public final class CsvFormat implements ToolFormat {
+@AutoService(BundleFormat.class)
+public final class CsvFormat implements BundleFormat {
 
   @Override
   public String id() {
@@ -37,83 +35,66 @@ public final class CsvFormat implements ToolFormat {
   }
 
   @Override
-  public RawToolSource open(InputStream file, byte[] head, TableReading reading)
-      throws IOException {
+  public ItemSource open(InputStream file, byte[] head, TableReading reading) throws IOException {
     return new CsvSource(file, TextHead.sniff(head), reading);
   }
 
   @Override
-  public void losses(LibraryTool tool, WriteOptions options, LossReport report) {
-    Restated.losses(tool.tool(), options, report);
-    tool.tool()
-        .values()
-        .forEach((symbol, value) -> {
-          if (value.defaulted()) {
-            report.add(tool.tool().code(), symbol, "the mark 'default, not confirmed' is dropped");
-          }
-        });
+  public Set<Carried> carries() {
+    return EnumSet.complementOf(EnumSet.of(Carried.DEFAULT_MARK, Carried.FORMULAS));
   }
 
   @Override
-  public ToolSink create(OutputStream file, WriteOptions options) {
+  public BundleSink create(OutputStream file, WriteOptions options) {
     return new Sink(file, options);
   }
 
-  private static final class Sink implements ToolSink {
+  private static final class Sink implements BundleSink {
     private final CsvWriter csv;
-    private final List<Property> properties;
+    private final List<WrittenColumn> columns;
     private final WriteOptions options;
-    private final Unit lengthUnit;
 
     Sink(OutputStream file, WriteOptions options) {
       this.options = options;
-      this.lengthUnit = options.unit().orElse(Unit.MILLIMETRE);
-      this.properties = options.symbols().stream().map(Dictionary.standard()::get).toList();
+      this.columns = WrittenColumn.of(options);
       this.csv = CsvWriter.builder().build(new OutputStreamWriter(file, StandardCharsets.UTF_8));
-      List<String> header = new ArrayList<>(List.of("CODE", "NAME", "CLASS", "NUMBER"));
-      properties.forEach(symbol -> header.add(head(symbol)));
-      csv.writeRecord(header);
-    }
-
-    private String head(Property property) {
-      return property
-          .unit()
-          .filter(unit -> unit != Unit.ONE)
-          .map(unit -> "%s [%s]".formatted(property.symbol(), columnUnit(unit).code()))
-          .orElse(property.symbol());
-    }
-
-    private Unit columnUnit(Unit canonical) {
-      return canonical == Unit.MILLIMETRE ? lengthUnit : canonical;
+      csv.writeRecord(columns.stream().map(WrittenColumn::header).toList());
     }
 
     @Override
-    public void write(LibraryTool written) {
-      List<String> cells = new ArrayList<>(properties.size() + 4);
-      cells.add(FormulaGuard.guard(written.tool().code()));
-      cells.add(FormulaGuard.guard(written.tool().name()));
-      cells.add(written.tool().toolClass());
-      cells.add(written.number().isPresent() ? Integer.toString(written.number().getAsInt()) : "");
-      for (Property property : properties) {
-        cells.add(cell(property, written.tool().values().get(property.symbol())));
+    public void part(Component part) {
+      row(PartReading.of(part), new TreeMap<>());
+    }
+
+    /** A row for the tool and its first line of cutting data, then one for each that follows. */
+    @Override
+    public void write(Bundle bundle) {
+      List<RawItem> items = bundle.items();
+      List<RawItem> cutting =
+          items.stream().filter(item -> item.kind() == ItemKind.CUTTING).toList();
+      RawItem tool = items.getFirst();
+      boolean beside = tool.kind() == ItemKind.CUTTER && !cutting.isEmpty();
+      row(tool, beside ? cutting.getFirst().cells() : new TreeMap<>());
+      items.stream()
+          .skip(1)
+          .filter(item -> !beside || item != cutting.getFirst())
+          .forEach(item -> row(item, new TreeMap<>()));
+    }
+
+    private void row(RawItem item, SortedMap<String, Cell> beside) {
+      SortedMap<String, Cell> cells = new TreeMap<>(item.cells());
+      cells.putAll(beside);
+      cells.put(RowItems.KIND, Cell.of(item.kind().word()));
+      if (!item.owner().isEmpty()) {
+        cells.put(RawItem.CODE, Cell.of(item.owner()));
       }
-      csv.writeRecord(cells);
-    }
-
-    private String cell(Property property, Value value) {
-      return switch (value) {
-        case null -> "";
-        case Value.Word word -> FormulaGuard.guard(word.text());
-        case Value.Measure measure -> number(property, measure.quantity());
-      };
-    }
-
-    private String number(Property property, Quantity authored) {
-      Quantity quantity = Restated.of(authored, options.unit());
-      Optional<Unit> column = property.unit().map(this::columnUnit);
-      return column.filter(quantity.unit()::equals).isPresent()
-          ? quantity.text()
-          : quantity.toString();
+      if (!item.parts().isEmpty()) {
+        cells.put(RowItems.PARTS, Cell.of(PartList.text(item.parts())));
+      }
+      csv.writeRecord(
+          columns.stream()
+              .map(column -> column.text(Restated.of(cells.get(column.symbol()), options.unit())))
+              .toList());
     }
 
     @Override

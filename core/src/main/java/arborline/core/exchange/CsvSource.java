@@ -9,13 +9,15 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
 
 /** Reads a text table record by record. */
-final class CsvSource implements RawToolSource {
+final class CsvSource implements ItemSource {
 
   private static final int LONGEST_CELL = 4000;
   private static final int LONGEST_RECORD = 4 * 1024 * 1024;
@@ -24,6 +26,8 @@ final class CsvSource implements RawToolSource {
   private final CsvReader<CsvRecord> csv;
   private final CloseableIterator<CsvRecord> records;
   private final TableReading reading;
+  private final RowItems rows = new RowItems();
+  private final Deque<RawItem> read = new ArrayDeque<>();
   private long lastLine = 1;
 
   CsvSource(InputStream file, TextHead head, TableReading reading) throws IOException {
@@ -57,13 +61,16 @@ final class CsvSource implements RawToolSource {
   }
 
   @Override
-  public Optional<RawTool> next() throws IOException {
-    Optional<CsvRecord> next = record();
-    lastLine = next.map(CsvRecord::getStartingLineNumber).orElse(lastLine);
-    return next.map(this::raw);
+  public Optional<RawItem> next() throws IOException {
+    if (read.isEmpty()) {
+      Optional<CsvRecord> next = record();
+      lastLine = next.map(CsvRecord::getStartingLineNumber).orElse(lastLine);
+      next.ifPresent(row -> read.addAll(items(row)));
+    }
+    return Optional.ofNullable(read.poll());
   }
 
-  private RawTool raw(CsvRecord row) {
+  private List<RawItem> items(CsvRecord row) {
     List<Column> columns = reading.columns();
     TreeMap<String, Cell> cells = new TreeMap<>();
     List<Finding> findings = new ArrayList<>(0);
@@ -78,7 +85,7 @@ final class CsvSource implements RawToolSource {
     for (int i = 0; i < readable; i++) {
       cell(columns.get(i), row.getField(i), cells, findings);
     }
-    if (cells.isEmpty()
+    if (cells.keySet().stream().allMatch(RawItem::isNote)
         && findings.isEmpty()
         && !row.getFields().stream().allMatch(String::isBlank)) {
       findings.add(
@@ -86,7 +93,7 @@ final class CsvSource implements RawToolSource {
               "nothing-read",
               "no cell of this line stands in a column that is read: say what the columns mean"));
     }
-    return new RawTool(row.getStartingLineNumber(), cells, findings);
+    return rows.of(row.getStartingLineNumber(), cells, findings);
   }
 
   private void cell(

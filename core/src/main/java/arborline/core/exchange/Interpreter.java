@@ -24,7 +24,7 @@ import java.util.regex.Pattern;
 public final class Interpreter {
 
   private static final Set<String> IDENTITY =
-      Set.of(RawTool.CODE, RawTool.NAME, RawTool.CLASS, RawTool.NUMBER);
+      Set.of(RawItem.CODE, RawItem.NAME, RawItem.CLASS, RawItem.NUMBER, RawItem.SECTION);
   private static final Pattern BREAKS = Pattern.compile("\\s*[\\t\\r\\n]+\\s*");
   private static final Pattern WHOLE = Pattern.compile("\\d{1,8}");
 
@@ -39,28 +39,43 @@ public final class Interpreter {
   public record Interpreted(Tool tool, OptionalInt number, List<Finding> findings) {}
 
   /** Reads every cell; a trade default that the other cells outdo is left out. */
-  public static Interpreted interpret(RawTool raw) {
+  public static Interpreted interpret(RawItem raw) {
     List<Finding> findings = new ArrayList<>(raw.findings());
     TreeMap<String, Value> values = new TreeMap<>();
+    TreeMap<String, String> notes = new TreeMap<>();
+    TreeMap<String, Cell> formulas = new TreeMap<>();
     raw.cells()
         .forEach((symbol, cell) -> {
-          if (!IDENTITY.contains(symbol) && !cell.text().isBlank()) {
-            value(symbol, cell, values, findings);
+          if (cell.blank() || IDENTITY.contains(symbol)) {
+            return;
+          }
+          if (RawItem.isNote(symbol)) {
+            notes.put(heading(symbol), cell.text().strip());
+          } else if (FormulaCells.holds(symbol, cell)) {
+            formulas.put(symbol, cell);
+          } else {
+            value(symbol, cell, values, notes, findings);
           }
         });
-    String className = raw.text(RawTool.CLASS);
+    String className = raw.text(RawItem.CLASS);
     String classId =
         className.isEmpty()
             ? ""
             : ToolClasses.named(className).map(known -> known.sheet().id()).orElse(className);
-    OptionalInt number = number(raw.text(RawTool.NUMBER), findings);
-    Tool tool = new Tool(raw.text(RawTool.CODE), name(raw, findings), classId, values);
-    return new Interpreted(Completed.withoutOutdoneDefaults(tool), number, findings);
+    OptionalInt number = number(raw.text(RawItem.NUMBER), findings);
+    Tool written = new Tool(raw.text(RawItem.CODE), name(raw, findings), classId, values, notes);
+    Tool sure = Completed.withoutOutdoneDefaults(written);
+    Tool tool = formulas.isEmpty() ? sure : FormulaCells.worked(sure, formulas, findings);
+    return new Interpreted(tool, number, findings);
+  }
+
+  private static String heading(String column) {
+    return column.equals(RawItem.NOTE) ? "" : column.substring(RawItem.NOTE.length() + 1);
   }
 
   /** A name is one line: breaks and tabs in it become spaces. */
-  private static String name(RawTool raw, List<Finding> findings) {
-    String text = raw.text(RawTool.NAME);
+  private static String name(RawItem raw, List<Finding> findings) {
+    String text = raw.text(RawItem.NAME);
     String line = BREAKS.matcher(text).replaceAll(" ");
     if (!line.equals(text)) {
       findings.add(
@@ -71,13 +86,18 @@ public final class Interpreter {
   }
 
   private static void value(
-      String symbol, Cell cell, Map<String, Value> values, List<Finding> findings) {
+      String symbol,
+      Cell cell,
+      Map<String, Value> values,
+      Map<String, String> notes,
+      List<Finding> findings) {
     Property property = Dictionary.standard().find(symbol).orElse(null);
     if (property == null) {
+      notes.put(symbol, cell.text().strip());
       findings.add(
           Finding.note(
               "property.unknown",
-              "'%s' is not a property that we know; its value '%s' is not carried"
+              "'%s' is not a property that we know; '%s' is kept as a note"
                   .formatted(symbol, cell.text()),
               symbol));
     } else if (property.numeric()) {
@@ -134,7 +154,7 @@ public final class Interpreter {
         Finding.hold(
             "number-not-whole",
             "tool number '%s' is not a whole number up to eight digits".formatted(text),
-            RawTool.NUMBER));
+            RawItem.NUMBER));
     return OptionalInt.empty();
   }
 }

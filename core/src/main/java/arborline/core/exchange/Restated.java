@@ -1,11 +1,10 @@
 package arborline.core.exchange;
 
-import arborline.core.property.Dictionary;
 import arborline.core.quantity.Conversion;
+import arborline.core.quantity.Entry;
+import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Quantity;
 import arborline.core.quantity.Unit;
-import arborline.core.tool.Tool;
-import arborline.core.tool.Value;
 import java.util.Optional;
 
 /** Values as a writer states them: as authored, or converted by a stated act. */
@@ -20,23 +19,32 @@ final class Restated {
         .orElse(quantity);
   }
 
-  static void losses(Tool tool, WriteOptions options, LossReport report) {
-    tool.values()
-        .forEach((symbol, value) -> {
-          if (value instanceof Value.Measure measure
-              && options.unit().isPresent()
-              && convertible(measure.quantity().unit(), options.unit().get())
-              && !exact(measure.quantity(), options.unit().get())) {
-            report.add(
-                tool.code(),
-                symbol,
-                "%s is rounded to %d decimals in %s"
-                    .formatted(measure, Conversion.INEXACT_DECIMALS, options.unit().get().code()));
-          }
-          if (Dictionary.standard().find(symbol).isEmpty()) {
-            report.add(tool.code(), symbol, "is not a property of the dictionary");
-          }
-        });
+  /** A cell in another unit; a formula is worked out anew there. */
+  static Cell of(Cell cell, Optional<Unit> target) {
+    return cell == null ? null : known(cell, target);
+  }
+
+  private static Cell known(Cell cell, Optional<Unit> target) {
+    return cell.unit()
+        .filter(unit -> target.filter(wanted -> convertible(unit, wanted)).isPresent())
+        .map(unit -> restated(cell, unit, target))
+        .orElse(cell);
+  }
+
+  private static Cell restated(Cell cell, Unit unit, Optional<Unit> target) {
+    if (!(EntryParser.parse(cell.text(), unit) instanceof Entry.Understood understood)) {
+      return cell;
+    }
+    Quantity quantity = of(understood.quantity(), target);
+    return new Cell(
+        quantity.text(), Optional.of(quantity.unit()), cell.defaulted(), cell.formula());
+  }
+
+  /** True where a length in the other unit has no end of decimals. */
+  static boolean rounds(Quantity quantity, Optional<Unit> target) {
+    return target
+        .filter(unit -> convertible(quantity.unit(), unit) && !exact(quantity, unit))
+        .isPresent();
   }
 
   private static boolean exact(Quantity quantity, Unit unit) {

@@ -70,7 +70,7 @@ public record TableReading(
         columns(header));
   }
 
-  /** A symbol belongs to the first column that names it; what names it again is not read. */
+  /** A symbol belongs to the first column that names it; what names it again is kept as a note. */
   private static List<Column> columns(List<String> header) {
     List<Column> columns = new ArrayList<>(header.size());
     Map<String, Integer> first = new HashMap<>();
@@ -81,11 +81,11 @@ public record TableReading(
       columns.add(
           before == null
               ? column
-              : new Column(
+              : Column.note(
                   column.header(),
-                  "",
-                  Optional.empty(),
-                  "%s stands in column %d already; not read".formatted(column.symbol(), before)));
+                  "%s (column %d)".formatted(column.header(), columns.size() + 1),
+                  "%s stands in column %d already; kept as a note"
+                      .formatted(column.symbol(), before)));
     }
     return columns;
   }

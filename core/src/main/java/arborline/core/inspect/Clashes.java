@@ -1,6 +1,6 @@
 package arborline.core.inspect;
 
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Repair;
 import arborline.core.tool.Tool;
@@ -20,7 +20,7 @@ public final class Clashes {
    */
   public static Finding insideDelivery(String code, String first, String freeCode) {
     return Finding.hold(
-            "code-twice", "code %s stands on %s already".formatted(code, first), RawTool.CODE)
+            "code-twice", "code %s stands on %s already".formatted(code, first), RawItem.CODE)
         .withRepair(nextFree(freeCode));
   }
 
@@ -30,24 +30,24 @@ public final class Clashes {
             "code-taken",
             "the shop has another tool under code %s: %s"
                 .formatted(arriving.code(), String.join("; ", differences(arriving, present))),
-            RawTool.CODE)
+            RawItem.CODE)
         .withRepair(nextFree(freeCode));
   }
 
   /** No tool carries the code, but it is not free either. */
   public static Finding held(String why, String freeCode) {
-    return Finding.hold("code-held", why, RawTool.CODE).withRepair(nextFree(freeCode));
+    return Finding.hold("code-held", why, RawItem.CODE).withRepair(nextFree(freeCode));
   }
 
   /** The shop has just this tool. */
   public static Finding alreadyHere(String code) {
     return Finding.note(
-        "already-here", "the shop has tool %s with the same values".formatted(code), RawTool.CODE);
+        "already-here", "the shop has tool %s with the same values".formatted(code), RawItem.CODE);
   }
 
   private static Repair nextFree(String freeCode) {
     return Repair.of(
-        "code-next-free", "take it under the next free code", Map.of(RawTool.CODE, freeCode));
+        "code-next-free", "take it under the next free code", Map.of(RawItem.CODE, freeCode));
   }
 
   /** What differs between two tools, in words: {@code DC 10 mm here, 12 mm in the shop}. */

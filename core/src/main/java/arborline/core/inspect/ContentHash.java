@@ -1,15 +1,18 @@
 package arborline.core.inspect;
 
+import arborline.core.cutting.CuttingEntry;
+import arborline.core.stack.PlannedStack;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.List;
 
 /**
- * Fingerprint of what a tool is, its code apart: equal fingerprint means equal name, class and
- * authored values. Whether a value was confirmed does not count.
+ * Fingerprint of what a tool is, its code apart: equal fingerprint means equal name, class,
+ * authored values, formulas and notes. Whether a value was confirmed does not count.
  */
 public final class ContentHash {
 
@@ -21,8 +24,34 @@ public final class ContentHash {
   /** SHA-256 as 64 hexadecimal digits. */
   public static String of(Tool tool) {
     StringBuilder content = new StringBuilder(256);
+    content(tool, content);
+    return digest(content);
+  }
+
+  /** The same with its cutting data and its stacks, in whatever order they stand. */
+  public static String of(Tool tool, List<CuttingEntry> cutting, List<PlannedStack> stacks) {
+    StringBuilder content = new StringBuilder(256);
+    content(tool, content);
+    cutting.stream()
+        .map(entry -> entry.toString())
+        .sorted()
+        .forEach(text -> content.append(text).append('\n'));
+    stacks.stream()
+        .map(stack -> stack.toString())
+        .sorted()
+        .forEach(text -> content.append(text).append('\n'));
+    return digest(content);
+  }
+
+  private static void content(Tool tool, StringBuilder content) {
     content.append(tool.name()).append('\n').append(tool.toolClass()).append('\n');
     tool.values().forEach((symbol, value) -> value(symbol, value, content));
+    tool.notes()
+        .forEach((heading, text) ->
+            content.append(heading).append(':').append(text.length()).append(text).append('\n'));
+  }
+
+  private static String digest(StringBuilder content) {
     return HexFormat.of()
         .formatHex(SHA256.get().digest(content.toString().getBytes(StandardCharsets.UTF_8)));
   }
@@ -31,6 +60,7 @@ public final class ContentHash {
     content.append(symbol).append('=').append(value.text());
     if (value instanceof Value.Measure measure) {
       content.append(' ').append(measure.quantity().unit().code());
+      measure.formula().ifPresent(formula -> content.append(" = ").append(formula.text()));
     }
     content.append('\n');
   }

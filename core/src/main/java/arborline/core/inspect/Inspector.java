@@ -1,17 +1,27 @@
 package arborline.core.inspect;
 
+import arborline.core.cutting.CuttingEntry;
+import arborline.core.exchange.CuttingReading;
 import arborline.core.exchange.Interpreter;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.PartReading;
+import arborline.core.exchange.RawBundle;
+import arborline.core.exchange.RawItem;
+import arborline.core.exchange.StackReading;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Repair;
 import arborline.core.library.Codes;
 import arborline.core.library.VisibleText;
+import arborline.core.stack.Component;
+import arborline.core.stack.PlannedStack;
 import arborline.core.tool.RuleBook;
 import arborline.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
@@ -25,17 +35,24 @@ public final class Inspector {
 
   private Inspector() {}
 
-  public static Inspected inspect(RawTool raw) {
+  /** Inspects an item that nothing belongs to. */
+  public static Inspected inspect(RawItem raw) {
+    return inspect(RawBundle.of(raw));
+  }
+
+  /** Inspects an item with what belongs to it. */
+  public static Inspected inspect(RawBundle bundle) {
+    RawItem raw = bundle.item();
     try {
       return raw.blank() && raw.findings().isEmpty()
-          ? nothing(raw, Finding.note("line-blank", "the line is blank"), Disposition.SKIPPED)
-          : judge(raw);
+          ? nothing(bundle, Finding.note("line-blank", "the line is blank"), Disposition.SKIPPED)
+          : judge(bundle);
     } catch (RuntimeException defect) {
       if (FAILED.add(defect.getClass().getName())) {
         LOG.log(System.Logger.Level.ERROR, "line " + raw.line() + " could not be judged", defect);
       }
       return nothing(
-          raw,
+          bundle,
           Finding.hold(
               "line-failed",
               "this line could not be judged, by a fault of ours that was logged; correct or leave it"),
@@ -43,17 +60,33 @@ public final class Inspector {
     }
   }
 
-  private static Inspected nothing(RawTool raw, Finding finding, Disposition disposition) {
+  private static Inspected nothing(RawBundle bundle, Finding finding, Disposition disposition) {
     return new Inspected(
-        raw,
+        bundle,
+        bundle.item().kind(),
         Tool.of("", "", "", Map.of()),
-        java.util.OptionalInt.empty(),
+        Optional.empty(),
+        OptionalInt.empty(),
+        List.of(),
+        List.of(),
         List.of(finding),
         disposition);
   }
 
   /** As {@link #inspect}, for a tool that somebody types: an empty one lacks everything. */
-  public static Inspected judge(RawTool raw) {
+  public static Inspected judge(RawItem raw) {
+    return judge(RawBundle.of(raw));
+  }
+
+  private static Inspected judge(RawBundle bundle) {
+    RawItem raw = bundle.item();
+    return raw.kind().component().isPresent()
+        ? part(bundle, raw.kind().component().get())
+        : raw.kind().standsAlone() ? tool(bundle) : ownerless(bundle);
+  }
+
+  private static Inspected tool(RawBundle bundle) {
+    RawItem raw = bundle.item();
     Interpreter.Interpreted read = Interpreter.interpret(raw);
     List<Finding> findings = new ArrayList<>(read.findings());
     identity(read.tool(), raw.line(), findings);
@@ -62,8 +95,73 @@ public final class Inspector {
         findings.add(finding);
       }
     }
+    List<CuttingEntry> cutting = new ArrayList<>(bundle.cutting().size());
+    for (RawItem line : bundle.cutting()) {
+      CuttingReading.Interpreted understood = CuttingReading.interpret(line, read.tool());
+      understood.entry().ifPresent(cutting::add);
+      findings.addAll(understood.findings());
+    }
+    List<PlannedStack> stacks = new ArrayList<>(bundle.stacks().size());
+    for (RawItem stack : bundle.stacks()) {
+      StackReading.Interpreted understood = StackReading.interpret(stack);
+      understood.stack().ifPresent(stacks::add);
+      findings.addAll(understood.findings());
+    }
     return new Inspected(
-        raw, read.tool(), read.number(), List.copyOf(findings), Disposition.of(findings));
+        bundle,
+        ItemKind.ofClass(read.tool().toolClass()),
+        read.tool(),
+        Optional.empty(),
+        read.number(),
+        List.copyOf(cutting),
+        List.copyOf(stacks),
+        List.copyOf(findings),
+        Disposition.of(findings));
+  }
+
+  private static Inspected part(RawBundle bundle, Component.Kind kind) {
+    PartReading.Interpreted read = PartReading.interpret(bundle.item(), kind);
+    List<Finding> findings = new ArrayList<>(read.findings());
+    findings.addAll(read.component().findings());
+    Component part = read.component();
+    return new Inspected(
+        bundle,
+        bundle.item().kind(),
+        Tool.of(part.code(), part.name(), bundle.item().kind().word(), Map.of()),
+        Optional.of(part),
+        OptionalInt.empty(),
+        List.of(),
+        List.of(),
+        List.copyOf(findings),
+        Disposition.of(findings));
+  }
+
+  /** A stack or cutting data whose tool was not beside it. */
+  private static Inspected ownerless(RawBundle bundle) {
+    RawItem raw = bundle.item();
+    List<Finding> findings = new ArrayList<>(raw.findings());
+    findings.add(
+        Finding.hold(
+            "tool-missing",
+            raw.owner().isEmpty()
+                ? "%s without a tool: no code is given".formatted(title(raw.kind()))
+                : "%s of %s, which is not in this delivery"
+                    .formatted(title(raw.kind()), raw.owner()),
+            RawItem.CODE));
+    return new Inspected(
+        bundle,
+        raw.kind(),
+        Tool.of(raw.owner().startsWith("@") ? "" : raw.owner(), "", raw.kind().word(), Map.of()),
+        Optional.empty(),
+        OptionalInt.empty(),
+        List.of(),
+        List.of(),
+        List.copyOf(findings),
+        Disposition.HOLD);
+  }
+
+  private static String title(ItemKind kind) {
+    return kind == ItemKind.STACK ? "a stack" : "cutting data";
   }
 
   /** A value that could not be read is not missing as well, nor does it follow from others. */
@@ -78,42 +176,42 @@ public final class Inspector {
     String code = tool.code();
     if (code.isEmpty()) {
       findings.add(
-          Finding.hold("code-missing", "no code is given", RawTool.CODE)
+          Finding.hold("code-missing", "no code is given", RawItem.CODE)
               .withRepair(
                   Repair.of(
                       "code-from-class",
                       "make a code from class, diameter and line",
-                      Map.of(RawTool.CODE, proposedCode(tool, line)))));
+                      Map.of(RawItem.CODE, proposedCode(tool, line)))));
     } else {
       Codes.fault(code).ifPresent(fault -> findings.add(unusable(code, fault)));
     }
     VisibleText.fault("the name", tool.name())
         .ifPresent(fault ->
             findings.add(
-                Finding.hold("name-characters", fault, RawTool.NAME)
+                Finding.hold("name-characters", fault, RawItem.NAME)
                     .withRepair(
                         Repair.of(
                             "name-characters",
                             "leave out what cannot be seen",
-                            Map.of(RawTool.NAME, VisibleText.only(tool.name()))))));
-    tooLong(RawTool.CODE, code, LONGEST_CODE, findings);
-    tooLong(RawTool.NAME, tool.name(), LONGEST_NAME, findings);
+                            Map.of(RawItem.NAME, VisibleText.only(tool.name()))))));
+    tooLong(RawItem.CODE, code, LONGEST_CODE, findings);
+    tooLong(RawItem.NAME, tool.name(), LONGEST_NAME, findings);
   }
 
   private static Finding unusable(String code, String fault) {
     boolean spaces = code.chars().anyMatch(Character::isWhitespace);
     String mended = Codes.mended(code);
-    Finding finding = Finding.hold(spaces ? "code-spaces" : "code-characters", fault, RawTool.CODE);
+    Finding finding = Finding.hold(spaces ? "code-spaces" : "code-characters", fault, RawItem.CODE);
     return mended.isEmpty()
         ? finding
         : finding.withRepair(
             spaces
                 ? Repair.of(
-                    "code-spaces", "put hyphens for the spaces", Map.of(RawTool.CODE, mended))
+                    "code-spaces", "put hyphens for the spaces", Map.of(RawItem.CODE, mended))
                 : Repair.of(
                     "code-characters",
                     "leave out what a code cannot have",
-                    Map.of(RawTool.CODE, mended)));
+                    Map.of(RawItem.CODE, mended)));
   }
 
   private static void tooLong(String column, String text, int limit, List<Finding> findings) {

@@ -7,11 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 
-/** Joins two changes of one tool; name and class are fields like its values. */
+/** Joins two changes of one tool; name, class and notes are fields like its values. */
 public final class ToolMerge {
 
   private static final String NAME = "NAME";
   private static final String CLASS = "CLASS";
+  private static final String NOTE = "NOTE:";
 
   private ToolMerge() {}
 
@@ -21,11 +22,14 @@ public final class ToolMerge {
   public static Merged merge(Tool base, Tool theirs, Tool mine) {
     FieldMerge.Merged<Object> merged = FieldMerge.merge(fields(base), fields(theirs), fields(mine));
     TreeMap<String, Value> values = new TreeMap<>();
+    TreeMap<String, String> notes = new TreeMap<>();
     merged
         .values()
-        .forEach((symbol, value) -> {
+        .forEach((field, value) -> {
           if (value instanceof Value known) {
-            values.put(symbol, known);
+            values.put(field, known);
+          } else if (field.startsWith(NOTE) && value != null) {
+            notes.put(field.substring(NOTE.length()), (String) value);
           }
         });
     Tool tool =
@@ -33,7 +37,8 @@ public final class ToolMerge {
             theirs.code(),
             (String) merged.values().get(NAME),
             (String) merged.values().get(CLASS),
-            values);
+            values,
+            notes);
     return new Merged(tool, merged.conflicts());
   }
 
@@ -47,6 +52,7 @@ public final class ToolMerge {
 
   private static Map<String, Object> fields(Tool tool) {
     Map<String, Object> fields = new HashMap<>(tool.values());
+    tool.notes().forEach((heading, text) -> fields.put(NOTE + heading, text));
     fields.put(NAME, tool.name());
     fields.put(CLASS, tool.toolClass());
     return fields;

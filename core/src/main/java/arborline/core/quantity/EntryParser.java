@@ -21,6 +21,11 @@ public final class EntryParser {
   private static final Pattern SPLIT =
       Pattern.compile(
           "^[\u00d8\u2300\u00f8]?\\s*([+-]?[0-9.,/\\s-]*[0-9.,])\\s*([^0-9.,/\\s-]\\S*)?$");
+
+  /** Units that begin with a digit. */
+  private static final Pattern RECIPROCAL =
+      Pattern.compile("([+-]?[0-9.,]*[0-9])\\s+(1/(?:min|in))");
+
   private static final Pattern DECIMAL = Pattern.compile("[+-]?(\\d+\\.?\\d*|\\.\\d+)");
   private static final Pattern FRACTION =
       Pattern.compile("([+-]?)(?:(\\d+)(?:\\s+|-))?(\\d+)/(\\d+)");
@@ -75,7 +80,8 @@ public final class EntryParser {
     if (EXPONENT.matcher(entry).matches()) {
       return refused("exponent form not accepted in shop-floor fields", "write the number out");
     }
-    Matcher split = SPLIT.matcher(entry);
+    Matcher reciprocal = RECIPROCAL.matcher(entry);
+    Matcher split = reciprocal.matches() ? reciprocal : SPLIT.matcher(entry);
     if (!split.matches()) {
       return refused("not a number", "type a number such as 12.7 or 1/2");
     }

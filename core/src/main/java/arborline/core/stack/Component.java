@@ -2,10 +2,17 @@ package arborline.core.stack;
 
 import arborline.core.connection.Connection;
 import arborline.core.finding.Finding;
+import arborline.core.property.Dictionary;
+import arborline.core.property.Property;
+import arborline.core.quantity.Entry;
+import arborline.core.quantity.EntryParser;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /**
  * A holder, extension, collet or arbor.
@@ -15,6 +22,8 @@ import java.util.Optional;
  * @param bodies what stands in front of its own gauge plane or front face, machine side first
  * @param clamping least length that a shank must be held by, mm
  * @param turn how an aggregate turns the axis; empty for what goes straight on
+ * @param properties what else is known, by symbol, each with its unit: {@code RPMX} to {@code 20000
+ *     1/min}
  */
 public record Component(
     String code,
@@ -25,7 +34,8 @@ public record Component(
     List<Frustum> bodies,
     Material material,
     BigDecimal clamping,
-    Optional<Turn> turn) {
+    Optional<Turn> turn,
+    SortedMap<String, String> properties) {
 
   public Component {
     code = code == null ? "" : code;
@@ -35,6 +45,24 @@ public record Component(
     bodies = bodies == null ? List.of() : List.copyOf(bodies);
     material = material == null ? Material.STEEL : material;
     turn = turn == null ? Optional.empty() : turn;
+    properties =
+        Collections.unmodifiableSortedMap(
+            properties == null ? new TreeMap<>() : new TreeMap<>(properties));
+  }
+
+  /** A component of which nothing else is known. */
+  public Component(
+      String code,
+      String name,
+      Kind kind,
+      String machineSide,
+      String workSide,
+      List<Frustum> bodies,
+      Material material,
+      BigDecimal clamping,
+      Optional<Turn> turn) {
+    this(
+        code, name, kind, machineSide, workSide, bodies, material, clamping, turn, new TreeMap<>());
   }
 
   /** A component that goes straight on. */
@@ -83,6 +111,7 @@ public record Component(
     }
   }
 
+  private static final int LONGEST = 60;
   private static final BigDecimal LARGEST = BigDecimal.valueOf(1000);
 
   /** Its cylinders and cones for computation. */
@@ -129,7 +158,33 @@ public record Component(
               "the axis turns by more than 0 and at most 120 deg, at and out within 1000 mm",
               "AXISANGLE"));
     }
+    properties(findings);
     return findings;
+  }
+
+  private void properties(List<Finding> findings) {
+    properties.forEach((symbol, text) -> {
+      Optional<Property> property = Dictionary.standard().find(symbol);
+      boolean sound =
+          text != null
+              && text.length() <= LONGEST
+              && property
+                  .filter(known ->
+                      known
+                          .unit()
+                          .map(unit -> EntryParser.parse(text, unit, known::accepts))
+                          .filter(Entry.Refused.class::isInstance)
+                          .isEmpty())
+                  .isPresent();
+      if (!sound) {
+        findings.add(
+            Finding.hold(
+                "component-property",
+                "%s '%s' is not a property with its value, such as RPMX 20000 1/min"
+                    .formatted(symbol, text),
+                symbol));
+      }
+    });
   }
 
   private static void connection(

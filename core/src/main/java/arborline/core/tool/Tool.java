@@ -7,6 +7,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.TreeMap;
 
 /**
@@ -16,11 +17,26 @@ import java.util.TreeMap;
  * @param name what people call it
  * @param toolClass id of its {@link ToolClass}; may be empty while unknown
  * @param values by property symbol, in the order of the symbols
+ * @param notes what else is known, by its heading; a plain note has the empty one
  */
-public record Tool(String code, String name, String toolClass, Map<String, Value> values) {
+public record Tool(
+    String code,
+    String name,
+    String toolClass,
+    Map<String, Value> values,
+    SortedMap<String, String> notes) {
+
+  private static final SortedMap<String, String> NO_NOTES =
+      Collections.unmodifiableSortedMap(new TreeMap<>());
 
   public Tool {
     values = Collections.unmodifiableMap(new LinkedHashMap<>(new TreeMap<>(values)));
+    notes = notes.isEmpty() ? NO_NOTES : Collections.unmodifiableSortedMap(new TreeMap<>(notes));
+  }
+
+  /** A tool without notes. */
+  public Tool(String code, String name, String toolClass, Map<String, Value> values) {
+    this(code, name, toolClass, values, NO_NOTES);
   }
 
   public static Tool of(String code, String name, String toolClass, Map<String, Value> values) {
@@ -59,15 +75,20 @@ public record Tool(String code, String name, String toolClass, Map<String, Value
     } else {
       changed.put(symbol, value);
     }
-    return new Tool(code, name, toolClass, changed);
+    return new Tool(code, name, toolClass, changed, notes);
   }
 
   public Tool named(String otherCode, String otherName) {
-    return new Tool(otherCode, otherName, toolClass, values);
+    return new Tool(otherCode, otherName, toolClass, values, notes);
   }
 
   public Tool ofClass(String otherClass) {
-    return new Tool(code, name, otherClass, values);
+    return new Tool(code, name, otherClass, values, notes);
+  }
+
+  /** The same with other notes. */
+  public Tool noted(SortedMap<String, String> others) {
+    return new Tool(code, name, toolClass, values, others);
   }
 
   private static BigDecimal canonical(String symbol, Value.Measure measure) {

@@ -13,4 +13,9 @@ public interface ToolClass {
 
   /** The true-to-scale outline from the tool's own dimensions; missing ones are estimated. */
   Outline outline(Tool tool);
+
+  /** True for an insert, which is held by a cutter and is none itself. */
+  default boolean cuttingItem() {
+    return false;
+  }
 }

@@ -1,6 +1,8 @@
 package arborline.core.tool;
 
+import arborline.core.formula.ValueFormula;
 import arborline.core.quantity.Quantity;
+import java.util.Optional;
 
 /** The value of one property, with whether somebody stood by it. */
 public sealed interface Value {
@@ -14,8 +16,18 @@ public sealed interface Value {
   /** Equal in meaning: same word, or same size however it was written. */
   boolean sameAs(Value other);
 
-  /** A number with its unit. */
-  record Measure(Quantity quantity, boolean defaulted) implements Value {
+  /**
+   * A number with its unit.
+   *
+   * @param formula by which it follows from others; it is what somebody wrote then, and the
+   *     quantity what it came to
+   */
+  record Measure(Quantity quantity, boolean defaulted, Optional<ValueFormula> formula)
+      implements Value {
+
+    public Measure(Quantity quantity, boolean defaulted) {
+      this(quantity, defaulted, Optional.empty());
+    }
 
     @Override
     public String text() {

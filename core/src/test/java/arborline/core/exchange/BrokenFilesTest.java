@@ -27,11 +27,11 @@ class BrokenFilesTest {
           + "{\"DC\":{\"text\":\"1/2\",\"unit\":\"in\"},\"NOF\":{\"text\":\"4\"}}}]}";
 
   private static int read(byte[] file) {
-    ToolFormat format = ToolFormats.recognise(file);
+    BundleFormat format = BundleFormats.recognise(file);
     int lines = 0;
-    try (RawToolSource source =
+    try (ItemSource source =
         format.open(new ByteArrayInputStream(file), file, TableReading.propose(file))) {
-      for (Optional<RawTool> raw = source.next(); raw.isPresent(); raw = source.next()) {
+      for (Optional<RawItem> raw = source.next(); raw.isPresent(); raw = source.next()) {
         Inspector.inspect(raw.get());
         lines++;
       }

@@ -19,44 +19,42 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
-import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
 class CsvFormatTest {
 
-  static List<RawTool> read(byte[] file) throws IOException {
+  static List<RawItem> read(byte[] file) throws IOException {
     byte[] head = Arrays.copyOf(file, Math.min(file.length, 65536));
-    List<RawTool> lines = new ArrayList<>();
-    ToolFormat format = ToolFormats.recognise(head);
-    try (RawToolSource source =
+    List<RawItem> lines = new ArrayList<>();
+    BundleFormat format = BundleFormats.recognise(head);
+    try (ItemSource source =
         format.open(new ByteArrayInputStream(file), head, TableReading.propose(head))) {
-      for (Optional<RawTool> line = source.next(); line.isPresent(); line = source.next()) {
+      for (Optional<RawItem> line = source.next(); line.isPresent(); line = source.next()) {
         lines.add(line.get());
       }
     }
     return lines;
   }
 
-  static byte[] write(String format, List<LibraryTool> tools, Optional<Unit> unit)
-      throws IOException {
-    TreeSet<String> symbols = new TreeSet<>();
-    tools.forEach(tool -> symbols.addAll(tool.tool().values().keySet()));
+  static byte[] write(String format, List<Bundle> tools, Optional<Unit> unit) throws IOException {
+    Contents.Survey survey = new Contents.Survey();
+    tools.forEach(survey::add);
     ByteArrayOutputStream file = new ByteArrayOutputStream();
-    try (ToolSink sink =
-        ToolFormats.named(format)
+    try (BundleSink sink =
+        BundleFormats.named(format)
             .orElseThrow()
-            .create(file, new WriteOptions("Shop", List.copyOf(symbols), unit))) {
-      for (LibraryTool tool : tools) {
+            .create(file, new WriteOptions("Shop", survey.contents(), unit))) {
+      for (Bundle tool : tools) {
         sink.write(tool);
       }
     }
     return file.toByteArray();
   }
 
-  static List<LibraryTool> starter() throws IOException {
+  static List<Bundle> starter() throws IOException {
     return read(Files.readAllBytes(Path.of("../demo/incoming/marram-starter.csv"))).stream()
         .map(Interpreter::interpret)
-        .map(inspected -> new LibraryTool(inspected.tool(), inspected.number()))
+        .map(inspected -> new Bundle(inspected.tool(), inspected.number()))
         .toList();
   }
 
@@ -70,7 +68,7 @@ class CsvFormatTest {
             StandardCharsets.UTF_16,
             StandardCharsets.UTF_16LE,
             Charset.forName("windows-1252"))) {
-      RawTool line = read(TABLE.getBytes(charset)).getFirst();
+      RawItem line = read(TABLE.getBytes(charset)).getFirst();
       assertEquals("Fräser, \"lang\"", line.text("NAME"), charset.name());
       assertEquals("12.5", line.text("DC"));
     }
@@ -78,14 +76,14 @@ class CsvFormatTest {
 
   @Test
   void readsSemicolonsAndDecimalCommas() throws IOException {
-    RawTool line = read("CODE;DC [mm];OAL [mm]\nA1;12,5;83\nA2;1,250;70,5\n".getBytes()).get(1);
+    RawItem line = read("CODE;DC [mm];OAL [mm]\nA1;12,5;83\nA2;1,250;70,5\n".getBytes()).get(1);
     assertEquals("1.250", line.text("DC"));
   }
 
   @Test
   void quotedLineBreaksKeepTheLineNumberOfTheirStart() throws IOException {
-    List<RawTool> lines = read("CODE,NAME\nA1,\"two\nlines\"\nA2,x\n".getBytes());
-    assertEquals(List.of(2L, 4L), lines.stream().map(RawTool::line).toList());
+    List<RawItem> lines = read("CODE,NAME\nA1,\"two\nlines\"\nA2,x\n".getBytes());
+    assertEquals(List.of(2L, 4L), lines.stream().map(RawItem::line).toList());
     assertEquals("two\nlines", lines.getFirst().text("NAME"));
   }
 
@@ -97,15 +95,15 @@ class CsvFormatTest {
 
   @Test
   void aLineWithTooManyCellsIsHeldAndOthersAreNot() throws IOException {
-    List<RawTool> lines = read("CODE,NAME\nA1,x,y\nA2,x\n".getBytes());
+    List<RawItem> lines = read("CODE,NAME\nA1,x,y\nA2,x\n".getBytes());
     assertEquals("cell-count", lines.getFirst().findings().getFirst().code());
     assertEquals(List.of(), lines.get(1).findings());
   }
 
   @Test
-  void unknownSymbolIsSaidAndNotRead() {
+  void unknownSymbolIsSaidAndKeptAsANote() {
     Column column = Column.of("FOO [mm]");
-    assertEquals("", column.symbol());
+    assertEquals("NOTE:FOO [mm]", column.symbol());
     assertTrue(column.evidence().contains("'FOO'"));
   }
 
@@ -117,12 +115,12 @@ class CsvFormatTest {
 
   @Test
   void whatIsWrittenComesBackUnchanged() throws IOException {
-    List<LibraryTool> tools = starter();
+    List<Bundle> tools = starter();
     for (String format : List.of("csv", "json")) {
-      List<LibraryTool> back =
+      List<Bundle> back =
           read(write(format, tools, Optional.empty())).stream()
               .map(Interpreter::interpret)
-              .map(inspected -> new LibraryTool(inspected.tool(), inspected.number()))
+              .map(inspected -> new Bundle(inspected.tool(), inspected.number()))
               .toList();
       assertEquals(tools, back, format);
     }
@@ -130,12 +128,11 @@ class CsvFormatTest {
 
   @Test
   void convertedToInchSaysWhatIsRounded() {
-    Tool tool = Interpreter.interpret(new RawTool(1, cells("DC", "10"), List.of())).tool();
+    Tool tool = Interpreter.interpret(new RawItem(1, cells("DC", "10"), List.of())).tool();
     LossReport report = new LossReport();
-    WriteOptions inch = new WriteOptions("x", List.of("DC"), Optional.of(Unit.INCH));
-    ToolFormats.named("csv")
-        .orElseThrow()
-        .losses(new LibraryTool(tool, OptionalInt.empty()), inch, report);
+    WriteOptions inch = new WriteOptions("x", Contents.of(List.of("DC")), Optional.of(Unit.INCH));
+    new Losses(BundleFormats.named("csv").orElseThrow(), inch, report)
+        .of(new Bundle(tool, OptionalInt.empty()));
     assertEquals(1, report.count());
     assertEquals("10 mm is rounded to 12 decimals in in", report.losses().getFirst().how());
   }
@@ -145,11 +142,10 @@ class CsvFormatTest {
     var cells = cells("DC", "10");
     cells.put("CODE", Cell.of("=1+2"));
     cells.put("NAME", Cell.of("'quoted"));
-    Tool tool = Interpreter.interpret(new RawTool(1, cells, List.of())).tool();
-    byte[] file =
-        write("csv", List.of(new LibraryTool(tool, OptionalInt.empty())), Optional.empty());
+    Tool tool = Interpreter.interpret(new RawItem(1, cells, List.of())).tool();
+    byte[] file = write("csv", List.of(new Bundle(tool, OptionalInt.empty())), Optional.empty());
     assertTrue(new String(file, StandardCharsets.UTF_8).contains("'=1+2"));
-    RawTool back = read(file).getFirst();
+    RawItem back = read(file).getFirst();
     assertEquals("=1+2", back.text("CODE"));
     assertEquals("'quoted", back.text("NAME"));
   }
@@ -182,7 +178,7 @@ class CsvFormatTest {
     assertTrue(refused.getMessage().startsWith("line 2"));
   }
 
-  private static List<String> findings(RawTool line) {
+  private static List<String> findings(RawItem line) {
     return arborline.core.inspect.Inspector.inspect(line).findings().stream()
         .map(arborline.core.finding.Finding::code)
         .toList();
@@ -190,7 +186,7 @@ class CsvFormatTest {
 
   @Test
   void aPointBeforeThreeDigitsInACommaFileIsAskedNotGuessed() throws IOException {
-    List<RawTool> lines =
+    List<RawItem> lines =
         read("CODE;DC;OAL\nA1;10,5;1.000\nA2;8,25;1.234,5\nA3;1,5;72\n".getBytes());
     assertTrue(findings(lines.get(0)).contains("thousands-or-decimal"));
     assertEquals("1.000", lines.get(0).text("OAL"));
@@ -210,19 +206,19 @@ class CsvFormatTest {
     byte[] file = "CODE,DC,DC,OAL\nA1,10,12,72\n".getBytes();
     assertEquals("10", read(file).getFirst().text("DC"));
     assertEquals(
-        "DC stands in column 2 already; not read",
+        "DC stands in column 2 already; kept as a note",
         TableReading.propose(file).columns().get(2).evidence());
   }
 
   @Test
   void aLineOfWhichNothingIsReadIsHeldNotBlank() throws IOException {
-    List<RawTool> lines = read("My tools 2026,,\nCODE,DC,OAL\nA1,10,72\n".getBytes());
+    List<RawItem> lines = read("My tools 2026,,\nCODE,DC,OAL\nA1,10,72\n".getBytes());
     assertEquals(List.of("nothing-read"), findings(lines.get(1)).stream().limit(1).toList());
   }
 
   @Test
   void unitsMustMeasureTheProperty() throws IOException {
-    RawTool line = read("CODE,TP [tpi],DC,CP\nA1,8,12 tpi,1000 psi\n".getBytes()).getFirst();
+    RawItem line = read("CODE,TP [tpi],DC,CP\nA1,8,12 tpi,1000 psi\n".getBytes()).getFirst();
     Interpreter.Interpreted read = Interpreter.interpret(line);
     assertEquals(0, new java.math.BigDecimal("3.175").compareTo(read.tool().size("TP")));
     assertEquals("68.947572931684", read.tool().size("CP").toPlainString());
@@ -232,7 +228,7 @@ class CsvFormatTest {
 
   @Test
   void elementsOfAListThatAreNoToolsAreLinesOfTheirOwn() throws IOException {
-    List<RawTool> lines =
+    List<RawItem> lines =
         read(
             ("{\"format\":\"arbor-line-tools\",\"tools\":[null,{\"code\":\"A1\"},7,[1],"
                     + "{\"code\":\"A2\",\"name\":null,\"values\":{\"DC\":null,\"OAL\":[72]}}]}")

@@ -35,11 +35,11 @@ class DemoFilesTest {
   private static List<Inspected> read(Path file) throws IOException {
     byte[] content = Files.readAllBytes(file);
     List<Inspected> read = new ArrayList<>();
-    try (RawToolSource source =
-        ToolFormats.named("csv")
+    try (ItemSource source =
+        BundleFormats.named("csv")
             .orElseThrow()
             .open(new ByteArrayInputStream(content), content, TableReading.propose(content))) {
-      for (Optional<RawTool> next = source.next(); next.isPresent(); next = source.next()) {
+      for (Optional<RawItem> next = source.next(); next.isPresent(); next = source.next()) {
         read.add(Inspector.inspect(next.get()));
       }
     }

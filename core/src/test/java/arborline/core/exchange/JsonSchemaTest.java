@@ -28,7 +28,7 @@ class JsonSchemaTest {
             StandardCharsets.UTF_8);
     Schema schema =
         SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(schemaText);
-    List<LibraryTool> sound =
+    List<Bundle> sound =
         CsvFormatTest.starter().stream().filter(tool -> !tool.tool().code().contains("/")).toList();
     String file =
         new String(CsvFormatTest.write("json", sound, Optional.empty()), StandardCharsets.UTF_8);
@@ -37,7 +37,7 @@ class JsonSchemaTest {
         1,
         schema
             .validate(
-                "{\"format\":\"arbor-line-tools\",\"version\":2,\"tools\":[]}", InputFormat.JSON)
+                "{\"format\":\"arbor-line-tools\",\"version\":3,\"tools\":[]}", InputFormat.JSON)
             .size());
   }
 
@@ -47,7 +47,7 @@ class JsonSchemaTest {
     Tool mill = Sample.tool("CLASS=end-mill-flat CODE=M-1 DC=10 LCF=22 DMM=10 OAL=72 NOF=4");
     byte[] file =
         CsvFormatTest.write(
-            "json", List.of(new LibraryTool(mill, OptionalInt.empty())), Optional.empty());
+            "json", List.of(new Bundle(mill, OptionalInt.empty())), Optional.empty());
     JsonNode written = JsonMapper.builder().build().readTree(file).get("tools").get(0);
     assertEquals("22", written.at("/implied/APMX/text").asString());
     assertTrue(written.at("/values/APMX").isMissingNode());

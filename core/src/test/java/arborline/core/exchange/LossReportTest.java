@@ -17,20 +17,22 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class LossReportTest {
 
-  private static LibraryTool tool(String symbol, Cell cell) {
+  private static Bundle tool(String symbol, Cell cell) {
     TreeMap<String, Cell> cells = new TreeMap<>();
     cells.put("CODE", Cell.of("L-1"));
     cells.put("CLASS", Cell.of("end-mill-flat"));
     cells.put(symbol, cell);
-    return new LibraryTool(
-        Interpreter.interpret(new RawTool(1, cells, List.of())).tool(), OptionalInt.of(7));
+    return new Bundle(
+        Interpreter.interpret(new RawItem(1, cells, List.of())).tool(), OptionalInt.of(7));
   }
 
-  private static LossReport losses(String format, LibraryTool tool, Optional<Unit> unit) {
+  private static LossReport losses(String format, Bundle tool, Optional<Unit> unit) {
     LossReport report = new LossReport();
-    ToolFormats.named(format)
-        .orElseThrow()
-        .losses(tool, new WriteOptions("Losses", List.of("DC"), unit), report);
+    new Losses(
+            BundleFormats.named(format).orElseThrow(),
+            new WriteOptions("Losses", Contents.of(List.of("DC")), unit),
+            report)
+        .of(tool);
     return report;
   }
 
@@ -44,13 +46,13 @@ class LossReportTest {
 
   @Test
   void inchesBecomeMillimetresWithoutLoss() {
-    LibraryTool half = tool("DC", new Cell("1/2", Optional.of(Unit.INCH), false));
+    Bundle half = tool("DC", new Cell("1/2", Optional.of(Unit.INCH), false));
     assertEquals(0, losses("csv", half, Optional.of(Unit.MILLIMETRE)).count());
   }
 
   @Test
   void aTableCannotCarryThatAValueIsOnlyADefaultButJsonCan() {
-    LibraryTool assumed = tool("NOF", new Cell("4", Optional.empty(), true));
+    Bundle assumed = tool("NOF", new Cell("4", Optional.empty(), true));
     assertEquals(1, losses("csv", assumed, Optional.empty()).count());
     assertEquals(0, losses("json", assumed, Optional.empty()).count());
   }
@@ -70,12 +72,13 @@ class LossReportTest {
   @ValueSource(strings = {"=1+1", "+cmd", "-2+3", "@sum", "\t=1"})
   void formulasAreDisarmedInTables(String name) throws IOException {
     ByteArrayOutputStream file = new ByteArrayOutputStream();
-    LibraryTool tool = tool("DC", Cell.of("10"));
-    try (ToolSink sink =
-        ToolFormats.named("csv")
+    Bundle tool = tool("DC", Cell.of("10"));
+    try (BundleSink sink =
+        BundleFormats.named("csv")
             .orElseThrow()
-            .create(file, new WriteOptions("Losses", List.of("DC"), Optional.empty()))) {
-      sink.write(new LibraryTool(tool.tool().named("L-1", name), OptionalInt.empty()));
+            .create(
+                file, new WriteOptions("Losses", Contents.of(List.of("DC")), Optional.empty()))) {
+      sink.write(new Bundle(tool.tool().named("L-1", name), OptionalInt.empty()));
     }
     String line = file.toString(StandardCharsets.UTF_8).lines().toList().get(1);
     assertTrue(line.contains("'" + name), line);

@@ -7,6 +7,7 @@ import arborline.core.quantity.Unit;
 import arborline.core.tool.Sample;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
 class RestatedTest {
@@ -33,7 +34,11 @@ class RestatedTest {
 
   private static List<String> losses(String tool, Optional<Unit> unit) {
     LossReport report = new LossReport();
-    Restated.losses(Sample.tool(tool), new WriteOptions("Shop", List.of(), unit), report);
+    new Losses(
+            BundleFormats.named("json").orElseThrow(),
+            new WriteOptions("Shop", Contents.of(List.of()), unit),
+            report)
+        .of(new Bundle(Sample.tool(tool), OptionalInt.empty()));
     return report.losses().stream().map(loss -> loss.symbol() + " " + loss.how()).toList();
   }
 

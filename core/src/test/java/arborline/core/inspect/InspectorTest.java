@@ -6,7 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.exchange.Cell;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.tool.Tool;
 import java.util.List;
@@ -17,15 +17,15 @@ import org.junit.jupiter.api.Test;
 
 class InspectorTest {
 
-  private static RawTool line(String... pairs) {
+  private static RawItem line(String... pairs) {
     TreeMap<String, Cell> cells = new TreeMap<>();
     for (int i = 0; i < pairs.length; i += 2) {
       cells.put(pairs[i], Cell.of(pairs[i + 1]));
     }
-    return new RawTool(5, cells, List.of());
+    return new RawItem(5, cells, List.of());
   }
 
-  private static final RawTool SOUND =
+  private static final RawItem SOUND =
       line(
           "CODE",
           "A1",
@@ -42,7 +42,7 @@ class InspectorTest {
           "NOF",
           "4");
 
-  private static List<String> codes(RawTool raw) {
+  private static List<String> codes(RawItem raw) {
     return Inspector.inspect(raw).findings().stream().map(Finding::code).toList();
   }
 
@@ -130,20 +130,20 @@ class InspectorTest {
   @Test
   void anUnreadableValueDoesNotFollowFromAnother() {
     TreeMap<String, Cell> cells = new TreeMap<>();
-    cells.put(RawTool.CODE, Cell.of("M-1"));
-    cells.put(RawTool.CLASS, Cell.of("end-mill-flat"));
+    cells.put(RawItem.CODE, Cell.of("M-1"));
+    cells.put(RawItem.CLASS, Cell.of("end-mill-flat"));
     cells.put("DC", Cell.of("10"));
     cells.put("LCF", Cell.of("22"));
     cells.put("APMX", Cell.of("thirteen"));
     List<String> codes =
-        Inspector.inspect(new RawTool(1, cells, List.of())).findings().stream()
+        Inspector.inspect(new RawItem(1, cells, List.of())).findings().stream()
             .map(Finding::code)
             .toList();
     assertTrue(codes.contains("not-a-number"));
     assertFalse(codes.contains("implied.APMX"));
   }
 
-  private static RawTool with(String symbol, String text) {
+  private static RawItem with(String symbol, String text) {
     return SOUND.with(new TreeMap<>(Map.of(symbol, Cell.of(text))));
   }
 
@@ -172,12 +172,12 @@ class InspectorTest {
   /** A fault of ours costs one line, never the delivery. */
   @Test
   void aLineThatCannotBeJudgedIsHeldWithItsReason() {
-    RawTool broken =
-        new RawTool(
+    RawItem broken =
+        new RawItem(
             5, new TreeMap<>(Map.of("DC", new Cell(null, Optional.empty(), false))), List.of());
     Inspected inspected = Inspector.inspect(broken);
     assertEquals(Disposition.HOLD, inspected.disposition());
     assertEquals("line-failed", inspected.findings().getFirst().code());
-    assertEquals(broken, inspected.raw());
+    assertEquals(broken, inspected.raw().item());
   }
 }

@@ -4,8 +4,8 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.exchange.CsvFormat;
-import arborline.core.exchange.RawTool;
-import arborline.core.exchange.RawToolSource;
+import arborline.core.exchange.ItemSource;
+import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
@@ -105,9 +105,9 @@ class OrdinaryListsTest {
             + quoted(new ArrayList<>(cells.values()))
             + "\n";
     byte[] bytes = file.getBytes(StandardCharsets.UTF_8);
-    try (RawToolSource source =
+    try (ItemSource source =
         new CsvFormat().open(new ByteArrayInputStream(bytes), bytes, TableReading.propose(bytes))) {
-      RawTool raw = source.next().orElseThrow();
+      RawItem raw = source.next().orElseThrow();
       assertTrue(raw.findings().isEmpty());
       return Inspector.inspect(raw);
     }

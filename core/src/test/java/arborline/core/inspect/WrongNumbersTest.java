@@ -5,7 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.exchange.Cell;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.property.Dictionary;
@@ -35,10 +35,10 @@ class WrongNumbersTest {
 
   private static List<Finding> inspected(ToolClass toolClass, String symbol, String text) {
     TreeMap<String, Cell> cells = new TreeMap<>();
-    cells.put(RawTool.CODE, Cell.of("T-1"));
-    cells.put(RawTool.CLASS, Cell.of(toolClass.sheet().id()));
+    cells.put(RawItem.CODE, Cell.of("T-1"));
+    cells.put(RawItem.CLASS, Cell.of(toolClass.sheet().id()));
     cells.put(symbol, Cell.of(text));
-    return Inspector.inspect(new RawTool(1, cells, List.of())).findings();
+    return Inspector.inspect(new RawItem(1, cells, List.of())).findings();
   }
 
   /** The one complaint that keeps the line out and is about this field. */
@@ -113,13 +113,13 @@ class WrongNumbersTest {
   @MethodSource("classes")
   void whatIsRequiredIsMissedAndSaidAtItsField(ToolClass toolClass) {
     TreeMap<String, Cell> cells = new TreeMap<>();
-    cells.put(RawTool.CODE, Cell.of("T-1"));
-    cells.put(RawTool.CLASS, Cell.of(toolClass.sheet().id()));
+    cells.put(RawItem.CODE, Cell.of("T-1"));
+    cells.put(RawItem.CLASS, Cell.of(toolClass.sheet().id()));
     for (String symbol : toolClass.sheet().required()) {
       cells.put(symbol, Cell.of(" "));
     }
     List<String> missed =
-        Inspector.inspect(new RawTool(1, cells, List.of())).findings().stream()
+        Inspector.inspect(new RawItem(1, cells, List.of())).findings().stream()
             .filter(finding ->
                 finding.code().startsWith("missing.") || finding.code().startsWith("implied."))
             .peek(finding ->

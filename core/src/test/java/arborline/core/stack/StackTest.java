@@ -6,7 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.Interpreter;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.stack.Component.Kind;
 import arborline.core.tool.Tool;
@@ -36,7 +36,7 @@ class StackTest {
     for (String pair : text.split(" ")) {
       cells.put(pair.split("=")[0], Cell.of(pair.split("=")[1]));
     }
-    return Interpreter.interpret(new RawTool(1, cells, List.of())).tool();
+    return Interpreter.interpret(new RawItem(1, cells, List.of())).tool();
   }
 
   private static Cutter mill() {

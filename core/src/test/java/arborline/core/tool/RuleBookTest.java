@@ -5,7 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.Interpreter;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import java.util.List;
@@ -25,7 +25,7 @@ class RuleBookTest {
       String[] parts = pair.split("=");
       cells.put(parts[0], Cell.of(parts[1]));
     }
-    return Interpreter.interpret(new RawTool(1, cells, List.of())).tool();
+    return Interpreter.interpret(new RawItem(1, cells, List.of())).tool();
   }
 
   @Test

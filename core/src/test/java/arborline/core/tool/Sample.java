@@ -2,7 +2,7 @@ package arborline.core.tool;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.Interpreter;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.tool.outline.Outline;
 import java.util.List;
@@ -19,7 +19,7 @@ public final class Sample {
       String[] parts = pair.split("=", 2);
       cells.put(parts[0], Cell.of(parts[1].replace('_', ' ')));
     }
-    return Interpreter.interpret(new RawTool(1, cells, List.of())).tool();
+    return Interpreter.interpret(new RawItem(1, cells, List.of())).tool();
   }
 
   /** The codes of what the rules say. */

@@ -5,7 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.Interpreter;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.property.Dictionary;
 import arborline.core.tool.outline.Outline;
 import arborline.core.tool.outline.Part;
@@ -74,7 +74,7 @@ class ToolClassesTest {
           cells.put(symbol, Cell.of(Integer.toString(random.nextInt(1, 200))));
         }
       }
-      Tool tool = Interpreter.interpret(new RawTool(1, cells, List.of())).tool();
+      Tool tool = Interpreter.interpret(new RawItem(1, cells, List.of())).tool();
       Outline outline = toolClass.outline(tool);
       for (Part part : outline.parts()) {
         for (Point point : part.profile()) {

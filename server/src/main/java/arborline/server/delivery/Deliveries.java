@@ -1,7 +1,7 @@
 package arborline.server.delivery;
 
 import arborline.core.exchange.TableReading;
-import arborline.core.exchange.ToolFormats;
+import arborline.core.exchange.BundleFormats;
 import arborline.server.account.Actor;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
@@ -97,7 +97,7 @@ public class Deliveries {
               fileNo,
               file.name(),
               file.size(),
-              ToolFormats.recognise(head).id(),
+              BundleFormats.recognise(head).id(),
               json.text(ReadingView.of(TableReading.propose(head)))));
       fileNo++;
     }

@@ -1,7 +1,7 @@
 package arborline.server.delivery;
 
 import arborline.core.exchange.CellsJson;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Disposition;
 import arborline.core.inspect.Inspected;
@@ -129,8 +129,8 @@ public class DeliveryLine {
     takeNo = no;
   }
 
-  public RawTool raw() {
-    return new RawTool(lineNo, CellsJson.fromText(cells), List.of());
+  public RawItem raw() {
+    return new RawItem(lineNo, CellsJson.fromText(cells), List.of());
   }
 
   /** Columns keep what fits; the cells keep everything. */

@@ -1,7 +1,7 @@
 package arborline.server.delivery;
 
 import arborline.core.exchange.Column;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
 import arborline.core.property.Dictionary;
 import arborline.core.quantity.Unit;
@@ -29,7 +29,7 @@ record ReadingChoice(
     @Nullable Map<Integer, ColumnChoice> columns) {
 
   private static final Set<String> IDENTITY =
-      Set.of(RawTool.CODE, RawTool.NAME, RawTool.CLASS, RawTool.NUMBER);
+      Set.of(RawItem.CODE, RawItem.NAME, RawItem.CLASS, RawItem.NUMBER);
 
   /**
    * What one column means.

@@ -1,8 +1,8 @@
 package arborline.server.exchange;
 
 import arborline.core.exchange.LossReport;
-import arborline.core.exchange.ToolFormat;
-import arborline.core.exchange.ToolFormats;
+import arborline.core.exchange.BundleFormat;
+import arborline.core.exchange.BundleFormats;
 import arborline.core.quantity.Unit;
 import arborline.server.support.Refusal;
 import jakarta.servlet.http.HttpServletResponse;
@@ -38,7 +38,7 @@ class ExportController {
       @RequestParam(required = false) @Nullable String unit,
       HttpServletResponse response)
       throws IOException {
-    ToolFormat chosen = format(format);
+    BundleFormat chosen = format(format);
     Optional<Unit> target = unit(unit);
     String name =
         exports.name(id).replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(java.util.Locale.ROOT);
@@ -60,12 +60,12 @@ class ExportController {
     return new Losses(report.count(), report.losses());
   }
 
-  private static ToolFormat format(String id) {
-    return ToolFormats.named(id)
+  private static BundleFormat format(String id) {
+    return BundleFormats.named(id)
         .orElseThrow(() ->
             Refusal.badRequest(
                 "format is one of "
-                    + String.join(", ", ToolFormats.all().stream().map(ToolFormat::id).toList())));
+                    + String.join(", ", BundleFormats.all().stream().map(BundleFormat::id).toList())));
   }
 
   private static Optional<Unit> unit(@Nullable String text) {

@@ -1,8 +1,8 @@
 package arborline.server.exchange;
 
 import arborline.core.exchange.LossReport;
-import arborline.core.exchange.ToolFormat;
-import arborline.core.exchange.ToolSink;
+import arborline.core.exchange.BundleFormat;
+import arborline.core.exchange.BundleSink;
 import arborline.core.exchange.WriteOptions;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
@@ -36,14 +36,14 @@ class Exports {
     return contents.name(libraryId);
   }
 
-  public void write(long libraryId, ToolFormat format, Optional<Unit> unit, OutputStream file)
+  public void write(long libraryId, BundleFormat format, Optional<Unit> unit, OutputStream file)
       throws IOException {
-    try (ToolSink sink = format.create(file, options(libraryId, unit))) {
+    try (BundleSink sink = format.create(file, options(libraryId, unit))) {
       contents.visit(libraryId, (toolId, tool) -> sink.write(tool));
     }
   }
 
-  public LossReport losses(long libraryId, ToolFormat format, Optional<Unit> unit)
+  public LossReport losses(long libraryId, BundleFormat format, Optional<Unit> unit)
       throws IOException {
     LossReport report = new LossReport();
     WriteOptions options = options(libraryId, unit);

@@ -2,7 +2,7 @@ package arborline.server.inspection;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.CellsJson;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.inspect.Disposition;
 import arborline.server.delivery.Delivery;
@@ -129,7 +129,7 @@ class Correcting {
 
   private void replace(DeliveryLine line, Map<String, String> cells) {
     TreeMap<String, Cell> replacements = new TreeMap<>();
-    RawTool raw = line.raw();
+    RawItem raw = line.raw();
     cells.forEach((symbol, text) -> replacements.put(symbol, cell(raw, symbol, text)));
     line.cells = CellsJson.toText(raw.with(replacements).cells());
     line.readingFindings = unsettled(line.readingFindings, cells);
@@ -149,7 +149,7 @@ class Correcting {
     return left.isEmpty() ? null : json.text(left);
   }
 
-  private static Cell cell(RawTool raw, String symbol, String text) {
+  private static Cell cell(RawItem raw, String symbol, String text) {
     Cell before = raw.cells().get(symbol);
     return new Cell(text, before == null ? Optional.empty() : before.unit(), false);
   }

@@ -1,10 +1,10 @@
 package arborline.server.inspection;
 
-import arborline.core.exchange.RawTool;
-import arborline.core.exchange.RawToolSource;
+import arborline.core.exchange.RawItem;
+import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.TableReading;
-import arborline.core.exchange.ToolFormat;
-import arborline.core.exchange.ToolFormats;
+import arborline.core.exchange.BundleFormat;
+import arborline.core.exchange.BundleFormats;
 import arborline.core.exchange.UnreadableFileException;
 import arborline.core.finding.Finding;
 import arborline.core.inspect.Inspected;
@@ -51,10 +51,10 @@ class FileReading {
   Batches open(Document document, long before) throws IOException {
     byte[] head = files.head(document.deliveryId, document.fileNo);
     TableReading reading = json.read(document.reading, ReadingView.class).reading();
-    ToolFormat format = ToolFormats.named(document.format).orElseThrow();
+    BundleFormat format = BundleFormats.named(document.format).orElseThrow();
     InputStream file =
         new BufferedInputStream(files.open(document.deliveryId, document.fileNo), BUFFER);
-    RawToolSource source = null;
+    ItemSource source = null;
     String problem = null;
     try {
       source = format.open(file, head, reading);
@@ -71,12 +71,12 @@ class FileReading {
   final class Batches implements AutoCloseable {
     private final Document document;
     private final InputStream file;
-    private final RawToolSource source;
+    private final ItemSource source;
     private long position;
     private String problem;
 
     private Batches(
-        Document document, long before, InputStream file, RawToolSource source, String problem) {
+        Document document, long before, InputStream file, ItemSource source, String problem) {
       this.document = document;
       this.position = before + document.linesRead;
       this.file = file;
@@ -91,7 +91,7 @@ class FileReading {
 
     /** The next lines; empty at the end of what can be read. */
     LineBatch next() throws IOException {
-      List<RawTool> raw = raw();
+      List<RawItem> raw = raw();
       Map<Long, List<Finding>> findings = new ConcurrentHashMap<>();
       long[] idOf = raw.stream().mapToLong(row -> ids.next("delivery_line")).toArray();
       long first = position + 1;
@@ -104,11 +104,11 @@ class FileReading {
       return new LineBatch(rows, findings);
     }
 
-    private List<RawTool> raw() throws IOException {
-      List<RawTool> batch = new ArrayList<>(BATCH);
+    private List<RawItem> raw() throws IOException {
+      List<RawItem> batch = new ArrayList<>(BATCH);
       try {
         while (problem == null && batch.size() < BATCH) {
-          Optional<RawTool> next = source.next();
+          Optional<RawItem> next = source.next();
           if (next.isEmpty()) {
             return batch;
           }
@@ -120,7 +120,7 @@ class FileReading {
       return batch;
     }
 
-    private DeliveryLine row(long id, long place, RawTool raw, Map<Long, List<Finding>> findings) {
+    private DeliveryLine row(long id, long place, RawItem raw, Map<Long, List<Finding>> findings) {
       Inspected inspected = Inspector.inspect(raw);
       boolean clean = inspected.findings().isEmpty();
       DeliveryLine row =

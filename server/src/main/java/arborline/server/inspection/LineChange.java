@@ -1,6 +1,6 @@
 package arborline.server.inspection;
 
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.inspect.Disposition;
 import arborline.core.library.Codes;
 import arborline.server.delivery.Delivery;
@@ -139,7 +139,7 @@ class LineChange {
   }
 
   private static boolean recoded(DeliveryLine line) {
-    return !Codes.key(line.raw().text(RawTool.CODE)).equals(line.codeKey);
+    return !Codes.key(line.raw().text(RawItem.CODE)).equals(line.codeKey);
   }
 
   /** One by one, so that each sees the codes that the lines before it now have. */

@@ -1,6 +1,6 @@
 package arborline.server.inspection;
 
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.inspect.Clashes;
 import arborline.core.inspect.ContentHash;
@@ -77,10 +77,10 @@ public class LineJudge {
     store(deliveryId, findings);
   }
 
-  private RawTool raw(DeliveryLine line) {
+  private RawItem raw(DeliveryLine line) {
     return line.readingFindings == null
         ? line.raw()
-        : new RawTool(
+        : new RawItem(
             line.lineNo,
             line.raw().cells(),
             List.of(json.read(line.readingFindings, Finding[].class)));

@@ -1,6 +1,6 @@
 package arborline.server.library;
 
-import arborline.core.exchange.LibraryTool;
+import arborline.core.exchange.Bundle;
 import arborline.core.tool.Tool;
 import arborline.server.support.Refusal;
 import arborline.server.tool.Holdings;
@@ -43,7 +43,7 @@ public class LibraryContents implements Holdings {
 
   /** Meets one tool of a library. */
   public interface Visitor {
-    void visit(long toolId, LibraryTool tool) throws IOException;
+    void visit(long toolId, Bundle tool) throws IOException;
   }
 
   public String name(long libraryId) {
@@ -66,7 +66,7 @@ public class LibraryContents implements Holdings {
               : tools.getObject().versions(chunk.stream().map(entry -> entry.versionId).toList());
       for (Entry entry : chunk) {
         Tool tool = versions.get(entry.versionId).named(entry.code, entry.name);
-        visitor.visit(entry.toolId, new LibraryTool(tool, OptionalInt.of(entry.number)));
+        visitor.visit(entry.toolId, new Bundle(tool, OptionalInt.of(entry.number)));
         code = entry.code;
         id = entry.id;
       }

@@ -1,9 +1,9 @@
 package arborline.server.setup;
 
-import arborline.core.exchange.RawTool;
-import arborline.core.exchange.RawToolSource;
+import arborline.core.exchange.RawItem;
+import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.TableReading;
-import arborline.core.exchange.ToolFormats;
+import arborline.core.exchange.BundleFormats;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Numbering;
@@ -54,11 +54,11 @@ class DemoLibraries {
   private static List<AcceptedTools.Arriving> arriving(Path file) throws IOException {
     byte[] content = Files.readAllBytes(file);
     List<AcceptedTools.Arriving> arriving = new ArrayList<>();
-    try (RawToolSource source =
-        ToolFormats.named("csv")
+    try (ItemSource source =
+        BundleFormats.named("csv")
             .orElseThrow()
             .open(new ByteArrayInputStream(content), content, TableReading.propose(content))) {
-      for (Optional<RawTool> next = source.next(); next.isPresent(); next = source.next()) {
+      for (Optional<RawItem> next = source.next(); next.isPresent(); next = source.next()) {
         Inspected inspected = Inspector.inspect(next.get());
         arriving.add(
             new AcceptedTools.Arriving(

@@ -31,6 +31,7 @@ final class ComponentMerge {
     fields.put("material", part.material());
     fields.put("clamping", part.clamping());
     part.turn().ifPresent(turn -> fields.put("turned axis", turn));
+    fields.put("properties", part.properties());
     return fields;
   }
 
@@ -45,6 +46,7 @@ final class ComponentMerge {
         (List<arborline.core.stack.Frustum>) fields.get("body"),
         (arborline.core.stack.Material) fields.get("material"),
         (java.math.BigDecimal) fields.get("clamping"),
-        Optional.ofNullable((Component.Turn) fields.get("turned axis")));
+        Optional.ofNullable((Component.Turn) fields.get("turned axis")),
+        (java.util.SortedMap<String, String>) fields.get("properties"));
   }
 }

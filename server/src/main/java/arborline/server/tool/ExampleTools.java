@@ -2,7 +2,7 @@ package arborline.server.tool;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.Interpreter;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.tool.Process;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
@@ -34,6 +34,6 @@ public final class ExampleTools {
       cells.put("IC", Cell.of("9.525"));
     }
     cells.put("CLASS", Cell.of(toolClass.sheet().id()));
-    return Interpreter.interpret(new RawTool(0, cells, List.of())).tool();
+    return Interpreter.interpret(new RawItem(0, cells, List.of())).tool();
   }
 }

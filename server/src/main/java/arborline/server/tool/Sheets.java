@@ -1,6 +1,6 @@
 package arborline.server.tool;
 
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Inspected;
@@ -62,7 +62,7 @@ class Sheets {
         tool.name(),
         tool.toolClass(),
         current.versionNo(),
-        ToolJudge.answer(ToolJudge.inspect(RawTool.of(tool))),
+        ToolJudge.answer(ToolJudge.inspect(RawItem.of(tool))),
         holdings.of(toolId),
         history(tool.code(), all));
   }
@@ -100,7 +100,7 @@ class Sheets {
     CurrentTool now = tools.lock(toolId);
     Tool mine = interpreted(draft).tool().named(now.code(), draft.name().strip());
     Tool wanted = baseVersion == now.versionNo() ? mine : merged(now, baseVersion, mine, choice);
-    ToolJudge.refuseHolds(ToolJudge.inspect(RawTool.of(wanted)).findings());
+    ToolJudge.refuseHolds(ToolJudge.inspect(RawItem.of(wanted)).findings());
     if (ContentHash.of(wanted).equals(ContentHash.of(now.tool())) && wanted.equals(now.tool())) {
       return new ToolDone(toolId, now.versionNo(), 0);
     }

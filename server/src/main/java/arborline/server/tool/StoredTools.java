@@ -3,7 +3,7 @@ package arborline.server.tool;
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.CellsJson;
 import arborline.core.exchange.Interpreter;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import java.math.BigDecimal;
@@ -41,7 +41,7 @@ public final class StoredTools {
 
   /** A tool from its stored columns. */
   public static Tool tool(String code, String name, String classId, String values) {
-    return Interpreter.interpret(new RawTool(0, CellsJson.fromText(values), List.of()))
+    return Interpreter.interpret(new RawItem(0, CellsJson.fromText(values), List.of()))
         .tool()
         .named(code, name)
         .ofClass(classId);

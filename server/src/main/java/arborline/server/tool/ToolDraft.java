@@ -1,7 +1,7 @@
 package arborline.server.tool;
 
 import arborline.core.exchange.Cell;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.quantity.Unit;
 import arborline.core.tool.Tool;
 import arborline.server.support.Refusal;
@@ -59,12 +59,12 @@ public record ToolDraft(String code, String name, String classId, Map<String, Ty
     return new ToolDraft(tool.code(), tool.name(), tool.toolClass(), values);
   }
 
-  RawTool raw() {
+  RawItem raw() {
     SortedMap<String, Cell> cells = cells(values);
-    cells.put(RawTool.CODE, Cell.of(strip(code)));
-    cells.put(RawTool.NAME, Cell.of(strip(name)));
-    cells.put(RawTool.CLASS, Cell.of(strip(classId)));
-    return new RawTool(1, cells, List.of());
+    cells.put(RawItem.CODE, Cell.of(strip(code)));
+    cells.put(RawItem.NAME, Cell.of(strip(name)));
+    cells.put(RawItem.CLASS, Cell.of(strip(classId)));
+    return new RawItem(1, cells, List.of());
   }
 
   private static Cell cell(String symbol, Typed typed) {

@@ -2,7 +2,7 @@ package arborline.server.tool;
 
 import arborline.core.cutting.Coating;
 import arborline.core.cutting.CutterMaterial;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.inspect.Inspected;
@@ -111,7 +111,7 @@ public final class ToolJudge {
     return ToolClasses.named(tool.toolClass()).map(known -> known.outline(ExampleTools.of(known)));
   }
 
-  static Inspected inspect(RawTool raw) {
+  static Inspected inspect(RawItem raw) {
     return Inspector.judge(raw);
   }
 

@@ -10,7 +10,7 @@ import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.inspect.Inspector;
 import arborline.server.delivery.Delivery;
 import arborline.server.delivery.DeliveryLine;
@@ -59,7 +59,7 @@ class LineChangeTest {
   }
 
   private static DeliveryLine line(long id) {
-    RawTool blank = new RawTool(id, new TreeMap<>(), List.of());
+    RawItem blank = new RawItem(id, new TreeMap<>(), List.of());
     return new DeliveryLine(id, 7, 0, id, Inspector.inspect(blank), "[]");
   }
 

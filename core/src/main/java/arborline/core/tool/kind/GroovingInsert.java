@@ -56,4 +56,9 @@ public final class GroovingInsert extends DrawnClass {
         .along("L", 0, length)
         .build();
   }
+
+  @Override
+  public boolean cuttingItem() {
+    return true;
+  }
 }

@@ -27,4 +27,9 @@ public final class IndexableInsert extends DrawnClass {
             .rules(new InsertAgrees(), new InsertGeometry(), new InsertNamed()),
         Turning::insert);
   }
+
+  @Override
+  public boolean cuttingItem() {
+    return true;
+  }
 }

@@ -5,7 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.Interpreter;
-import arborline.core.exchange.RawTool;
+import arborline.core.exchange.RawItem;
 import arborline.core.tool.Sample;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
@@ -26,7 +26,7 @@ class OutlineTest {
     for (String pair : text.split(" ")) {
       cells.put(pair.split("=")[0], Cell.of(pair.split("=")[1]));
     }
-    return Silhouettes.of(Interpreter.interpret(new RawTool(1, cells, List.of())).tool())
+    return Silhouettes.of(Interpreter.interpret(new RawItem(1, cells, List.of())).tool())
         .orElseThrow();
   }
 

@@ -6,22 +6,22 @@ import java.util.Optional;
 import java.util.ServiceLoader;
 
 /** The formats that ship with the product. */
-public final class ToolFormats {
+public final class BundleFormats {
 
-  private static final List<ToolFormat> ALL = load();
+  private static final List<BundleFormat> ALL = load();
 
-  private ToolFormats() {}
+  private BundleFormats() {}
 
-  public static List<ToolFormat> all() {
+  public static List<BundleFormat> all() {
     return ALL;
   }
 
-  public static Optional<ToolFormat> named(String id) {
+  public static Optional<BundleFormat> named(String id) {
     return ALL.stream().filter(format -> format.id().equals(id)).findFirst();
   }
 
   /** The format that a file's head looks like; a text table where nothing else answers. */
-  public static ToolFormat recognise(byte[] head) {
+  public static BundleFormat recognise(byte[] head) {
     return ALL.stream()
         .filter(format -> !format.id().equals("csv"))
         .filter(format -> format.recognises(head))
@@ -30,9 +30,10 @@ public final class ToolFormats {
         .orElseThrow();
   }
 
-  private static List<ToolFormat> load() {
-    List<ToolFormat> formats = new ArrayList<>();
-    ServiceLoader.load(ToolFormat.class, ToolFormat.class.getClassLoader()).forEach(formats::add);
+  private static List<BundleFormat> load() {
+    List<BundleFormat> formats = new ArrayList<>();
+    ServiceLoader.load(BundleFormat.class, BundleFormat.class.getClassLoader())
+        .forEach(formats::add);
     return List.copyOf(formats);
   }
 }

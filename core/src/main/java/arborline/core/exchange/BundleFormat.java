@@ -3,9 +3,10 @@ package arborline.core.exchange;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.util.Set;
 
-/** A file format for tools. Stateless and safe between threads. */
-public interface ToolFormat {
+/** A file format for bundles. Stateless and safe between threads. */
+public interface BundleFormat {
 
   /** The name in addresses: {@code csv}, {@code json}. */
   String id();
@@ -22,11 +23,11 @@ public interface ToolFormat {
    * @param head its first bytes, already read and still part of {@code file}
    * @param reading how to read a text table; ignored by formats that need no such decisions
    */
-  RawToolSource open(InputStream file, byte[] head, TableReading reading) throws IOException;
+  ItemSource open(InputStream file, byte[] head, TableReading reading) throws IOException;
 
-  /** Starts a file; tools are then written one by one. */
-  ToolSink create(OutputStream file, WriteOptions options) throws IOException;
+  /** Starts a file; parts, then tools are written one by one. */
+  BundleSink create(OutputStream file, WriteOptions options) throws IOException;
 
-  /** Says what writing this tool would drop or round. */
-  void losses(LibraryTool tool, WriteOptions options, LossReport report);
+  /** What its files carry beside the values of tools. */
+  Set<Carried> carries();
 }

@@ -1,0 +1,106 @@
+package arborline.core.exchange;
+
+import arborline.core.cutting.CuttingEntry;
+import arborline.core.property.Dictionary;
+import arborline.core.quantity.Conversion;
+import arborline.core.quantity.Quantity;
+import arborline.core.stack.Component;
+import arborline.core.tool.Tool;
+import arborline.core.tool.Value;
+import java.util.Set;
+
+/** Says what of a bundle a file will drop or change. */
+public final class Losses {
+
+  private final Set<Carried> carried;
+  private final WriteOptions options;
+  private final LossReport report;
+
+  public Losses(BundleFormat format, WriteOptions options, LossReport report) {
+    this.carried = format.carries();
+    this.options = options;
+    this.report = report;
+  }
+
+  /** What is lost of a part of stacks. */
+  public void of(Component part) {
+    if (!carried.contains(Carried.PARTS)) {
+      report.add(part.code(), part.kind().name(), Carried.PARTS.loss());
+    }
+  }
+
+  /** What is lost of a tool and of what belongs to it. */
+  public void of(Bundle bundle) {
+    Tool tool = bundle.tool();
+    tool.values().forEach((symbol, value) -> value(tool.code(), symbol, value));
+    tool.notes().forEach((heading, text) -> drop(Carried.NOTES, tool, RawItem.note(heading)));
+    if (bundle.number().isPresent()) {
+      drop(Carried.NUMBER, tool, RawItem.NUMBER);
+    }
+    if (!bundle.section().isBlank()) {
+      drop(Carried.SECTION, tool, RawItem.SECTION);
+    }
+    bundle.stacks().forEach(stack -> drop(Carried.STACKS, tool, "STACK"));
+    bundle.cutting().forEach(entry -> cutting(tool, entry));
+  }
+
+  private void drop(Carried what, Tool tool, String symbol) {
+    if (!carried.contains(what)) {
+      report.add(tool.code(), symbol, what.loss());
+    }
+  }
+
+  private void value(String code, String symbol, Value value) {
+    if (value instanceof Value.Measure measure) {
+      rounded(code, symbol, measure.quantity());
+      if (measure.formula().isPresent() && !carried.contains(Carried.FORMULAS)) {
+        report.add(
+            code, symbol, "= %s: %s".formatted(measure.formula().get(), Carried.FORMULAS.loss()));
+      }
+    }
+    if (value.defaulted() && !carried.contains(Carried.DEFAULT_MARK)) {
+      report.add(code, symbol, Carried.DEFAULT_MARK.loss());
+    }
+    if (Dictionary.standard().find(symbol).isEmpty()) {
+      report.add(code, symbol, "is not a property of the dictionary");
+    }
+  }
+
+  private void cutting(Tool tool, CuttingEntry entry) {
+    if (!carried.contains(Carried.CUTTING)) {
+      report.add(
+          tool.code(),
+          "CUTTING",
+          "%s %s %s: %s"
+              .formatted(
+                  entry.origin().word(),
+                  entry.grade().isEmpty() ? entry.material() : entry.grade(),
+                  entry.purpose(),
+                  Carried.CUTTING.loss()));
+      return;
+    }
+    CuttingReading.of(entry, tool.code())
+        .cells()
+        .forEach((symbol, cell) -> {
+          cell.unit()
+              .ifPresent(unit -> rounded(tool.code(), symbol, Quantity.of(cell.text(), unit)));
+          if (cell.formula().isPresent() && !carried.contains(Carried.FORMULAS)) {
+            report.add(
+                tool.code(),
+                symbol,
+                "= %s: %s".formatted(cell.formula().get(), Carried.FORMULAS.loss()));
+          }
+        });
+  }
+
+  private void rounded(String code, String symbol, Quantity quantity) {
+    if (Restated.rounds(quantity, options.unit())) {
+      report.add(
+          code,
+          symbol,
+          "%s is rounded to %d decimals in %s"
+              .formatted(
+                  quantity, Conversion.INEXACT_DECIMALS, options.unit().orElseThrow().code()));
+    }
+  }
+}
