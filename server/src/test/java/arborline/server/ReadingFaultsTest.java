@@ -238,7 +238,7 @@ class ReadingFaultsTest extends ServerTest {
     List<Integer> numbers =
         jdbc.sql(
                 """
-                select e.number from entry e join delivery_line l on l.taken_tool_id = e.tool_id
+                select e.number from entry e join delivery_line l on l.taken_id = e.tool_id
                 where l.delivery_id = ? order by l.position\
                 """)
             .param(id)

@@ -187,16 +187,21 @@ class StackTest extends ServerTest {
   }
 
   @Test
-  void aFileSaysThatItDoesNotCarryStacks() {
+  void aFileCarriesStacksAndTheirParts() {
     long component = add("ST-X");
     long library = library("Stacks in files");
     long tool =
         lead.post("/api/v1/libraries/%d/tools".formatted(library), draft("ST-X1", "22"))
             .number("toolId");
-    String losses = "/api/v1/libraries/%d/losses?format=json".formatted(library);
-    assertEquals(0, lead.get(losses).number("count"));
     lead.post("/api/v1/tools/%d/stacks".formatted(tool), stack(component, 40));
-    assertEquals("stack", lead.get(losses).at("losses").get(0).get("symbol").asString());
+    assertEquals(
+        0, lead.get("/api/v1/libraries/%d/losses?format=json".formatted(library)).number("count"));
+    String file =
+        new String(
+            lead.bytes("/api/v1/libraries/%d/export?format=csv".formatted(library)),
+            java.nio.charset.StandardCharsets.UTF_8);
+    assertTrue(file.lines().anyMatch(line -> line.startsWith("holder,ST-X,")), file);
+    assertTrue(file.lines().anyMatch(line -> line.startsWith("stack,ST-X1,")), file);
   }
 
   @Test

@@ -32,6 +32,11 @@ public record Bundle(
     this(tool, number, "", List.of(), List.of());
   }
 
+  /** The same with what belongs to it. */
+  public Bundle with(List<CuttingEntry> entries, List<PlannedStack> planned) {
+    return new Bundle(tool, number, section, entries, planned);
+  }
+
   /** Its items as a file has them: the tool, its cutting data, its stacks. */
   List<RawItem> items() {
     SortedMap<String, Cell> own = new TreeMap<>();

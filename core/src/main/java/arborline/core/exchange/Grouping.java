@@ -19,6 +19,7 @@ public final class Grouping implements AutoCloseable {
 
   private final ItemSource source;
   private final Deque<RawItem> read = new ArrayDeque<>();
+  private UnreadableFileException fault;
 
   public Grouping(ItemSource source) {
     this.source = source;
@@ -33,6 +34,9 @@ public final class Grouping implements AutoCloseable {
   public Optional<RawBundle> next() throws IOException {
     RawItem item = take();
     if (item == null) {
+      if (fault != null) {
+        throw fault;
+      }
       return Optional.empty();
     }
     if (!item.kind().standsAlone()) {
@@ -70,13 +74,23 @@ public final class Grouping implements AutoCloseable {
 
   private RawItem peek(int ahead) throws IOException {
     while (read.size() <= ahead) {
-      Optional<RawItem> next = source.next();
+      Optional<RawItem> next = fault == null ? further() : Optional.empty();
       if (next.isEmpty()) {
         return null;
       }
       read.add(next.get());
     }
     return read.stream().skip(ahead).findFirst().orElseThrow();
+  }
+
+  /** What cannot be read on is said once all before it has been given. */
+  private Optional<RawItem> further() throws IOException {
+    try {
+      return source.next();
+    } catch (UnreadableFileException unreadable) {
+      fault = unreadable;
+      return Optional.empty();
+    }
   }
 
   private RawItem take() throws IOException {

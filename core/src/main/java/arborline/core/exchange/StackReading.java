@@ -19,6 +19,7 @@ public final class StackReading {
   private static final BigDecimal LONGEST = BigDecimal.valueOf(2000);
   private static final int MOST_PARTS = 20;
   private static final int LONGEST_NAME = 100;
+  private static final int LONGEST_SEAT = 40;
 
   private StackReading() {}
 
@@ -41,6 +42,13 @@ public final class StackReading {
               "stack-parts",
               "stack of line %d has %d parts; %d are possible"
                   .formatted(raw.line(), raw.parts().size(), MOST_PARTS)));
+    }
+    if (raw.text(SEAT).length() > LONGEST_SEAT) {
+      return refused(
+          Finding.hold(
+              "stack-seat",
+              "stack of line %d: '%s' is no connection".formatted(raw.line(), raw.text(SEAT)),
+              SEAT));
     }
     Optional<BigDecimal> overhang = overhang(raw);
     if (overhang.isEmpty()) {

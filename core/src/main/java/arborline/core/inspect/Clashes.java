@@ -1,12 +1,17 @@
 package arborline.core.inspect;
 
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Repair;
+import arborline.core.stack.Component;
 import arborline.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.SortedMap;
 
 /** Findings about a code that more than one line or tool claims. */
 public final class Clashes {
@@ -34,6 +39,56 @@ public final class Clashes {
         .withRepair(nextFree(freeCode));
   }
 
+  /** The shop has another part under this code. */
+  public static Finding withShop(Component arriving, Component present, String freeCode) {
+    return Finding.hold(
+            "code-taken",
+            "the shop has another %s under code %s: %s"
+                .formatted(
+                    present.kind().name().toLowerCase(Locale.ROOT),
+                    arriving.code(),
+                    String.join("; ", differences(arriving, present))),
+            RawItem.CODE)
+        .withRepair(nextFree(freeCode));
+  }
+
+  /** The shop has just this part. */
+  public static Finding partAlreadyHere(String code) {
+    return Finding.note(
+        "already-here", "the shop has part %s with the same values".formatted(code), RawItem.CODE);
+  }
+
+  /** What differs between two parts, in words. */
+  public static List<String> differences(Component arriving, Component present) {
+    SortedMap<String, Cell> here = PartReading.of(arriving).cells();
+    SortedMap<String, Cell> there = PartReading.of(present).cells();
+    List<String> said = new ArrayList<>();
+    if (arriving.kind() != present.kind()) {
+      said.add(
+          "%s here, %s in the shop"
+              .formatted(
+                  arriving.kind().name().toLowerCase(Locale.ROOT),
+                  present.kind().name().toLowerCase(Locale.ROOT)));
+    }
+    var symbols = new java.util.TreeSet<>(here.keySet());
+    symbols.addAll(there.keySet());
+    symbols.remove(RawItem.CODE);
+    for (String symbol : symbols) {
+      Cell mine = here.get(symbol);
+      Cell theirs = there.get(symbol);
+      if (mine == null || !mine.equals(theirs)) {
+        said.add("%s %s here, %s in the shop".formatted(symbol, shown(mine), shown(theirs)));
+      }
+    }
+    return said;
+  }
+
+  private static String shown(Cell cell) {
+    return cell == null
+        ? "none"
+        : cell.unit().map(unit -> cell.text() + " " + unit.code()).orElse(cell.text());
+  }
+
   /** No tool carries the code, but it is not free either. */
   public static Finding held(String why, String freeCode) {
     return Finding.hold("code-held", why, RawItem.CODE).withRepair(nextFree(freeCode));
@@ -59,6 +114,9 @@ public final class Clashes {
     }
     if (!arriving.name().equals(present.name())) {
       said.add("name '%s' here, '%s' in the shop".formatted(arriving.name(), present.name()));
+    }
+    if (!arriving.notes().equals(present.notes())) {
+      said.add("other notes here than in the shop");
     }
     var symbols = new java.util.TreeSet<>(arriving.values().keySet());
     symbols.addAll(present.values().keySet());

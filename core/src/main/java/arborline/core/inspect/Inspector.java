@@ -160,6 +160,34 @@ public final class Inspector {
         Disposition.HOLD);
   }
 
+  /** As {@link #inspect}, for a stack or cutting data whose tool the shop has. */
+  public static Inspected belonging(RawBundle bundle, Tool owner) {
+    RawItem raw = bundle.item();
+    boolean cutting = raw.kind() == ItemKind.CUTTING;
+    List<Finding> findings = new ArrayList<>();
+    List<CuttingEntry> entries = new ArrayList<>(1);
+    List<PlannedStack> stacks = new ArrayList<>(1);
+    if (cutting) {
+      CuttingReading.Interpreted read = CuttingReading.interpret(raw, owner);
+      read.entry().ifPresent(entries::add);
+      findings.addAll(read.findings());
+    } else {
+      StackReading.Interpreted read = StackReading.interpret(raw);
+      read.stack().ifPresent(stacks::add);
+      findings.addAll(read.findings());
+    }
+    return new Inspected(
+        bundle,
+        raw.kind(),
+        Tool.of(owner.code(), owner.name(), raw.kind().word(), Map.of()),
+        Optional.empty(),
+        OptionalInt.empty(),
+        List.copyOf(entries),
+        List.copyOf(stacks),
+        List.copyOf(findings),
+        entries.isEmpty() && stacks.isEmpty() ? Disposition.HOLD : Disposition.of(findings));
+  }
+
   private static String title(ItemKind kind) {
     return kind == ItemKind.STACK ? "a stack" : "cutting data";
   }

@@ -1,6 +1,8 @@
 package arborline.server.acceptance;
 
 import arborline.core.exchange.Interpreter;
+import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.RawItem;
 import arborline.core.inspect.Disposition;
 import arborline.core.library.Numbering;
 import arborline.server.delivery.Counts;
@@ -18,13 +20,13 @@ import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -39,12 +41,20 @@ import org.springframework.transaction.annotation.Transactional;
 public class Acceptance {
 
   private static final int CHUNK = 1000;
+  private static final List<List<ItemKind>> ORDER =
+      List.of(
+          TakenParts.KINDS,
+          List.of(ItemKind.CUTTER, ItemKind.INSERT),
+          List.of(ItemKind.STACK, ItemKind.CUTTING));
 
   private final DeliveryRepository deliveries;
   private final LineRepository lines;
   private final LineJudge judge;
   private final Libraries libraries;
   private final AcceptedTools intake;
+  private final TakenParts parts;
+  private final TakenBelongings belonging;
+  private final TakenPieces pieces;
   private final Counts counts;
   private final Trail trail;
   private final Live live;
@@ -58,6 +68,9 @@ public class Acceptance {
       LineJudge judge,
       Libraries libraries,
       AcceptedTools intake,
+      TakenParts parts,
+      TakenBelongings belonging,
+      TakenPieces pieces,
       Counts counts,
       Trail trail,
       Live live,
@@ -69,6 +82,9 @@ public class Acceptance {
     this.judge = judge;
     this.libraries = libraries;
     this.intake = intake;
+    this.parts = parts;
+    this.belonging = belonging;
+    this.pieces = pieces;
     this.counts = counts;
     this.trail = trail;
     this.live = live;
@@ -114,7 +130,7 @@ public class Acceptance {
         intake.into(
             libraryId, section == null ? "" : section, "delivery " + delivery.name, numbering);
     int takeNo = nextTake(deliveryId);
-    long accepted = chunks(delivery, session, lineIds, takeNo);
+    long accepted = takeAll(delivery, session, lineIds, takeNo);
     Counts.LineCounts after0 = counts.of(deliveryId);
     long undo =
         accepted == 0
@@ -125,7 +141,7 @@ public class Acceptance {
                         deliveryId,
                         "took %s of %s into %s"
                             .formatted(
-                                TrailRecord.count(accepted, "tool"), delivery.name, library.name()))
+                                TrailRecord.count(accepted, "line"), delivery.name, library.name()))
                     .undoneBy(
                         AcceptanceUndo.KIND,
                         new AcceptanceUndo.Take(deliveryId, libraryId, takeNo)));
@@ -136,29 +152,44 @@ public class Acceptance {
     return new Taken(accepted, held, left, session.renumbered(), undo);
   }
 
-  private long chunks(
+  /** Parts first, so that the stacks of the tools find them; then tools, then what stands alone. */
+  private long takeAll(
       Delivery delivery, AcceptedTools.Session session, @Nullable List<Long> lineIds, int takeNo) {
     try {
       long accepted = 0;
-      long after = 0;
-      for (List<DeliveryLine> chunk = chunk(delivery.id, after, lineIds);
-          !chunk.isEmpty();
-          chunk = chunk(delivery.id, after, lineIds)) {
-        after = chunk.getLast().id;
-        accepted += takeChunk(delivery, session, chunk, takeNo);
-        entities.flush();
-        entities.clear();
-        live.sayNow("delivery", delivery.id, "taking " + accepted);
-        if (stops.asked(delivery.work())) {
-          stops.clear(delivery.work());
-          throw Refusal.conflict("taking was stopped; nothing was taken");
-        }
+      for (List<ItemKind> kinds : ORDER) {
+        accepted += chunks(delivery, session, lineIds, kinds, takeNo, accepted);
       }
       return accepted;
     } catch (RuntimeException failed) {
       live.sayNow("delivery", delivery.id, "not done");
       throw failed;
     }
+  }
+
+  private long chunks(
+      Delivery delivery,
+      AcceptedTools.Session session,
+      @Nullable List<Long> lineIds,
+      List<ItemKind> kinds,
+      int takeNo,
+      long before) {
+    long accepted = 0;
+    long after = 0;
+    for (List<DeliveryLine> chunk = chunk(delivery.id, after, lineIds, kinds);
+        !chunk.isEmpty();
+        chunk = chunk(delivery.id, after, lineIds, kinds)) {
+      after = chunk.getLast().id;
+      accepted += takeChunk(delivery, session, chunk, takeNo);
+      entities.flush();
+      entities.clear();
+      live.sayNow("delivery", delivery.id, "taking " + (before + accepted));
+      if (stops.asked(delivery.work())) {
+        stops.clear(delivery.work());
+        throw Refusal.conflict("taking was stopped; nothing was taken");
+      }
+    }
+    return accepted;
   }
 
   private int nextTake(long deliveryId) {
@@ -168,21 +199,40 @@ public class Acceptance {
         .single();
   }
 
-  private List<DeliveryLine> chunk(long deliveryId, long after, @Nullable List<Long> lineIds) {
+  private List<DeliveryLine> chunk(
+      long deliveryId, long after, @Nullable List<Long> lineIds, List<ItemKind> kinds) {
     if (lineIds == null) {
-      return lines.passing(deliveryId, after, Limit.of(CHUNK));
+      return lines.passing(deliveryId, after, kinds, Limit.of(CHUNK));
     }
     List<Long> next = lineIds.stream().filter(id -> id > after).sorted().limit(CHUNK).toList();
-    return next.isEmpty()
-        ? List.of()
-        : lines.findByDeliveryIdAndIdIn(deliveryId, next).stream()
-            .sorted(java.util.Comparator.comparing(line -> line.id))
-            .toList();
+    while (!next.isEmpty()) {
+      List<DeliveryLine> some =
+          lines.findByDeliveryIdAndIdIn(deliveryId, next).stream()
+              .filter(line -> kinds.contains(line.kind))
+              .sorted(java.util.Comparator.comparing(line -> line.id))
+              .toList();
+      if (!some.isEmpty()) {
+        return some;
+      }
+      long last = next.getLast();
+      next = lineIds.stream().filter(id -> id > last).sorted().limit(CHUNK).toList();
+    }
+    return List.of();
   }
 
   private int takeChunk(
       Delivery delivery, AcceptedTools.Session session, List<DeliveryLine> chunk, int takeNo) {
-    Map<String, Long> present = present(chunk);
+    if (chunk.getFirst().part()) {
+      return parts.take(delivery.id, chunk, takeNo);
+    }
+    return chunk.getFirst().kind.standsAlone()
+        ? takeTools(delivery, session, chunk, takeNo)
+        : belonging.take(delivery.id, chunk, takeNo);
+  }
+
+  private int takeTools(
+      Delivery delivery, AcceptedTools.Session session, List<DeliveryLine> chunk, int takeNo) {
+    Map<String, Present> present = present(chunk);
     Set<String> held = judge.held(chunk);
     List<DeliveryLine> clashing =
         chunk.stream()
@@ -192,39 +242,60 @@ public class Acceptance {
       judge.judge(delivery.id, clashing);
     }
     List<DeliveryLine> entering = new ArrayList<>();
+    List<DeliveryLine> staying = new ArrayList<>();
     List<AcceptedTools.Arriving> arriving = new ArrayList<>();
     Set<String> codes = new HashSet<>();
     for (DeliveryLine line : chunk) {
-      boolean open = line.takenToolId == null && codes.add(line.codeKey);
+      boolean open = line.takenId == null && codes.add(line.codeKey);
       boolean good = line.disposition == Disposition.PASS || line.disposition == Disposition.QUERY;
-      if (open && good) {
+      Present existing = present.get(line.codeKey);
+      if (open && good && existing != null && existing.shelved()) {
+        staying.add(line);
+      } else if (open && good) {
         entering.add(line);
-        arriving.add(arriving(line, present));
+        arriving.add(arriving(line, existing));
       }
     }
+    int taken = parts.takeNeeded(delivery.id, entering, takeNo);
+    taken += parts.takeNeeded(delivery.id, staying, takeNo);
     List<Long> toolIds = session.take(arriving);
     for (int i = 0; i < entering.size(); i++) {
       entering.get(i).taken(toolIds.get(i), takeNo);
+      belonging.take(delivery.id, takeNo, toolIds.get(i), entering.get(i));
     }
-    return entering.size();
+    for (DeliveryLine line : staying) {
+      long toolId = present.get(line.codeKey).id();
+      line.taken(toolId, takeNo);
+      pieces.note(delivery.id, takeNo, TakenPieces.STAYING, List.of(toolId));
+      belonging.take(delivery.id, takeNo, toolId, line);
+    }
+    return taken + entering.size() + staying.size();
   }
 
-  private Map<String, Long> present(List<DeliveryLine> chunk) {
-    Map<String, Long> present = new HashMap<>();
-    jdbc.sql("select code_key, id from tool where code_key in (:keys)")
+  /** A tool that the shop has: in a library, where it stays, or in none. */
+  private record Present(String codeKey, long id, boolean shelved) {}
+
+  private Map<String, Present> present(List<DeliveryLine> chunk) {
+    return jdbc
+        .sql(
+            """
+            select code_key, id,
+              exists(select 1 from entry e where e.tool_id = tool.id) as shelved
+            from tool where code_key in (:keys)\
+            """)
         .param("keys", chunk.stream().map(line -> line.codeKey).toList())
-        .query(row -> {
-          present.put(row.getString("code_key"), row.getLong("id"));
-        });
-    return present;
+        .query(Present.class)
+        .stream()
+        .collect(Collectors.toMap(Present::codeKey, tool -> tool));
   }
 
-  private static AcceptedTools.Arriving arriving(DeliveryLine line, Map<String, Long> present) {
-    Long existing = present.get(line.codeKey);
+  private static AcceptedTools.Arriving arriving(DeliveryLine line, @Nullable Present existing) {
+    RawItem item = line.raw().item();
     return new AcceptedTools.Arriving(
-        Interpreter.interpret(line.raw()).tool(),
+        Interpreter.interpret(item).tool(),
         line.number == null ? OptionalInt.empty() : OptionalInt.of(line.number),
         Math.toIntExact(line.position),
-        existing == null ? OptionalLong.empty() : OptionalLong.of(existing));
+        existing == null ? OptionalLong.empty() : OptionalLong.of(existing.id()),
+        item.text(RawItem.SECTION));
   }
 }

@@ -3,6 +3,7 @@ package arborline.server.acceptance;
 import arborline.server.account.Permission;
 import arborline.server.delivery.Clearing;
 import arborline.server.delivery.DeliveryRepository;
+import arborline.server.inspection.ShopParts;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
@@ -21,12 +22,25 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
 
   private final DeliveryRepository deliveries;
   private final Clearing clearing;
+  private final TakenBelongings belongings;
+  private final ShopParts parts;
+  private final TakenPieces pieces;
   private final JdbcClient jdbc;
   private final Live live;
 
-  AcceptanceUndo(DeliveryRepository deliveries, Clearing clearing, JdbcClient jdbc, Live live) {
+  AcceptanceUndo(
+      DeliveryRepository deliveries,
+      Clearing clearing,
+      TakenBelongings belongings,
+      ShopParts parts,
+      TakenPieces pieces,
+      JdbcClient jdbc,
+      Live live) {
     this.deliveries = deliveries;
     this.clearing = clearing;
+    this.belongings = belongings;
+    this.parts = parts;
+    this.pieces = pieces;
     this.jdbc = jdbc;
     this.live = live;
   }
@@ -49,18 +63,24 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
     lockedUnchanged(take);
     jdbc.sql(
             """
-            delete e from entry e join delivery_line l on l.taken_tool_id = e.tool_id
-            where l.delivery_id = ? and l.take_no = ? and e.library_id = ?\
+            delete e from entry e join delivery_line l on l.taken_id = e.tool_id
+            where l.delivery_id = ? and l.take_no = ? and e.library_id = ?
+              and l.kind in ('CUTTER', 'INSERT')
+              and not exists(select 1 from taken_piece p where p.delivery_id = l.delivery_id
+                and p.take_no = l.take_no and p.kind = 'staying' and p.row_id = e.tool_id)\
             """)
         .params(take.deliveryId(), take.takeNo(), take.libraryId())
         .update();
     jdbc.sql(
             """
-            update delivery_line set taken_tool_id = null, take_no = null
+            update delivery_line set taken_id = null, take_no = null
             where delivery_id = ? and take_no = ?\
             """)
         .params(take.deliveryId(), take.takeNo())
         .update();
+    belongings.takeBack(take.deliveryId(), take.takeNo());
+    parts.takeBack(pieces.of(take.deliveryId(), take.takeNo(), TakenParts.PIECE));
+    pieces.forget(take.deliveryId(), take.takeNo());
     live.say("delivery", take.deliveryId(), "taking undone");
     live.say("library", take.libraryId(), "taking undone");
   }

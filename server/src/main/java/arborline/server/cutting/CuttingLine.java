@@ -1,5 +1,6 @@
 package arborline.server.cutting;
 
+import arborline.core.cutting.CuttingOrigin;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -8,18 +9,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.SequenceGenerator;
 import java.math.BigDecimal;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** Speed and feed of a tool for a material and a purpose. */
 @Entity
 class CuttingLine {
-
-  /** Where a line comes from; what was proven at a machine beats the rest. */
-  enum Origin {
-    PROVEN,
-    FIXED,
-    CATALOGUE,
-    CALCULATED
-  }
 
   @Id
   @GeneratedValue(generator = "cutting_line_seq")
@@ -28,6 +22,10 @@ class CuttingLine {
 
   long toolId;
   String material;
+
+  /** The grade of the material that was named; blank where none was. */
+  String grade = "";
+
   String purpose;
   BigDecimal speed;
   BigDecimal feed;
@@ -36,13 +34,16 @@ class CuttingLine {
   String coolant;
 
   @Enumerated(EnumType.STRING)
-  Origin origin;
+  CuttingOrigin origin;
 
   String saidBy;
   Instant saidAt;
   String machine;
   BigDecimal beforeSpeed;
   BigDecimal beforeFeed;
+
+  /** Formulas by field as JSON, for numbers that follow from others; null without any. */
+  @Nullable String formulas;
 
   /** Grows with each change. */
   int versionNo = 1;

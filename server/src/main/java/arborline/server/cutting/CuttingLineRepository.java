@@ -23,10 +23,9 @@ interface CuttingLineRepository extends Repository<CuttingLine, Long> {
 
   List<CuttingLine> findByToolIdOrderById(long toolId);
 
-  /** How many lines tools have: tool id and count. */
-  @Query(
-      "select c.toolId, count(*) from CuttingLine c where c.toolId in (:tools) group by c.toolId")
-  List<Object[]> counts(Collection<Long> tools);
+  List<CuttingLine> findByToolIdAndFormulasNotNull(long toolId);
+
+  List<CuttingLine> findByToolIdInOrderById(Collection<Long> toolIds);
 
   /** Proven lines of other tools of the same class and diameter, newest first. */
   @Query(

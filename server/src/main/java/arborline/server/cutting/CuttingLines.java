@@ -3,6 +3,7 @@ package arborline.server.cutting;
 import arborline.core.cutting.Cut;
 import arborline.core.cutting.CutRequest;
 import arborline.core.cutting.CuttingMethod;
+import arborline.core.cutting.CuttingOrigin;
 import arborline.core.cutting.Limits;
 import arborline.core.cutting.StartingValues;
 import arborline.core.cutting.Window;
@@ -12,7 +13,6 @@ import arborline.core.machine.Machine;
 import arborline.core.tool.Geometry;
 import arborline.core.tool.Tool;
 import arborline.server.account.Actor;
-import arborline.server.exchange.Attachment;
 import arborline.server.library.ToolCopied;
 import arborline.server.live.Live;
 import arborline.server.machine.Machines;
@@ -27,12 +27,10 @@ import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -40,7 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps and computes cutting data. */
 @Service
-class CuttingLines implements Attachment {
+class CuttingLines {
 
   private static final int OFFERED = 50;
   private static final BigDecimal MOST = BigDecimal.valueOf(100_000);
@@ -212,18 +210,17 @@ class CuttingLines implements Attachment {
     return new Kept(saved, record(saved, "kept cutting data of ", null, LineState.of(saved)));
   }
 
-  private static CuttingLine.Origin origin(@Nullable String name, String material) {
-    String wanted =
-        Optional.ofNullable(name).orElse("calculated").toUpperCase(java.util.Locale.ROOT);
-    for (CuttingLine.Origin origin : CuttingLine.Origin.values()) {
-      if (origin.name().equals(wanted) && origin != CuttingLine.Origin.PROVEN) {
-        if (material.isEmpty() && origin != CuttingLine.Origin.FIXED) {
-          throw Refusal.badRequest("only a fixed line can ignore the work material");
-        }
-        return origin;
-      }
+  private static CuttingOrigin origin(@Nullable String name, String material) {
+    CuttingOrigin origin =
+        CuttingOrigin.named(Optional.ofNullable(name).orElse("calculated"))
+            .filter(known -> known != CuttingOrigin.PROVEN)
+            .orElseThrow(() ->
+                Refusal.badRequest(
+                    "origin is catalogue, calculated or fixed; proving is done by itself"));
+    if (material.isEmpty() && origin != CuttingOrigin.FIXED) {
+      throw Refusal.badRequest("only a fixed line can ignore the work material");
     }
-    throw Refusal.badRequest("origin is catalogue, calculated or fixed; proving is done by itself");
+    return origin;
   }
 
   private static String cut(@Nullable String text) {
@@ -267,7 +264,7 @@ class CuttingLines implements Attachment {
     line.speed = positive("speed", proof.speed(), 3);
     line.feed = positive("feed", proof.feed(), 5);
     line.machine = cut(proof.machine());
-    line.origin = CuttingLine.Origin.PROVEN;
+    line.origin = CuttingOrigin.PROVEN;
     sign(line);
     return new Kept(line, proven(line, before));
   }
@@ -278,18 +275,6 @@ class CuttingLines implements Attachment {
     CuttingLine line = row(id);
     lines.delete(line);
     return record(line, "took out cutting data of ", LineState.of(line), null);
-  }
-
-  @Override
-  public String title() {
-    return "cutting data";
-  }
-
-  @Override
-  @Transactional(readOnly = true)
-  public Map<Long, Long> counts(Collection<Long> toolIds) {
-    return lines.counts(toolIds).stream()
-        .collect(Collectors.toMap(row -> (Long) row[0], row -> (Long) row[1]));
   }
 
   /** What was proven with a tool is not lost to its copy. */

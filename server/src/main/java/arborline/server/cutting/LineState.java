@@ -1,5 +1,6 @@
 package arborline.server.cutting;
 
+import arborline.core.cutting.CuttingOrigin;
 import java.math.BigDecimal;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
@@ -13,12 +14,14 @@ record LineState(
     BigDecimal depth,
     BigDecimal width,
     String coolant,
-    CuttingLine.Origin origin,
+    CuttingOrigin origin,
     String saidBy,
     Instant saidAt,
     @Nullable String machine,
     @Nullable BigDecimal beforeSpeed,
-    @Nullable BigDecimal beforeFeed) {
+    @Nullable BigDecimal beforeFeed,
+    @Nullable String grade,
+    @Nullable String formulas) {
 
   static LineState of(CuttingLine line) {
     return new LineState(
@@ -34,7 +37,9 @@ record LineState(
         line.saidAt,
         line.machine,
         stripped(line.beforeSpeed),
-        stripped(line.beforeFeed));
+        stripped(line.beforeFeed),
+        line.grade,
+        line.formulas);
   }
 
   private static @Nullable BigDecimal stripped(@Nullable BigDecimal number) {
@@ -55,6 +60,8 @@ record LineState(
     line.machine = machine;
     line.beforeSpeed = beforeSpeed;
     line.beforeFeed = beforeFeed;
+    line.grade = grade == null ? "" : grade;
+    line.formulas = formulas;
     line.versionNo++;
   }
 }

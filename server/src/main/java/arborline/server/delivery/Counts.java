@@ -23,7 +23,7 @@ public class Counts {
     long[] taken = {0};
     jdbc.sql(
             """
-            select disposition, count(*) as lines_there, count(taken_tool_id) as lines_taken
+            select disposition, count(*) as lines_there, count(taken_id) as lines_taken
             from delivery_line where delivery_id = ? group by disposition\
             """)
         .param(deliveryId)

@@ -1,7 +1,7 @@
 package arborline.server.delivery;
 
-import arborline.core.exchange.TableReading;
 import arborline.core.exchange.BundleFormats;
+import arborline.core.exchange.TableReading;
 import arborline.server.account.Actor;
 import arborline.server.live.Live;
 import arborline.server.support.Json;

@@ -1,7 +1,10 @@
 package arborline.server.delivery;
 
 import arborline.core.exchange.CellsJson;
+import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.RawItem;
+import arborline.core.exchange.RawItemsJson;
 import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Disposition;
 import arborline.core.inspect.Inspected;
@@ -13,8 +16,11 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.hibernate.annotations.DynamicUpdate;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 @DynamicUpdate
@@ -26,6 +32,10 @@ public class DeliveryLine {
 
   /** Where it starts in its file, from 1. */
   public long lineNo;
+
+  /** What it is. */
+  @Enumerated(EnumType.STRING)
+  public ItemKind kind;
 
   /** Its place among all lines of the delivery. */
   public long position;
@@ -48,7 +58,19 @@ public class DeliveryLine {
   public String readingFindings;
 
   public boolean lookedAt;
-  public Long takenToolId;
+
+  /** Key of the tool that it belongs to, where it does not stand beside it; else null. */
+  public @Nullable String owner;
+
+  /** Lines of cutting data that came with it; null without any. */
+  public @Nullable String cutting;
+
+  /** Stacks that came with it; null without any. */
+  public @Nullable String stacks;
+
+  /** The tool or the part that it became; null while it was not taken. */
+  public @Nullable Long takenId;
+
   public Integer takeNo;
 
   public static final Bulk.Target<DeliveryLine> TARGET =
@@ -59,6 +81,7 @@ public class DeliveryLine {
               "delivery_id",
               "file_no",
               "line_no",
+              "kind",
               "position",
               "code",
               "code_key",
@@ -71,13 +94,17 @@ public class DeliveryLine {
               "cells",
               "findings",
               "reading_findings",
-              "looked_at"),
+              "looked_at",
+              "owner",
+              "cutting",
+              "stacks"),
           line ->
               new Object[] {
                 line.id,
                 line.deliveryId,
                 line.fileNo,
                 line.lineNo,
+                line.kind.name(),
                 line.position,
                 line.code,
                 line.codeKey,
@@ -90,7 +117,10 @@ public class DeliveryLine {
                 line.cells,
                 line.findings,
                 line.readingFindings,
-                line.lookedAt
+                line.lookedAt,
+                line.owner,
+                line.cutting,
+                line.stacks
               });
 
   protected DeliveryLine() {}
@@ -101,19 +131,20 @@ public class DeliveryLine {
     this.deliveryId = deliveryId;
     this.fileNo = fileNo;
     this.position = position;
-    this.lineNo = inspected.raw().line();
+    this.lineNo = inspected.raw().item().line();
     judged(inspected, findings);
   }
 
   public final void judged(Inspected inspected, String judgement) {
+    kind = inspected.kind();
     code = cut(inspected.tool().code(), 60);
     codeKey = Codes.key(code);
     name = cut(inspected.tool().name(), 200);
     classId = cut(inspected.tool().toolClass(), 40);
     dc = StoredTools.diameter(inspected.tool());
     number = inspected.number().isPresent() ? inspected.number().getAsInt() : null;
-    hash = ContentHash.of(inspected.tool());
-    cells = CellsJson.toText(inspected.raw().cells());
+    hash = ContentHash.of(inspected.tool(), inspected.cutting(), inspected.stacks());
+    keep(inspected.raw());
     findings = judgement;
     disposition =
         lookedAt && inspected.disposition() == Disposition.QUERY
@@ -121,16 +152,62 @@ public class DeliveryLine {
             : inspected.disposition();
   }
 
-  /** Somebody took it into a library; a query counts as looked at. */
-  public void taken(long toolId, int no) {
+  private void keep(RawBundle raw) {
+    RawItem item = raw.item();
+    cells = CellsJson.toText(item.cells());
+    if (item.kind().standsAlone()) {
+      owner = null;
+      cutting = raw.cutting().isEmpty() ? null : RawItemsJson.toText(raw.cutting());
+      stacks = raw.stacks().isEmpty() ? null : RawItemsJson.toText(raw.stacks());
+    } else {
+      owner = cut(item.owner(), 70);
+      cutting = item.kind() == ItemKind.CUTTING ? RawItemsJson.toText(List.of(item)) : null;
+      stacks = item.kind() == ItemKind.STACK ? RawItemsJson.toText(List.of(item)) : null;
+    }
+  }
+
+  /** Somebody took it into the shop; a query counts as looked at. */
+  public void taken(long id, int no) {
     lookedAt |= disposition == Disposition.QUERY;
     disposition = Disposition.PASS;
-    takenToolId = toolId;
+    takenId = id;
     takeNo = no;
   }
 
-  public RawItem raw() {
-    return new RawItem(lineNo, CellsJson.fromText(cells), List.of());
+  /** Adds what belongs to it and stood elsewhere in the delivery. */
+  public void attach(List<RawItem> others) {
+    RawBundle own = raw();
+    List<RawItem> cuts = new ArrayList<>(own.cutting());
+    List<RawItem> held = new ArrayList<>(own.stacks());
+    others.forEach(other -> (other.kind() == ItemKind.STACK ? held : cuts).add(other));
+    keep(new RawBundle(own.item(), cuts, held));
+  }
+
+  /** The tool that it became; null for a part and for what was not taken. */
+  public @Nullable Long takenToolId() {
+    return part() ? null : takenId;
+  }
+
+  /** True for a holder, an extension, a collet, an arbor or an aggregate. */
+  public boolean part() {
+    return kind.component().isPresent();
+  }
+
+  public RawBundle raw() {
+    if (!kind.standsAlone()) {
+      String text = kind == ItemKind.CUTTING ? cutting : stacks;
+      return RawBundle.of(
+          RawItemsJson.fromText(
+                  Objects.requireNonNull(text), kind, Objects.requireNonNullElse(owner, ""))
+              .getFirst());
+    }
+    RawItem item = new RawItem(lineNo, kind, CellsJson.fromText(cells), List.of());
+    return new RawBundle(
+        item, belonging(cutting, ItemKind.CUTTING, item), belonging(stacks, ItemKind.STACK, item));
+  }
+
+  private static List<RawItem> belonging(@Nullable String text, ItemKind kind, RawItem item) {
+    return text == null ? List.of() : RawItemsJson.fromText(text, kind, item.key());
   }
 
   /** Columns keep what fits; the cells keep everything. */

@@ -80,7 +80,7 @@ class FindingGroups {
             select f.kind, f.severity, count(distinct f.line_id) as line_count,
               count(distinct if(f.repair_id is null, null, f.line_id)) as offered_count
             from line_finding f join delivery_line l on l.id = f.line_id
-            where f.delivery_id = ? and l.taken_tool_id is null
+            where f.delivery_id = ? and l.taken_id is null
             group by f.kind, f.severity
             order by field(f.severity, 'HOLD', 'QUERY', 'NOTE'), line_count desc, f.kind\
             """)
@@ -98,7 +98,7 @@ class FindingGroups {
             select f.kind, f.severity, f.code, f.repair_id, min(f.repair_title) as repair_title,
               count(*) as line_count, min(f.line_id) as example_line
             from line_finding f join delivery_line l on l.id = f.line_id
-            where f.delivery_id = ? and l.taken_tool_id is null
+            where f.delivery_id = ? and l.taken_id is null
             group by f.kind, f.severity, f.code, f.repair_id
             order by count(*) desc, f.code, f.repair_id\
             """)

@@ -1,12 +1,15 @@
 package arborline.server.delivery;
 
 import arborline.core.exchange.Cell;
-import arborline.core.exchange.CellsJson;
+import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.RawBundle;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.quantity.Unit;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Silhouettes;
+import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import arborline.core.tool.outline.Outline;
 import arborline.server.support.Json;
@@ -19,7 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.SortedMap;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -42,8 +45,16 @@ public class LineLists {
    *
    * @param implied where a value comes from that nobody wrote: {@code follows from LCF}; null for
    *     what is written
+   * @param formula by which it follows from others, as written; null without one
    */
-  record CellView(String text, @Nullable String unit, @Nullable String implied) {}
+  record CellView(
+      String text, @Nullable String unit, @Nullable String implied, @Nullable String formula) {}
+
+  /** A line of cutting data: where it starts in its file, and its cells. */
+  record CuttingView(long line, Map<String, CellView> cells) {}
+
+  /** A stack: where it starts in its file, its cells, the codes of its parts. */
+  record StackView(long line, Map<String, CellView> cells, List<String> parts) {}
 
   /**
    * A line for showing.
@@ -51,20 +62,32 @@ public class LineLists {
    * @param file which file of the delivery, from 0
    * @param line where it starts in that file, from 1
    * @param position its place among all lines of the delivery
+   * @param kind {@code cutter}, {@code insert}, {@code holder}..., {@code stack} or {@code cutting}
    * @param disposition {@code pass}, {@code query}, {@code hold} or {@code skipped}
+   * @param takenPartId the holder or other part that it became
+   * @param cutting lines of cutting data that belong to it
+   * @param stacks that hold it
+   * @param parts codes of all parts of these stacks
+   * @param notes what else came with it, by heading
    */
   public record LineView(
       long id,
       int file,
       long line,
       long position,
+      String kind,
       String code,
       String name,
       String classId,
       String disposition,
       boolean lookedAt,
       @Nullable Long takenToolId,
+      @Nullable Long takenPartId,
       Map<String, CellView> cells,
+      List<CuttingView> cutting,
+      List<StackView> stacks,
+      List<String> parts,
+      Map<String, String> notes,
       List<Finding> findings,
       @Nullable Outline outline) {}
 
@@ -116,33 +139,81 @@ public class LineLists {
   }
 
   public LineView view(DeliveryLine line) {
-    SortedMap<String, Cell> written = CellsJson.fromText(line.cells);
+    RawBundle raw = line.raw();
     Map<String, CellView> cells = new LinkedHashMap<>();
-    written.forEach((symbol, cell) -> cells.put(symbol, view(cell, null)));
-    Completed completed =
-        Completed.of(StoredTools.tool(line.code, line.name, line.classId, line.cells));
+    Map<String, String> notes = new LinkedHashMap<>();
+    raw.item()
+        .cells()
+        .forEach((symbol, cell) -> {
+          if (RawItem.isNote(symbol)) {
+            notes.put(heading(symbol), cell.text());
+          } else if (line.kind.standsAlone()) {
+            cells.put(symbol, view(cell, null));
+          }
+        });
+    Completed completed = completed(line);
     completed
         .origins()
         .forEach((symbol, origin) -> {
-          if (yields(written.get(symbol))) {
+          if (yields(raw.item().cells().get(symbol))) {
             Value value = completed.tool().values().get(symbol);
             cells.put(symbol, view(Cell.of(value), origin.text()));
           }
         });
+    List<StackView> stacks = of(raw, ItemKind.STACK).map(LineLists::stack).toList();
     return new LineView(
         line.id,
         line.fileNo,
         line.lineNo,
         line.position,
+        line.kind.word(),
         line.code,
         line.name,
         line.classId,
         line.disposition.name().toLowerCase(Locale.ROOT),
         line.lookedAt,
-        line.takenToolId,
+        line.takenToolId(),
+        line.part() ? line.takenId : null,
         cells,
+        of(raw, ItemKind.CUTTING).map(LineLists::cutting).toList(),
+        stacks,
+        stacks.stream().flatMap(stack -> stack.parts().stream()).distinct().toList(),
+        notes,
         List.of(json.read(line.findings, Finding[].class)),
         Silhouettes.of(completed.tool()).orElse(null));
+  }
+
+  /** What belongs to a line, and the line itself where it stands for one of these. */
+  private static Stream<RawItem> of(RawBundle raw, ItemKind kind) {
+    return raw.item().kind() == kind
+        ? Stream.of(raw.item())
+        : (kind == ItemKind.STACK ? raw.stacks() : raw.cutting()).stream();
+  }
+
+  private static Completed completed(DeliveryLine line) {
+    boolean tool = line.kind == ItemKind.CUTTER || line.kind == ItemKind.INSERT;
+    return Completed.of(
+        tool
+            ? StoredTools.tool(line.code, line.name, line.classId, line.cells)
+            : Tool.of(line.code, line.name, "", Map.of()));
+  }
+
+  private static CuttingView cutting(RawItem item) {
+    return new CuttingView(item.line(), views(item));
+  }
+
+  private static StackView stack(RawItem item) {
+    return new StackView(item.line(), views(item), item.parts());
+  }
+
+  private static Map<String, CellView> views(RawItem item) {
+    Map<String, CellView> views = new LinkedHashMap<>();
+    item.cells().forEach((symbol, cell) -> views.put(symbol, view(cell, null)));
+    return views;
+  }
+
+  private static String heading(String column) {
+    return column.equals(RawItem.NOTE) ? "" : column.substring(RawItem.NOTE.length() + 1);
   }
 
   /** True for a cell that somebody filled with nothing, or only with what is usual. */
@@ -154,6 +225,7 @@ public class LineLists {
     return new CellView(
         cell.text(),
         cell.unit().filter(unit -> unit != Unit.ONE).map(Unit::code).orElse(null),
-        implied);
+        implied,
+        cell.formula().orElse(null));
   }
 }

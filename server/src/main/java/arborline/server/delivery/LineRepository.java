@@ -1,5 +1,6 @@
 package arborline.server.delivery;
 
+import arborline.core.exchange.ItemKind;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -18,7 +19,7 @@ public interface LineRepository extends Repository<DeliveryLine, Long> {
   @Query(
       """
       select l from DeliveryLine l
-      where l.deliveryId = :delivery and l.codeKey in (:keys) and l.takenToolId is null
+      where l.deliveryId = :delivery and l.codeKey in (:keys) and l.takenId is null
       order by l.position\
       """)
   List<DeliveryLine> sharing(long delivery, Collection<String> keys, Limit limit);
@@ -26,9 +27,20 @@ public interface LineRepository extends Repository<DeliveryLine, Long> {
   @Query(
       """
       select l from DeliveryLine l
-      where l.deliveryId = :delivery and l.id > :after and l.takenToolId is null
-        and l.disposition = arborline.core.inspect.Disposition.PASS
+      where l.deliveryId = :delivery and l.id > :after and l.takenId is null
+        and l.disposition = arborline.core.inspect.Disposition.PASS and l.kind in (:kinds)
       order by l.id\
       """)
-  List<DeliveryLine> passing(long delivery, long after, Limit limit);
+  List<DeliveryLine> passing(long delivery, long after, Collection<ItemKind> kinds, Limit limit);
+
+  @Query(
+      """
+      select l from DeliveryLine l
+      where l.deliveryId = :delivery and l.codeKey in (:keys) and l.takenId is null
+        and l.disposition in (arborline.core.inspect.Disposition.PASS,
+          arborline.core.inspect.Disposition.QUERY)
+        and l.kind in (:kinds)
+      order by l.id\
+      """)
+  List<DeliveryLine> takeable(long delivery, Collection<String> keys, Collection<ItemKind> kinds);
 }

@@ -1,8 +1,8 @@
 package arborline.server.exchange;
 
-import arborline.core.exchange.LossReport;
 import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.BundleFormats;
+import arborline.core.exchange.LossReport;
 import arborline.core.quantity.Unit;
 import arborline.server.support.Refusal;
 import jakarta.servlet.http.HttpServletResponse;
@@ -65,7 +65,8 @@ class ExportController {
         .orElseThrow(() ->
             Refusal.badRequest(
                 "format is one of "
-                    + String.join(", ", BundleFormats.all().stream().map(BundleFormat::id).toList())));
+                    + String.join(
+                        ", ", BundleFormats.all().stream().map(BundleFormat::id).toList())));
   }
 
   private static Optional<Unit> unit(@Nullable String text) {

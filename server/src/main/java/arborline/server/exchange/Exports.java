@@ -1,21 +1,24 @@
 package arborline.server.exchange;
 
-import arborline.core.exchange.LossReport;
+import arborline.core.cutting.CuttingEntry;
+import arborline.core.exchange.Bundle;
 import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.BundleSink;
+import arborline.core.exchange.Contents;
+import arborline.core.exchange.LossReport;
+import arborline.core.exchange.Losses;
 import arborline.core.exchange.WriteOptions;
-import arborline.core.property.Dictionary;
-import arborline.core.property.Property;
 import arborline.core.quantity.Unit;
+import arborline.core.stack.Component;
+import arborline.core.stack.PlannedStack;
 import arborline.server.library.LibraryContents;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,49 +28,91 @@ import org.springframework.transaction.annotation.Transactional;
 class Exports {
 
   private final LibraryContents contents;
-  private final List<Attachment> attachments;
+  private final CuttingOfTools cutting;
+  private final StacksOfTools stacks;
 
-  Exports(LibraryContents contents, List<Attachment> attachments) {
+  Exports(LibraryContents contents, CuttingOfTools cutting, StacksOfTools stacks) {
     this.contents = contents;
-    this.attachments = attachments;
+    this.cutting = cutting;
+    this.stacks = stacks;
   }
 
   public String name(long libraryId) {
     return contents.name(libraryId);
   }
 
+  /** Meets a tool with what belongs to it. */
+  private interface BundleVisitor {
+    void visit(long toolId, Bundle bundle) throws IOException;
+  }
+
   public void write(long libraryId, BundleFormat format, Optional<Unit> unit, OutputStream file)
       throws IOException {
-    try (BundleSink sink = format.create(file, options(libraryId, unit))) {
-      contents.visit(libraryId, (toolId, tool) -> sink.write(tool));
+    Survey survey = survey(libraryId, unit);
+    try (BundleSink sink = format.create(file, survey.options())) {
+      for (Component part : survey.parts().values()) {
+        sink.part(part);
+      }
+      visit(libraryId, (toolId, bundle) -> sink.write(bundle));
     }
   }
 
   public LossReport losses(long libraryId, BundleFormat format, Optional<Unit> unit)
       throws IOException {
     LossReport report = new LossReport();
-    WriteOptions options = options(libraryId, unit);
-    Map<Long, String> codes = new LinkedHashMap<>();
-    contents.visit(
-        libraryId,
-        (toolId, tool) -> {
-          format.losses(tool, options, report);
-          codes.put(toolId, tool.tool().code());
-        });
-    for (Attachment attachment : attachments) {
-      attachment
-          .counts(codes.keySet())
-          .forEach((tool, count) ->
-              report.add(codes.get(tool), attachment.title(), "%d not carried".formatted(count)));
-    }
+    Survey survey = survey(libraryId, unit);
+    Losses losses = new Losses(format, survey.options(), report);
+    survey.parts().values().forEach(losses::of);
+    visit(libraryId, (toolId, bundle) -> losses.of(bundle));
+    survey
+        .older()
+        .forEach((code, parts) ->
+            parts.forEach(part ->
+                report.add(code, "STACK", "%s: the newest version is written".formatted(part))));
     return report;
   }
 
-  private WriteOptions options(long libraryId, Optional<Unit> unit) throws IOException {
-    Set<String> used = new HashSet<>();
-    contents.visit(libraryId, (toolId, tool) -> used.addAll(tool.tool().values().keySet()));
-    List<String> symbols =
-        Dictionary.standard().all().stream().map(Property::symbol).filter(used::contains).toList();
-    return new WriteOptions(name(libraryId), symbols, unit);
+  /** What a library holds, seen before anything is written. */
+  private record Survey(
+      WriteOptions options, Map<String, Component> parts, Map<String, List<String>> older) {}
+
+  private Survey survey(long libraryId, Optional<Unit> unit) throws IOException {
+    Contents.Survey seen = new Contents.Survey();
+    Map<String, Component> parts = new TreeMap<>();
+    Map<String, List<String>> older = new TreeMap<>();
+    visit(
+        libraryId,
+        chunk -> {
+          parts.putAll(stacks.parts(chunk.keySet()));
+          stacks
+              .olderParts(chunk.keySet())
+              .forEach((tool, kept) -> older.put(chunk.get(tool).tool().code(), kept));
+        },
+        (toolId, bundle) -> seen.add(bundle));
+    parts.values().forEach(seen::add);
+    return new Survey(new WriteOptions(name(libraryId), seen.contents(), unit), parts, older);
+  }
+
+  private void visit(long libraryId, BundleVisitor visitor) throws IOException {
+    visit(libraryId, chunk -> {}, visitor);
+  }
+
+  private void visit(long libraryId, Consumer<Map<Long, Bundle>> beside, BundleVisitor visitor)
+      throws IOException {
+    contents.visitAll(
+        libraryId,
+        chunk -> {
+          beside.accept(chunk);
+          Map<Long, List<CuttingEntry>> entries = cutting.of(chunk.keySet());
+          Map<Long, List<PlannedStack>> planned = stacks.of(chunk.keySet());
+          for (Map.Entry<Long, Bundle> tool : chunk.entrySet()) {
+            visitor.visit(
+                tool.getKey(),
+                tool.getValue()
+                    .with(
+                        entries.getOrDefault(tool.getKey(), List.of()),
+                        planned.getOrDefault(tool.getKey(), List.of())));
+          }
+        });
   }
 }

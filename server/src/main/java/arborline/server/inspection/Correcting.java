@@ -73,7 +73,7 @@ class Correcting {
         lines
             .findByDeliveryIdAndId(id, lineId)
             .orElseThrow(() -> Refusal.notFound("there is no such line in the delivery"));
-    if (line.takenToolId != null) {
+    if (line.takenId != null) {
       throw Refusal.conflict("the line was taken already; change the tool on its sheet");
     }
     long lineNo = line.lineNo;
@@ -129,7 +129,7 @@ class Correcting {
 
   private void replace(DeliveryLine line, Map<String, String> cells) {
     TreeMap<String, Cell> replacements = new TreeMap<>();
-    RawItem raw = line.raw();
+    RawItem raw = line.raw().item();
     cells.forEach((symbol, text) -> replacements.put(symbol, cell(raw, symbol, text)));
     line.cells = CellsJson.toText(raw.with(replacements).cells());
     line.readingFindings = unsettled(line.readingFindings, cells);

@@ -1,10 +1,10 @@
 package arborline.server.inspection;
 
-import arborline.core.exchange.RawItem;
-import arborline.core.exchange.ItemSource;
-import arborline.core.exchange.TableReading;
 import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.BundleFormats;
+import arborline.core.exchange.Grouping;
+import arborline.core.exchange.RawBundle;
+import arborline.core.exchange.TableReading;
 import arborline.core.exchange.UnreadableFileException;
 import arborline.core.finding.Finding;
 import arborline.core.inspect.Inspected;
@@ -54,10 +54,10 @@ class FileReading {
     BundleFormat format = BundleFormats.named(document.format).orElseThrow();
     InputStream file =
         new BufferedInputStream(files.open(document.deliveryId, document.fileNo), BUFFER);
-    ItemSource source = null;
+    Grouping source = null;
     String problem = null;
     try {
-      source = format.open(file, head, reading);
+      source = new Grouping(format.open(file, head, reading));
       for (long line = 0; line < document.linesRead && source.next().isPresent(); line++) {
         // stored before
       }
@@ -71,12 +71,12 @@ class FileReading {
   final class Batches implements AutoCloseable {
     private final Document document;
     private final InputStream file;
-    private final ItemSource source;
+    private final Grouping source;
     private long position;
     private String problem;
 
     private Batches(
-        Document document, long before, InputStream file, ItemSource source, String problem) {
+        Document document, long before, InputStream file, Grouping source, String problem) {
       this.document = document;
       this.position = before + document.linesRead;
       this.file = file;
@@ -91,7 +91,7 @@ class FileReading {
 
     /** The next lines; empty at the end of what can be read. */
     LineBatch next() throws IOException {
-      List<RawItem> raw = raw();
+      List<RawBundle> raw = raw();
       Map<Long, List<Finding>> findings = new ConcurrentHashMap<>();
       long[] idOf = raw.stream().mapToLong(row -> ids.next("delivery_line")).toArray();
       long first = position + 1;
@@ -104,11 +104,11 @@ class FileReading {
       return new LineBatch(rows, findings);
     }
 
-    private List<RawItem> raw() throws IOException {
-      List<RawItem> batch = new ArrayList<>(BATCH);
+    private List<RawBundle> raw() throws IOException {
+      List<RawBundle> batch = new ArrayList<>(BATCH);
       try {
         while (problem == null && batch.size() < BATCH) {
-          Optional<RawItem> next = source.next();
+          Optional<RawBundle> next = source.next();
           if (next.isEmpty()) {
             return batch;
           }
@@ -120,7 +120,8 @@ class FileReading {
       return batch;
     }
 
-    private DeliveryLine row(long id, long place, RawItem raw, Map<Long, List<Finding>> findings) {
+    private DeliveryLine row(
+        long id, long place, RawBundle raw, Map<Long, List<Finding>> findings) {
       Inspected inspected = Inspector.inspect(raw);
       boolean clean = inspected.findings().isEmpty();
       DeliveryLine row =
@@ -131,7 +132,8 @@ class FileReading {
               place,
               inspected,
               clean ? "[]" : json.text(inspected.findings()));
-      row.readingFindings = raw.findings().isEmpty() ? null : json.text(raw.findings());
+      row.readingFindings =
+          raw.item().findings().isEmpty() ? null : json.text(raw.item().findings());
       if (!clean) {
         findings.put(id, inspected.findings());
       }

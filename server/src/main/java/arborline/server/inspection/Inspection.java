@@ -32,6 +32,7 @@ class Inspection {
   private final DocumentRepository documents;
   private final FileReading reading;
   private final LineStore store;
+  private final LooseLines loose;
   private final LineClashes clashes;
   private final DeliverySummary summary;
   private final Clearing clearing;
@@ -44,6 +45,7 @@ class Inspection {
       DocumentRepository documents,
       FileReading reading,
       LineStore store,
+      LooseLines loose,
       LineClashes clashes,
       DeliverySummary summary,
       Clearing clearing,
@@ -54,6 +56,7 @@ class Inspection {
     this.documents = documents;
     this.reading = reading;
     this.store = store;
+    this.loose = loose;
     this.clashes = clashes;
     this.summary = summary;
     this.clearing = clearing;
@@ -73,6 +76,7 @@ class Inspection {
     }
     try {
       if (read(found.get())) {
+        loose.join(deliveryId);
         clashes.judge(deliveryId);
         finish(deliveryId);
       } else {

@@ -97,7 +97,7 @@ class LineChange {
   /** The open lines with these ids, in the order of the delivery. */
   List<DeliveryLine> open(long deliveryId, List<Long> ids) {
     return lines.findByDeliveryIdAndIdIn(deliveryId, ids).stream()
-        .filter(line -> line.takenToolId == null)
+        .filter(line -> line.takenId == null)
         .sorted(Comparator.comparing(line -> line.position))
         .toList();
   }
@@ -139,7 +139,7 @@ class LineChange {
   }
 
   private static boolean recoded(DeliveryLine line) {
-    return !Codes.key(line.raw().text(RawItem.CODE)).equals(line.codeKey);
+    return !Codes.key(line.raw().item().text(RawItem.CODE)).equals(line.codeKey);
   }
 
   /** One by one, so that each sees the codes that the lines before it now have. */

@@ -6,7 +6,10 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Judges anew the lines of a delivery whose code an earlier line or the shop has as well. */
+/**
+ * Judges anew the lines of a delivery whose code an earlier line or the shop has as well, and those
+ * with stacks, whose parts may stand behind them.
+ */
 @Component
 class LineClashes {
 
@@ -34,6 +37,11 @@ class LineClashes {
                 union
                 select l.id from delivery_line l join held_code h on h.code_key = l.code_key
                 where l.delivery_id = :delivery
+                union
+                select l.id from delivery_line l join component c on c.code_key = l.code_key
+                where l.delivery_id = :delivery
+                union
+                select id from delivery_line where delivery_id = :delivery and stacks is not null
                 union
                 select l.id
                 from (select code_key, min(position) as first_line from delivery_line

@@ -1,12 +1,14 @@
 package arborline.server.inspection;
 
-import arborline.core.exchange.RawItem;
+import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.RawBundle;
 import arborline.core.finding.Finding;
 import arborline.core.inspect.Clashes;
 import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Disposition;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
+import arborline.core.inspect.StackCheck;
 import arborline.core.library.Codes;
 import arborline.core.tool.Tool;
 import arborline.server.delivery.DeliveryLine;
@@ -16,38 +18,68 @@ import arborline.server.tool.StoredTools;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
-/** Judges stored lines anew, with what other lines and the shop have to say about their codes. */
+/**
+ * Judges stored lines anew, with what other lines and the shop have to say about their codes and
+ * about the parts of their stacks.
+ */
 @Component
 public class LineJudge {
 
+  private static final int LONGEST_KEY = 60;
+
   private final JdbcClient jdbc;
   private final JdbcTemplate template;
+  private final DeliveryNeighbours neighbours;
+  private final ShopParts shopParts;
+  private final List<Belongings> belongings;
   private final HeldCodes held;
   private final Json json;
 
-  LineJudge(JdbcClient jdbc, JdbcTemplate template, HeldCodes held, Json json) {
-    this.held = held;
+  LineJudge(
+      JdbcClient jdbc,
+      JdbcTemplate template,
+      DeliveryNeighbours neighbours,
+      ShopParts shopParts,
+      List<Belongings> belongings,
+      HeldCodes held,
+      Json json) {
     this.jdbc = jdbc;
     this.template = template;
+    this.neighbours = neighbours;
+    this.shopParts = shopParts;
+    this.belongings = belongings;
+    this.held = held;
     this.json = json;
   }
 
-  private record Present(String codeKey, Tool tool, String hash, boolean shelved) {}
+  private record Present(long id, String codeKey, Tool tool, String hash, boolean shelved) {}
 
-  private record FirstLine(String codeKey, long position, long lineNo, int fileNo, String name) {
+  /** What the lines of one batch meet. */
+  private record Surroundings(
+      long deliveryId,
+      Map<String, DeliveryNeighbours.FirstLine> firstTools,
+      Map<String, DeliveryNeighbours.FirstLine> firstParts,
+      Map<String, Present> tools,
+      Map<String, arborline.core.stack.Component> shopParts,
+      Map<String, arborline.core.stack.Component> deliveryParts,
+      Map<String, String> promised) {
 
-    /** Where it is, for somebody who looks at a line of a file. */
-    String seenFrom(int file) {
-      return fileNo == file ? "line " + lineNo : "line %d of %s".formatted(lineNo, name);
+    Optional<arborline.core.stack.Component> part(String code) {
+      String key = Codes.key(code);
+      return Optional.ofNullable(deliveryParts.getOrDefault(key, shopParts.get(key)));
     }
   }
 
@@ -56,100 +88,174 @@ public class LineJudge {
     return held.why(some.stream().map(line -> line.codeKey).toList()).keySet();
   }
 
+  /** What can be understood of a line, with its tool from the shop where it belongs to one. */
+  public Inspected inspected(DeliveryLine line) {
+    Present owner = line.kind.standsAlone() ? null : shop(Set.of(line.codeKey)).get(line.codeKey);
+    return inspected(line, owner);
+  }
+
+  private Inspected inspected(DeliveryLine line, @Nullable Present owner) {
+    RawBundle raw = raw(line);
+    return line.kind.standsAlone() || owner == null
+        ? Inspector.inspect(raw)
+        : Inspector.belonging(raw, owner.tool());
+  }
+
   /** Judges these lines of one delivery; the caller saves them. */
   public void judge(long deliveryId, List<DeliveryLine> lines) {
-    List<Inspected> inspected = lines.stream().map(line -> Inspector.inspect(raw(line))).toList();
-    Set<String> keys =
-        inspected.stream()
-            .map(line -> Codes.key(line.tool().code()))
-            .filter(key -> !key.isEmpty() && key.length() <= 60)
-            .collect(Collectors.toSet());
-    Map<String, FirstLine> first = keys.isEmpty() ? Map.of() : firstLines(deliveryId, keys);
-    Map<String, Present> shop = keys.isEmpty() ? Map.of() : shop(keys);
-    Map<String, String> promised = held.why(keys);
+    List<Inspected> alone = lines.stream().map(line -> Inspector.inspect(raw(line))).toList();
+    Surroundings around = around(deliveryId, alone);
     Map<Long, List<Finding>> findings = new HashMap<>();
     for (int i = 0; i < lines.size(); i++) {
       DeliveryLine line = lines.get(i);
-      Inspected full = withClash(deliveryId, line, inspected.get(i), first, shop, promised);
+      Inspected full = judged(line, alone.get(i), around);
       line.judged(full, json.text(full.findings()));
       findings.put(line.id, full.findings());
     }
     store(deliveryId, findings);
   }
 
-  private RawItem raw(DeliveryLine line) {
-    return line.readingFindings == null
-        ? line.raw()
-        : new RawItem(
-            line.lineNo,
-            line.raw().cells(),
-            List.of(json.read(line.readingFindings, Finding[].class)));
+  private Surroundings around(long deliveryId, List<Inspected> lines) {
+    Set<String> tools = keys(lines, line -> !part(line));
+    Set<String> parts = keys(lines, LineJudge::part);
+    Set<String> ofStacks =
+        lines.stream()
+            .flatMap(line -> stackParts(line).stream())
+            .map(Codes::key)
+            .collect(Collectors.toSet());
+    Set<String> allParts = new HashSet<>(parts);
+    allParts.addAll(ofStacks);
+    return new Surroundings(
+        deliveryId,
+        neighbours.firstLines(deliveryId, tools, false),
+        neighbours.firstLines(deliveryId, parts, true),
+        tools.isEmpty() ? Map.of() : shop(tools),
+        allParts.isEmpty() ? Map.of() : shopParts.byKeys(allParts),
+        neighbours.parts(deliveryId, ofStacks),
+        held.why(tools));
   }
 
-  private Inspected withClash(
-      long deliveryId,
-      DeliveryLine line,
-      Inspected inspected,
-      Map<String, FirstLine> first,
-      Map<String, Present> shop,
-      Map<String, String> promised) {
-    String code = inspected.tool().code();
-    String key = Codes.key(code);
-    FirstLine earlier = first.get(key);
-    Present present = shop.get(key);
-    if (key.isEmpty() || inspected.disposition() == Disposition.SKIPPED) {
+  private static boolean part(Inspected line) {
+    return line.kind().component().isPresent();
+  }
+
+  /** Codes of the parts that the stacks of a line name, and a stack by itself. */
+  private static List<String> stackParts(Inspected line) {
+    return Stream.concat(
+            line.raw().stacks().stream(),
+            line.kind() == ItemKind.STACK ? Stream.of(line.raw().item()) : Stream.empty())
+        .flatMap(stack -> stack.parts().stream())
+        .toList();
+  }
+
+  private static Set<String> keys(List<Inspected> lines, Predicate<Inspected> which) {
+    return lines.stream()
+        .filter(which)
+        .map(line -> Codes.key(line.tool().code()))
+        .filter(key -> !key.isEmpty() && key.length() <= LONGEST_KEY)
+        .collect(Collectors.toSet());
+  }
+
+  private RawBundle raw(DeliveryLine line) {
+    RawBundle raw = line.raw();
+    return line.readingFindings == null
+        ? raw
+        : raw.with(
+            raw.item().withFindings(List.of(json.read(line.readingFindings, Finding[].class))));
+  }
+
+  private Inspected judged(DeliveryLine line, Inspected alone, Surroundings around) {
+    String key = Codes.key(alone.tool().code());
+    if (!alone.kind().standsAlone()) {
+      Present owner = around.tools().get(key);
+      return owner == null
+          ? alone
+          : held(
+              line,
+              withStacks(Inspector.belonging(raw(line), owner.tool()), owner.tool(), around),
+              owner);
+    }
+    if (key.isEmpty() || alone.disposition() == Disposition.SKIPPED) {
+      return withStacks(alone, alone.tool(), around);
+    }
+    return part(alone)
+        ? partWithClash(line, alone, around, key)
+        : toolWithClash(line, withStacks(alone, alone.tool(), around), around, key);
+  }
+
+  /** What the shop's tool has already is not brought again. */
+  private Inspected held(DeliveryLine line, Inspected inspected, Present owner) {
+    boolean known =
+        inspected.disposition() != Disposition.HOLD && unknown(owner.id(), inspected) == 0;
+    return known
+        ? inspected.with(List.of(Clashes.alreadyHere(owner.tool().code())), Disposition.SKIPPED)
+        : inspected;
+  }
+
+  private int unknown(long toolId, Inspected inspected) {
+    return belongings.stream().mapToInt(kept -> kept.unknown(toolId, inspected)).sum();
+  }
+
+  private static Inspected withStacks(Inspected inspected, Tool tool, Surroundings around) {
+    if (inspected.stacks().isEmpty()) {
       return inspected;
     }
+    List<Finding> findings = new ArrayList<>(inspected.findings());
+    inspected
+        .stacks()
+        .forEach(stack -> findings.addAll(StackCheck.obstacles(tool, stack, around::part)));
+    return inspected.with(findings);
+  }
+
+  private Inspected partWithClash(
+      DeliveryLine line, Inspected inspected, Surroundings around, String key) {
+    String code = inspected.tool().code();
+    DeliveryNeighbours.FirstLine earlier = around.firstParts().get(key);
     if (earlier != null && earlier.position() < line.position) {
       return with(
           inspected,
-          Clashes.insideDelivery(code, earlier.seenFrom(line.fileNo), free(deliveryId, code)));
+          Clashes.insideDelivery(code, earlier.seenFrom(line.fileNo), free(around, code)));
     }
+    arborline.core.stack.Component present = around.shopParts().get(key);
     if (present == null) {
-      return promised.containsKey(key)
-          ? with(inspected, Clashes.held(promised.get(key), free(deliveryId, code)))
+      return inspected;
+    }
+    arborline.core.stack.Component arriving = inspected.component().orElseThrow();
+    return Clashes.differences(arriving, present).isEmpty()
+        ? inspected.with(List.of(Clashes.partAlreadyHere(code)), Disposition.SKIPPED)
+        : with(inspected, Clashes.withShop(arriving, present, free(around, code)));
+  }
+
+  private Inspected toolWithClash(
+      DeliveryLine line, Inspected inspected, Surroundings around, String key) {
+    String code = inspected.tool().code();
+    DeliveryNeighbours.FirstLine earlier = around.firstTools().get(key);
+    if (earlier != null && earlier.position() < line.position) {
+      return with(
+          inspected,
+          Clashes.insideDelivery(code, earlier.seenFrom(line.fileNo), free(around, code)));
+    }
+    Present present = around.tools().get(key);
+    if (present == null) {
+      return around.promised().containsKey(key)
+          ? with(inspected, Clashes.held(around.promised().get(key), free(around, code)))
           : inspected;
     }
     boolean same =
         present.hash().equals(ContentHash.of(inspected.tool()))
             || Clashes.differences(inspected.tool(), present.tool()).isEmpty();
-    if (same && present.shelved()) {
-      return new Inspected(
-          inspected.raw(),
-          inspected.tool(),
-          inspected.number(),
-          List.of(Clashes.alreadyHere(code)),
-          Disposition.SKIPPED);
+    if (same && present.shelved() && unknown(present.id(), inspected) == 0) {
+      return inspected.with(List.of(Clashes.alreadyHere(code)), Disposition.SKIPPED);
     }
     return same
         ? inspected
-        : with(
-            inspected, Clashes.withShop(inspected.tool(), present.tool(), free(deliveryId, code)));
+        : with(inspected, Clashes.withShop(inspected.tool(), present.tool(), free(around, code)));
   }
 
   private static Inspected with(Inspected inspected, Finding finding) {
     List<Finding> findings = new ArrayList<>(inspected.findings());
     findings.add(finding);
-    return new Inspected(
-        inspected.raw(), inspected.tool(), inspected.number(), findings, Disposition.of(findings));
-  }
-
-  private Map<String, FirstLine> firstLines(long deliveryId, Collection<String> keys) {
-    return jdbc
-        .sql(
-            """
-            select l.code_key, l.position, l.line_no, l.file_no, d.name from delivery_line l
-            join (select code_key, min(position) as position from delivery_line
-              where delivery_id = :delivery and code_key in (:keys) and disposition <> 'SKIPPED'
-              group by code_key) f on f.position = l.position
-            join delivery_document d on d.delivery_id = l.delivery_id and d.file_no = l.file_no
-            where l.delivery_id = :delivery\
-            """)
-        .param("delivery", deliveryId)
-        .param("keys", keys)
-        .query(FirstLine.class)
-        .stream()
-        .collect(Collectors.toMap(FirstLine::codeKey, Function.identity()));
+    return inspected.with(findings);
   }
 
   private Map<String, Present> shop(Collection<String> keys) {
@@ -157,7 +263,7 @@ public class LineJudge {
     jdbc
         .sql(
             """
-            select t.code_key, t.code, v.name, v.class_id, v.vals, v.hash,
+            select t.id, t.code_key, t.code, v.name, v.class_id, v.vals, v.hash,
               exists(select 1 from entry e where e.tool_id = t.id) as shelved
             from tool t join tool_version v on v.id = t.version_id
             where t.code_key in (:keys)\
@@ -165,6 +271,7 @@ public class LineJudge {
         .param("keys", keys)
         .query((row, index) ->
             new Present(
+                row.getLong("id"),
                 row.getString("code_key"),
                 StoredTools.tool(
                     row.getString("code"),
@@ -178,22 +285,8 @@ public class LineJudge {
     return present;
   }
 
-  private String free(long deliveryId, String code) {
-    return Codes.nextFree(code, key -> used(deliveryId, key));
-  }
-
-  private boolean used(long deliveryId, String key) {
-    return jdbc.sql(
-            """
-            select exists(select 1 from tool where code_key = :key)
-              or exists(select 1 from held_code where code_key = :key)
-              or exists(select 1 from delivery_line
-                where delivery_id = :delivery and code_key = :key)\
-            """)
-        .param("key", key)
-        .param("delivery", deliveryId)
-        .query(Boolean.class)
-        .single();
+  private String free(Surroundings around, String code) {
+    return Codes.nextFree(code, key -> neighbours.used(around.deliveryId(), key));
   }
 
   private void store(long deliveryId, Map<Long, List<Finding>> findings) {

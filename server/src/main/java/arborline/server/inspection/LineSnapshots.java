@@ -47,7 +47,7 @@ class LineSnapshots {
     if (ids(deliveryId, changeNo, 0, 1).isEmpty()) {
       throw Refusal.conflict("the delivery was read again since: there is nothing to take back");
     }
-    if (any("l.taken_tool_id is not null", deliveryId, changeNo)) {
+    if (any("l.taken_id is not null", deliveryId, changeNo)) {
       throw Refusal.conflict("lines of this change were taken since; take that back first");
     }
     String later =

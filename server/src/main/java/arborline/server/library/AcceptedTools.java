@@ -21,6 +21,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(propagation = Propagation.MANDATORY)
 public class AcceptedTools {
 
+  private static final int LONGEST_SECTION = 100;
+
   private final EntryStore libraries;
   private final ToolStore store;
   private final Bulk bulk;
@@ -40,9 +42,14 @@ public class AcceptedTools {
    *
    * @param position in the delivery, from 1
    * @param existingToolId the shop's tool of this code and content, where no library holds it now
+   * @param section that it came with; one that somebody chose for all goes before it
    */
   public record Arriving(
-      Tool tool, OptionalInt number, int position, java.util.OptionalLong existingToolId) {}
+      Tool tool,
+      OptionalInt number,
+      int position,
+      java.util.OptionalLong existingToolId,
+      String section) {}
 
   /** One intake into one library. */
   public final class Session {
@@ -68,10 +75,17 @@ public class AcceptedTools {
         OptionalInt kept = arriving.number();
         int number = numbers.next(kept, EntryStore.process(arriving.tool()), arriving.position());
         renumbered += kept.isPresent() && kept.getAsInt() != number ? 1 : 0;
-        entries.add(new Entry(ids.next("entry"), libraryId, tools.get(i), number, section));
+        entries.add(
+            new Entry(ids.next("entry"), libraryId, tools.get(i), number, section(arriving)));
       }
       bulk.insert(Entry.TARGET, entries);
       return tools.stream().map(CurrentTool::id).toList();
+    }
+
+    private String section(Arriving arriving) {
+      String own = arriving.section();
+      String chosen = section.isEmpty() ? own : section;
+      return chosen.length() > LONGEST_SECTION ? chosen.substring(0, LONGEST_SECTION) : chosen;
     }
 
     /** The shop's own of the tools, and new ones where the shop has none. */

@@ -8,6 +8,7 @@ import arborline.server.tool.Tools;
 import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
@@ -41,9 +42,9 @@ public class LibraryContents implements Holdings {
     this.tools = tools;
   }
 
-  /** Meets one tool of a library. */
+  /** Meets some tools of a library at once, by tool id. */
   public interface Visitor {
-    void visit(long toolId, Bundle tool) throws IOException;
+    void visit(Map<Long, Bundle> tools) throws IOException;
   }
 
   public String name(long libraryId) {
@@ -53,8 +54,11 @@ public class LibraryContents implements Holdings {
         .name;
   }
 
-  /** Visits all tools by code; one transaction sees one state of the library. */
-  public void visit(long libraryId, Visitor visitor) throws IOException {
+  /**
+   * Visits all tools by code, some at a time, without what belongs to them; one transaction sees
+   * one state of the library.
+   */
+  public void visitAll(long libraryId, Visitor visitor) throws IOException {
     String code = "";
     long id = 0;
     List<Entry> chunk;
@@ -64,11 +68,17 @@ public class LibraryContents implements Holdings {
           chunk.isEmpty()
               ? Map.of()
               : tools.getObject().versions(chunk.stream().map(entry -> entry.versionId).toList());
+      Map<Long, Bundle> some = new LinkedHashMap<>();
       for (Entry entry : chunk) {
         Tool tool = versions.get(entry.versionId).named(entry.code, entry.name);
-        visitor.visit(entry.toolId, new Bundle(tool, OptionalInt.of(entry.number)));
+        some.put(
+            entry.toolId,
+            new Bundle(tool, OptionalInt.of(entry.number), entry.section, List.of(), List.of()));
         code = entry.code;
         id = entry.id;
+      }
+      if (!some.isEmpty()) {
+        visitor.visit(some);
       }
       entities.clear();
     } while (chunk.size() == CHUNK);

@@ -1,9 +1,9 @@
 package arborline.server.setup;
 
-import arborline.core.exchange.RawItem;
-import arborline.core.exchange.ItemSource;
-import arborline.core.exchange.TableReading;
 import arborline.core.exchange.BundleFormats;
+import arborline.core.exchange.ItemSource;
+import arborline.core.exchange.RawItem;
+import arborline.core.exchange.TableReading;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Numbering;
@@ -62,7 +62,11 @@ class DemoLibraries {
         Inspected inspected = Inspector.inspect(next.get());
         arriving.add(
             new AcceptedTools.Arriving(
-                inspected.tool(), inspected.number(), arriving.size() + 1, OptionalLong.empty()));
+                inspected.tool(),
+                inspected.number(),
+                arriving.size() + 1,
+                OptionalLong.empty(),
+                ""));
       }
     }
     return arriving;

@@ -21,6 +21,8 @@ interface ComponentRepository extends Repository<ComponentRow, Long> {
 
   Optional<ComponentRow> findByCodeKey(String codeKey);
 
+  List<ComponentRow> findByCodeKeyIn(Collection<String> codeKeys);
+
   List<ComponentRow> findByIdIn(Collection<Long> ids);
 
   List<ComponentRow> findByOrderByCodeKey(Limit limit);

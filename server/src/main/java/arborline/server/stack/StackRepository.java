@@ -19,15 +19,13 @@ interface StackRepository extends Repository<StackRow, Long> {
 
   void delete(StackRow stack);
 
+  void flush();
+
   Optional<StackRow> findById(long id);
 
   List<StackRow> findByToolIdOrderById(long toolId);
 
   List<StackRow> findByToolIdInOrderById(Collection<Long> toolIds);
-
-  /** How many stacks tools have: tool id and count. */
-  @Query("select s.toolId, count(*) from StackRow s where s.toolId in (:tools) group by s.toolId")
-  List<Object[]> counts(Collection<Long> tools);
 
   @Query(
       "select distinct s from StackRow s join s.parts p where p.componentId = :component order by s.id")

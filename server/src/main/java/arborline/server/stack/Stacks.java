@@ -8,7 +8,6 @@ import arborline.core.stack.Pocket;
 import arborline.core.stack.Stack;
 import arborline.core.stack.StackShape;
 import arborline.core.stack.Wall;
-import arborline.server.exchange.Attachment;
 import arborline.server.library.LibraryTools;
 import arborline.server.library.ToolCopied;
 import arborline.server.live.Live;
@@ -23,11 +22,9 @@ import arborline.server.trail.TrailRecord;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
@@ -36,7 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Stacks of the shop's cutters. */
 @Service
-class Stacks implements Attachment {
+class Stacks {
 
   private static final int MOST = 500;
   private static final BigDecimal LONGEST = BigDecimal.valueOf(2000);
@@ -308,18 +305,6 @@ class Stacks implements Attachment {
         TrailRecord.of("tool", row.toolId, text + tools.get(row.toolId).tool().code())
             .undoneBy(
                 StackUndo.CHANGED, StateUndo.Deed.of(json, row.id, row.toolId, before, after)));
-  }
-
-  @Override
-  public String title() {
-    return "stack";
-  }
-
-  @Override
-  @Transactional(readOnly = true)
-  public Map<Long, Long> counts(Collection<Long> toolIds) {
-    return stacks.counts(toolIds).stream()
-        .collect(Collectors.toMap(row -> (Long) row[0], row -> (Long) row[1]));
   }
 
   /** A copied tool is held as the one it was copied from. */

@@ -37,7 +37,10 @@ public record ToolDraft(String code, String name, String classId, Map<String, Ty
     cells.forEach((symbol, cell) ->
         typed.put(
             symbol,
-            new Typed(cell.text(), cell.unit().map(Unit::code).orElse(null), cell.defaulted())));
+            new Typed(
+                cell.formula().orElse(cell.text()),
+                cell.unit().map(Unit::code).orElse(null),
+                cell.defaulted())));
     return typed;
   }
 
@@ -54,7 +57,8 @@ public record ToolDraft(String code, String name, String classId, Map<String, Ty
     tool.values()
         .forEach((symbol, value) -> {
           ValueView view = ValueView.of(value);
-          values.put(symbol, new Typed(view.text(), view.unit(), view.defaulted()));
+          String text = view.formula() == null ? view.text() : view.formula();
+          values.put(symbol, new Typed(text, view.unit(), view.defaulted()));
         });
     return new ToolDraft(tool.code(), tool.name(), tool.toolClass(), values);
   }

@@ -1,5 +1,6 @@
 package arborline.server.tool;
 
+import arborline.core.formula.ValueFormula;
 import arborline.core.quantity.Unit;
 import arborline.core.tool.Value;
 import com.fasterxml.jackson.annotation.JsonInclude;
@@ -13,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param mm a length in millimetres, three decimals; null where it is no length
  * @param inch the same in inches, four decimals
  * @param defaulted true until somebody confirms it
+ * @param formula by which somebody let it follow from others; text is what it came to
  * @param origin where it comes from; null where somebody wrote it down
  */
 @JsonInclude(JsonInclude.Include.NON_DEFAULT)
@@ -22,11 +24,13 @@ public record ValueView(
     @Nullable String mm,
     @Nullable String inch,
     boolean defaulted,
-    @Nullable String origin) {
+    @Nullable String origin,
+    @Nullable String formula) {
 
   public static ValueView of(Value value) {
     return switch (value) {
-      case Value.Word word -> new ValueView(word.text(), null, null, null, word.defaulted(), null);
+      case Value.Word word ->
+          new ValueView(word.text(), null, null, null, word.defaulted(), null, null);
       case Value.Measure measure -> {
         Unit unit = measure.quantity().unit();
         boolean length = unit == Unit.MILLIMETRE || unit == Unit.INCH || unit == Unit.THOU;
@@ -36,13 +40,14 @@ public record ValueView(
             length ? measure.quantity().shown(Unit.MILLIMETRE, 3) : null,
             length ? measure.quantity().shown(Unit.INCH, 4) : null,
             measure.defaulted(),
-            null);
+            null,
+            measure.formula().map(ValueFormula::text).orElse(null));
       }
     };
   }
 
   /** The same, of a value that nobody wrote down. */
   public ValueView from(String otherOrigin) {
-    return new ValueView(text, unit, mm, inch, defaulted, otherOrigin);
+    return new ValueView(text, unit, mm, inch, defaulted, otherOrigin, formula);
   }
 }

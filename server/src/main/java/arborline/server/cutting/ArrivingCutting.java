@@ -1,0 +1,106 @@
+package arborline.server.cutting;
+
+import arborline.core.cutting.CuttingEntry;
+import arborline.core.exchange.ItemKind;
+import arborline.core.inspect.Inspected;
+import arborline.server.account.Actor;
+import arborline.server.exchange.CuttingOfTools;
+import arborline.server.inspection.Belongings;
+import arborline.server.live.Live;
+import arborline.server.support.Json;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Cutting data that comes with tools of a delivery, and goes out with them. */
+@Service
+class ArrivingCutting implements Belongings, CuttingOfTools {
+
+  private final CuttingLineRepository lines;
+  private final Json json;
+  private final Live live;
+  private final Clock clock;
+
+  ArrivingCutting(CuttingLineRepository lines, Json json, Live live, Clock clock) {
+    this.lines = lines;
+    this.json = json;
+    this.live = live;
+    this.clock = clock;
+  }
+
+  @Override
+  public String kind() {
+    return ItemKind.CUTTING.word();
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public Map<Long, List<CuttingEntry>> of(Collection<Long> toolIds) {
+    return lines.findByToolIdInOrderById(toolIds).stream()
+        .collect(
+            Collectors.groupingBy(
+                line -> line.toolId,
+                Collectors.mapping(line -> CuttingEntries.of(line, json), Collectors.toList())));
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public int unknown(long toolId, Inspected arriving) {
+    return arriving.cutting().isEmpty() ? 0 : fresh(toolId, arriving).size();
+  }
+
+  private List<CuttingEntry> fresh(long toolId, Inspected arriving) {
+    List<CuttingEntry> known =
+        new ArrayList<>(
+            lines.findByToolIdOrderById(toolId).stream()
+                .map(line -> CuttingEntries.of(line, json))
+                .toList());
+    List<CuttingEntry> fresh = new ArrayList<>();
+    for (CuttingEntry entry : arriving.cutting()) {
+      if (known.stream().noneMatch(entry::sameCut)) {
+        known.add(entry);
+        fresh.add(entry);
+      }
+    }
+    return fresh;
+  }
+
+  @Override
+  @Transactional(propagation = Propagation.MANDATORY)
+  public List<Long> take(long toolId, Inspected arriving) {
+    if (arriving.cutting().isEmpty()) {
+      return List.of();
+    }
+    Instant now = Instant.now(clock).truncatedTo(ChronoUnit.MICROS);
+    List<Long> made = new ArrayList<>();
+    for (CuttingEntry entry : fresh(toolId, arriving)) {
+      CuttingLine line = new CuttingLine(toolId);
+      CuttingEntries.to(line, entry, Actor.name(), now, json);
+      made.add(lines.save(line).id);
+    }
+    live.say("tool", toolId, "cutting");
+    return made;
+  }
+
+  @Override
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void takeBack(List<Long> rows) {
+    rows.stream()
+        .map(lines::findById)
+        .flatMap(Optional::stream)
+        .filter(line -> line.versionNo == 1)
+        .forEach(line -> {
+          lines.delete(line);
+          live.say("tool", line.toolId, "cutting");
+        });
+  }
+}

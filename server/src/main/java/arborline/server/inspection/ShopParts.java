@@ -1,0 +1,23 @@
+package arborline.server.inspection;
+
+import arborline.core.stack.Component;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The parts of stacks that the shop has. */
+public interface ShopParts {
+
+  /** Parts by code key; unknown ones are left out. */
+  Map<String, Component> byKeys(Collection<String> codeKeys);
+
+  /** A part after taking it: its row, and whether it was made now. */
+  record TakenPart(long id, boolean added) {}
+
+  /** Takes a part, or finds the same one; nothing where another stands under its code. */
+  Optional<TakenPart> take(Component part);
+
+  /** Takes parts back out that no stack needs. */
+  void takeBack(List<Long> rows);
+}

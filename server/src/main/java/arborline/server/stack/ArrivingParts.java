@@ -1,0 +1,94 @@
+package arborline.server.stack;
+
+import arborline.core.inspect.Clashes;
+import arborline.core.library.Codes;
+import arborline.core.stack.Component;
+import arborline.server.account.Actor;
+import arborline.server.inspection.ShopParts;
+import arborline.server.live.Live;
+import arborline.server.support.Json;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Parts that come with deliveries, met with those of the shop by code and content. */
+@Service
+class ArrivingParts implements ShopParts {
+
+  private final ComponentRepository components;
+  private final ComponentVersionRepository versions;
+  private final JdbcClient jdbc;
+  private final Json json;
+  private final Live live;
+  private final Clock clock;
+
+  ArrivingParts(
+      ComponentRepository components,
+      ComponentVersionRepository versions,
+      JdbcClient jdbc,
+      Json json,
+      Live live,
+      Clock clock) {
+    this.components = components;
+    this.versions = versions;
+    this.jdbc = jdbc;
+    this.json = json;
+    this.live = live;
+    this.clock = clock;
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public Map<String, Component> byKeys(Collection<String> codeKeys) {
+    Map<String, Component> parts = new HashMap<>();
+    if (!codeKeys.isEmpty()) {
+      components
+          .findByCodeKeyIn(codeKeys)
+          .forEach(row -> parts.put(row.codeKey, json.read(row.definition, Component.class)));
+    }
+    return parts;
+  }
+
+  @Override
+  @Transactional(propagation = Propagation.MANDATORY)
+  public Optional<TakenPart> take(Component part) {
+    Optional<ComponentRow> present = components.findByCodeKey(Codes.key(part.code()));
+    if (present.isPresent()) {
+      Component known = json.read(present.get().definition, Component.class);
+      return Clashes.differences(part, known).isEmpty()
+          ? Optional.of(new TakenPart(present.get().id, false))
+          : Optional.empty();
+    }
+    ComponentRow row = components.save(new ComponentRow(part, json.text(part)));
+    versions.save(new ComponentVersion(row, Actor.name(), Instant.now(clock)));
+    live.say("component", row.id, "");
+    return Optional.of(new TakenPart(row.id, true));
+  }
+
+  @Override
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void takeBack(List<Long> rows) {
+    for (Long id : rows) {
+      int gone =
+          jdbc.sql(
+                  """
+                  delete from component where id = :id and version_no = 1
+                    and not exists(select 1 from stack_part where component_id = :id)\
+                  """)
+              .param("id", id)
+              .update();
+      if (gone > 0) {
+        jdbc.sql("delete from component_version where component_id = ?").param(id).update();
+        live.say("component", id, "");
+      }
+    }
+  }
+}
