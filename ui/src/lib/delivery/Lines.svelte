@@ -43,6 +43,28 @@
     )
   );
 
+  const mixed = $derived(rows.some((line) => !['cutter', 'insert'].includes(line.kind)));
+  const accompanied = $derived(
+    rows.some((line) => line.cutting.length > 0 || line.stacks.length > 0)
+  );
+
+  function taken(line: Line): boolean {
+    return Boolean(line.takenToolId ?? line.takenPartId);
+  }
+
+  function kindWord(kind: string): string {
+    return kind === 'cutting' ? 'cutting data' : kind;
+  }
+
+  /** What belongs to a tool: its holders, how many lines of cutting data. */
+  function comesWith(line: Line): string {
+    const cutting = line.cutting.length;
+    return [
+      ...line.parts,
+      ...(cutting > 0 ? [`${cutting} ${cutting === 1 ? 'line' : 'lines'} of cutting data`] : [])
+    ].join(', ');
+  }
+
   const shown = $derived<Column<Line>[]>([
     ...(files.length > 0
       ? [{ id: 'file', title: 'File', width: '128px', text: (line: Line) => files[line.file] }]
@@ -54,6 +76,9 @@
       numeric: true,
       text: (line) => String(line.line)
     },
+    ...(mixed
+      ? [{ id: 'kind', title: 'Kind', width: '88px', text: (line: Line) => kindWord(line.kind) }]
+      : []),
     { id: 'CODE', title: 'Code', width: '176px', fixed: true, text: (line) => line.code },
     { id: 'name', title: 'Name', width: 'minmax(120px, 200px)', text: (line) => line.name },
     ...(asked
@@ -63,10 +88,13 @@
             id: 'disposition',
             title: 'Ends as',
             width: '104px',
-            text: (line: Line) => (line.takenToolId ? 'taken' : line.disposition)
+            text: (line: Line) => (taken(line) ? 'taken' : line.disposition)
           }
         ]),
     { id: 'silhouette', title: 'Silhouette', width: '136px', text: () => '' },
+    ...(accompanied
+      ? [{ id: 'with', title: 'Comes with', width: 'minmax(120px, 220px)', text: comesWith }]
+      : []),
     ...columns.map((symbol) => ({
       id: symbol,
       title: symbol,
@@ -85,7 +113,7 @@
     event.preventDefault();
     const corrections = fromClipboard(text).flatMap((values, down) => {
       const line = rows[row + down];
-      if (!line || line.takenToolId) return [];
+      if (!line || taken(line)) return [];
       const cells = Object.fromEntries(
         values.flatMap((value, right) =>
           columns[column + right] ? [[columns[column + right], value]] : []
@@ -99,28 +127,32 @@
   function message(line: Line): string {
     const found = asked ? answering(line, asked) : line.findings.slice(0, 1);
     if (found.length > 1) return capital(found.map(({ message }) => message).join('; '));
-    return capital(found[0]?.message ?? (line.takenToolId ? 'Taken into a library' : ''));
+    return capital(found[0]?.message ?? (taken(line) ? 'Taken' : ''));
   }
 </script>
 
 {#snippet cell(line: Line, column: Column<Line>, { index }: Where)}
   {#if column.id === 'CODE'}
-    {#if editable && properties.includes('CODE') && !line.takenToolId}
+    {#if editable && properties.includes('CODE') && !taken(line)}
       <CellField {delivery} {line} symbol="CODE" />
     {:else if line.takenToolId}
       <a class="code block truncate hover:text-working" href="/tools/{line.takenToolId}"
+        >{line.code}</a
+      >
+    {:else if line.takenPartId}
+      <a class="code block truncate hover:text-working" href="/holders/{line.takenPartId}"
         >{line.code}</a
       >
     {:else}
       <span class="code block truncate" title={line.code}>{line.code}</span>
     {/if}
   {:else if column.id === 'disposition'}
-    <Mark kind={line.disposition as 'pass'} word={line.takenToolId ? 'taken' : line.disposition} />
+    <Mark kind={line.disposition as 'pass'} word={taken(line) ? 'taken' : line.disposition} />
   {:else if column.id === 'silhouette'}
     <Silhouette outline={line.outline} width={130} height={22} />
   {:else}
     <div onpaste={editable ? (event) => void paste(event, index, column.id) : undefined}>
-      {#if editable && !line.takenToolId}
+      {#if editable && !taken(line)}
         <CellField {delivery} {line} symbol={column.id} />
       {:else}
         <span

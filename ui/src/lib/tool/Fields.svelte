@@ -63,6 +63,10 @@
             <span class={colours[finding.severity]} title={finding.message}>
               {capital(finding.message)}
             </span>
+          {:else if draft.formula(field.symbol)}
+            <span class="code text-note" title="Follows from other values">
+              = {draft.formula(field.symbol)}
+            </span>
           {:else if draft.values[field.symbol]?.defaulted && !readonly}
             <span class="text-note">
               {draft.values[field.symbol]?.text === field.defaultText

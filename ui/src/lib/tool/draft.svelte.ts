@@ -14,6 +14,8 @@ export class Draft {
   name = $state('');
   classId = $state('');
   values = $state<Record<string, Typed>>({});
+  /** By heading; a plain note under the empty one. */
+  notes = $state<Record<string, string>>({});
   answer = $state<ToolAnswer | null>(null);
   changed = $state(false);
   /** The property whose field has the focus. */
@@ -24,11 +26,18 @@ export class Draft {
   #timer: ReturnType<typeof setTimeout> | undefined;
 
   /** Begins with what the server proposes. */
-  begin(proposal: { code: string; name: string; classId: string; values: Record<string, Typed> }) {
+  begin(proposal: {
+    code: string;
+    name: string;
+    classId: string;
+    values: Record<string, Typed>;
+    notes?: Record<string, string>;
+  }) {
     this.code = proposal.code;
     this.name = proposal.name;
     this.classId = proposal.classId;
     this.values = proposal.values;
+    this.notes = proposal.notes ?? {};
     this.check();
   }
 
@@ -38,17 +47,24 @@ export class Draft {
     draft.name = sheet.name;
     draft.classId = sheet.classId;
     draft.answer = sheet.answer;
+    draft.notes = { ...sheet.notes };
     draft.values = Object.fromEntries(
       Object.entries(sheet.answer.values).map(([symbol, value]) => [
         symbol,
-        { text: value.text, unit: value.unit, defaulted: value.defaulted }
+        { text: value.formula ?? value.text, unit: value.unit, defaulted: value.defaulted }
       ])
     );
     return draft;
   }
 
   get body() {
-    return { code: this.code, name: this.name, classId: this.classId, values: this.values };
+    return {
+      code: this.code,
+      name: this.name,
+      classId: this.classId,
+      values: this.values,
+      notes: this.notes
+    };
   }
 
   readonly findings = $derived(this.answer?.findings ?? []);
@@ -78,6 +94,18 @@ export class Draft {
       return typed.text;
     }
     return inUnit(value);
+  }
+
+  /** By which formula a value follows from others. */
+  formula(symbol: string): string | undefined {
+    return this.answer?.values[symbol]?.formula;
+  }
+
+  /** Writes a note, or takes it out where nothing is left of it. */
+  note(heading: string, text: string) {
+    this.changed = true;
+    const others = Object.entries(this.notes).filter(([known]) => known !== heading);
+    this.notes = Object.fromEntries(text.trim() === '' ? others : [...others, [heading, text]]);
   }
 
   /** True where something follows, and nobody wrote a value that stands before it. */

@@ -38,7 +38,8 @@
     workSide: 'CY-SF-10:f',
     bodies: [{ length: 27, from: 63, to: 63 }],
     material: 'STEEL',
-    clamping: 0
+    clamping: 0,
+    properties: {}
   };
   let draft = $state<Component>(empty);
   let findings = $state<Finding[]>([]);
@@ -239,6 +240,22 @@
           <span class="text-soft">{units.label('mm')}</span>
         </span>
       </div>
+      {#if Object.keys(draft.properties).length > 0}
+        <section aria-label="Further properties">
+          <h2 class="px-5 pb-1 pt-4">Further properties</h2>
+          <div class="further px-5">
+            {#each Object.keys(draft.properties) as symbol (symbol)}
+              <label class="code text-soft" for="further-{symbol}">{symbol}</label>
+              <input
+                id="further-{symbol}"
+                class="field w-48"
+                readonly={!may}
+                bind:value={draft.properties[symbol]}
+              />
+            {/each}
+          </div>
+        </section>
+      {/if}
       <section aria-label="Cylinders and cones">
         <h2>Cylinders and cones, from the gauge line</h2>
         <table class="rows mt-1">
@@ -343,3 +360,12 @@
 {:else}
   <Loading />
 {/if}
+
+<style>
+  .further {
+    display: grid;
+    grid-template-columns: 140px minmax(0, 1fr);
+    gap: 4px 12px;
+    align-items: center;
+  }
+</style>

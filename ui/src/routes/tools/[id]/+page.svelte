@@ -10,6 +10,7 @@
   import { Draft } from '$lib/tool/draft.svelte';
   import Drawing from '$lib/tool/Drawing.svelte';
   import Fields from '$lib/tool/Fields.svelte';
+  import Notes from '$lib/tool/Notes.svelte';
   import Glance from '$lib/tool/Glance.svelte';
   import Findings from '$lib/tool/Findings.svelte';
   import Choice from '$lib/shell/Choice.svelte';
@@ -181,6 +182,7 @@
     >
       <div>
         <Fields {draft} readonly={!may} />
+        <Notes {draft} readonly={!may} />
         {#if turning}
           <Mounted
             toolId={id}

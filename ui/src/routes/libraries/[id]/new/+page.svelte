@@ -10,6 +10,7 @@
   import { Draft } from '$lib/tool/draft.svelte';
   import Drawing from '$lib/tool/Drawing.svelte';
   import Fields from '$lib/tool/Fields.svelte';
+  import Notes from '$lib/tool/Notes.svelte';
   import Findings from '$lib/tool/Findings.svelte';
   import { failed } from '$lib/shell/toast';
   import { capital } from '$lib/shell/text';
@@ -180,6 +181,7 @@
       class="grid gap-6 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_280px] xl:grid-cols-[minmax(0,1fr)_360px]"
     >
       <Fields {draft} />
+      <Notes {draft} />
       <Findings {draft} />
     </div>
   </div>

@@ -29,14 +29,27 @@ public final class ToolDifference {
         said.add(change(symbol, was, is));
       }
     }
+    TreeSet<String> headings = new TreeSet<>(before.notes().keySet());
+    headings.addAll(after.notes().keySet());
+    for (String heading : headings) {
+      if (!Objects.equals(before.notes().get(heading), after.notes().get(heading))) {
+        said.add(heading.isEmpty() ? "note" : "note '%s'".formatted(heading));
+      }
+    }
     return said;
   }
 
   private static String change(String symbol, Value was, Value is) {
-    boolean confirmed = was != null && is != null && was.toString().equals(is.toString());
+    boolean confirmed = was != null && is != null && text(was).equals(text(is));
     return confirmed
-        ? "%s %s confirmed".formatted(symbol, is)
+        ? "%s %s confirmed".formatted(symbol, text(is))
         : "%s %s to %s"
-            .formatted(symbol, Objects.toString(was, "none"), Objects.toString(is, "none"));
+            .formatted(symbol, text(was), text(is));
+  }
+
+  private static String text(Value value) {
+    return value instanceof Value.Measure measure && measure.formula().isPresent()
+        ? "%s (= %s)".formatted(value, measure.formula().get())
+        : Objects.toString(value, "none");
   }
 }

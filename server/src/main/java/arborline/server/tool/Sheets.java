@@ -14,6 +14,7 @@ import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -46,6 +47,7 @@ class Sheets {
       String name,
       String classId,
       int version,
+      Map<String, String> notes,
       ToolJudge.ToolAnswer answer,
       List<Holdings.UsedIn> usedIn,
       List<VersionHead> history) {}
@@ -62,6 +64,7 @@ class Sheets {
         tool.name(),
         tool.toolClass(),
         current.versionNo(),
+        tool.notes(),
         ToolJudge.answer(ToolJudge.inspect(RawItem.of(tool))),
         holdings.of(toolId),
         history(tool.code(), all));
@@ -98,8 +101,9 @@ class Sheets {
   @Transactional
   public ToolDone change(long toolId, int baseVersion, ToolDraft draft, Optional<Choice> choice) {
     CurrentTool now = tools.lock(toolId);
-    Tool mine = interpreted(draft).tool().named(now.code(), draft.name().strip());
+    Tool mine = noted(draft, now, baseVersion);
     Tool wanted = baseVersion == now.versionNo() ? mine : merged(now, baseVersion, mine, choice);
+    wanted = ToolJudge.again(wanted);
     ToolJudge.refuseHolds(ToolJudge.inspect(RawItem.of(wanted)).findings());
     if (ContentHash.of(wanted).equals(ContentHash.of(now.tool())) && wanted.equals(now.tool())) {
       return new ToolDone(toolId, now.versionNo(), 0);
@@ -107,6 +111,21 @@ class Sheets {
     CurrentTool after = tools.change(now, wanted, "changed here");
     String what = String.join(", ", ToolDifference.of(now.tool(), wanted));
     return done(now, after, "changed %s: %s".formatted(now.code(), what));
+  }
+
+  /** What somebody wrote, with the notes that the tool had where the draft has none to say. */
+  private Tool noted(ToolDraft draft, CurrentTool now, int baseVersion) {
+    Tool typed = interpreted(draft).tool().named(now.code(), draft.name().strip());
+    return draft.notes() == null ? typed.noted(base(now, baseVersion).notes()) : typed;
+  }
+
+  private Tool base(CurrentTool now, int version) {
+    return version == now.versionNo()
+        ? now.tool()
+        : versions
+            .findByToolIdAndVersionNo(now.id(), version)
+            .orElseThrow(() -> Refusal.badRequest("there is no version " + version))
+            .tool(now.code());
   }
 
   private ToolDone done(CurrentTool before, CurrentTool after, String text) {
@@ -127,11 +146,7 @@ class Sheets {
   record Choice(FieldMerge.Keep keep, int seen) {}
 
   private Tool merged(CurrentTool now, int baseVersion, Tool mine, Optional<Choice> choice) {
-    Tool base =
-        versions
-            .findByToolIdAndVersionNo(now.id(), baseVersion)
-            .orElseThrow(() -> Refusal.badRequest("there is no version " + baseVersion))
-            .tool(now.code());
+    Tool base = base(now, baseVersion);
     ToolMerge.Merged merged = ToolMerge.merge(base, now.tool(), mine);
     if (choice.filter(made -> made.seen() == now.versionNo()).isPresent()) {
       return ToolMerge.settled(base, now.tool(), mine, choice.get().keep());
@@ -160,6 +175,8 @@ class Sheets {
   }
 
   private static boolean unreadable(Finding finding) {
-    return finding.code().equals("not-a-number") || finding.code().equals("unit-unknown");
+    return finding.code().equals("not-a-number")
+        || finding.code().equals("unit-unknown")
+        || finding.code().startsWith("formula-");
   }
 }

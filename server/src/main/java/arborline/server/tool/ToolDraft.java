@@ -16,8 +16,18 @@ import org.jspecify.annotations.Nullable;
  * A tool as somebody types it.
  *
  * @param values by property symbol
+ * @param notes by heading, a plain note under the empty one; null for those that the tool has
  */
-public record ToolDraft(String code, String name, String classId, Map<String, Typed> values) {
+public record ToolDraft(
+    String code,
+    String name,
+    String classId,
+    Map<String, Typed> values,
+    @Nullable Map<String, String> notes) {
+
+  private static final int MOST_NOTES = 100;
+  private static final int LONGEST_HEADING = 60;
+  private static final int LONGEST_NOTE = 4000;
 
   /**
    * One typed value.
@@ -29,7 +39,7 @@ public record ToolDraft(String code, String name, String classId, Map<String, Ty
 
   /** The same tool with another class. */
   ToolDraft with(String otherClass, SortedMap<String, Cell> cells) {
-    return new ToolDraft(code, name, otherClass, typed(cells));
+    return new ToolDraft(code, name, otherClass, typed(cells), notes);
   }
 
   static Map<String, Typed> typed(SortedMap<String, Cell> cells) {
@@ -60,15 +70,37 @@ public record ToolDraft(String code, String name, String classId, Map<String, Ty
           String text = view.formula() == null ? view.text() : view.formula();
           values.put(symbol, new Typed(text, view.unit(), view.defaulted()));
         });
-    return new ToolDraft(tool.code(), tool.name(), tool.toolClass(), values);
+    return new ToolDraft(tool.code(), tool.name(), tool.toolClass(), values, tool.notes());
   }
 
   RawItem raw() {
     SortedMap<String, Cell> cells = cells(values);
+    checkedNotes().forEach((heading, text) -> cells.put(RawItem.note(heading), Cell.of(text)));
     cells.put(RawItem.CODE, Cell.of(strip(code)));
     cells.put(RawItem.NAME, Cell.of(strip(name)));
     cells.put(RawItem.CLASS, Cell.of(strip(classId)));
     return new RawItem(1, cells, List.of());
+  }
+
+  private Map<String, String> checkedNotes() {
+    Map<String, String> checked = new TreeMap<>();
+    if (notes == null) {
+      return checked;
+    }
+    if (notes.size() > MOST_NOTES) {
+      throw Refusal.badRequest("a tool has at most %d notes".formatted(MOST_NOTES));
+    }
+    notes.forEach((heading, text) -> {
+      if (heading.length() > LONGEST_HEADING || text != null && text.length() > LONGEST_NOTE) {
+        throw Refusal.badRequest(
+            "a note has at most %d characters, its heading at most %d"
+                .formatted(LONGEST_NOTE, LONGEST_HEADING));
+      }
+      if (text != null && !text.isBlank()) {
+        checked.put(heading.strip(), text.strip());
+      }
+    });
+    return checked;
   }
 
   private static Cell cell(String symbol, Typed typed) {

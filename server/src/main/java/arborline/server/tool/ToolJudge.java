@@ -16,6 +16,7 @@ import arborline.core.tool.Completed;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
+import arborline.core.tool.Value;
 import arborline.core.tool.outline.Outline;
 import arborline.core.tool.outline.SegmentTable;
 import arborline.server.support.Refusal;
@@ -155,6 +156,15 @@ public final class ToolJudge {
       case "COATING" -> Coating.all().stream().map(Coating::id).toList();
       default -> List.of();
     };
+  }
+
+  /** The same with its formulas worked out anew. */
+  static Tool again(Tool tool) {
+    boolean follows =
+        tool.values().values().stream()
+            .anyMatch(value ->
+                value instanceof Value.Measure measure && measure.formula().isPresent());
+    return follows ? inspect(RawItem.of(tool)).tool() : tool;
   }
 
   /** What can be understood of a draft. */
