@@ -146,7 +146,7 @@ class CorrectingTest extends ServerTest {
             """
             CODE,NAME,CLASS,DC [mm],APMX [mm],DMM [mm],OAL [mm],NOF
             LOOK-1,Mill,end-mill-flat,0.5,1.5,4,50,2
-            LOOK-2,Mill,end-mill-flat,254,22,10,72,4
+            LOOK-2,Mill,end-mill-flat,0.5,1.2,4,50,2
             """);
     List<String> queries =
         lead.get(PATH + delivery + "/findings")

@@ -45,7 +45,7 @@ abstract class ServerTest {
         new StringBuilder("CODE,NAME,CLASS,NUMBER,DC [mm],APMX [mm],DMM [mm],OAL [mm],NOF\n");
     for (int i = 1; i <= count; i++) {
       table.append(
-          "%s-%d,Mill %d,end-mill-flat,%d,%d,20,10,72,4\n".formatted(prefix, i, i, i, 5 + i % 20));
+          "%s-%d,Mill %d,end-mill-flat,%d,%d,15,10,72,4\n".formatted(prefix, i, i, i, 5 + i % 20));
     }
     return table.toString();
   }

@@ -5,13 +5,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.ServiceLoader;
 
-/** The formats that ship with the product. */
+/** The formats and readers that ship with the product. */
 public final class BundleFormats {
 
-  private static final List<BundleFormat> ALL = load();
+  private static final List<BundleFormat> ALL = load(BundleFormat.class);
+  private static final List<ItemReader> READERS = readers();
 
   private BundleFormats() {}
 
+  /** The formats that files can be written in. */
   public static List<BundleFormat> all() {
     return ALL;
   }
@@ -20,20 +22,30 @@ public final class BundleFormats {
     return ALL.stream().filter(format -> format.id().equals(id)).findFirst();
   }
 
-  /** The format that a file's head looks like; a text table where nothing else answers. */
-  public static BundleFormat recognise(byte[] head) {
-    return ALL.stream()
-        .filter(format -> !format.id().equals("csv"))
-        .filter(format -> format.recognises(head))
+  /** The reader of a kind of files. */
+  public static Optional<ItemReader> reader(String id) {
+    return READERS.stream().filter(reader -> reader.id().equals(id)).findFirst();
+  }
+
+  /** The reader that a file's head looks like; our own text table where nothing else answers. */
+  public static ItemReader recognise(byte[] head) {
+    return READERS.stream()
+        .filter(reader -> !reader.id().equals("csv"))
+        .filter(reader -> reader.recognises(head))
         .findFirst()
-        .or(() -> named("csv"))
+        .or(() -> reader("csv"))
         .orElseThrow();
   }
 
-  private static List<BundleFormat> load() {
-    List<BundleFormat> formats = new ArrayList<>();
-    ServiceLoader.load(BundleFormat.class, BundleFormat.class.getClassLoader())
-        .forEach(formats::add);
-    return List.copyOf(formats);
+  private static List<ItemReader> readers() {
+    List<ItemReader> readers = new ArrayList<>(ALL);
+    readers.addAll(load(ItemReader.class));
+    return List.copyOf(readers);
+  }
+
+  private static <T> List<T> load(Class<T> kind) {
+    List<T> found = new ArrayList<>();
+    ServiceLoader.load(kind, kind.getClassLoader()).forEach(found::add);
+    return List.copyOf(found);
   }
 }

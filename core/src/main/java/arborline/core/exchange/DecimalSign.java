@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
  * 1.234,5} with a decimal comma is 1234.5. Where a number has that other sign alone, before exactly
  * three digits, it may mean either; nobody but the file's owner knows.
  */
-final class DecimalSign {
+public final class DecimalSign {
 
   private static final Pattern GROUPED = Pattern.compile("[+-]?[1-9]\\d{0,2}(\\.\\d{3})+");
   private static final Pattern GROUPED_DECIMAL =
@@ -25,14 +25,14 @@ final class DecimalSign {
    * @param text with a decimal point
    * @param finding where two readings are possible
    */
-  record Read(String text, Optional<Finding> finding) {}
+  public record Read(String text, Optional<Finding> finding) {}
 
   /**
    * Reads a cell of a column of numbers.
    *
    * @param sign point or comma
    */
-  static Read read(String cell, char sign, String symbol) {
+  public static Read read(String cell, char sign, String symbol) {
     String text = cell.strip();
     if (sign == '.') {
       return GROUPED_DECIMAL.matcher(swapped(text)).matches()

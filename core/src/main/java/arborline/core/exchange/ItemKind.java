@@ -18,7 +18,9 @@ public enum ItemKind {
   /** Parts joined to hold a cutter; belongs to that cutter. */
   STACK,
   /** One line of cutting data; belongs to its tool. */
-  CUTTING;
+  CUTTING,
+  /** A line of a file that is no item: a title, a total, a comment. */
+  REMARK;
 
   /** The word in files: {@code cutter}, {@code holder}. */
   public String word() {
@@ -52,7 +54,7 @@ public enum ItemKind {
     return switch (this) {
       case HOLDER, EXTENSION, COLLET, ARBOR, AGGREGATE ->
           Optional.of(Component.Kind.valueOf(name()));
-      case CUTTER, INSERT, STACK, CUTTING -> Optional.empty();
+      case CUTTER, INSERT, STACK, CUTTING, REMARK -> Optional.empty();
     };
   }
 

@@ -28,7 +28,8 @@ public final class JsonFormat implements BundleFormat {
 
   @Override
   public boolean recognises(byte[] head) {
-    return TextHead.sniff(head).decode(head).stripLeading().startsWith("{");
+    String start = TextHead.sniff(head).decode(head).stripLeading();
+    return start.startsWith("{") && start.contains("\"" + FORMAT + "\"");
   }
 
   @Override

@@ -13,12 +13,12 @@ import java.util.TreeMap;
  * Makes items of the rows of a table. A row may hold a tool and a line of its cutting data; a row
  * with nothing but cutting data belongs to the tool that it names, else to the one before it.
  */
-final class RowItems {
+public final class RowItems {
 
   /** What a row is; {@link ItemKind} by its word. */
-  static final String KIND = "KIND";
+  public static final String KIND = "KIND";
 
-  static final String PARTS = "PARTS";
+  public static final String PARTS = "PARTS";
 
   private static final Set<String> CUTTING_TEXTS =
       Set.of(
@@ -35,12 +35,12 @@ final class RowItems {
   private String lastKey = "";
 
   /** True for a column of cutting data. */
-  static boolean ofCutting(String column) {
+  public static boolean ofCutting(String column) {
     return CUTTING_TEXTS.contains(column) || CuttingField.named(column).isPresent();
   }
 
   /** The items of a row, the tool first. */
-  List<RawItem> of(long line, SortedMap<String, Cell> cells, List<Finding> findings) {
+  public List<RawItem> of(long line, SortedMap<String, Cell> cells, List<Finding> findings) {
     String word = text(cells, KIND);
     Optional<ItemKind> stated = ItemKind.named(word);
     List<Finding> found = new ArrayList<>(findings);
@@ -82,8 +82,10 @@ final class RowItems {
     if (cutting.isEmpty()) {
       return List.of(alone(line, ItemKind.CUTTER, own, findings));
     }
-    boolean onlyCutting = own.keySet().stream().allMatch(RawItem.CODE::equals);
-    if (onlyCutting && (!own.isEmpty() || !lastKey.isEmpty())) {
+    boolean onlyCutting =
+        own.keySet().stream()
+            .allMatch(column -> column.equals(RawItem.CODE) || RawItem.isNote(column));
+    if (onlyCutting && (!text(own, RawItem.CODE).isEmpty() || !lastKey.isEmpty())) {
       return List.of(cutting(line, own, cutting, findings));
     }
     RawItem item = alone(line, ItemKind.CUTTER, own, findings);
@@ -96,7 +98,19 @@ final class RowItems {
       SortedMap<String, Cell> cutting,
       List<Finding> findings) {
     String code = text(own, RawItem.CODE);
-    return RawItem.cutting(line, code.isEmpty() ? lastKey : code, cutting).withFindings(findings);
+    SortedMap<String, Cell> cells = new TreeMap<>(cutting);
+    remarks(own).ifPresent(said -> cells.putIfAbsent(CuttingReading.PURPOSE, Cell.of(said)));
+    return RawItem.cutting(line, code.isEmpty() ? lastKey : code, cells).withFindings(findings);
+  }
+
+  /** What is noted beside cutting data says what it is for. */
+  private static Optional<String> remarks(SortedMap<String, Cell> own) {
+    List<String> said =
+        own.entrySet().stream()
+            .filter(cell -> RawItem.isNote(cell.getKey()))
+            .map(cell -> cell.getValue().text().strip())
+            .toList();
+    return said.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", said));
   }
 
   private RawItem stack(long line, SortedMap<String, Cell> own, List<Finding> findings) {

@@ -27,6 +27,9 @@ public record TableReading(
     String decimalEvidence,
     List<Column> columns) {
 
+  /** The evidence of what a person decided. */
+  public static final String BY_HAND = "chosen by hand";
+
   private static final List<Character> DELIMITERS = List.of(';', '\t', ',', '|');
 
   /** Three digits behind a sign: it may part thousands as well, and proves neither. */
@@ -50,7 +53,7 @@ public record TableReading(
     TextHead sniffed = TextHead.sniff(head);
     TextHead text =
         charset
-            .map(chosen -> new TextHead(chosen, markLength(sniffed, chosen), "chosen by hand"))
+            .map(chosen -> new TextHead(chosen, markLength(sniffed, chosen), BY_HAND))
             .orElse(sniffed);
     String sample = text.decode(head);
     char sign = delimiter.orElseGet(() -> delimiter(sample));
@@ -63,7 +66,7 @@ public record TableReading(
         text.evidence(),
         sign,
         delimiter.isPresent()
-            ? "chosen by hand"
+            ? BY_HAND
             : "splits the header into %d cells".formatted(header.size()),
         commas > points ? ',' : '.',
         "%d cells like 1.5, %d like 1,5 in the first lines".formatted(points, commas),

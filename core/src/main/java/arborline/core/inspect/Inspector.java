@@ -80,6 +80,13 @@ public final class Inspector {
 
   private static Inspected judge(RawBundle bundle) {
     RawItem raw = bundle.item();
+    if (raw.kind() == ItemKind.REMARK) {
+      return nothing(
+          bundle,
+          Finding.note(
+              "line-remark", "no tool: %s".formatted(raw.text(RawItem.NOTE)), RawItem.NOTE),
+          Disposition.SKIPPED);
+    }
     return raw.kind().component().isPresent()
         ? part(bundle, raw.kind().component().get())
         : raw.kind().standsAlone() ? tool(bundle) : ownerless(bundle);
@@ -95,6 +102,7 @@ public final class Inspector {
         findings.add(finding);
       }
     }
+    findings.addAll(Suspicions.of(read.tool(), findings));
     List<CuttingEntry> cutting = new ArrayList<>(bundle.cutting().size());
     for (RawItem line : bundle.cutting()) {
       CuttingReading.Interpreted understood = CuttingReading.interpret(line, read.tool());

@@ -43,8 +43,7 @@ public final class ToolDifference {
     boolean confirmed = was != null && is != null && text(was).equals(text(is));
     return confirmed
         ? "%s %s confirmed".formatted(symbol, text(is))
-        : "%s %s to %s"
-            .formatted(symbol, text(was), text(is));
+        : "%s %s to %s".formatted(symbol, text(was), text(is));
   }
 
   private static String text(Value value) {

@@ -27,7 +27,7 @@ class BrokenFilesTest {
           + "{\"DC\":{\"text\":\"1/2\",\"unit\":\"in\"},\"NOF\":{\"text\":\"4\"}}}]}";
 
   private static int read(byte[] file) {
-    BundleFormat format = BundleFormats.recognise(file);
+    ItemReader format = BundleFormats.recognise(file);
     int lines = 0;
     try (ItemSource source =
         format.open(new ByteArrayInputStream(file), file, TableReading.propose(file))) {

@@ -26,7 +26,7 @@ class CsvFormatTest {
   static List<RawItem> read(byte[] file) throws IOException {
     byte[] head = Arrays.copyOf(file, Math.min(file.length, 65536));
     List<RawItem> lines = new ArrayList<>();
-    BundleFormat format = BundleFormats.recognise(head);
+    ItemReader format = BundleFormats.recognise(head);
     try (ItemSource source =
         format.open(new ByteArrayInputStream(file), head, TableReading.propose(head))) {
       for (Optional<RawItem> line = source.next(); line.isPresent(); line = source.next()) {
@@ -212,8 +212,17 @@ class CsvFormatTest {
 
   @Test
   void aLineOfWhichNothingIsReadIsHeldNotBlank() throws IOException {
-    List<RawItem> lines = read("My tools 2026,,\nCODE,DC,OAL\nA1,10,72\n".getBytes());
+    List<RawItem> lines = read("CODE,DC,My remarks\nA1,10,\n,,by hand\n".getBytes());
     assertEquals(List.of("nothing-read"), findings(lines.get(1)).stream().limit(1).toList());
+  }
+
+  @Test
+  void aTitleOverTheHeaderIsARemark() throws IOException {
+    List<RawItem> lines = read("My tools 2026,,\nCODE,DC,OAL\nA1,10,72\n".getBytes());
+    assertEquals(List.of("line-remark"), findings(lines.get(0)));
+    assertEquals("My tools 2026", lines.get(0).text("NOTE"));
+    assertEquals("10", lines.get(2).text("DC"));
+    assertEquals(3, lines.get(2).line());
   }
 
   @Test

@@ -1,7 +1,7 @@
 package arborline.server.delivery;
 
 import arborline.core.exchange.BundleFormats;
-import arborline.core.exchange.TableReading;
+import arborline.core.exchange.ItemReader;
 import arborline.server.account.Actor;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
@@ -91,14 +91,15 @@ public class Deliveries {
     for (Arriving file : arriving) {
       files.store(delivery.id, fileNo, file.content());
       byte[] head = files.head(delivery.id, fileNo);
+      ItemReader reader = BundleFormats.recognise(head);
       documents.save(
           new Document(
               delivery.id,
               fileNo,
               file.name(),
               file.size(),
-              BundleFormats.recognise(head).id(),
-              json.text(ReadingView.of(TableReading.propose(head)))));
+              reader.id(),
+              json.text(ReadingView.of(reader.propose(head)))));
       fileNo++;
     }
     trail.record(TrailRecord.of("delivery", delivery.id, "received " + delivery.name));
@@ -143,7 +144,8 @@ public class Deliveries {
           documents
               .findByDeliveryIdAndFileNo(id, fileNo)
               .orElseThrow(() -> Refusal.notFound("the delivery has no file " + fileNo));
-      document.reading = json.text(ReadingView.of(choice.apply(files.head(id, fileNo))));
+      document.reading =
+          json.text(ReadingView.of(choice.apply(document.format, files.head(id, fileNo))));
       delivery.state = Delivery.State.WAITING;
       delivery.note = "";
       stops.clear(delivery.work());

@@ -1,5 +1,6 @@
 package arborline.server.delivery;
 
+import arborline.core.exchange.BundleFormats;
 import arborline.core.exchange.Column;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
@@ -29,7 +30,8 @@ record ReadingChoice(
     @Nullable Map<Integer, ColumnChoice> columns) {
 
   private static final Set<String> IDENTITY =
-      Set.of(RawItem.CODE, RawItem.NAME, RawItem.CLASS, RawItem.NUMBER);
+      Set.of(
+          RawItem.CODE, RawItem.NAME, RawItem.CLASS, RawItem.NUMBER, RawItem.SECTION, RawItem.NOTE);
 
   /**
    * What one column means.
@@ -38,13 +40,9 @@ record ReadingChoice(
    */
   record ColumnChoice(String symbol, @Nullable String unit) {}
 
-  /** The proposal with these decisions in it. */
-  TableReading apply(byte[] head) {
-    TableReading proposed =
-        TableReading.propose(
-            head,
-            Optional.ofNullable(encoding).map(ReadingChoice::charset),
-            Optional.ofNullable(delimiter).map(ReadingChoice::delimiter));
+  /** The proposal of a reader with these decisions in it. */
+  TableReading apply(String format, byte[] head) {
+    TableReading proposed = proposed(format, head);
     List<Column> chosen = new ArrayList<>(proposed.columns());
     if (columns != null) {
       columns.forEach((position, choice) ->
@@ -57,8 +55,25 @@ record ReadingChoice(
         proposed.delimiter(),
         proposed.delimiterEvidence(),
         decided ? decimal.charAt(0) : proposed.decimal(),
-        decided ? "chosen by hand" : proposed.decimalEvidence(),
+        decided ? TableReading.BY_HAND : proposed.decimalEvidence(),
         chosen);
+  }
+
+  private TableReading proposed(String format, byte[] head) {
+    Optional<Charset> charset = Optional.ofNullable(encoding).map(ReadingChoice::charset);
+    Optional<Character> sign = Optional.ofNullable(delimiter).map(ReadingChoice::delimiter);
+    if (format.equals("csv")) {
+      return TableReading.propose(head, charset, sign);
+    }
+    TableReading own = BundleFormats.reader(format).orElseThrow().propose(head);
+    return new TableReading(
+        charset.orElse(own.charset()),
+        charset.isPresent() ? TableReading.BY_HAND : own.charsetEvidence(),
+        sign.orElse(own.delimiter()),
+        sign.isPresent() ? TableReading.BY_HAND : own.delimiterEvidence(),
+        own.decimal(),
+        own.decimalEvidence(),
+        own.columns());
   }
 
   private static char delimiter(String text) {
@@ -88,7 +103,7 @@ record ReadingChoice(
   private static Column column(Column proposed, ColumnChoice choice) {
     String symbol = choice.symbol().strip().toUpperCase(Locale.ROOT);
     if (symbol.isEmpty() || IDENTITY.contains(symbol)) {
-      return new Column(proposed.header(), symbol, Optional.empty(), "chosen by hand");
+      return new Column(proposed.header(), symbol, Optional.empty(), TableReading.BY_HAND);
     }
     var property =
         Dictionary.standard()
@@ -101,6 +116,6 @@ record ReadingChoice(
         && property.unit().filter(own -> own.kind() == unit.get().kind()).isEmpty()) {
       throw Refusal.badRequest("%s is not measured in %s".formatted(symbol, unit.get().code()));
     }
-    return new Column(proposed.header(), symbol, unit, "chosen by hand");
+    return new Column(proposed.header(), symbol, unit, TableReading.BY_HAND);
   }
 }

@@ -1,8 +1,8 @@
 package arborline.server.inspection;
 
-import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.BundleFormats;
 import arborline.core.exchange.Grouping;
+import arborline.core.exchange.ItemReader;
 import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.TableReading;
 import arborline.core.exchange.UnreadableFileException;
@@ -51,7 +51,7 @@ class FileReading {
   Batches open(Document document, long before) throws IOException {
     byte[] head = files.head(document.deliveryId, document.fileNo);
     TableReading reading = json.read(document.reading, ReadingView.class).reading();
-    BundleFormat format = BundleFormats.named(document.format).orElseThrow();
+    ItemReader format = BundleFormats.reader(document.format).orElseThrow();
     InputStream file =
         new BufferedInputStream(files.open(document.deliveryId, document.fileNo), BUFFER);
     Grouping source = null;

@@ -162,8 +162,8 @@ public final class ToolJudge {
   static Tool again(Tool tool) {
     boolean follows =
         tool.values().values().stream()
-            .anyMatch(value ->
-                value instanceof Value.Measure measure && measure.formula().isPresent());
+            .anyMatch(
+                value -> value instanceof Value.Measure measure && measure.formula().isPresent());
     return follows ? inspect(RawItem.of(tool)).tool() : tool;
   }
 

@@ -1,0 +1,168 @@
+package arborline.core.recipe;
+
+import arborline.core.exchange.Column;
+import arborline.core.exchange.ItemReader;
+import arborline.core.exchange.ItemSource;
+import arborline.core.exchange.RawItem;
+import arborline.core.exchange.TableReading;
+import arborline.core.exchange.TextHead;
+import arborline.core.exchange.UnreadableFileException;
+import com.google.auto.service.AutoService;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Text tables of any make: parted by a sign or of fixed width, with titles, totals, units under the
+ * header, blocks with headers of their own. What their columns mean follows from words and sizes.
+ */
+@AutoService(ItemReader.class)
+public final class ForeignTable implements ItemReader {
+
+  /** From this share of own symbols on a header is one of our own files. */
+  private static final double OWN = 0.5;
+
+  @Override
+  public String id() {
+    return "table";
+  }
+
+  @Override
+  public boolean recognises(byte[] head) {
+    String sample = TextHead.sniff(head).decode(head);
+    String start = sample.stripLeading();
+    boolean other =
+        start.startsWith("{")
+            || start.startsWith("[")
+            || start.startsWith("<")
+            || start.startsWith("PK\u0003\u0004");
+    return !other && !start.isEmpty() && !own(sample);
+  }
+
+  /** Our own files head every column with a symbol, or nearly so. */
+  private static boolean own(String sample) {
+    TextShape shape = TextShape.propose(sample);
+    List<SourceRow> rows = shape.rows(sample);
+    List<String> header = rows.isEmpty() ? List.of() : rows.getFirst().filled();
+    long symbols = header.stream().filter(OwnHeaders::is).count();
+    return header.isEmpty() || symbols >= OWN * header.size() || sample.lines().count() < 2;
+  }
+
+  /** What the head of a file says of all of it. */
+  private record Proposal(
+      TextShape shape, boolean headed, List<ColumnRole> columns, TableFacts facts) {}
+
+  private static Proposal proposal(String sample, TextShape shape) {
+    List<SourceRow> rows = shape.rows(sample);
+    int header = 0;
+    while (header < rows.size() && !Columns.header(rows.get(header))) {
+      header++;
+    }
+    boolean headed = header < rows.size();
+    List<SourceRow> below = new ArrayList<>(rows.subList(headed ? header + 1 : 0, rows.size()));
+    below.removeIf(row -> row.filled().size() < 2);
+    List<String> titles = new ArrayList<>();
+    rows.subList(0, headed ? header : rows.size()).stream()
+        .filter(row -> headed || row.filled().size() == 1)
+        .forEach(row -> titles.addAll(row.filled()));
+    List<ColumnRole> columns = headed ? Columns.of(rows.get(header), below) : bare(below);
+    return new Proposal(shape, headed, columns, TableFacts.of(titles, columns, below));
+  }
+
+  @Override
+  public TableReading propose(byte[] head) {
+    TextHead text = TextHead.sniff(head);
+    Proposal proposal = proposal(text.decode(head), TextShape.propose(text.decode(head)));
+    TableFacts facts = proposal.facts();
+    return new TableReading(
+        text.charset(),
+        text.evidence(),
+        proposal.shape().delimiter(),
+        proposal.shape().evidence(),
+        facts.decimal(),
+        facts.decimalEvidence(),
+        proposal.columns().stream().map(role -> shown(role, facts)).toList());
+  }
+
+  private static Column shown(ColumnRole role, TableFacts facts) {
+    Optional<String> symbol =
+        role.symbol().or(() -> MeaningSymbols.of(role.meaning(), facts.toolClass()));
+    return new Column(
+        role.header(), symbol.orElseGet(() -> shown(role)), role.unit(), role.evidence());
+  }
+
+  private static String shown(ColumnRole role) {
+    return switch (role.meaning()) {
+      case CODE -> RawItem.CODE;
+      case DESCRIPTION -> RawItem.NAME;
+      case KIND -> RawItem.CLASS;
+      default ->
+          role.header().isBlank()
+              ? RawItem.NOTE
+              : RawItem.note(role.header().replaceAll("\\s+", " "));
+    };
+  }
+
+  @Override
+  public ItemSource open(InputStream file, byte[] head, TableReading reading) throws IOException {
+    TextHead sniffed = TextHead.sniff(head);
+    if (binary(head, sniffed)) {
+      throw new UnreadableFileException(
+          "line 1: this is no text and no format that we know; save it as a text table,"
+              + " a workbook or JSON");
+    }
+    String sample = new TextHead(reading.charset(), markLength(sniffed, reading), "").decode(head);
+    TextShape shape =
+        reading.delimiterEvidence().equals(TableReading.BY_HAND)
+            ? TextShape.parted(reading.delimiter())
+            : TextShape.propose(sample);
+    Proposal proposal = proposal(sample, shape);
+    TableFacts facts =
+        reading.decimalEvidence().equals(TableReading.BY_HAND)
+            ? proposal.facts().with(reading.decimal())
+            : proposal.facts();
+    return new ForeignSource(
+        TextTable.open(file, sniffed, reading, shape),
+        facts,
+        proposal.headed() ? List.of() : proposal.columns(),
+        ChosenColumns.of(reading));
+  }
+
+  private static int markLength(TextHead sniffed, TableReading reading) {
+    return sniffed.charset().equals(reading.charset()) ? sniffed.markLength() : 0;
+  }
+
+  /** Signs that no text has. */
+  private static boolean binary(byte[] head, TextHead sniffed) {
+    String text = sniffed.decode(head);
+    long signs = text.chars().filter(sign -> sign < ' ' && "\t\r\n\f".indexOf(sign) < 0).count();
+    return signs * 20 > text.length();
+  }
+
+  /** Columns of a table without a header: what the cells are says what they mean. */
+  private static List<ColumnRole> bare(List<SourceRow> rows) {
+    int width = rows.stream().mapToInt(row -> row.cells().size()).max().orElse(0);
+    List<ColumnRole> columns = new ArrayList<>();
+    boolean coded = false;
+    for (int i = 0; i < width; i++) {
+      int column = i;
+      long designations =
+          rows.stream()
+              .map(row -> row.cell(column))
+              .filter(cell -> Designations.is(cell) || HolderName.read(cell).isPresent())
+              .count();
+      boolean code = !coded && designations * 2 > rows.size();
+      coded |= code;
+      columns.add(
+          new ColumnRole(
+              "",
+              code ? Meaning.CODE : Meaning.NOTE,
+              Optional.empty(),
+              Optional.empty(),
+              code ? "its cells are designations" : "it has no header"));
+    }
+    return columns;
+  }
+}

@@ -1,0 +1,32 @@
+package arborline.core.recipe;
+
+import arborline.core.exchange.ItemReader;
+import arborline.core.exchange.ItemSource;
+import arborline.core.exchange.TableReading;
+import arborline.core.exchange.TextHead;
+import com.google.auto.service.AutoService;
+import java.io.IOException;
+import java.io.InputStream;
+
+/** JSON lists of any make, nested or not. */
+@AutoService(ItemReader.class)
+public final class JsonList implements ItemReader {
+
+  @Override
+  public String id() {
+    return "json-list";
+  }
+
+  @Override
+  public boolean recognises(byte[] head) {
+    String start = TextHead.sniff(head).decode(head).stripLeading();
+    return (start.startsWith("{") || start.startsWith("["))
+        && !start.contains("\"arbor-line-tools\"")
+        && !start.matches("(?s)\\[[^{\"\\[]*\\].*");
+  }
+
+  @Override
+  public ItemSource open(InputStream file, byte[] head, TableReading reading) throws IOException {
+    return ListReading.open(file, head, reading, JsonRecords::new);
+  }
+}

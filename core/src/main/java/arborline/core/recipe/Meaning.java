@@ -1,0 +1,73 @@
+package arborline.core.recipe;
+
+/** What a column of somebody's table means; the property often depends on the kind of tool. */
+public enum Meaning {
+  CODE,
+  /** Words that name the tool; class and sizes are read from them where no column says them. */
+  DESCRIPTION,
+  KIND,
+  UNIT,
+  /** A thread such as M8 or 1/4-20 UNC. */
+  THREAD,
+  INSERT,
+  HOLDER,
+  DIAMETER,
+  DIAMETER_LARGEST,
+  DIAMETER_SMALLEST,
+  /** The diameter that cuts, where another column is the thread. */
+  DIAMETER_CUTTING,
+  LENGTH_CUTTING,
+  LENGTH_FLUTE,
+  LENGTH_OVERALL,
+  LENGTH_USABLE,
+  LENGTH_NECK,
+  LENGTH_FUNCTIONAL,
+  LENGTH_SHANK,
+  LENGTH_STYLUS,
+  SHANK,
+  NECK,
+  BORE,
+  TEETH,
+  INSERT_COUNT,
+  /** Teeth or flute length, by what else the table has. */
+  FLUTES_OR_FLUTE_LENGTH,
+  RADIUS,
+  CHAMFER,
+  ANGLE_POINT,
+  ANGLE_SETTING,
+  ANGLE_HELIX,
+  ANGLE_TAPER,
+  /** An angle whose kind follows from the class. */
+  ANGLE,
+  WIDTH,
+  DEPTH_LARGEST,
+  DEPTH_OF_CUT,
+  PITCH,
+  THREADS_PER_INCH,
+  TOLERANCE,
+  TOLERANCE_HOLE,
+  HOLE_BEFORE,
+  ROTATION_LARGEST,
+  MASS,
+  HAND,
+  GRADE,
+  SUBSTRATE,
+  COATING,
+  SHANK_HEIGHT,
+  SHANK_WIDTH,
+  FUNCTIONAL_WIDTH,
+  WORK_MATERIAL,
+  PURPOSE,
+  SPEED,
+  FEED_TOOTH,
+  FEED_TURN,
+  ROTATION,
+  FEED_RATE,
+  CUT_DEPTH,
+  CUT_WIDTH,
+  COOLANT,
+  /** A size written a second time, as decimals. */
+  SIZE_AGAIN,
+  /** Nothing of the tool itself: shelf, price, supplier. */
+  NOTE
+}

@@ -1,0 +1,121 @@
+package arborline.core.recipe;
+
+import arborline.core.exchange.TableReading;
+import arborline.core.exchange.TextHead;
+import arborline.core.exchange.UnreadableFileException;
+import de.siegmar.fastcsv.reader.CloseableIterator;
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.util.Optional;
+
+/** Rows of a text table: parted by a sign, or by where they stand in the line. */
+final class TextTable {
+
+  private static final int LONGEST_RECORD = 4 * 1024 * 1024;
+
+  private TextTable() {}
+
+  static RowSource open(InputStream file, TextHead head, TableReading reading, TextShape shape)
+      throws IOException {
+    if (head.charset().equals(reading.charset())) {
+      file.skipNBytes(head.markLength());
+    }
+    InputStreamReader text = new InputStreamReader(file, reading.charset());
+    return shape.delimited() ? new Delimited(text, shape.delimiter()) : new Aligned(text, shape);
+  }
+
+  private static final class Delimited implements RowSource {
+    private final CsvReader<CsvRecord> csv;
+    private final CloseableIterator<CsvRecord> records;
+    private long lastLine = 1;
+
+    Delimited(InputStreamReader text, char delimiter) {
+      csv =
+          CsvReader.builder()
+              .fieldSeparator(delimiter)
+              .allowExtraFields(true)
+              .allowMissingFields(true)
+              .allowExtraCharsAfterClosingQuote(true)
+              .skipEmptyLines(false)
+              .maxBufferSize(LONGEST_RECORD)
+              .ofCsvRecord(text);
+      records = csv.iterator();
+    }
+
+    @Override
+    public Optional<SourceRow> next() throws IOException {
+      try {
+        if (!records.hasNext()) {
+          return Optional.empty();
+        }
+        CsvRecord record = records.next();
+        lastLine = record.getStartingLineNumber();
+        return Optional.of(new SourceRow(lastLine, record.getFields()));
+      } catch (CsvParseException broken) {
+        throw new UnreadableFileException(
+            "after line %d: %s; is a quotation mark missing?"
+                .formatted(lastLine, broken.getMessage()),
+            broken);
+      } catch (UncheckedIOException broken) {
+        throw broken.getCause();
+      }
+    }
+
+    @Override
+    public void close() throws IOException {
+      records.close();
+      csv.close();
+    }
+  }
+
+  private static final class Aligned implements RowSource {
+    private final BufferedReader text;
+    private final CellBounds bounds;
+    private long line;
+
+    Aligned(InputStreamReader text, TextShape shape) {
+      this.text = new BufferedReader(text);
+      this.bounds = shape.bounds();
+    }
+
+    @Override
+    public Optional<SourceRow> next() throws IOException {
+      String read = line();
+      if (read == null) {
+        return Optional.empty();
+      }
+      line++;
+      return Optional.of(new SourceRow(line, TextShape.cells(read, bounds)));
+    }
+
+    private String line() throws IOException {
+      StringBuilder read = new StringBuilder();
+      int sign = text.read();
+      if (sign < 0) {
+        return null;
+      }
+      while (sign >= 0 && sign != '\n') {
+        if (read.length() >= LONGEST_RECORD) {
+          throw new UnreadableFileException(
+              "line %d is longer than %d characters".formatted(line + 1, LONGEST_RECORD));
+        }
+        if (sign != '\r') {
+          read.append((char) sign);
+        }
+        sign = text.read();
+      }
+      return read.toString();
+    }
+
+    @Override
+    public void close() throws IOException {
+      text.close();
+    }
+  }
+}
