@@ -2,6 +2,7 @@
   import { readAgain } from '$lib/delivery/actions';
   import { type DeliveryFile } from '$lib/api/client';
   import Choice from '$lib/shell/Choice.svelte';
+  import { capital } from '$lib/shell/text';
 
   let {
     delivery,
@@ -19,19 +20,28 @@
     ',': 'comma',
     ';': 'semicolon',
     '\t': 'tab',
-    '|': 'bar'
+    '|': 'bar',
+    ' ': 'blanks'
   };
   const unread = $derived(
     (reading?.columns ?? [])
       .map((column, position) => ({ ...column, position }))
-      .filter((column) => !column.symbol)
+      .filter((column) => kept(column.symbol))
   );
-  let symbols = $state<Record<number, string>>({});
+  /** True for a column that is no property, but kept with the tool. */
+  function kept(symbol: string): boolean {
+    return symbol === '' || symbol === 'NOTE' || symbol.startsWith('NOTE:');
+  }
+
+  function choose(position: number, symbol: string) {
+    void decide({ columns: { [position]: { symbol: symbol.trim() } } });
+  }
 
   interface Change {
     encoding?: string;
     delimiter?: string;
     decimal?: string;
+    unit?: string;
     columns?: Record<string, { symbol: string; unit?: string }>;
   }
 
@@ -48,7 +58,8 @@
     const keep = {
       encoding: reading?.encodingEvidence === 'chosen by hand' ? reading.encoding : undefined,
       delimiter: reading?.delimiterEvidence === 'chosen by hand' ? reading.delimiter : undefined,
-      decimal: reading?.decimalEvidence === 'chosen by hand' ? reading.decimal : undefined
+      decimal: reading?.decimalEvidence === 'chosen by hand' ? reading.decimal : undefined,
+      unit: reading?.unitEvidence === 'chosen by hand' ? reading.unit : undefined
     };
     await readAgain(delivery, file.file, {
       ...keep,
@@ -66,10 +77,14 @@
         {reading.encoding}, {delimiters[reading.delimiter] ?? reading.delimiter} between cells, {reading.decimal ===
         ','
           ? 'decimal comma'
-          : 'decimal point'}, {reading.columns.length - unread.length} of {reading.columns.length} columns
+          : 'decimal point'},{#if reading.unit}{' lengths in ' +
+            (reading.unit === 'in' ? 'inch' : 'mm')},{/if}
+        {reading.columns.length - unread.length} of {reading.columns.length} columns
       </span>
       {#if unread.length > 0}
-        <span class="text-query">{unread.length} not read</span>
+        <span class="text-soft"
+          >{unread.length} kept as {unread.length === 1 ? 'a note' : 'notes'}</span
+        >
       {/if}
     </summary>
     <div class="grid grid-cols-[150px_190px_1fr] items-center gap-x-4 gap-y-2 px-5 pb-4 pt-1">
@@ -99,25 +114,50 @@
         ]}
       />
       <span>{reading.decimalEvidence}</span>
-      {#each unread as { header, evidence, position } (position)}
-        <span class="code truncate text-query">{header || `column ${position + 1}`}</span>
-        <form
-          class="flex gap-1"
-          onsubmit={(event) => {
-            event.preventDefault();
-            void decide({ columns: { [position]: { symbol: symbols[position] ?? '' } } });
-          }}
-        >
-          <input
-            class="field w-28"
-            placeholder="symbol"
-            aria-label="Symbol for column {header || position + 1}"
-            bind:value={symbols[position]}
-          />
-          <button class="button">Read again</button>
-        </form>
-        <span>{evidence}</span>
-      {/each}
+      {#if reading.unit}
+        <span class="text-soft">Lengths without a unit</span>
+        <Choice
+          label="Lengths without a unit"
+          bind:value={() => reading.unit ?? 'mm', (unit) => void decide({ unit })}
+          options={[
+            { value: 'mm', label: 'mm' },
+            { value: 'in', label: 'inch' }
+          ]}
+        />
+        <span>{reading.unitEvidence}</span>
+      {/if}
     </div>
+    {#if reading.columns.length > 0}
+      <table class="rows mb-4 ml-5 w-[calc(100%-40px)]">
+        <thead>
+          <tr>
+            <th>Column</th>
+            <th>Read as</th>
+            <th>Unit</th>
+            <th>Why</th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each reading.columns as { header, symbol, unit, evidence }, position (position)}
+            <tr>
+              <td class={['code max-w-52 truncate', kept(symbol) && 'text-soft']}>
+                {header || `column ${position + 1}`}
+              </td>
+              <td>
+                <input
+                  class="field h-7! w-36"
+                  aria-label="What column {header || position + 1} is read as"
+                  value={kept(symbol) ? '' : symbol}
+                  placeholder={kept(symbol) ? 'a note' : ''}
+                  onchange={(event) => choose(position, event.currentTarget.value)}
+                />
+              </td>
+              <td class="text-soft">{unit ?? ''}</td>
+              <td class="text-[13px] text-soft">{capital(evidence)}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {/if}
   </details>
 {/if}

@@ -1,5 +1,6 @@
 package arborline.core.exchange;
 
+import arborline.core.quantity.Unit;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
@@ -17,6 +18,7 @@ import java.util.regex.Pattern;
  *
  * @param delimiter the sign between cells
  * @param decimal point or comma
+ * @param unit of lengths that name none; empty where every column states its own
  */
 public record TableReading(
     Charset charset,
@@ -25,6 +27,8 @@ public record TableReading(
     String delimiterEvidence,
     char decimal,
     String decimalEvidence,
+    Optional<Unit> unit,
+    String unitEvidence,
     List<Column> columns) {
 
   /** The evidence of what a person decided. */
@@ -70,6 +74,8 @@ public record TableReading(
             : "splits the header into %d cells".formatted(header.size()),
         commas > points ? ',' : '.',
         "%d cells like 1.5, %d like 1,5 in the first lines".formatted(points, commas),
+        Optional.empty(),
+        "",
         columns(header));
   }
 

@@ -83,8 +83,7 @@ public final class Inspector {
     if (raw.kind() == ItemKind.REMARK) {
       return nothing(
           bundle,
-          Finding.note(
-              "line-remark", "no tool: %s".formatted(raw.text(RawItem.NOTE)), RawItem.NOTE),
+          Finding.note("line-remark", "no tool: %s".formatted(raw.text(RawItem.NOTE))),
           Disposition.SKIPPED);
     }
     return raw.kind().component().isPresent()

@@ -83,6 +83,8 @@ public final class ForeignTable implements ItemReader {
         proposal.shape().evidence(),
         facts.decimal(),
         facts.decimalEvidence(),
+        Optional.of(facts.unit()),
+        facts.unitEvidence(),
         proposal.columns().stream().map(role -> shown(role, facts)).toList());
   }
 
@@ -119,10 +121,7 @@ public final class ForeignTable implements ItemReader {
             ? TextShape.parted(reading.delimiter())
             : TextShape.propose(sample);
     Proposal proposal = proposal(sample, shape);
-    TableFacts facts =
-        reading.decimalEvidence().equals(TableReading.BY_HAND)
-            ? proposal.facts().with(reading.decimal())
-            : proposal.facts();
+    TableFacts facts = proposal.facts().decided(reading);
     return new ForeignSource(
         TextTable.open(file, sniffed, reading, shape),
         facts,

@@ -37,7 +37,7 @@ final class ListReading {
         columns = Columns.of(row, below);
       }
     }
-    TableFacts facts = TableFacts.of(List.of(), columns, below);
+    TableFacts facts = TableFacts.of(List.of(), columns, below).decided(reading);
     return new ForeignSource(
         new RecordRows(opening.open(file)), facts, List.of(), ChosenColumns.of(reading));
   }

@@ -111,8 +111,9 @@ final class RowReading {
       identity(code, description);
       codeDate();
     }
-    if (!description.isEmpty()) {
-      cells.put(RawItem.NAME, Cell.of(description.replaceAll("\\s+", " ")));
+    String called = description.isEmpty() ? kindText : description;
+    if (!called.isEmpty()) {
+      cells.putIfAbsent(RawItem.NAME, Cell.of(called.replaceAll("\\s+", " ")));
     }
     if (!designated(code, description) && !holder(code)) {
       String known = ClassWords.find(kindText).map(ClassWords.Named::toolClass).orElse("");

@@ -1,5 +1,6 @@
 package arborline.core.recipe;
 
+import arborline.core.exchange.TableReading;
 import arborline.core.quantity.Unit;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -73,10 +74,16 @@ record TableFacts(
     return new TableFacts(unit, unitEvidence, '.', "numbers of a workbook are kept so", toolClass);
   }
 
-  /** The same with the decimal sign that somebody chose. */
-  TableFacts with(char sign) {
+  /** The same with what somebody decided. */
+  TableFacts decided(TableReading reading) {
+    boolean sign = reading.decimalEvidence().equals(TableReading.BY_HAND);
+    boolean length = reading.unitEvidence().equals(TableReading.BY_HAND);
     return new TableFacts(
-        unit, unitEvidence, sign, arborline.core.exchange.TableReading.BY_HAND, toolClass);
+        length ? reading.unit().orElse(unit) : unit,
+        length ? TableReading.BY_HAND : unitEvidence,
+        sign ? reading.decimal() : decimal,
+        sign ? TableReading.BY_HAND : decimalEvidence,
+        toolClass);
   }
 
   private static TableFacts bySizes(

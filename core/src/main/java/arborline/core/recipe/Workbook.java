@@ -39,7 +39,7 @@ public final class Workbook implements ItemReader {
     try {
       Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
       WorkbookLimits.check(copy);
-      TableFacts facts = facts(copy);
+      TableFacts facts = facts(copy).decided(reading);
       return new Kept(
           new ForeignSource(new SheetRows(copy), facts, List.of(), ChosenColumns.of(reading)),
           copy);

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -33,6 +34,9 @@ class DeliveryController {
 
   private static final int MOST = 500;
   private static final int MOST_FILES = 100;
+
+  /** Formats of which somebody can decide how they are read. */
+  private static final Set<String> TABLES = Set.of("csv", "table");
 
   private final Deliveries deliveries;
   private final LineLists lists;
@@ -148,7 +152,7 @@ class DeliveryController {
         document.fileNo,
         document.name,
         document.format,
-        document.format.equals("csv") ? json.read(document.reading, ReadingView.class) : null);
+        TABLES.contains(document.format) ? json.read(document.reading, ReadingView.class) : null);
   }
 
   @GetMapping("/{id}/lines")

@@ -2,11 +2,13 @@ package arborline.server.delivery;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.quantity.Unit;
+import arborline.core.stack.PartOutline;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
@@ -22,6 +24,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -180,7 +183,14 @@ public class LineLists {
         stacks.stream().flatMap(stack -> stack.parts().stream()).distinct().toList(),
         notes,
         List.of(json.read(line.findings, Finding[].class)),
-        Silhouettes.of(completed.tool()).orElse(null));
+        outline(line, raw, completed).orElse(null));
+  }
+
+  private static Optional<Outline> outline(DeliveryLine line, RawBundle raw, Completed completed) {
+    return line.kind
+        .component()
+        .map(part -> PartOutline.of(PartReading.interpret(raw.item(), part).component()))
+        .orElseGet(() -> Silhouettes.of(completed.tool()));
   }
 
   /** What belongs to a line, and the line itself where it stands for one of these. */

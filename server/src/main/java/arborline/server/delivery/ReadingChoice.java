@@ -21,12 +21,14 @@ import org.jspecify.annotations.Nullable;
 /**
  * What a person decided about reading a file; what is null stays as proposed.
  *
+ * @param unit {@code mm} or {@code in}: of lengths that name none
  * @param columns by position in the header, from 0
  */
 record ReadingChoice(
     @Nullable String encoding,
     @Nullable String delimiter,
     @Nullable String decimal,
+    @Nullable String unit,
     @Nullable Map<Integer, ColumnChoice> columns) {
 
   private static final Set<String> IDENTITY =
@@ -56,6 +58,8 @@ record ReadingChoice(
         proposed.delimiterEvidence(),
         decided ? decimal.charAt(0) : proposed.decimal(),
         decided ? TableReading.BY_HAND : proposed.decimalEvidence(),
+        length(proposed),
+        unit == null ? proposed.unitEvidence() : TableReading.BY_HAND,
         chosen);
   }
 
@@ -73,7 +77,19 @@ record ReadingChoice(
         sign.isPresent() ? TableReading.BY_HAND : own.delimiterEvidence(),
         own.decimal(),
         own.decimalEvidence(),
+        own.unit(),
+        own.unitEvidence(),
         own.columns());
+  }
+
+  private Optional<Unit> length(TableReading proposed) {
+    if (unit == null) {
+      return proposed.unit();
+    }
+    return Optional.of(
+        Unit.named(unit)
+            .filter(chosen -> chosen == Unit.MILLIMETRE || chosen == Unit.INCH)
+            .orElseThrow(() -> Refusal.badRequest("lengths are in mm or in")));
   }
 
   private static char delimiter(String text) {

@@ -8,7 +8,11 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** The decisions on how a text table is read, with their evidence, as stored and shown. */
+/**
+ * The decisions on how a text table is read, with their evidence, as stored and shown.
+ *
+ * @param unit of lengths that name none; null where every column states its own
+ */
 public record ReadingView(
     String encoding,
     String encodingEvidence,
@@ -16,6 +20,8 @@ public record ReadingView(
     String delimiterEvidence,
     String decimal,
     String decimalEvidence,
+    @Nullable String unit,
+    @Nullable String unitEvidence,
     List<ColumnView> columns) {
 
   /**
@@ -46,6 +52,8 @@ public record ReadingView(
         reading.delimiterEvidence(),
         Character.toString(reading.decimal()),
         reading.decimalEvidence(),
+        reading.unit().map(Unit::code).orElse(null),
+        reading.unitEvidence(),
         reading.columns().stream().map(ColumnView::of).toList());
   }
 
@@ -57,6 +65,8 @@ public record ReadingView(
         delimiterEvidence,
         decimal.charAt(0),
         decimalEvidence,
+        Optional.ofNullable(unit).flatMap(Unit::named),
+        Optional.ofNullable(unitEvidence).orElse(""),
         columns.stream().map(ColumnView::column).toList());
   }
 }
