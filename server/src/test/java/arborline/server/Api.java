@@ -162,6 +162,24 @@ final class Api {
             .toEntity(byte[].class));
   }
 
+  /** What came of a file that was sent: status and bytes. */
+  record Uploaded(int status, byte[] bytes) {}
+
+  /** Sends one file. */
+  Uploaded upload(String path, Resource file) {
+    MultiValueMap<String, Object> parts = new LinkedMultiValueMap<>();
+    parts.add("file", file);
+    ResponseEntity<byte[]> response =
+        http.post()
+            .uri(path)
+            .headers(h -> h.setBearerAuth(key))
+            .contentType(MediaType.MULTIPART_FORM_DATA)
+            .body(parts)
+            .retrieve()
+            .toEntity(byte[].class);
+    return new Uploaded(response.getStatusCode().value(), response.getBody());
+  }
+
   /** Waits until a delivery is inspected. */
   void untilRead(long id) {
     until(() ->

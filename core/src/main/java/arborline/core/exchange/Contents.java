@@ -50,6 +50,12 @@ public record Contents(List<String> symbols, List<String> headings, Set<Carried>
       note(Carried.PARTS, true);
     }
 
+    /** Something that belongs to a tool and stands elsewhere in the file. */
+    public void add(ItemKind kind) {
+      note(Carried.CUTTING, kind == ItemKind.CUTTING);
+      note(Carried.STACKS, kind == ItemKind.STACK);
+    }
+
     private void note(Carried carried, boolean there) {
       if (there) {
         present.add(carried);

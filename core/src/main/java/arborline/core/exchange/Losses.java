@@ -1,6 +1,7 @@
 package arborline.core.exchange;
 
 import arborline.core.cutting.CuttingEntry;
+import arborline.core.finding.Finding;
 import arborline.core.property.Dictionary;
 import arborline.core.quantity.Conversion;
 import arborline.core.quantity.Quantity;
@@ -42,6 +43,12 @@ public final class Losses {
     }
     bundle.stacks().forEach(stack -> drop(Carried.STACKS, tool, "STACK"));
     bundle.cutting().forEach(entry -> cutting(tool, entry));
+  }
+
+  /** What of a tool was not understood, and so is in no file. */
+  public void unread(String code, Finding finding) {
+    String symbol = finding.properties().isEmpty() ? "" : finding.properties().getFirst();
+    report.add(code, symbol, "was not understood: %s".formatted(finding.message()));
   }
 
   private void drop(Carried what, Tool tool, String symbol) {

@@ -35,9 +35,15 @@ record CellBounds(List<Integer> starts) {
         return new CellBounds(runs(line));
       }
     }
+    int most = lines.stream().mapToInt(CellBounds::apart).max().orElse(0);
     List<String> table =
-        lines.stream().filter(line -> BLANKS.split(line.strip()).length > 1).toList();
+        lines.stream().filter(line -> apart(line) > 1 && apart(line) * 2 >= most).toList();
+
     return new CellBounds(table.size() < FEWEST ? List.of() : gaps(table));
+  }
+
+  private static int apart(String line) {
+    return BLANKS.split(line.strip()).length;
   }
 
   private static List<Integer> runs(String ruler) {
@@ -71,9 +77,17 @@ record CellBounds(List<Integer> starts) {
     return table.stream().allMatch(line -> at >= line.length() || line.charAt(at) == ' ');
   }
 
-  /** The cells of a line. */
+  /** True where a column would begin in the middle of a word, as in a title. */
+  private static boolean cuts(String line, int start) {
+    return start > 0
+        && start < line.length()
+        && line.charAt(start - 1) != ' '
+        && line.charAt(start) != ' ';
+  }
+
+  /** The cells of a line; one that does not keep to the columns is parted at runs of blanks. */
   List<String> cells(String line) {
-    if (starts.isEmpty()) {
+    if (starts.isEmpty() || starts.stream().anyMatch(start -> cuts(line, start))) {
       return List.of(BLANKS.split(line.strip()));
     }
     List<String> cells = new ArrayList<>(starts.size());

@@ -39,6 +39,10 @@ final class DescriptionReader {
   private static final Pattern TEETH_BEHIND =
       pattern(
           "\\b(\\d{1,2})\\s*-?\\s*(?:FL|FLT|FLUTES?|TEETH|SCHNEIDEN|Z\u00c4HNE|SCHNEIDER|DENTS|DENTI|DIENTES|TANDEN|TAGLIENTI|LABIOS)\\b");
+  private static final Pattern INSERT_COUNT =
+      pattern("\\b(\\d{1,2})\\s*-?\\s*(?:INSERTS?|PLATTEN|WSP)\\b");
+  private static final Pattern PIPE_THREAD =
+      pattern("\\b(R[cp]?|G)\\s?(\\d+/\\d+|\\d(?:\\s?-?\\s?\\d+/\\d+)?)(?![\\d/])");
   private static final Pattern RADIUS = pattern("\\b(?:CR|R)\\s*=?\\s*" + NUMBER + UNIT);
   private static final Pattern TAP_TOLERANCE =
       pattern("\\b(ISO\\s?[123](?:\\s?\\(?6H\\)?)?|[4567][HG]X?|[123]BX?)\\b");
@@ -119,6 +123,7 @@ final class DescriptionReader {
     first(TEETH)
         .or(() -> first(TEETH_BEHIND))
         .ifPresent(found -> put(Meaning.TEETH, found.group(1)));
+    first(INSERT_COUNT).ifPresent(found -> put(Meaning.INSERT_COUNT, found.group(1)));
     first(RADIUS).ifPresent(found -> size(Meaning.RADIUS, found.group(1), found.group(2)));
     tolerances();
     diameter();
@@ -158,6 +163,11 @@ final class DescriptionReader {
       if (pitch != null) {
         cells.put("TP", Cell.of(point(pitch), Unit.MILLIMETRE));
       }
+      return;
+    }
+    Optional<MatchResult> pipe = first(PIPE_THREAD);
+    if (pipe.isPresent()) {
+      cells.put("TDZ", Cell.of(pipe.get().group(1) + pipe.get().group(2)));
       return;
     }
     first(INCH_THREAD)

@@ -35,7 +35,7 @@ public final class ForeignTable implements ItemReader {
     String start = sample.stripLeading();
     boolean other =
         start.startsWith("{")
-            || start.startsWith("[")
+            || JsonList.array(start)
             || start.startsWith("<")
             || start.startsWith("PK\u0003\u0004");
     return !other && !start.isEmpty() && !own(sample);

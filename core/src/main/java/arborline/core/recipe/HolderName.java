@@ -5,6 +5,7 @@ import arborline.core.exchange.Cell;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.PartReading;
 import arborline.core.quantity.Unit;
+import java.math.BigDecimal;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -30,7 +31,12 @@ record HolderName(ItemKind kind, SortedMap<String, Cell> cells) {
   private static final Pattern TAKES =
       Pattern.compile(
           "(ER|EM|SL|WN|WE|SLN|SF|SR|TSF|HY|HC|HG|SMA|FMB|FMA|SMH)-?(\\d{1,2}(?:\\.\\d+)?)");
-  private static final Pattern LENGTH = Pattern.compile("[-x/ ](\\d{2,3})\\s*(?:MM)?$");
+  private static final Pattern LENGTH =
+      Pattern.compile("[-x/ ](\\d{1,3}(?:\\.\\d+)?)\\s*(?:MM|\")?$");
+
+  /** Projections of inch tapers below this are inches. */
+  private static final BigDecimal SHORT = BigDecimal.valueOf(20);
+
   private static final Map<String, String> FORMS =
       Map.of("BT", "J", "BBT", "J", "SK", "A", "DV", "A", "CAT", "U", "CV", "U");
 
@@ -47,7 +53,8 @@ record HolderName(ItemKind kind, SortedMap<String, Cell> cells) {
     workSide(takes.group(1), takes.group(2), cells);
     Matcher length = LENGTH.matcher(text);
     if (length.find() && length.start() >= takes.end() - 1) {
-      cells.put("LF", Cell.of(length.group(1), Unit.MILLIMETRE));
+      boolean inch = text.startsWith("C") && new BigDecimal(length.group(1)).compareTo(SHORT) < 0;
+      cells.put("LF", Cell.of(length.group(1), inch ? Unit.INCH : Unit.MILLIMETRE));
     }
     boolean arbor = takes.group(1).startsWith("SM") || takes.group(1).startsWith("FM");
     return Optional.of(new HolderName(arbor ? ItemKind.ARBOR : ItemKind.HOLDER, cells));

@@ -7,10 +7,13 @@ import arborline.core.exchange.TextHead;
 import com.google.auto.service.AutoService;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.regex.Pattern;
 
 /** JSON lists of any make, nested or not. */
 @AutoService(ItemReader.class)
 public final class JsonList implements ItemReader {
+
+  private static final Pattern ARRAY = Pattern.compile("\\[\\s*[{\\[\\]\"]");
 
   @Override
   public String id() {
@@ -20,9 +23,12 @@ public final class JsonList implements ItemReader {
   @Override
   public boolean recognises(byte[] head) {
     String start = TextHead.sniff(head).decode(head).stripLeading();
-    return (start.startsWith("{") || start.startsWith("["))
-        && !start.contains("\"arbor-line-tools\"")
-        && !start.matches("(?s)\\[[^{\"\\[]*\\].*");
+    return (start.startsWith("{") || array(start)) && !start.contains("\"arbor-line-tools\"");
+  }
+
+  /** True for the beginning of a JSON array, which a heading in brackets is not. */
+  static boolean array(String start) {
+    return ARRAY.matcher(start).lookingAt();
   }
 
   @Override

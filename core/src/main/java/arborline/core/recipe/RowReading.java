@@ -121,7 +121,7 @@ final class RowReading {
       DescriptionReader.Read read = read(description, kindText, known);
       toolClass = read.toolClass().isEmpty() ? fallback : read.toolClass();
       cells.putAll(read.cells());
-      sized |= !read.cells().isEmpty();
+      sized |= !read.cells().isEmpty() || !code.isEmpty() && !read.toolClass().isEmpty();
       if (toolClass.isEmpty() && !kindText.isEmpty()) {
         cells.put(RawItem.CLASS, Cell.of(kindText));
       }

@@ -23,6 +23,9 @@ final class SizeText {
       Pattern.compile("[\u00d8\u2300\u00f8]?\\s*(?:\\d+[\\s-]+)?\\d+/\\d+");
   private static final Pattern DEGREES = Pattern.compile("\\s*(?:\u00b0|\u00ba)\\s*$");
 
+  private static final Set<Unit> LENGTHS = Set.of(Unit.MILLIMETRE, Unit.INCH);
+  private static final Pattern STATED = Pattern.compile("(?i)(.*\\d)\\s*(mm|inch|in|\"|thou)\\.?");
+
   private SizeText() {}
 
   /**
@@ -36,12 +39,13 @@ final class SizeText {
   /**
    * Reads a cell of a column of numbers; nothing where it is left open.
    *
-   * @param unit of a number that names none and is no fraction
+   * @param assumed unit of a number that names none and is no fraction
    * @param decimal point or comma
    * @param gauge true where a number or letter drill can stand
    */
   static Optional<Read> read(
-      String text, Optional<Unit> unit, char decimal, boolean gauge, String symbol) {
+      String text, Optional<Unit> assumed, char decimal, boolean gauge, String symbol) {
+    Optional<Unit> unit = assumed;
     String plain = text.strip();
     if (plain.isEmpty() || NOTHING.contains(plain.toLowerCase(java.util.Locale.ROOT))) {
       return Optional.empty();
@@ -59,7 +63,12 @@ final class SizeText {
       tolerance = Optional.of(apart ? fitted.group(2) : fitted.group(4));
     }
     String number = DEGREES.matcher(plain).replaceFirst("");
-    boolean length = unit.filter(own -> own == Unit.MILLIMETRE || own == Unit.INCH).isPresent();
+    Matcher stated = STATED.matcher(number);
+    if (stated.matches() && unit.isPresent()) {
+      number = stated.group(1);
+      unit = Unit.named(stated.group(2));
+    }
+    boolean length = unit.stream().anyMatch(LENGTHS::contains);
     if (length && FRACTION.matcher(number).matches()) {
       return Optional.of(new Read(Cell.of(number, Unit.INCH), tolerance, Optional.empty()));
     }

@@ -2,6 +2,7 @@ package arborline.core.recipe;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.PartReading;
+import arborline.core.quantity.Unit;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
@@ -36,6 +37,8 @@ final class UsualOutline {
   private static final TreeMap<Integer, Integer> ARBORS =
       new TreeMap<>(Map.of(16, 38, 22, 48, 27, 58, 32, 78, 40, 88, 50, 110, 60, 130));
 
+  private static final BigDecimal MM_PER_INCH = new BigDecimal("25.4");
+
   private UsualOutline() {}
 
   /** Cylinders as a part states them; nothing where too little is known. */
@@ -47,7 +50,9 @@ final class UsualOutline {
     if (length == null || work == null) {
       return Optional.empty();
     }
-    int projection = Integer.parseInt(length.text());
+    BigDecimal stated = new BigDecimal(length.text());
+    boolean inch = length.unit().filter(Unit.INCH::equals).isPresent();
+    int projection = (inch ? stated.multiply(MM_PER_INCH) : stated).intValue();
     Integer head = head(work.text().split("[-:]"));
     if (head == null || projection <= 0) {
       return Optional.empty();

@@ -16,7 +16,7 @@ final class Words {
   /** {@code Schaft-Ø} as {@code schaft dia}, {@code Zähne} as {@code zahne}. */
   static String normal(String text) {
     String signs = DIAMETER.matcher(text).replaceAll(" dia ");
-    String plain = MARKS.matcher(Normalizer.normalize(signs, Normalizer.Form.NFD)).replaceAll("");
+    String plain = MARKS.matcher(Normalizer.normalize(signs, Normalizer.Form.NFKD)).replaceAll("");
     return OTHER
         .matcher(plain.toLowerCase(Locale.ROOT).replace("\u00df", "ss"))
         .replaceAll(" ")

@@ -221,8 +221,8 @@ class CsvFormatTest {
     List<RawItem> lines = read("My tools 2026,,\nCODE,DC,OAL\nA1,10,72\n".getBytes());
     assertEquals(List.of("line-remark"), findings(lines.get(0)));
     assertEquals("My tools 2026", lines.get(0).text("NOTE"));
-    assertEquals("10", lines.get(2).text("DC"));
-    assertEquals(3, lines.get(2).line());
+    assertEquals("10", lines.get(1).text("DC"));
+    assertEquals(3, lines.get(1).line());
   }
 
   @Test

@@ -1,10 +1,8 @@
 package arborline.server.exchange;
 
 import arborline.core.exchange.BundleFormat;
-import arborline.core.exchange.BundleFormats;
 import arborline.core.exchange.LossReport;
 import arborline.core.quantity.Unit;
-import arborline.server.support.Refusal;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
@@ -38,8 +36,8 @@ class ExportController {
       @RequestParam(required = false) @Nullable String unit,
       HttpServletResponse response)
       throws IOException {
-    BundleFormat chosen = format(format);
-    Optional<Unit> target = unit(unit);
+    BundleFormat chosen = Formats.named(format);
+    Optional<Unit> target = Formats.unit(unit);
     String name =
         exports.name(id).replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(java.util.Locale.ROOT);
     response.setContentType(chosen.mediaType());
@@ -56,27 +54,7 @@ class ExportController {
       @RequestParam(defaultValue = "csv") String format,
       @RequestParam(required = false) @Nullable String unit)
       throws IOException {
-    LossReport report = exports.losses(id, format(format), unit(unit));
+    LossReport report = exports.losses(id, Formats.named(format), Formats.unit(unit));
     return new Losses(report.count(), report.losses());
-  }
-
-  private static BundleFormat format(String id) {
-    return BundleFormats.named(id)
-        .orElseThrow(() ->
-            Refusal.badRequest(
-                "format is one of "
-                    + String.join(
-                        ", ", BundleFormats.all().stream().map(BundleFormat::id).toList())));
-  }
-
-  private static Optional<Unit> unit(@Nullable String text) {
-    if (text == null || text.isBlank()) {
-      return Optional.empty();
-    }
-    return switch (text) {
-      case "mm" -> Optional.of(Unit.MILLIMETRE);
-      case "in" -> Optional.of(Unit.INCH);
-      default -> throw Refusal.badRequest("unit is mm or in");
-    };
   }
 }

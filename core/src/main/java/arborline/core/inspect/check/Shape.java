@@ -20,26 +20,31 @@ record Shape(Map<String, double[]> limits) {
   private static final Set<String> DRILLS = Set.of("drill-twist");
   private static final Set<String> REAMERS = Set.of("reamer");
 
+  private static final Set<String> EDGES = Set.of("APMX", "LCF");
+
+  /** Smaller tools are as long and as thick at the shank as one of this diameter, mm. */
+  private static final double SMALL = 3;
+
   private static final Shape OF_MILLS =
       new Shape(
           Map.of(
-              "APMX", new double[] {0.2, 0.8, 5.5, 14},
-              "LCF", new double[] {0.2, 0.8, 6, 16},
-              "OAL", new double[] {1.9, 3, 16, 90},
-              "DMM", new double[] {0.35, 0.75, 2.1, 30}));
+              "APMX", new double[] {0.28, 0.8, 5.5, 14},
+              "LCF", new double[] {0.28, 0.8, 6, 16},
+              "OAL", new double[] {1.9, 3, 16, 45},
+              "DMM", new double[] {0.35, 0.75, 2.1, 4.2}));
   private static final Shape OF_DRILLS =
       new Shape(
           Map.of(
               "LCF", new double[] {1.2, 2.5, 20, 60},
-              "OAL", new double[] {2.2, 5, 40, 120},
-              "DMM", new double[] {0.3, 0.6, 2.1, 30}));
+              "OAL", new double[] {2.2, 5, 40, 100},
+              "DMM", new double[] {0.3, 0.6, 2.1, 4.2}));
   private static final Shape OF_REAMERS =
       new Shape(
           Map.of(
               "APMX", new double[] {0.4, 1, 10, 25},
               "LCF", new double[] {0.4, 1, 10, 25},
-              "OAL", new double[] {2.2, 4, 30, 90},
-              "DMM", new double[] {0.3, 0.6, 2.1, 20}));
+              "OAL", new double[] {2.2, 4, 30, 60},
+              "DMM", new double[] {0.3, 0.6, 2.1, 4.2}));
 
   /** The shape of a class; nothing where its tools have no common one. */
   static Optional<Shape> of(String toolClass) {
@@ -83,8 +88,10 @@ record Shape(Map<String, double[]> limits) {
     double diameter = sizes.get("DC");
     for (Map.Entry<String, Double> size : sizes.entrySet()) {
       double[] limit = limits.get(size.getKey());
-      double ratio = size.getValue() / diameter;
-      outside += limit != null && (ratio < limit[low] || ratio > limit[high]) ? 1 : 0;
+      double least = size.getValue() / diameter;
+      boolean edges = EDGES.contains(size.getKey());
+      double most = edges ? least : size.getValue() / Math.max(diameter, SMALL);
+      outside += limit != null && (least < limit[low] || most > limit[high]) ? 1 : 0;
     }
     return outside;
   }

@@ -43,6 +43,8 @@ public final class PlausibleSize implements Rule {
   private static final Limit FURTHEST = Limit.of("1000000", "more than a million is out of reach");
 
   private static final BigDecimal SLENDER = new BigDecimal("40");
+  private static final BigDecimal THIN_SHANK = new BigDecimal("6");
+  private static final BigDecimal SHORT_EDGES = new BigDecimal("15");
   private static final BigDecimal SIXTY_FOURTHS = new BigDecimal("64");
   private static final BigDecimal LARGEST_INCH_LOOKALIKE = new BigDecimal("2");
 
@@ -89,6 +91,16 @@ public final class PlausibleSize implements Rule {
             code, "%s %s is %s; %s".formatted(property.name(), symbol, measure, sentence), symbol));
   }
 
+  /** A thin cutter with short edges on a usual thin shank is what it says. */
+  private static boolean micro(Tool tool, BigDecimal diameter) {
+    BigDecimal shank = tool.size("DMM");
+    BigDecimal edges = tool.size("APMX") == null ? tool.size("LCF") : tool.size("APMX");
+    return shank != null
+        && edges != null
+        && shank.compareTo(THIN_SHANK) <= 0
+        && edges.compareTo(diameter.multiply(SHORT_EDGES)) <= 0;
+  }
+
   /**
    * A diameter authored in mm that is a whole number of 1/64 below 2, on a tool more than forty
    * diameters long, is most likely inches.
@@ -105,6 +117,9 @@ public final class PlausibleSize implements Rule {
     }
     BigDecimal length = tool.size("OAL") == null ? tool.size("LF") : tool.size("OAL");
     if (length == null || length.compareTo(diameter.multiply(SLENDER)) <= 0) {
+      return Optional.empty();
+    }
+    if (micro(tool, diameter)) {
       return Optional.empty();
     }
     return Optional.of(

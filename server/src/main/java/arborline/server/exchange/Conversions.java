@@ -1,0 +1,202 @@
+package arborline.server.exchange;
+
+import arborline.core.convert.ConversionReport;
+import arborline.core.convert.FileConversion;
+import arborline.core.exchange.BundleFormat;
+import arborline.core.quantity.Unit;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Enumeration;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
+import org.springframework.stereotype.Service;
+
+/** Converts files of any make without touching a library. */
+@Service
+class Conversions {
+
+  private static final int MOST_FILES = 2000;
+  private static final long LARGEST = 1024L * 1024 * 1024;
+  private static final int BUFFER = 64 * 1024;
+
+  private final Json json;
+
+  Conversions(Json json) {
+    this.json = json;
+  }
+
+  /** What became of all files: {@code report.json}. */
+  record Report(int files, boolean equal, List<ConversionReport> reports) {}
+
+  /** A folder of its own for one conversion, taken away with it. */
+  static final class Work implements AutoCloseable {
+    private final Path folder;
+    private final List<ConversionReport> reports = new ArrayList<>();
+    private final List<Path> outputs = new ArrayList<>();
+    private final Set<String> names = new HashSet<>();
+
+    Work() throws IOException {
+      folder = Files.createTempDirectory("conversion");
+    }
+
+    @Override
+    public void close() throws IOException {
+      try (Stream<Path> all = Files.walk(folder)) {
+        for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {
+          Files.delete(path);
+        }
+      }
+    }
+  }
+
+  /**
+   * Converts a file, or every file of a ZIP.
+   *
+   * @param name of the file
+   */
+  Work convert(InputStream content, String name, BundleFormat target, Optional<Unit> unit)
+      throws IOException {
+    Work work = new Work();
+    try {
+      Path source = work.folder.resolve("source");
+      Files.copy(content, source, StandardCopyOption.REPLACE_EXISTING);
+      if (zipOfFiles(source)) {
+        each(source, target, unit, work);
+      } else {
+        one(source, name, target, unit, work);
+      }
+      return work;
+    } catch (IOException | RuntimeException failed) {
+      work.close();
+      throw failed;
+    }
+  }
+
+  private static boolean zipOfFiles(Path source) throws IOException {
+    try (InputStream start = Files.newInputStream(source)) {
+      byte[] head = start.readNBytes(4);
+      if (head.length < 4 || head[0] != 'P' || head[1] != 'K') {
+        return false;
+      }
+    }
+    try (ZipFile zip = new ZipFile(source.toFile())) {
+      return zip.getEntry("xl/workbook.xml") == null;
+    } catch (ZipException broken) {
+      throw Refusal.badRequest("the ZIP is damaged: " + broken.getMessage());
+    }
+  }
+
+  private void each(Path source, BundleFormat target, Optional<Unit> unit, Work work)
+      throws IOException {
+    try (ZipFile zip = new ZipFile(source.toFile())) {
+      if (zip.size() > MOST_FILES) {
+        throw Refusal.badRequest(
+            "the ZIP has %d files; %d are possible".formatted(zip.size(), MOST_FILES));
+      }
+      long total = 0;
+      Enumeration<? extends ZipEntry> entries = zip.entries();
+      while (entries.hasMoreElements()) {
+        ZipEntry entry = entries.nextElement();
+        if (!entry.isDirectory()) {
+          total += unpackAndConvert(zip, entry, target, unit, work, total);
+        }
+      }
+    } catch (ZipException broken) {
+      throw Refusal.badRequest("the ZIP is damaged or encrypted: " + broken.getMessage());
+    }
+  }
+
+  private long unpackAndConvert(
+      ZipFile zip, ZipEntry entry, BundleFormat target, Optional<Unit> unit, Work work, long before)
+      throws IOException {
+    Path unpacked = work.folder.resolve("entry");
+    long size = unpack(zip, entry, unpacked, LARGEST - before);
+    String name = entry.getName().replaceAll(".*[/\\\\]", "");
+    if (name.toLowerCase(Locale.ROOT).endsWith(".zip")) {
+      work.reports.add(
+          ConversionReport.refused(name, "a ZIP inside a ZIP is not opened; bring it by itself"));
+    } else {
+      one(unpacked, name, target, unit, work);
+    }
+    Files.delete(unpacked);
+    return size;
+  }
+
+  private static long unpack(ZipFile zip, ZipEntry entry, Path target, long most)
+      throws IOException {
+    byte[] buffer = new byte[BUFFER];
+    long size = 0;
+    try (InputStream content = zip.getInputStream(entry);
+        OutputStream file = Files.newOutputStream(target)) {
+      for (int read = content.read(buffer); read >= 0; read = content.read(buffer)) {
+        size += read;
+        if (size > most) {
+          throw Refusal.badRequest("the ZIP unpacks to more than 1 GB");
+        }
+        file.write(buffer, 0, read);
+      }
+    }
+    return size;
+  }
+
+  private static void one(
+      Path source, String name, BundleFormat target, Optional<Unit> unit, Work work)
+      throws IOException {
+    String output = free(name, target.id(), work.names);
+    Path written = work.folder.resolve("written-" + work.reports.size());
+    ConversionReport report = FileConversion.convert(source, name, target, unit, written, output);
+    work.reports.add(report);
+    if (!report.output().isEmpty()) {
+      work.names.add(output);
+      work.outputs.add(written);
+    }
+  }
+
+  /** A name for an output file that no other one has. */
+  private static String free(String name, String ending, Set<String> taken) {
+    String plain =
+        name.replaceAll("\\.[A-Za-z0-9-]{1,8}$", "").replaceAll("[^\\p{L}\\p{N}._-]+", "-");
+    String base = plain.isBlank() || plain.startsWith(".") ? "tools" : plain;
+    String free = "%s.%s".formatted(base, ending);
+    for (int number = 2; taken.contains(free); number++) {
+      free = "%s-%d.%s".formatted(base, number, ending);
+    }
+    return free;
+  }
+
+  /** Writes the files that were converted, and the report, as a ZIP. */
+  void write(Work work, OutputStream target) throws IOException {
+    try (ZipOutputStream zip = new ZipOutputStream(target)) {
+      int written = 0;
+      for (ConversionReport report : work.reports) {
+        if (!report.output().isEmpty()) {
+          zip.putNextEntry(new ZipEntry(report.output()));
+          Files.copy(work.outputs.get(written++), zip);
+          zip.closeEntry();
+        }
+      }
+      boolean equal = work.reports.stream().allMatch(report -> report.proof().equal());
+      zip.putNextEntry(new ZipEntry("report.json"));
+      zip.write(
+          json.text(new Report(work.reports.size(), equal, work.reports))
+              .getBytes(java.nio.charset.StandardCharsets.UTF_8));
+      zip.closeEntry();
+    }
+  }
+}
