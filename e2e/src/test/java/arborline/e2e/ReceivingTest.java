@@ -73,6 +73,57 @@ class ReceivingTest extends BrowserTest {
     assertThat(page.getByText("2 lines without objection")).isVisible();
   }
 
+  /** A list of another shop: words and sizes say what it means, and one column is decided anew. */
+  @Test
+  void aListOfAnotherShopIsReadAndAColumnIsDecidedAnew() throws IOException {
+    Path file = folder.resolve("bestand.csv");
+    Files.writeString(
+        file,
+        """
+        Werkzeugbestand Halle 2;;;;;;;;
+        Art;Artikel;Ø d1;Schneidenlänge;Gesamtlänge;Schaft-Ø;Z;Kühlkanal;Fach
+        Schaftfräser;AL-10;10;22;72;10;4;1,5;R2
+        Schaftfräser;AL-12;120;26;83;12;4;1,5;R2
+        Kugelfräser;AL-08;8;12;63;8;2;1;R3
+        """);
+    steps.receive(file);
+    assertThat(page.getByText("DC 120 mm does not go with").first()).isVisible();
+    Journey.button(page, "Take DC as it seems to be meant").click();
+    assertThat(page.getByText("3 lines without objection")).isVisible();
+    page.getByText("How it was read").click();
+    assertThat(field("What column Schneidenlänge is read as")).hasValue("APMX");
+    assertThat(field("What column Fach is read as")).hasValue("");
+    assertAccessible();
+    field("What column Kühlkanal is read as").fill("no such symbol");
+    field("What column Kühlkanal is read as").press("Enter");
+    assertThat(page.getByText("is not a symbol that we know").first()).isVisible();
+    field("What column Kühlkanal is read as").fill("CHW");
+    field("What column Kühlkanal is read as").press("Enter");
+    assertThat(page.getByText("1 kept as a note")).isVisible();
+  }
+
+  @Test
+  void aHolderComesWithItsToolAndTheFormulaGoesOnWorking() throws IOException {
+    Path file = folder.resolve("bundle.csv");
+    Files.writeString(
+        file,
+        """
+        KIND,CODE,NAME,CLASS,DC,APMX,LU,OAL,DMM,NOF,CCMS,CCWS,BODIES,LSC,MATERIAL,VC,FZ,SEAT,OVERHANG,PARTS,NOTE:Shelf
+        cutter,BC-10,Held mill,end-mill-flat,10,22,APMX + 2,72,10,4,,,,,1.4462,70,0.04,,,,C3
+        stack,BC-10,,,,,,,,,,,,,,,,ST-JD-40:f,36,BC-H,
+        holder,BC-H,Chuck,,,,,,,,ST-JD-40:m,CY-SF-10:f,27 x 63; 53 x 32-24,31,,,,,,,
+        """);
+    steps.receive(file);
+    assertThat(page.getByText("BC-H, 1 line of cutting data")).isVisible();
+    steps.takeAll("Shop milling");
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("BC-10")).first().click();
+    assertThat(page.getByText("= APMX + 2")).isVisible();
+    assertThat(page.getByLabel("Notes")).containsText("Shelf");
+    field("Largest depth of cut").fill("30");
+    assertThat(field("Usable length")).hasValue("32");
+    assertAccessible();
+  }
+
   private void paste(String where, String text) {
     page.locator(where)
         .first()

@@ -105,6 +105,10 @@ class BundlesTest extends ServerTest {
     assertEquals(
         0, stack.get("overhang").decimalValue().compareTo(new java.math.BigDecimal("35.5")));
 
+    assertEquals(
+        "{\"\":\"keep dry\",\"Shelf\":\"C3\"}",
+        lead.get("/api/v1/tools/" + tool).at("notes").toString());
+
     long again = lead.deliver("again.json", bundle("BU2"));
     assertEquals(2, lead.get("/api/v1/deliveries/" + again).number("skipped"));
     assertEquals(0, accept(again, library).number("accepted"));
@@ -263,6 +267,7 @@ class BundlesTest extends ServerTest {
             draft);
     assertEquals(200, changed.status(), changed.body().toString());
     JsonNode now = lead.get("/api/v1/tools/" + tool).body();
+    assertEquals("C3", now.at("/notes/Shelf").asString(), "notes stay where nobody touches them");
     assertEquals("32", now.at("/answer/values/LU/text").asString(), now.toString());
     assertEquals("APMX + 2", now.at("/answer/values/LU/formula").asString());
     assertTrue(

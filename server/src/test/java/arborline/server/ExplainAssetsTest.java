@@ -35,7 +35,7 @@ class ExplainAssetsTest extends ServerTest {
     assertEquals("007", answer.at("/assets/0/programToolNumber").asString());
     assertEquals("status-contradiction", answer.at("/faults/0/kind").asString());
     assertEquals("outside-limits", answer.at("/faults/1/kind").asString());
-    assertEquals(6, answer.at("/faults/1/line").asInt());
+    assertEquals(5, answer.at("/faults/1/line").asInt());
   }
 
   @Test

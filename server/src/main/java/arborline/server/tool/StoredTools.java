@@ -15,10 +15,11 @@ public final class StoredTools {
 
   private StoredTools() {}
 
-  /** The authored values as JSON. */
+  /** The authored values and the notes as JSON. */
   static String values(Tool tool) {
     TreeMap<String, Cell> cells = new TreeMap<>();
     tool.values().forEach((symbol, value) -> cells.put(symbol, Cell.of(value)));
+    tool.notes().forEach((heading, text) -> cells.put(RawItem.note(heading), Cell.of(text)));
     return CellsJson.toText(cells);
   }
 
