@@ -141,7 +141,7 @@ public class Acceptance {
                         deliveryId,
                         "took %s of %s into %s"
                             .formatted(
-                                TrailRecord.count(accepted, "line"), delivery.name, library.name()))
+                                items(deliveryId, takeNo, accepted), delivery.name, library.name()))
                     .undoneBy(
                         AcceptanceUndo.KIND,
                         new AcceptanceUndo.Take(deliveryId, libraryId, takeNo)));
@@ -190,6 +190,25 @@ public class Acceptance {
       }
     }
     return accepted;
+  }
+
+  /** What was taken, in words: {@code 12 tools and 2 other items}. */
+  private String items(long deliveryId, int takeNo, long accepted) {
+    long others =
+        jdbc.sql(
+                """
+                select count(*) from delivery_line where delivery_id = ? and take_no = ?
+                  and kind not in ('CUTTER', 'INSERT')\
+                """)
+            .params(deliveryId, takeNo)
+            .query(Long.class)
+            .single();
+    String tools = TrailRecord.count(accepted - others, "tool");
+    String rest = TrailRecord.count(others, "other item");
+    if (others == 0) {
+      return tools;
+    }
+    return others == accepted ? rest : tools + " and " + rest;
   }
 
   private int nextTake(long deliveryId) {
