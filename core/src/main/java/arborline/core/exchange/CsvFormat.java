@@ -36,6 +36,7 @@ public final class CsvFormat implements BundleFormat {
 
   @Override
   public ItemSource open(InputStream file, byte[] head, TableReading reading) throws IOException {
+    TextHead.requireText(head);
     return new CsvSource(file, TextHead.sniff(head), reading);
   }
 

@@ -31,6 +31,11 @@ public record TextHead(Charset charset, int markLength, String evidence) {
 
   private static final int LEAD = 6;
 
+  /** One strange sign in so many is no text. */
+  private static final int STRANGE_SHARE = 10;
+
+  private static final char REPLACEMENT = '\uFFFD';
+
   /** Looks at the head of a file; a few kilobytes are enough. */
   public static TextHead sniff(byte[] head) {
     if (starts(head, 0xEF, 0xBB, 0xBF)) {
@@ -119,6 +124,26 @@ public record TextHead(Charset charset, int markLength, String evidence) {
     return !decoder
         .decode(ByteBuffer.wrap(head), CharBuffer.allocate(head.length + 1), false)
         .isError();
+  }
+
+  /**
+   * Refuses what is no text: a picture, a program, a drawing.
+   *
+   * @param head first bytes of the file
+   */
+  public static void requireText(byte[] head) throws UnreadableFileException {
+    String text = sniff(head).decode(head);
+    long strange = text.chars().filter(TextHead::strange).count();
+    if (strange * STRANGE_SHARE > text.length()) {
+      throw new UnreadableFileException(
+          "line 1: this is no text and no format that we know; save it as a text table,"
+              + " a workbook or JSON");
+    }
+  }
+
+  private static boolean strange(int sign) {
+    boolean control = sign < ' ' && "\t\r\n\f".indexOf(sign) < 0;
+    return control || sign == REPLACEMENT || Character.getType(sign) == Character.UNASSIGNED;
   }
 
   /** Decodes the head for looking at it; faults become replacement characters. */

@@ -15,6 +15,8 @@ final class ClassWords {
   /** From how many letters on a word may be part of a longer one. */
   private static final int COMPOUND = 6;
 
+  private static final int LONGEST = 300;
+
   /**
    * A class and the words that name it.
    *
@@ -36,7 +38,8 @@ final class ClassWords {
 
   /** The class that a text names; nothing where no word of it names one. */
   static Optional<Named> find(String text) {
-    String words = " " + Words.normal(text) + " ";
+    String words =
+        " " + Words.normal(text.length() > LONGEST ? text.substring(0, LONGEST) : text) + " ";
     return LONGEST_FIRST.stream().filter(named -> stands(named.words(), words)).findFirst();
   }
 

@@ -2,9 +2,11 @@ package arborline.core.recipe;
 
 import arborline.core.quantity.Unit;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -20,6 +22,9 @@ final class Columns {
   private static final Set<Meaning> UNIQUE =
       EnumSet.complementOf(EnumSet.of(Meaning.NOTE, Meaning.DESCRIPTION, Meaning.CODE));
   private static final int MOST_TEETH = 20;
+
+  /** Columns that say the same, each in other rows. */
+  private static final int MOST_ALIKE = 5;
 
   private Columns() {}
 
@@ -194,14 +199,21 @@ final class Columns {
 
   /** Where two columns say the same in one row, the first of them stands. */
   private static void onceEach(List<ColumnRole> roles, List<SourceRow> below) {
+    Map<Meaning, List<Integer>> standing = new EnumMap<>(Meaning.class);
     for (int i = 0; i < roles.size(); i++) {
-      for (int first = 0; first < i; first++) {
-        Meaning meaning = roles.get(i).meaning();
-        if (UNIQUE.contains(meaning)
-            && roles.get(first).meaning() == meaning
-            && together(below, first, i)) {
-          roles.set(i, roles.get(i).as(Meaning.NOTE, "another column says it already"));
-        }
+      int column = i;
+      Meaning meaning = roles.get(i).meaning();
+      if (!UNIQUE.contains(meaning)) {
+        continue;
+      }
+      List<Integer> before = standing.computeIfAbsent(meaning, key -> new ArrayList<>());
+      boolean twice =
+          before.size() >= MOST_ALIKE
+              || before.stream().anyMatch(first -> together(below, first, column));
+      if (twice) {
+        roles.set(i, roles.get(i).as(Meaning.NOTE, "another column says it already"));
+      } else {
+        before.add(i);
       }
     }
   }

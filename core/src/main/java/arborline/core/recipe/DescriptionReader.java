@@ -22,6 +22,10 @@ final class DescriptionReader {
 
   private static final String NUMBER = "(\\d+[\\s-]\\d+/\\d+|\\d+/\\d+|\\d+(?:[.,]\\d+)?|[.,]\\d+)";
   private static final String UNIT = "\\s*(mm\\b|in\\b|inch\\b|\"|thou\\b)?";
+
+  /** What stands behind this in a description is no size. */
+  private static final int LONGEST = 300;
+
   private static final String TAKEN = "\u0001";
 
   private static final Pattern STANDARD =
@@ -104,7 +108,8 @@ final class DescriptionReader {
    * @param knownClass class that something else says; empty where nothing does
    * @param assumed unit of a length that names none and is no fraction
    */
-  static Read read(String text, String knownClass, Unit assumed) {
+  static Read read(String written, String knownClass, Unit assumed) {
+    String text = written.length() > LONGEST ? written.substring(0, LONGEST) : written;
     String named = ClassWords.find(text).map(ClassWords.Named::toolClass).orElse("");
     DescriptionReader reader =
         new DescriptionReader(text, knownClass.isEmpty() ? named : knownClass, assumed);

@@ -27,6 +27,7 @@ import java.util.regex.Pattern;
 final class ForeignSource implements ItemSource {
 
   private static final int AHEAD = 40;
+  private static final int LONGEST_CELL = 4000;
   private static final Pattern COMMENT = Pattern.compile("\\s*(?:;|//|#\\s|\\*\\s).*");
   private static final Pattern LABEL =
       Pattern.compile("\\s*([\\p{L} ]{2,20}?)\\s*[:=]\\s*(.*)", Pattern.DOTALL);
@@ -124,6 +125,10 @@ final class ForeignSource implements ItemSource {
     if (filled.isEmpty()) {
       return;
     }
+    if (filled.stream().anyMatch(cell -> cell.length() > LONGEST_CELL)) {
+      tooLong(row);
+      return;
+    }
     if (row.kind() == SourceRow.Kind.HEADER) {
       head(row);
       return;
@@ -155,6 +160,16 @@ final class ForeignSource implements ItemSource {
     } else {
       data(row);
     }
+  }
+
+  private void tooLong(SourceRow row) {
+    int longest = row.filled().stream().mapToInt(String::length).max().orElse(0);
+    Finding finding =
+        Finding.hold(
+            "cell-too-long",
+            "a cell has %d characters: is a quotation mark missing?".formatted(longest),
+            RawItem.CODE);
+    read.add(new RawItem(row.line(), new TreeMap<>(), List.of(finding)));
   }
 
   /** Text alone in its row is a title, unless it is what the table consists of. */

@@ -6,7 +6,6 @@ import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
 import arborline.core.exchange.TextHead;
-import arborline.core.exchange.UnreadableFileException;
 import com.google.auto.service.AutoService;
 import java.io.IOException;
 import java.io.InputStream;
@@ -110,11 +109,7 @@ public final class ForeignTable implements ItemReader {
   @Override
   public ItemSource open(InputStream file, byte[] head, TableReading reading) throws IOException {
     TextHead sniffed = TextHead.sniff(head);
-    if (binary(head, sniffed)) {
-      throw new UnreadableFileException(
-          "line 1: this is no text and no format that we know; save it as a text table,"
-              + " a workbook or JSON");
-    }
+    TextHead.requireText(head);
     String sample = new TextHead(reading.charset(), markLength(sniffed, reading), "").decode(head);
     TextShape shape =
         reading.delimiterEvidence().equals(TableReading.BY_HAND)
@@ -131,13 +126,6 @@ public final class ForeignTable implements ItemReader {
 
   private static int markLength(TextHead sniffed, TableReading reading) {
     return sniffed.charset().equals(reading.charset()) ? sniffed.markLength() : 0;
-  }
-
-  /** Signs that no text has. */
-  private static boolean binary(byte[] head, TextHead sniffed) {
-    String text = sniffed.decode(head);
-    long signs = text.chars().filter(sign -> sign < ' ' && "\t\r\n\f".indexOf(sign) < 0).count();
-    return signs * 20 > text.length();
   }
 
   /** Columns of a table without a header: what the cells are says what they mean. */

@@ -2,11 +2,12 @@ package arborline.core.recipe;
 
 import java.io.IOException;
 import java.util.ArrayDeque;
-import java.util.ArrayList;
 import java.util.Deque;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Records of a list as rows under a header that grows with each new field. */
 final class RecordRows implements RowSource {
@@ -23,7 +24,7 @@ final class RecordRows implements RowSource {
   }
 
   private final Records records;
-  private final List<String> names = new ArrayList<>();
+  private final Set<String> names = new LinkedHashSet<>();
   private final Deque<SourceRow> rows = new ArrayDeque<>();
 
   RecordRows(Records records) {
@@ -47,7 +48,7 @@ final class RecordRows implements RowSource {
     learn(record);
     record.cutting().forEach(this::learn);
     if (names.size() > before) {
-      rows.add(new SourceRow(record.line(), SourceRow.Kind.HEADER, names, Map.of()));
+      rows.add(new SourceRow(record.line(), SourceRow.Kind.HEADER, List.copyOf(names), Map.of()));
     }
     rows.add(new SourceRow(record.line(), cells(record)));
     record.cutting().forEach(cut -> rows.add(new SourceRow(cut.line(), cells(cut))));

@@ -87,6 +87,20 @@ final class ListTruth {
     }
   }
 
+  static List<String> files() throws IOException {
+    try (var files = Files.list(FOLDER)) {
+      return files
+          .map(file -> file.getFileName().toString())
+          .filter(name -> !name.endsWith(".json"))
+          .sorted()
+          .toList();
+    }
+  }
+
+  static byte[] bytes(String file) throws IOException {
+    return Files.readAllBytes(FOLDER.resolve(file));
+  }
+
   static ListTruth of(String name) throws IOException {
     JsonNode truth = JsonMapper.builder().build().readTree(FOLDER.resolve(name).toFile());
     List<Inspected> read = read(Files.readAllBytes(FOLDER.resolve(truth.get("file").asString())));
