@@ -21,6 +21,15 @@
   );
   const work = $derived(soFar(delivery.id));
   const entering = $derived(delivery.pass - delivery.taken);
+  /** What will enter, in words: tools, and what is no tool. */
+  const items = $derived(
+    [
+      ...(entering > delivery.others || delivery.others === 0
+        ? [count(entering - delivery.others, 'tool')]
+        : []),
+      ...(delivery.others > 0 ? [count(delivery.others, 'other item')] : [])
+    ].join(' and ')
+  );
   const staying = $derived(delivery.hold + delivery.query);
   const numberings = [
     { value: 'keep', label: 'keep their numbers' },
@@ -42,7 +51,7 @@
 >
   {#if work?.deed === 'taking'}
     <progress class="w-64" max={entering} value={work.count} aria-label="taken"></progress>
-    <p role="status">{work.count.toLocaleString('en')} of {count(entering, 'tool')} taken so far</p>
+    <p role="status">{work.count.toLocaleString('en')} of {items} taken so far</p>
     <button class="button ml-auto" onclick={() => void stopWork(delivery.id)}
       >Stop, take nothing</button
     >
@@ -54,7 +63,7 @@
     >
   {:else if entering > 0}
     <p>
-      <strong>{count(entering, 'tool')}</strong> will enter
+      <strong>{items}</strong> will enter
     </p>
     <Choice
       label="Library"
@@ -80,7 +89,7 @@
       <p class="text-soft">{count(staying, 'line')} will stay here</p>
     {/if}
     <button class="button main ml-auto" disabled={busy || !chosen} onclick={take}>
-      {busy ? 'Taking …' : `Take ${count(entering, 'tool')}`}
+      {busy ? 'Taking …' : `Take ${items}`}
     </button>
   {:else}
     <p class="text-soft">

@@ -113,7 +113,7 @@ export const takeLines = (
       ),
     message: (taken) => {
       const renumbered = taken.renumbered ? `, ${taken.renumbered} under another number` : '';
-      return `${count(taken.accepted, 'tool')} entered ${library.name}${renumbered}`;
+      return `${taken.what} entered ${library.name}${renumbered}`;
     },
     concerns: [...concerns(delivery.id), ['library']]
   });

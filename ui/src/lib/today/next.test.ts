@@ -11,6 +11,7 @@ const delivery = (parts: Partial<Delivery>) =>
     query: 0,
     hold: 0,
     taken: 0,
+    others: 0,
     ...parts
   }) as Delivery;
 

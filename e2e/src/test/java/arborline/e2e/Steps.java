@@ -50,7 +50,8 @@ final class Steps {
     choose("Library", library);
     page.getByRole(
             AriaRole.BUTTON,
-            new Page.GetByRoleOptions().setName(Pattern.compile("^Take \\d+ tools?$")))
+            new Page.GetByRoleOptions()
+                .setName(Pattern.compile("^Take \\d+ tools?( and \\d+ other items?)?$")))
         .click();
     assertThat(page.getByText("entered " + library)).isVisible();
   }

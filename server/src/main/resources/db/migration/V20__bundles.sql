@@ -6,6 +6,8 @@ alter table delivery_line
   add cutting longtext,
   add stacks longtext,
   change taken_tool_id taken_id bigint,
+  drop index delivery_line_state,
+  add index delivery_line_state (delivery_id, disposition, taken_id, kind),
   add index delivery_line_owner (delivery_id, owner);
 
 alter table cutting_line

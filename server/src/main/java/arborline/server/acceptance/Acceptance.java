@@ -97,12 +97,14 @@ public class Acceptance {
    * What became of the lines.
    *
    * @param accepted entered the library now
+   * @param what the same in words: {@code 12 tools and 2 other items}
    * @param held stay in the delivery: holds, and queries nobody has looked at
    * @param skipped nothing to take: the shop has them, or they were taken before
    * @param renumbered entered under another number than they came with
    * @param undo line of the trail that takes it back; 0 where nothing entered
    */
-  public record Taken(long accepted, long held, long skipped, int renumbered, long undo) {}
+  public record Taken(
+      long accepted, String what, long held, long skipped, int renumbered, long undo) {}
 
   /**
    * Takes lines.
@@ -132,6 +134,7 @@ public class Acceptance {
     int takeNo = nextTake(deliveryId);
     long accepted = takeAll(delivery, session, lineIds, takeNo);
     Counts.LineCounts after0 = counts.of(deliveryId);
+    String what = items(deliveryId, takeNo, accepted);
     long undo =
         accepted == 0
             ? 0
@@ -139,9 +142,7 @@ public class Acceptance {
                 TrailRecord.of(
                         "delivery",
                         deliveryId,
-                        "took %s of %s into %s"
-                            .formatted(
-                                items(deliveryId, takeNo, accepted), delivery.name, library.name()))
+                        "took %s of %s into %s".formatted(what, delivery.name, library.name()))
                     .undoneBy(
                         AcceptanceUndo.KIND,
                         new AcceptanceUndo.Take(deliveryId, libraryId, takeNo)));
@@ -149,7 +150,7 @@ public class Acceptance {
     live.say("library", libraryId, "taken");
     long held = after0.hold() + after0.query();
     long left = after0.read() - accepted - held;
-    return new Taken(accepted, held, left, session.renumbered(), undo);
+    return new Taken(accepted, what, held, left, session.renumbered(), undo);
   }
 
   /** Parts first, so that the stacks of the tools find them; then tools, then what stands alone. */

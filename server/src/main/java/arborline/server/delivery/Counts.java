@@ -15,21 +15,30 @@ public class Counts {
     this.jdbc = jdbc;
   }
 
-  /** Read is always the sum of pass, query, hold and skipped; taken lines are among those. */
-  public record LineCounts(long read, long pass, long query, long hold, long skipped, long taken) {}
+  /**
+   * Read is always the sum of pass, query, hold and skipped; taken lines are among those.
+   *
+   * @param others lines that may enter now and are no tools: parts, stacks, cutting data
+   */
+  public record LineCounts(
+      long read, long pass, long query, long hold, long skipped, long taken, long others) {}
 
   public LineCounts of(long deliveryId) {
     Map<String, Long> counts = new HashMap<>();
     long[] taken = {0};
+    long[] others = {0};
     jdbc.sql(
             """
-            select disposition, count(*) as lines_there, count(taken_id) as lines_taken
+            select disposition, count(*) as lines_there, count(taken_id) as lines_taken,
+              sum(disposition = 'PASS' and taken_id is null
+                and kind not in ('CUTTER', 'INSERT')) as others_open
             from delivery_line where delivery_id = ? group by disposition\
             """)
         .param(deliveryId)
         .query(row -> {
           counts.put(row.getString("disposition"), row.getLong("lines_there"));
           taken[0] += row.getLong("lines_taken");
+          others[0] += row.getLong("others_open");
         });
     return new LineCounts(
         counts.values().stream().mapToLong(Long::longValue).sum(),
@@ -37,6 +46,7 @@ public class Counts {
         counts.getOrDefault("QUERY", 0L),
         counts.getOrDefault("HOLD", 0L),
         counts.getOrDefault("SKIPPED", 0L),
-        taken[0]);
+        taken[0],
+        others[0]);
   }
 }

@@ -59,6 +59,7 @@ class DeliveryController {
    * A delivery with its counts; read = pass + query + hold + skipped.
    *
    * @param format of its first file
+   * @param others lines that may enter now and are no tools: parts, stacks, cutting data
    * @param reading how its first file is read; null where that is no table
    * @param files all of them; empty in lists of deliveries
    * @param state {@code waiting}, {@code reading}, {@code ready}, {@code stopped} or {@code failed}
@@ -78,6 +79,7 @@ class DeliveryController {
       long hold,
       long skipped,
       long taken,
+      long others,
       @Nullable ReadingView reading,
       List<FileView> files) {}
 
@@ -143,6 +145,7 @@ class DeliveryController {
         lines.hold(),
         lines.skipped(),
         lines.taken(),
+        lines.others(),
         whole ? first.reading() : null,
         whole ? files : List.of());
   }
