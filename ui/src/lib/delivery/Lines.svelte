@@ -93,7 +93,7 @@
         ]),
     { id: 'silhouette', title: 'Silhouette', width: '136px', text: () => '' },
     ...(accompanied
-      ? [{ id: 'with', title: 'Comes with', width: 'minmax(120px, 220px)', text: comesWith }]
+      ? [{ id: 'with', title: 'Comes with', width: '232px', text: comesWith }]
       : []),
     ...columns.map((symbol) => ({
       id: symbol,
