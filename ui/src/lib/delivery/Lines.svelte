@@ -92,9 +92,7 @@
           }
         ]),
     { id: 'silhouette', title: 'Silhouette', width: '136px', text: () => '' },
-    ...(accompanied
-      ? [{ id: 'with', title: 'Comes with', width: '232px', text: comesWith }]
-      : []),
+    ...(accompanied ? [{ id: 'with', title: 'Comes with', width: '232px', text: comesWith }] : []),
     ...columns.map((symbol) => ({
       id: symbol,
       title: symbol,
