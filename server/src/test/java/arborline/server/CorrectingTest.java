@@ -145,8 +145,8 @@ class CorrectingTest extends ServerTest {
             "look.csv",
             """
             CODE,NAME,CLASS,DC [mm],APMX [mm],DMM [mm],OAL [mm],NOF
-            LOOK-1,Mill,end-mill-flat,0.5,1.5,4,50,2
-            LOOK-2,Mill,end-mill-flat,0.5,1.2,4,50,2
+            LOOK-1,Mill,end-mill-flat,0.5,12,12.7,83,2
+            LOOK-2,Mill,end-mill-flat,0.25,6,6.35,64,2
             """);
     List<String> queries =
         lead.get(PATH + delivery + "/findings")

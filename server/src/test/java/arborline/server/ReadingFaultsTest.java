@@ -108,7 +108,7 @@ class ReadingFaultsTest extends ServerTest {
   @Test
   void linesThatStoodOnQueryStayTakenAndUndoTakesThemOut() {
     long library = library("Queried");
-    long id = lead.deliver("q.csv", HEAD + "QU-1,Mill,end-mill-flat,1,0.5,1,3,38,2\n");
+    long id = lead.deliver("q.csv", HEAD + "QU-1,Mill,end-mill-flat,1,0.5,12,12.7,83,2\n");
     JsonNode line = lines(id).getFirst();
     assertEquals("query", line.get("disposition").asString().toLowerCase(java.util.Locale.ROOT));
     Api.Answer taken = accept(id, library, List.of(line.get("id").asLong()));
