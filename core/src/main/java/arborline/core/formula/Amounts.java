@@ -11,6 +11,7 @@ import java.math.RoundingMode;
 final class Amounts {
 
   private static final int DECIMALS = 6;
+  private static final BigDecimal LARGEST = BigDecimal.valueOf(1_000_000_000L);
   private static final BigDecimal SPEED = BigDecimal.valueOf(1000);
   private static final BigDecimal REMOVAL = BigDecimal.valueOf(1000);
   private static final BigDecimal INCH = new BigDecimal("25.4");
@@ -87,6 +88,9 @@ final class Amounts {
   }
 
   private static Quantity quantity(BigDecimal value, Unit unit) {
+    if (value.abs().compareTo(LARGEST) > 0) {
+      throw new FormulaException("it comes to more than a thousand million");
+    }
     BigDecimal rounded =
         value.scale() > DECIMALS ? value.setScale(DECIMALS, RoundingMode.HALF_UP) : value;
     BigDecimal plain = rounded.signum() == 0 ? BigDecimal.ZERO : rounded.stripTrailingZeros();

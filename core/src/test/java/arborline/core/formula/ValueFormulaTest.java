@@ -75,6 +75,7 @@ class ValueFormulaTest {
         "min(DC, SIG) | an angle cannot be compared with a length",
         "WT * DC | the result is a mass, not a length",
         "DC / (APMX - 22) | it divides by zero",
+        "DC * 999999999 * 999999999 | it comes to more than a thousand million",
         "LU + 1 | LU has no number"
       })
   void comesToNothing(String text, String fault) {
