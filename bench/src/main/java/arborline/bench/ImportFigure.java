@@ -1,10 +1,10 @@
 package arborline.bench;
 
-import arborline.core.exchange.RawItem;
-import arborline.core.exchange.ItemSource;
-import arborline.core.exchange.TableReading;
 import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.BundleFormats;
+import arborline.core.exchange.ItemSource;
+import arborline.core.exchange.RawItem;
+import arborline.core.exchange.TableReading;
 import arborline.rig.PrivateDatabase;
 import arborline.rig.RunningLine;
 import java.io.ByteArrayInputStream;
