@@ -1,7 +1,6 @@
 package arborline.core.convert;
 
 import arborline.core.exchange.Bundle;
-import arborline.core.exchange.Carried;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.WrittenBundle;
 import java.util.ArrayList;
@@ -18,10 +17,10 @@ final class Comparison {
   private Comparison() {}
 
   /** Differences in words: {@code M-10 LU: 24 mm was to be written, none was read}. */
-  static List<String> of(Bundle wanted, Bundle read, Set<Carried> carried, WrittenBundle form) {
+  static List<String> of(Bundle wanted, Bundle read, WrittenBundle form) {
     List<String> differences = new ArrayList<>();
-    List<RawItem> there = form.items(wanted, carried);
-    List<RawItem> back = form.items(read, carried);
+    List<RawItem> there = form.items(wanted);
+    List<RawItem> back = form.items(read);
     String code = wanted.tool().code();
     if (there.size() != back.size()) {
       differences.add(

@@ -175,7 +175,7 @@ public final class FileConversion {
 
   private void write(Path output) throws IOException {
     loose.values().stream().flatMap(List::stream).forEach(item -> survey.add(item.kind()));
-    WriteOptions options = new WriteOptions(name, survey.contents(), unit);
+    WriteOptions options = options();
     Losses report = new Losses(target, options, losses);
     try (OutputStream file = new BufferedOutputStream(Files.newOutputStream(output));
         BundleSink sink = target.create(file, options)) {
@@ -190,6 +190,10 @@ public final class FileConversion {
         }
       });
     }
+  }
+
+  private WriteOptions options() {
+    return new WriteOptions(name, survey.contents(), unit);
   }
 
   private void write(Inspected inspected, BundleSink sink, Losses report) throws IOException {
@@ -245,12 +249,13 @@ public final class FileConversion {
   private ConversionReport.Proof prove(Path output) throws IOException {
     try (ArrivingFile written = ArrivingFile.open(output)) {
       Readback back = new Readback(written);
+      WrittenBundle form = new WrittenBundle(target, options());
       codes.clear();
       readThrough(bundle -> {
         if (tool(bundle)) {
           Inspected wanted = whole(bundle);
           if (obstacle(wanted).isEmpty()) {
-            back.compare(bundle(wanted), target.carries(), new WrittenBundle(unit));
+            back.compare(bundle(wanted), form);
           }
         }
       });

@@ -1,7 +1,6 @@
 package arborline.core.convert;
 
 import arborline.core.exchange.Bundle;
-import arborline.core.exchange.Carried;
 import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.WrittenBundle;
 import arborline.core.inspect.Clashes;
@@ -15,7 +14,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /** A written file, read back tool by tool beside what was to be written. */
 final class Readback {
@@ -33,13 +31,13 @@ final class Readback {
   }
 
   /** Compares the next tool of the file. */
-  void compare(Bundle wanted, Set<Carried> carried, WrittenBundle form) throws IOException {
+  void compare(Bundle wanted, WrittenBundle form) throws IOException {
     compared++;
     Optional<Inspected> read = nextTool();
     note(
         read.isEmpty()
             ? List.of("%s was not read back".formatted(wanted.tool().code()))
-            : Comparison.of(wanted, FileConversion.bundle(read.get()), carried, form));
+            : Comparison.of(wanted, FileConversion.bundle(read.get()), form));
   }
 
   private Optional<Inspected> nextTool() throws IOException {

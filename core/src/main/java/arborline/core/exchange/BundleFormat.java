@@ -15,4 +15,12 @@ public interface BundleFormat extends ItemReader {
 
   /** What its files carry beside the values of tools. */
   Set<Carried> carries();
+
+  /**
+   * An item as a file brings it back: what cannot be held of it, beyond what {@link #carries}
+   * leaves out, is missing or plainer there.
+   */
+  default RawItem kept(RawItem item, WriteOptions options) {
+    return item;
+  }
 }

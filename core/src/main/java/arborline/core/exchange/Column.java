@@ -71,6 +71,10 @@ public record Column(String header, String symbol, Optional<Unit> unit, String e
     if (word.startsWith(RawItem.NOTE + ":")) {
       return note(header, header.strip().substring(RawItem.NOTE.length() + 1), "header says so");
     }
+    int colon = name.indexOf(':');
+    if (colon > 0 && own(name.substring(0, colon).strip())) {
+      return displayed(header, name.substring(0, colon).strip(), unitText);
+    }
     return Dictionary.standard()
         .find(name)
         .map(property -> property(header, property, unitText))
@@ -82,6 +86,21 @@ public record Column(String header, String symbol, Optional<Unit> unit, String e
                     header,
                     header,
                     "'%s' is not a symbol that we know; kept as a note".formatted(name)));
+  }
+
+  /** True for a symbol of the dictionary and for one of our own columns. */
+  private static boolean own(String word) {
+    String upper = word.toUpperCase(Locale.ROOT);
+    return TEXTS.containsKey(upper)
+        || LENGTHS.contains(upper)
+        || CuttingField.named(upper).isPresent()
+        || Dictionary.standard().find(word).isPresent();
+  }
+
+  /** A symbol with any text behind a colon: {@code DC: cutting diameter [mm]}. */
+  private static Column displayed(String header, String symbol, String unitText) {
+    Column plain = of(unitText == null ? symbol : "%s [%s]".formatted(symbol, unitText));
+    return new Column(header, plain.symbol(), plain.unit(), plain.evidence());
   }
 
   /** A column that is kept as a note under a heading. */

@@ -12,31 +12,41 @@ import java.util.TreeSet;
 /**
  * What occurs in the bundles of one file, so that a table can have its columns.
  *
- * @param symbols properties, in the order of the dictionary
+ * @param symbols properties of tools and parts, in the order of the dictionary
+ * @param ofTools those of tools
+ * @param ofParts those of parts
  * @param headings of notes
  * @param present what else there is
  */
-public record Contents(List<String> symbols, List<String> headings, Set<Carried> present) {
+public record Contents(
+    List<String> symbols,
+    List<String> ofTools,
+    List<String> ofParts,
+    List<String> headings,
+    Set<Carried> present) {
 
   public Contents {
     symbols = List.copyOf(symbols);
+    ofTools = List.copyOf(ofTools);
+    ofParts = List.copyOf(ofParts);
     headings = List.copyOf(headings);
     present = Set.copyOf(present);
   }
 
   /** Tools with nothing but these properties. */
   public static Contents of(List<String> symbols) {
-    return new Contents(symbols, List.of(), Set.of(Carried.NUMBER));
+    return new Contents(symbols, symbols, List.of(), List.of(), Set.of(Carried.NUMBER));
   }
 
   /** Collects what occurs, bundle by bundle. */
   public static final class Survey {
-    private final Set<String> symbols = new HashSet<>();
+    private final Set<String> ofTools = new HashSet<>();
+    private final Set<String> ofParts = new HashSet<>();
     private final Set<String> headings = new TreeSet<>();
     private final Set<Carried> present = EnumSet.noneOf(Carried.class);
 
     public void add(Bundle bundle) {
-      symbols.addAll(bundle.tool().values().keySet());
+      ofTools.addAll(bundle.tool().values().keySet());
       headings.addAll(bundle.tool().notes().keySet());
       note(Carried.NUMBER, bundle.number().isPresent());
       note(Carried.SECTION, !bundle.section().isBlank());
@@ -46,7 +56,7 @@ public record Contents(List<String> symbols, List<String> headings, Set<Carried>
     }
 
     public void add(Component part) {
-      symbols.addAll(PartReading.of(part).cells().keySet());
+      ofParts.addAll(PartReading.of(part).cells().keySet());
       note(Carried.PARTS, true);
     }
 
@@ -63,12 +73,17 @@ public record Contents(List<String> symbols, List<String> headings, Set<Carried>
     }
 
     public Contents contents() {
-      List<String> ordered =
-          Dictionary.standard().all().stream()
-              .map(Property::symbol)
-              .filter(symbols::contains)
-              .toList();
-      return new Contents(ordered, List.copyOf(headings), present);
+      Set<String> all = new HashSet<>(ofTools);
+      all.addAll(ofParts);
+      return new Contents(
+          ordered(all), ordered(ofTools), ordered(ofParts), List.copyOf(headings), present);
+    }
+
+    private static List<String> ordered(Set<String> some) {
+      return Dictionary.standard().all().stream()
+          .map(Property::symbol)
+          .filter(some::contains)
+          .toList();
     }
   }
 }

@@ -13,11 +13,13 @@ import java.util.Set;
 /** Says what of a bundle a file will drop or change. */
 public final class Losses {
 
+  private final BundleFormat format;
   private final Set<Carried> carried;
   private final WriteOptions options;
   private final LossReport report;
 
   public Losses(BundleFormat format, WriteOptions options, LossReport report) {
+    this.format = format;
     this.carried = format.carries();
     this.options = options;
     this.report = report;
@@ -43,6 +45,27 @@ public final class Losses {
     }
     bundle.stacks().forEach(stack -> drop(Carried.STACKS, tool, "STACK"));
     bundle.cutting().forEach(entry -> cutting(tool, entry));
+    new WrittenBundle(format, options).whole(bundle).forEach(item -> plainer(tool, item));
+  }
+
+  /** What of an item the format holds only in part. */
+  private void plainer(Tool tool, RawItem item) {
+    RawItem kept = format.kept(item, options);
+    item.cells()
+        .forEach((symbol, cell) -> {
+          Cell back = kept.cells().get(symbol);
+          if (back == null) {
+            report.add(tool.code(), symbol, "is dropped: the format has no place for it");
+          } else if (cell.formula().isPresent() && back.formula().isEmpty()) {
+            report.add(
+                tool.code(),
+                symbol,
+                "= %s: %s".formatted(cell.formula().get(), Carried.FORMULAS.loss()));
+          } else if (!back.text().equals(cell.text())) {
+            report.add(
+                tool.code(), symbol, "'%s' becomes '%s'".formatted(cell.text(), back.text()));
+          }
+        });
   }
 
   /** What of a tool was not understood, and so is in no file. */

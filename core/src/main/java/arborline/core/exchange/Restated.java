@@ -1,5 +1,9 @@
 package arborline.core.exchange;
 
+import arborline.core.cutting.CuttingField;
+import arborline.core.formula.ValueFormula;
+import arborline.core.property.Dictionary;
+import arborline.core.property.Property;
 import arborline.core.quantity.Conversion;
 import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
@@ -37,7 +41,25 @@ final class Restated {
     }
     Quantity quantity = of(understood.quantity(), target);
     return new Cell(
-        quantity.text(), Optional.of(quantity.unit()), cell.defaulted(), cell.formula());
+        quantity.text(),
+        Optional.of(quantity.unit()),
+        cell.defaulted(),
+        cell.formula().map(formula -> stating(formula, unit)));
+  }
+
+  /** A bare number in a formula goes on being in the unit that it was meant in. */
+  private static String stating(String formula, Unit unit) {
+    return ValueFormula.read(formula)
+        .formula()
+        .map(read -> read.stating(unit, Restated::unit).text())
+        .orElse(formula);
+  }
+
+  private static Optional<Unit> unit(String symbol) {
+    return Dictionary.standard()
+        .find(symbol)
+        .flatMap(Property::unit)
+        .or(() -> CuttingField.named(symbol).map(CuttingField::unit));
   }
 
   /** True where a length in the other unit has no end of decimals. */

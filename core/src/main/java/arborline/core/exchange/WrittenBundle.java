@@ -3,7 +3,6 @@ package arborline.core.exchange;
 import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Quantity;
-import arborline.core.quantity.Unit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,12 +14,19 @@ import java.util.TreeMap;
  * What of a bundle a file is to carry: its items in the unit that was asked for, without what the
  * format drops.
  *
- * @param unit millimetre or inch to convert all lengths; empty to keep every value as authored
+ * @param format of the file
+ * @param options with which it is written
  */
-public record WrittenBundle(Optional<Unit> unit) {
+public record WrittenBundle(BundleFormat format, WriteOptions options) {
 
   /** The items that are to come back. */
-  public List<RawItem> items(Bundle bundle, Set<Carried> carried) {
+  public List<RawItem> items(Bundle bundle) {
+    return whole(bundle).stream().map(item -> format.kept(item, options)).toList();
+  }
+
+  /** The same before the format makes single items plainer. */
+  List<RawItem> whole(Bundle bundle) {
+    Set<Carried> carried = format.carries();
     return bundle.items().stream()
         .filter(item -> item.kind() != ItemKind.STACK || carried.contains(Carried.STACKS))
         .filter(item -> item.kind() != ItemKind.CUTTING || carried.contains(Carried.CUTTING))
@@ -37,7 +43,7 @@ public record WrittenBundle(Optional<Unit> unit) {
                   || column.equals(RawItem.NUMBER) && !carried.contains(Carried.NUMBER)
                   || column.equals(RawItem.SECTION) && !carried.contains(Carried.SECTION);
           if (!dropped) {
-            Cell restated = Restated.of(cell, unit);
+            Cell restated = Restated.of(cell, options.unit());
             cells.put(
                 column,
                 new Cell(

@@ -36,17 +36,60 @@ record WrittenColumn(String symbol, Optional<Unit> unit) {
       cutting(columns, options);
     }
     if (contents.present().contains(Carried.PARTS)) {
-      columns.add(text(PartReading.BODIES));
-      columns.add(text(PartReading.BODY_MATERIAL));
-      columns.add(length(PartReading.AXIS_AT, options));
-      columns.add(length(PartReading.AXIS_OUT, options));
+      bodies(columns, options);
     }
     if (contents.present().contains(Carried.STACKS)) {
-      columns.add(text(StackReading.SEAT));
-      columns.add(length(StackReading.OVERHANG, options));
-      columns.add(text(RowItems.PARTS));
+      stacks(columns, options);
     }
     return columns;
+  }
+
+  /** The columns of a sheet of tools and inserts. */
+  static List<WrittenColumn> ofTools(WriteOptions options) {
+    Contents contents = options.contents();
+    List<WrittenColumn> columns = new ArrayList<>();
+    List.of(RawItem.CODE, RawItem.NAME, RawItem.CLASS, RawItem.NUMBER, RawItem.SECTION)
+        .forEach(symbol -> columns.add(text(symbol)));
+    contents.ofTools().forEach(symbol -> columns.add(property(symbol, options)));
+    contents.headings().forEach(heading -> columns.add(text(RawItem.note(heading))));
+    return columns;
+  }
+
+  /** The columns of a sheet of parts. */
+  static List<WrittenColumn> ofParts(WriteOptions options) {
+    List<WrittenColumn> columns = new ArrayList<>();
+    List.of(RowItems.KIND, RawItem.CODE, RawItem.NAME).forEach(symbol -> columns.add(text(symbol)));
+    options.contents().ofParts().forEach(symbol -> columns.add(property(symbol, options)));
+    bodies(columns, options);
+    return columns;
+  }
+
+  /** The columns of a sheet of cutting data. */
+  static List<WrittenColumn> ofCutting(WriteOptions options) {
+    List<WrittenColumn> columns = new ArrayList<>(List.of(text(RowItems.KIND), text(RawItem.CODE)));
+    cutting(columns, options);
+    return columns;
+  }
+
+  /** The columns of a sheet of stacks. */
+  static List<WrittenColumn> ofStacks(WriteOptions options) {
+    List<WrittenColumn> columns =
+        new ArrayList<>(List.of(text(RowItems.KIND), text(RawItem.CODE), text(RawItem.NAME)));
+    stacks(columns, options);
+    return columns;
+  }
+
+  private static void bodies(List<WrittenColumn> columns, WriteOptions options) {
+    columns.add(text(PartReading.BODIES));
+    columns.add(text(PartReading.BODY_MATERIAL));
+    columns.add(length(PartReading.AXIS_AT, options));
+    columns.add(length(PartReading.AXIS_OUT, options));
+  }
+
+  private static void stacks(List<WrittenColumn> columns, WriteOptions options) {
+    columns.add(text(StackReading.SEAT));
+    columns.add(length(StackReading.OVERHANG, options));
+    columns.add(text(RowItems.PARTS));
   }
 
   private static void cutting(List<WrittenColumn> columns, WriteOptions options) {

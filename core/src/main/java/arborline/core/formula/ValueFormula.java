@@ -80,6 +80,31 @@ public final class ValueFormula {
     }
   }
 
+  /**
+   * The same with the unit written behind each bare number that is added to something measured, so
+   * that its result may be stated in another unit.
+   *
+   * @param assumed unit of these numbers so far
+   * @param units unit of a symbol; nothing for one that is not known
+   */
+  public ValueFormula stating(Unit assumed, Function<String, Optional<Unit>> units) {
+    try {
+      return new StatedUnits(symbol -> Amounts.of(sample(units, symbol)), assumed)
+          .text(expression)
+          .flatMap(stated -> read(stated).formula())
+          .orElse(this);
+    } catch (FormulaException | ArithmeticException unknown) {
+      return this;
+    }
+  }
+
+  private static Quantity sample(Function<String, Optional<Unit>> units, String symbol) {
+    return units
+        .apply(symbol)
+        .map(unit -> Quantity.of("1", unit))
+        .orElseThrow(() -> new FormulaException("%s is not known".formatted(symbol)));
+  }
+
   /** Equal where they are written alike. */
   @Override
   public boolean equals(Object other) {

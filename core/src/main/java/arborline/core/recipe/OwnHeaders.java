@@ -13,7 +13,7 @@ final class OwnHeaders {
   /** True for a symbol with or without a unit, and for one of our own columns. */
   static boolean is(String cell) {
     String symbol = Column.of(cell).symbol();
-    String word = cell.strip().replaceAll("\\s*[\\[(].*", "");
+    String word = cell.strip().replaceAll("\\s*[\\[(:].*", "");
     boolean kept = RawItem.isNote(symbol) && !word.startsWith(RawItem.NOTE);
     return !symbol.isEmpty()
         && !kept

@@ -48,7 +48,9 @@ final class RecordRows implements RowSource {
     learn(record);
     record.cutting().forEach(this::learn);
     if (names.size() > before) {
-      rows.add(new SourceRow(record.line(), SourceRow.Kind.HEADER, List.copyOf(names), Map.of()));
+      rows.add(
+          new SourceRow(
+              record.line(), SourceRow.Kind.HEADER, List.copyOf(names), Map.of(), Map.of()));
     }
     rows.add(new SourceRow(record.line(), cells(record)));
     record.cutting().forEach(cut -> rows.add(new SourceRow(cut.line(), cells(cut))));

@@ -6,7 +6,6 @@ import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
-import arborline.core.finding.Repair;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.quantity.Unit;
@@ -14,7 +13,6 @@ import arborline.core.tool.ThreadSize;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -149,17 +147,7 @@ final class RowReading {
     for (int i = 0; i < columns.size(); i++) {
       Optional<LocalDate> date = row.date(i);
       if (columns.get(i).meaning() == Meaning.CODE && date.isPresent()) {
-        findings.add(
-            Finding.hold(
-                    "date-for-code",
-                    "the code is the day %s: a spreadsheet made it of what was typed"
-                        .formatted(date.get()),
-                    RawItem.CODE)
-                .withRepair(
-                    Repair.of(
-                        "date-to-code",
-                        "take month and day as the code",
-                        Map.of(RawItem.CODE, SpreadsheetDates.code(date.get())))));
+        findings.add(SpreadsheetDates.forCode(date.get()));
       }
     }
   }
@@ -219,21 +207,7 @@ final class RowReading {
     if (date.isEmpty() || symbol.isEmpty()) {
       return false;
     }
-    Finding finding =
-        Finding.hold(
-            "date-for-number",
-            "%s holds the day %s: a spreadsheet made it of what was typed"
-                .formatted(symbol.get(), date.get()),
-            symbol.get());
-    findings.add(
-        SpreadsheetDates.fraction(date.get())
-            .map(fraction ->
-                finding.withRepair(
-                    Repair.of(
-                        "date-to-fraction." + symbol.get(),
-                        "take the fraction that day and month are in " + symbol.get(),
-                        Map.of(symbol.get(), fraction + " in"))))
-            .orElse(finding));
+    findings.add(SpreadsheetDates.forNumber(date.get(), symbol.get()));
     sized = true;
     return true;
   }

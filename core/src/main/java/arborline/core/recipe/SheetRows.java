@@ -1,30 +1,25 @@
 package arborline.core.recipe;
 
-import arborline.core.exchange.UnreadableFileException;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.math.MathContext;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ExcelReaderException;
-import org.dhatim.fastexcel.reader.ReadableWorkbook;
-import org.dhatim.fastexcel.reader.ReadingOptions;
 import org.dhatim.fastexcel.reader.Row;
 import org.dhatim.fastexcel.reader.Sheet;
-import org.dhatim.fastexcel.reader.SheetVisibility;
 
-/** Rows of the visible sheets of a workbook; of formulas the values that were kept with them. */
+/** Rows of one sheet of a workbook; of formulas the values that were kept with them. */
 final class SheetRows implements RowSource {
 
   private static final Pattern LITERALS = Pattern.compile("\"[^\"]*\"|\\[[^\\]]*\\]|\\\\.");
@@ -34,53 +29,40 @@ final class SheetRows implements RowSource {
   /** A double keeps this many digits; what stands behind them is noise. */
   private static final MathContext DIGITS = new MathContext(15);
 
-  private final ReadableWorkbook workbook;
-  private final Iterator<Sheet> sheets;
-  private Stream<Row> stream = Stream.empty();
-  private Iterator<Row> rows = stream.iterator();
+  private static final Pattern DECIMALS = Pattern.compile("0\\.(0{1,15})");
 
-  SheetRows(Path file) throws IOException {
+  private final boolean asShown;
+  private final Stream<Row> stream;
+  private final Iterator<Row> rows;
+
+  /**
+   * Opens a sheet.
+   *
+   * @param asShown true to keep the zeros that the format of a cell shows behind a number
+   */
+  SheetRows(Sheet sheet, boolean asShown) throws IOException {
+    this.asShown = asShown;
     try {
-      workbook = new ReadableWorkbook(file.toFile(), new ReadingOptions(true, true));
+      this.stream = sheet.openStream();
+      this.rows = stream.iterator();
     } catch (ExcelReaderException broken) {
-      throw unreadable(broken);
+      throw Sheets.unreadable(broken);
     }
-    sheets =
-        workbook
-            .getSheets()
-            .filter(sheet -> sheet.getVisibility() == SheetVisibility.VISIBLE)
-            .iterator();
-  }
-
-  private static UnreadableFileException unreadable(RuntimeException broken) {
-    return new UnreadableFileException(
-        "line 1: this workbook cannot be read: " + broken.getMessage(), broken);
   }
 
   @Override
   public Optional<SourceRow> next() throws IOException {
     try {
-      if (rows.hasNext()) {
-        return Optional.of(row(rows.next()));
-      }
-      stream.close();
-      rows = Collections.emptyIterator();
-      if (!sheets.hasNext()) {
-        return Optional.empty();
-      }
-      Sheet sheet = sheets.next();
-      stream = sheet.openStream();
-      rows = stream.iterator();
-      return Optional.of(
-          new SourceRow(0, SourceRow.Kind.SHEET, List.of(sheet.getName()), Map.of()));
+      return rows.hasNext() ? Optional.of(row(rows.next())) : Optional.empty();
     } catch (ExcelReaderException broken) {
-      throw unreadable(broken);
+      throw Sheets.unreadable(broken);
     }
   }
 
-  private static SourceRow row(Row row) {
+  private SourceRow row(Row row) {
     List<String> cells = new ArrayList<>();
     Map<Integer, LocalDate> dates = new HashMap<>();
+    Map<Integer, String> formulas = new HashMap<>();
     int width = Math.min(row.getCellCount(), MOST_CELLS);
     for (int i = 0; i < width; i++) {
       Cell cell = row.getCell(i);
@@ -88,16 +70,31 @@ final class SheetRows implements RowSource {
       int place = i;
       date.ifPresent(day -> dates.put(place, day));
       cells.add(date.map(LocalDate::toString).orElseGet(() -> text(cell)));
+      if (cell != null && cell.getFormula() != null && !cell.getFormula().isBlank()) {
+        formulas.put(place, cell.getFormula());
+      }
     }
-    return new SourceRow(row.getRowNum(), SourceRow.Kind.ROW, cells, dates);
+    return new SourceRow(row.getRowNum(), SourceRow.Kind.ROW, cells, dates, formulas);
   }
 
-  private static String text(Cell cell) {
+  private String text(Cell cell) {
     if (cell == null || cell.getType() == CellType.EMPTY || cell.getType() == CellType.ERROR) {
       return "";
     }
     String raw = cell.getType() == CellType.STRING ? cell.asString() : cell.getRawValue();
-    return raw == null ? "" : cell.getType() == CellType.NUMBER ? number(raw) : plain(raw);
+    return raw == null
+        ? ""
+        : cell.getType() == CellType.NUMBER
+            ? shown(number(raw), cell.getDataFormatString())
+            : plain(raw);
+  }
+
+  private String shown(String number, String format) {
+    Matcher decimals = DECIMALS.matcher(format == null ? "" : format);
+    int places = decimals.matches() ? decimals.group(1).length() : 0;
+    return asShown && places > 0 && new BigDecimal(number).scale() < places
+        ? new BigDecimal(number).setScale(places).toPlainString()
+        : number;
   }
 
   /** A formula may have kept a number. */
@@ -126,8 +123,7 @@ final class SheetRows implements RowSource {
   }
 
   @Override
-  public void close() throws IOException {
+  public void close() {
     stream.close();
-    workbook.close();
   }
 }

@@ -12,8 +12,14 @@ import java.util.Optional;
  * @param kind what is known of it before its words are looked at
  * @param cells as written
  * @param dates days that stand in cells, by their index
+ * @param formulas of a spreadsheet whose results the cells are, by their index
  */
-record SourceRow(long line, Kind kind, List<String> cells, Map<Integer, LocalDate> dates) {
+record SourceRow(
+    long line,
+    Kind kind,
+    List<String> cells,
+    Map<Integer, LocalDate> dates,
+    Map<Integer, String> formulas) {
 
   /** What is known of a row before its words are looked at. */
   enum Kind {
@@ -27,10 +33,11 @@ record SourceRow(long line, Kind kind, List<String> cells, Map<Integer, LocalDat
   SourceRow {
     cells = List.copyOf(cells);
     dates = Map.copyOf(dates);
+    formulas = Map.copyOf(formulas);
   }
 
   SourceRow(long line, List<String> cells) {
-    this(line, Kind.ROW, cells, Map.of());
+    this(line, Kind.ROW, cells, Map.of(), Map.of());
   }
 
   String cell(int index) {

@@ -1,6 +1,10 @@
 package arborline.core.recipe;
 
+import arborline.core.exchange.RawItem;
+import arborline.core.finding.Finding;
+import arborline.core.finding.Repair;
 import java.time.LocalDate;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -26,5 +30,40 @@ final class SpreadsheetDates {
   /** Month and day as a code may have had them: {@code 10-12}. */
   static String code(LocalDate date) {
     return "%d-%d".formatted(date.getMonthValue(), date.getDayOfMonth());
+  }
+
+  /** A day where a code was typed; month and day are offered back. */
+  static Finding forCode(LocalDate date) {
+    return Finding.hold(
+            "date-for-code",
+            "the code is the day %s: a spreadsheet made it of what was typed".formatted(date),
+            RawItem.CODE)
+        .withRepair(
+            Repair.of(
+                "date-to-code",
+                "take month and day as the code",
+                Map.of(RawItem.CODE, code(date))));
+  }
+
+  /** A day where a number was typed; the fraction, else day and month, are offered back. */
+  static Finding forNumber(LocalDate date, String symbol) {
+    Finding finding =
+        Finding.hold(
+            "date-for-number",
+            "%s holds the day %s: a spreadsheet made it of what was typed".formatted(symbol, date),
+            symbol);
+    return finding.withRepair(
+        fraction(date)
+            .map(fraction ->
+                Repair.of(
+                    "date-to-fraction." + symbol,
+                    "take the fraction that day and month are in " + symbol,
+                    Map.of(symbol, fraction + " in")))
+            .orElseGet(() ->
+                Repair.of(
+                    "date-to-decimal." + symbol,
+                    "take day and month as a decimal in " + symbol,
+                    Map.of(
+                        symbol, "%d.%d".formatted(date.getDayOfMonth(), date.getMonthValue())))));
   }
 }

@@ -153,7 +153,7 @@ class BundleRoundTripTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"csv", "json"})
+  @ValueSource(strings = {"csv", "json", "xlsx"})
   void partsToolCuttingDataStacksAndNotesComeBack(String format) throws IOException {
     List<Inspected> back = read(file(format));
     assertEquals(

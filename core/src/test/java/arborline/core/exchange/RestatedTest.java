@@ -50,4 +50,11 @@ class RestatedTest {
     assertEquals(1, said.size());
     assertEquals("DC 10 mm is rounded to", said.getFirst().substring(0, 22));
   }
+
+  @Test
+  void aFormulaGoesOnMeaningTheUnitThatItWasWrittenIn() {
+    Cell cell = new Cell("24", Optional.of(Unit.MILLIMETRE), false, Optional.of("APMX + 2"));
+    assertEquals(Optional.of("APMX + 2 mm"), Restated.of(cell, INCH).formula());
+    assertEquals(Optional.of("APMX + 2"), Restated.of(cell, MILLIMETRE).formula());
+  }
 }

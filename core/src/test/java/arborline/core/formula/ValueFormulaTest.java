@@ -131,4 +131,27 @@ class ValueFormulaTest {
         "APMX follows LCF, LCF follows LU, LU follows APMX",
         FormulaOrder.text(circular.circles().getFirst()));
   }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "APMX + 2 | APMX + 2 mm",
+        "(APMX + 2) * 2 | (APMX + 2 mm) * 2",
+        "APMX - (DC + 2 * 3) / 2 | APMX - (DC + 2 mm * 3) / 2",
+        "max(APMX, 20, 2 * 10 + 1) | max(APMX, 20 mm, 2 mm * 10 + 1 mm)",
+        "10 | 10 mm",
+        "(NOF + 1) * DC | (NOF + 1) * DC",
+        "APMX+1 in | APMX+1 in",
+        "DC / 2 | DC / 2",
+        "ZZ + 1 | ZZ + 1"
+      })
+  void aBareNumberIsGivenTheUnitThatItWasMeantIn(String formula, String stated) {
+    ValueFormula read = ValueFormula.read(formula).formula().orElseThrow();
+    ValueFormula named = read.stating(Unit.MILLIMETRE, symbol -> value(symbol).map(Quantity::unit));
+    assertEquals(stated, named.text());
+    assertEquals(
+        read.evaluate(ValueFormulaTest::value, Unit.MILLIMETRE),
+        named.evaluate(ValueFormulaTest::value, Unit.MILLIMETRE));
+  }
 }
