@@ -19,7 +19,7 @@ final class WorkbookGuide {
           new Line(
               "Parts",
               "Holders, extensions, collets and arbors. BODIES is the outline from the workpiece end:"
-                  + " length, diameter, diameter of each section."),
+                  + " each cylinder as length x diameter, each cone as length x from-to."),
           new Line(
               "Cutting data",
               "One row for each line of cutting data; CODE names the tool that it belongs to."),

@@ -1,5 +1,6 @@
 package arborline.core.recipe;
 
+import arborline.core.exchange.BoundedLines;
 import arborline.core.exchange.TableReading;
 import arborline.core.exchange.TextHead;
 import arborline.core.exchange.UnreadableFileException;
@@ -7,7 +8,6 @@ import de.siegmar.fastcsv.reader.CloseableIterator;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -75,47 +75,22 @@ final class TextTable {
   }
 
   private static final class Aligned implements RowSource {
-    private final BufferedReader text;
+    private final BoundedLines lines;
     private final CellBounds bounds;
-    private long line;
 
     Aligned(InputStreamReader text, TextShape shape) {
-      this.text = new BufferedReader(text);
+      this.lines = new BoundedLines(text);
       this.bounds = shape.bounds();
     }
 
     @Override
     public Optional<SourceRow> next() throws IOException {
-      String read = line();
-      if (read == null) {
-        return Optional.empty();
-      }
-      line++;
-      return Optional.of(new SourceRow(line, TextShape.cells(read, bounds)));
-    }
-
-    private String line() throws IOException {
-      StringBuilder read = new StringBuilder();
-      int sign = text.read();
-      if (sign < 0) {
-        return null;
-      }
-      while (sign >= 0 && sign != '\n') {
-        if (read.length() >= LONGEST_RECORD) {
-          throw new UnreadableFileException(
-              "line %d is longer than %d characters".formatted(line + 1, LONGEST_RECORD));
-        }
-        if (sign != '\r') {
-          read.append((char) sign);
-        }
-        sign = text.read();
-      }
-      return read.toString();
+      return lines.next().map(line -> new SourceRow(lines.number(), TextShape.cells(line, bounds)));
     }
 
     @Override
     public void close() throws IOException {
-      text.close();
+      lines.close();
     }
   }
 }

@@ -153,7 +153,7 @@ class BundleRoundTripTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"csv", "json", "xlsx"})
+  @ValueSource(strings = {"csv", "json", "xlsx", "text"})
   void partsToolCuttingDataStacksAndNotesComeBack(String format) throws IOException {
     List<Inspected> back = read(file(format));
     assertEquals(
