@@ -61,6 +61,18 @@ public final class AssetReader {
     return new AssetDocument(List.copyOf(assets), reader.faults.faults(), reader.faults.doubts());
   }
 
+  /** What one element says, apart from its document. */
+  static AssetDocument of(XmlElement element) {
+    AssetReader reader = new AssetReader(element.namespace());
+    Asset asset = reader.asset(element);
+    return new AssetDocument(List.of(asset), reader.faults.faults(), reader.faults.doubts());
+  }
+
+  /** True for a tool and for an archetype. */
+  static boolean holds(String name) {
+    return name.equals(TOOL) || name.equals(ARCHETYPE);
+  }
+
   private boolean own(XmlElement element) {
     return element.namespace().equals(namespace) || element.namespace().startsWith(FAMILY);
   }
@@ -69,7 +81,7 @@ public final class AssetReader {
     if (!own(element)) {
       return;
     }
-    if (element.name().equals(TOOL) || element.name().equals(ARCHETYPE)) {
+    if (holds(element.name())) {
       assets.add(asset(element));
     } else {
       element.children().forEach(child -> find(child, assets));

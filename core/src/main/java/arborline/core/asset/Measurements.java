@@ -68,6 +68,14 @@ final class Measurements {
     return symbols;
   }
 
+  /** What the standard calls the measurement of a symbol of a tool; nothing where it has none. */
+  static Optional<String> element(String symbol) {
+    return SYMBOLS.entrySet().stream()
+        .filter(known -> known.getValue().equals(symbol))
+        .map(Map.Entry::getKey)
+        .min(java.util.Comparator.comparing(String::length).thenComparing(name -> name));
+  }
+
   /** Reads all of an element that holds them. */
   static Sizes of(XmlElement holder, String asset, Predicate<XmlElement> own, AssetFaults faults) {
     Measurements reading = new Measurements(asset, faults);

@@ -43,12 +43,8 @@ final class XmlElement {
    * @throws UnreadableFileException where it is no XML, or larger than any real one
    */
   static XmlElement read(InputStream document) throws UnreadableFileException {
-    XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
-    factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-    factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-    factory.setProperty(XMLInputFactory.IS_REPLACING_ENTITY_REFERENCES, false);
     try {
-      return read(factory.createXMLStreamReader(document));
+      return read(factory().createXMLStreamReader(document));
     } catch (XMLStreamException broken) {
       long line = broken.getLocation() == null ? 1 : broken.getLocation().getLineNumber();
       throw new UnreadableFileException(
@@ -95,6 +91,53 @@ final class XmlElement {
     return root;
   }
 
+  /**
+   * The element on whose start a reader stands, with all that is in it; the reader is left at its
+   * end.
+   */
+  static XmlElement subtree(XMLStreamReader xml)
+      throws XMLStreamException, UnreadableFileException {
+    long before = Math.max(1, xml.getLocation().getLineNumber());
+    XmlElement root = of(xml, before);
+    Deque<XmlElement> open = new ArrayDeque<>();
+    open.push(root);
+    int count = 1;
+    while (!open.isEmpty()) {
+      int event = xml.next();
+      long line = xml.getLocation().getLineNumber();
+      switch (event) {
+        case XMLStreamConstants.START_ELEMENT -> {
+          XmlElement element = of(xml, line);
+          count++;
+          if (count > MOST_ELEMENTS || open.size() > DEEPEST) {
+            throw new UnreadableFileException(
+                "line %d: the asset has more elements than any real one".formatted(line));
+          }
+          open.peek().children.add(element);
+          open.push(element);
+        }
+        case XMLStreamConstants.END_ELEMENT -> open.pop();
+        case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA ->
+            open.peek().text.append(xml.getText());
+        case XMLStreamConstants.ENTITY_REFERENCE ->
+            throw new UnreadableFileException("line %d: entities are not read".formatted(line));
+        default -> {
+          // comments and the like
+        }
+      }
+    }
+    return root;
+  }
+
+  /** A reader that takes no document type and no entity. */
+  static XMLInputFactory factory() {
+    XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
+    factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
+    factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+    factory.setProperty(XMLInputFactory.IS_REPLACING_ENTITY_REFERENCES, false);
+    return factory;
+  }
+
   private static XmlElement of(XMLStreamReader xml, long line) {
     XmlElement element = new XmlElement(xml.getNamespaceURI(), xml.getLocalName(), line);
     for (int i = 0; i < xml.getAttributeCount(); i++) {
@@ -129,6 +172,11 @@ final class XmlElement {
   Optional<String> text() {
     return Optional.of(text.toString().strip())
         .filter(value -> !value.isEmpty() && !value.equals("UNAVAILABLE"));
+  }
+
+  /** All of its text as it stands there. */
+  String wholeText() {
+    return text.toString();
   }
 
   /** True where the text says that there is no value. */

@@ -4,6 +4,7 @@ import com.google.auto.service.AutoService;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.io.StringReader;
 import java.util.EnumSet;
 import java.util.Set;
 
@@ -22,11 +23,18 @@ import java.util.Set;
 @AutoService(BundleFormat.class)
 public final class TextFormat implements BundleFormat {
 
-  static final String MARK = "ARBOR-LINE-TEXT";
+  /** With what a file begins. */
+  public static final String MARK = "ARBOR-LINE-TEXT";
+
   static final int VERSION = 1;
 
   /** First word of a line that names columns. */
   static final String COLUMNS = "columns";
+
+  /** Items of a text that is held already. */
+  public static ItemSource source(String text) throws IOException {
+    return new TextSource(new StringReader(text));
+  }
 
   @Override
   public String id() {

@@ -7,6 +7,7 @@ import arborline.core.tool.ToolClasses;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.Reader;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -31,7 +32,16 @@ final class TextSource implements ItemSource {
   TextSource(InputStream file, TextHead head) throws IOException {
     file.skipNBytes(head.markLength());
     this.lines = new BoundedLines(new InputStreamReader(file, head.charset()));
+    begin();
+  }
+
+  private void begin() throws IOException {
     version(lines.next().orElse(""));
+  }
+
+  TextSource(Reader text) throws IOException {
+    this.lines = new BoundedLines(text);
+    begin();
   }
 
   private static void version(String first) throws IOException {

@@ -24,6 +24,11 @@ public record WrittenBundle(BundleFormat format, WriteOptions options) {
     return whole(bundle).stream().map(item -> format.kept(item, options)).toList();
   }
 
+  /** A part, its lengths in the unit that was asked for. */
+  public RawItem part(RawItem part) {
+    return format.kept(item(part, format.carries()), options);
+  }
+
   /** The same before the format makes single items plainer. */
   List<RawItem> whole(Bundle bundle) {
     Set<Carried> carried = format.carries();

@@ -153,7 +153,7 @@ class BundleRoundTripTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"csv", "json", "xlsx", "text"})
+  @ValueSource(strings = {"csv", "json", "xlsx", "text", "p21", "mtconnect"})
   void partsToolCuttingDataStacksAndNotesComeBack(String format) throws IOException {
     List<Inspected> back = read(file(format));
     assertEquals(

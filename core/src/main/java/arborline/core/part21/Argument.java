@@ -1,0 +1,27 @@
+package arborline.core.part21;
+
+import java.util.List;
+
+/** An argument of a statement. */
+sealed interface Argument {
+
+  /** A string, decoded. */
+  record Text(String value) implements Argument {}
+
+  /** A number as it stands there, such as {@code 1.E-3}. */
+  record Number(String literal) implements Argument {}
+
+  /** A reference to another instance. */
+  record Reference(long id) implements Argument {}
+
+  /** An enumeration without its points, such as {@code MILLI}. */
+  record Word(String value) implements Argument {}
+
+  /** Unset or derived. */
+  record Unset() implements Argument {}
+
+  record Several(List<Argument> of) implements Argument {}
+
+  /** A typed value, such as {@code LENGTH_MEASURE(5.)}. */
+  record Typed(Entity entity) implements Argument {}
+}
