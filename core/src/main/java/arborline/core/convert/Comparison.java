@@ -1,8 +1,10 @@
 package arborline.core.convert;
 
 import arborline.core.exchange.Bundle;
+import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.WrittenBundle;
+import arborline.core.stack.Component;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -31,6 +33,17 @@ final class Comparison {
     for (int i = 0; i < there.size(); i++) {
       cells(code, there.get(i), back.get(i), differences);
     }
+    return differences;
+  }
+
+  /** The same of a part of stacks. */
+  static List<String> of(Component wanted, Component read, WrittenBundle form) {
+    List<String> differences = new ArrayList<>();
+    cells(
+        wanted.code(),
+        form.part(PartReading.of(wanted)),
+        form.part(PartReading.of(read)),
+        differences);
     return differences;
   }
 

@@ -259,7 +259,7 @@ public final class FileConversion {
           }
         }
       });
-      return back.proof(parts);
+      return back.proof(parts, form);
     }
   }
 }

@@ -3,7 +3,6 @@ package arborline.core.convert;
 import arborline.core.exchange.Bundle;
 import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.WrittenBundle;
-import arborline.core.inspect.Clashes;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Codes;
@@ -58,7 +57,8 @@ final class Readback {
   }
 
   /** What it came to, once all tools were compared. */
-  ConversionReport.Proof proof(Map<String, Component> wanted) throws IOException {
+  ConversionReport.Proof proof(Map<String, Component> wanted, WrittenBundle form)
+      throws IOException {
     nextTool()
         .ifPresent(more -> note(List.of("%s was read back unasked".formatted(more.tool().code()))));
     wanted.forEach((key, part) -> {
@@ -67,7 +67,7 @@ final class Readback {
       note(
           read == null
               ? List.of("part %s was not read back".formatted(part.code()))
-              : Clashes.differences(read, part));
+              : Comparison.of(part, read, form));
     });
     return new ConversionReport.Proof(equal, compared, List.copyOf(differences));
   }

@@ -4,6 +4,8 @@ import arborline.core.cutting.CuttingEntry;
 import arborline.core.finding.Finding;
 import arborline.core.property.Dictionary;
 import arborline.core.quantity.Conversion;
+import arborline.core.quantity.Entry;
+import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Quantity;
 import arborline.core.stack.Component;
 import arborline.core.tool.Tool;
@@ -29,7 +31,17 @@ public final class Losses {
   public void of(Component part) {
     if (!carried.contains(Carried.PARTS)) {
       report.add(part.code(), part.kind().name(), Carried.PARTS.loss());
+      return;
     }
+    PartReading.of(part)
+        .cells()
+        .forEach((symbol, cell) -> {
+          if (cell.unit().isPresent()
+              && EntryParser.parse(cell.text(), cell.unit().get())
+                  instanceof Entry.Understood understood) {
+            rounded(part.code(), symbol, understood.quantity());
+          }
+        });
   }
 
   /** What is lost of a tool and of what belongs to it. */

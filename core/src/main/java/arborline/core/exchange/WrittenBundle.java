@@ -68,10 +68,12 @@ public record WrittenBundle(BundleFormat format, WriteOptions options) {
     return texts;
   }
 
+  /** What follows by a formula is worked out anew wherever it arrives. */
   private static String text(Cell cell) {
-    String marks =
-        (cell.defaulted() ? ", not confirmed" : "")
-            + cell.formula().map(formula -> " = " + formula).orElse("");
+    String marks = cell.defaulted() ? ", not confirmed" : "";
+    if (cell.formula().isPresent()) {
+      return "= " + cell.formula().get() + marks;
+    }
     if (cell.unit().isPresent()
         && EntryParser.parse(cell.text(), cell.unit().get())
             instanceof Entry.Understood understood) {

@@ -49,10 +49,10 @@ final class PhysicalFile implements AutoCloseable {
     if (sign == '(') {
       advance();
       blanks();
-      while (sign != ')') {
+      do {
         entities.add(entity(0));
         blanks();
-      }
+      } while (sign != ')');
       advance();
     } else {
       entities.add(entity(0));

@@ -81,12 +81,13 @@ final class SheetRows implements RowSource {
     if (cell == null || cell.getType() == CellType.EMPTY || cell.getType() == CellType.ERROR) {
       return "";
     }
-    String raw = cell.getType() == CellType.STRING ? cell.asString() : cell.getRawValue();
-    return raw == null
-        ? ""
-        : cell.getType() == CellType.NUMBER
-            ? shown(number(raw), cell.getDataFormatString())
-            : plain(raw);
+    if (cell.getType() == CellType.STRING) {
+      return cell.asString();
+    }
+    String raw = cell.getRawValue() == null ? "" : cell.getRawValue();
+    return cell.getType() == CellType.NUMBER
+        ? shown(number(raw), cell.getDataFormatString())
+        : plain(raw);
   }
 
   private String shown(String number, String format) {

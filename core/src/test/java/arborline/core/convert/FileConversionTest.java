@@ -11,9 +11,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class FileConversionTest {
@@ -51,7 +54,7 @@ class FileConversionTest {
       """;
 
   @ParameterizedTest
-  @ValueSource(strings = {"csv", "json"})
+  @ValueSource(strings = {"csv", "json", "text"})
   void wholeBundlesAreWrittenAndProved(String format) throws IOException {
     ConversionReport report = convert(file("bundles.csv", BUNDLES), format, Optional.empty());
     assertEquals(List.of(), report.proof().differences());
@@ -63,7 +66,7 @@ class FileConversionTest {
         List.of("6 no code is given", "7 another tool stands under this code already"),
         report.left().stream().map(one -> one.line() + " " + one.reason()).toList());
     assertEquals(
-        format.equals("json") ? List.of("M-2 DC") : List.of("M-1 LU", "M-2 DC"),
+        format.equals("csv") ? List.of("M-1 LU", "M-2 DC") : List.of("M-2 DC"),
         report.losses().stream().map(loss -> loss.code() + " " + loss.symbol()).toList());
     String written = Files.readString(folder.resolve("out." + format));
     assertTrue(written.contains("POM-C"), written);
@@ -90,21 +93,37 @@ class FileConversionTest {
         Files.readString(folder.resolve("out.csv")));
   }
 
+  static Stream<Arguments> listsAndFormats() throws IOException {
+    try (Stream<Path> files = Files.list(LISTS)) {
+      List<Path> lists =
+          files
+              .filter(file -> file.toString().matches(".*\\.(?:csv|tsv|txt|xlsx|xml)"))
+              .sorted()
+              .toList();
+      return lists.stream()
+          .flatMap(
+              list -> BundleFormats.all().stream().map(format -> Arguments.of(list, format.id())))
+          .toList()
+          .stream();
+    }
+  }
+
   @ParameterizedTest
-  @ValueSource(
-      strings = {
-        "a01-fraeserbestand.csv",
-        "a05-crib-count.xlsx",
-        "a08-schrank.xml",
-        "a09-cabinets.txt",
-        "a15-holder-note.csv",
-        "a16-proven-feeds.csv"
-      })
-  void foreignListsAreConvertedAndProved(String list) throws IOException {
-    ConversionReport report = convert(LISTS.resolve(list), "json", Optional.empty());
-    assertTrue(report.proof().equal(), report.proof().differences().toString());
+  @MethodSource("listsAndFormats")
+  void foreignListsAreConvertedAndProved(Path list, String format) throws IOException {
+    ConversionReport report = convert(list, format, Optional.empty());
+    assertEquals(List.of(), report.proof().differences());
+    assertTrue(report.proof().equal());
     assertEquals(report.read(), report.written() + report.left().size());
     assertTrue(report.written() > 3);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"csv", "json", "xlsx", "text", "p21", "mtconnect"})
+  void everyFormatIsProvedInInchesToo(String format) throws IOException {
+    ConversionReport report = convert(file("bundles.csv", BUNDLES), format, Optional.of(Unit.INCH));
+    assertEquals(List.of(), report.proof().differences());
+    assertEquals(3, report.proof().compared());
   }
 
   @Test
