@@ -32,6 +32,11 @@ public final class AssetFormat implements BundleFormat {
   }
 
   @Override
+  public String ending() {
+    return "xml";
+  }
+
+  @Override
   public boolean recognises(byte[] head) {
     String start = TextHead.sniff(head).decode(head).stripLeading();
     return start.startsWith("<")

@@ -10,6 +10,11 @@ public interface BundleFormat extends ItemReader {
   /** Media type of written files, with character set. */
   String mediaType();
 
+  /** What the names of its files end in, without the point. */
+  default String ending() {
+    return id();
+  }
+
   /** Starts a file; parts, then tools are written one by one. */
   BundleSink create(OutputStream file, WriteOptions options) throws IOException;
 

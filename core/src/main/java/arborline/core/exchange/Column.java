@@ -20,8 +20,29 @@ import java.util.stream.Stream;
  * @param symbol property symbol or one of our columns; empty where the column is not read
  * @param unit unit of the values, where they are numbers
  * @param evidence why it is read so
+ * @param adjustment what is done with its cells before
+ * @param sample what is seen in it
  */
-public record Column(String header, String symbol, Optional<Unit> unit, String evidence) {
+public record Column(
+    String header,
+    String symbol,
+    Optional<Unit> unit,
+    String evidence,
+    Adjustment adjustment,
+    ColumnSample sample) {
+
+  /** A column whose cells are read as they are. */
+  public Column(String header, String symbol, Optional<Unit> unit, String evidence) {
+    this(header, symbol, unit, evidence, Adjustment.NONE, ColumnSample.NONE);
+  }
+
+  public Column with(Adjustment other) {
+    return new Column(header, symbol, unit, evidence, other, sample);
+  }
+
+  public Column with(ColumnSample other) {
+    return new Column(header, symbol, unit, evidence, adjustment, other);
+  }
 
   private static final Pattern HEADER =
       Pattern.compile("\\s*([^\\[(]*?)\\s*(?:[\\[(]\\s*([^\\])]*?)\\s*[\\])])?\\s*");

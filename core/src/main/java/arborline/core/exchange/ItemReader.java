@@ -20,6 +20,16 @@ public interface ItemReader {
     return TableReading.propose(head);
   }
 
+  /** A file that can be opened as often as it is needed. */
+  interface Content {
+    InputStream open() throws IOException;
+  }
+
+  /** As {@link #propose(byte[])}, for files that say nothing by their beginning. */
+  default TableReading propose(byte[] head, Content file) throws IOException {
+    return propose(head);
+  }
+
   /**
    * Opens a file for reading.
    *

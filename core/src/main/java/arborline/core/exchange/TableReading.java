@@ -6,10 +6,13 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import java.nio.charset.Charset;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
 
 /**
@@ -19,6 +22,7 @@ import java.util.regex.Pattern;
  * @param delimiter the sign between cells
  * @param decimal point or comma
  * @param unit of lengths that name none; empty where every column states its own
+ * @param constants what every line gets where it says nothing itself, by column
  */
 public record TableReading(
     Charset charset,
@@ -29,10 +33,14 @@ public record TableReading(
     String decimalEvidence,
     Optional<Unit> unit,
     String unitEvidence,
-    List<Column> columns) {
+    List<Column> columns,
+    SortedMap<String, String> constants) {
 
   /** The evidence of what a person decided. */
   public static final String BY_HAND = "chosen by hand";
+
+  /** How the evidence of what a recipe decided begins. */
+  public static final String BY_RECIPE = "recipe ";
 
   private static final List<Character> DELIMITERS = List.of(';', '\t', ',', '|');
 
@@ -44,6 +52,27 @@ public record TableReading(
 
   public TableReading {
     columns = List.copyOf(columns);
+    constants = Collections.unmodifiableSortedMap(new TreeMap<>(constants));
+  }
+
+  /** The same with other columns. */
+  public TableReading with(List<Column> others) {
+    return new TableReading(
+        charset,
+        charsetEvidence,
+        delimiter,
+        delimiterEvidence,
+        decimal,
+        decimalEvidence,
+        unit,
+        unitEvidence,
+        others,
+        constants);
+  }
+
+  /** True for evidence that somebody decided, now or in a recipe. */
+  public static boolean decided(String evidence) {
+    return evidence.startsWith(BY_HAND) || evidence.startsWith(BY_RECIPE);
   }
 
   /** Proposes how to read a file from its first bytes. */
@@ -76,7 +105,8 @@ public record TableReading(
         "%d cells like 1.5, %d like 1,5 in the first lines".formatted(points, commas),
         Optional.empty(),
         "",
-        columns(header));
+        columns(header),
+        new TreeMap<>());
   }
 
   /** A symbol belongs to the first column that names it; what names it again is kept as a note. */

@@ -47,6 +47,11 @@ public final class TextFormat implements BundleFormat {
   }
 
   @Override
+  public String ending() {
+    return "txt";
+  }
+
+  @Override
   public boolean recognises(byte[] head) {
     return TextHead.sniff(head).decode(head).stripLeading().startsWith(MARK);
   }

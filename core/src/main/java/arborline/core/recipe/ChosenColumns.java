@@ -3,10 +3,13 @@ package arborline.core.recipe;
 import arborline.core.exchange.Column;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /** What a person decided about columns, by their headers. */
 final class ChosenColumns {
@@ -14,28 +17,52 @@ final class ChosenColumns {
   private static final String WHY = TableReading.BY_HAND;
 
   private final Map<String, Column> chosen = new HashMap<>();
+  private final SortedMap<String, String> constants = new TreeMap<>();
 
   private ChosenColumns() {}
 
   static ChosenColumns of(TableReading reading) {
     ChosenColumns columns = new ChosenColumns();
-    reading.columns().stream()
-        .filter(column -> column.evidence().equals(WHY))
-        .forEach(column -> columns.chosen.put(column.header().strip(), column));
+    for (int i = 0; i < reading.columns().size(); i++) {
+      Column column = reading.columns().get(i);
+      if (TableReading.decided(column.evidence())) {
+        columns.chosen.put(key(column.header(), i), column);
+      }
+    }
+    columns.constants.putAll(reading.constants());
     return columns;
+  }
+
+  /** By what a column is known: its header, else its place. */
+  private static String key(String header, int place) {
+    return header.isBlank() ? "column " + (place + 1) : header.strip();
   }
 
   /** The roles with these decisions in them. */
   List<ColumnRole> in(List<ColumnRole> roles) {
-    return chosen.isEmpty() ? roles : roles.stream().map(this::in).toList();
+    List<ColumnRole> decided = new ArrayList<>(roles);
+    for (int i = 0; i < roles.size(); i++) {
+      Column column = chosen.get(key(roles.get(i).header(), i));
+      if (column != null) {
+        decided.set(i, role(roles.get(i).header(), column));
+      }
+    }
+    return decided;
   }
 
-  private ColumnRole in(ColumnRole role) {
-    Column column = chosen.get(role.header());
-    return column == null ? role : role(role.header(), column);
+  /** What every row gets that says nothing itself. */
+  SortedMap<String, String> constants() {
+    return constants;
   }
 
-  private static ColumnRole role(String header, Column column) {
+  /** What is done with the cells of a column; nothing for one that nobody adjusted. */
+  Optional<Column> adjusted(String header, int place) {
+    return Optional.ofNullable(chosen.get(key(header, place)))
+        .filter(column -> !column.adjustment().none());
+  }
+
+  /** The role of a column that somebody decided. */
+  static ColumnRole role(String header, Column column) {
     return switch (column.symbol()) {
       case RawItem.CODE -> plain(header, Meaning.CODE);
       case RawItem.NAME -> plain(header, Meaning.DESCRIPTION);

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 
 /**
@@ -21,7 +22,13 @@ final class Columns {
   private static final Pattern WORDY = Pattern.compile("\\p{L}{3,}.*\\s.*|.*\\s\\p{L}{3,}.*");
   private static final Set<Meaning> UNIQUE =
       EnumSet.complementOf(EnumSet.of(Meaning.NOTE, Meaning.DESCRIPTION, Meaning.CODE));
+  private static final Predicate<String> DIGIT = Pattern.compile("\\d").asPredicate();
   private static final int MOST_TEETH = 20;
+  private static final int FEWEST = 3;
+  private static final int LONGEST_WORD = 40;
+
+  /** Of so many header cells one may hold a digit. */
+  private static final int WORDED = 5;
 
   /** Columns that say the same, each in other rows. */
   private static final int MOST_ALIKE = 5;
@@ -39,6 +46,32 @@ final class Columns {
     }
     long known = filled.stream().filter(cell -> HeaderCell.of(cell).known()).count();
     return known >= 2 && known * 2 >= filled.size();
+  }
+
+  /**
+   * True for a row of words above rows of numbers, though we know none of the words.
+   *
+   * @param below the rows that follow it
+   */
+  static boolean headsNumbers(SourceRow row, List<SourceRow> below) {
+    List<String> filled = row.filled();
+    long words =
+        filled.stream().filter(cell -> cell.length() <= LONGEST_WORD && !DIGIT.test(cell)).count();
+    boolean worded =
+        filled.size() >= FEWEST
+            && new HashSet<>(filled).size() == filled.size()
+            && words * WORDED >= filled.size() * (WORDED - 1L);
+    if (!worded || below.size() < 2) {
+      return false;
+    }
+    List<String> cells = new ArrayList<>();
+    below.forEach(next -> cells.addAll(next.filled()));
+    long numbers = cells.stream().filter(DIGIT).count();
+    long wide =
+        below.stream()
+            .filter(next -> Math.abs(next.cells().size() - row.cells().size()) <= 1)
+            .count();
+    return numbers * 2 > cells.size() && wide * 2 > below.size();
   }
 
   /**

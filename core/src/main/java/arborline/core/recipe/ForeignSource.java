@@ -1,6 +1,7 @@
 package arborline.core.recipe;
 
 import arborline.core.exchange.Cell;
+import arborline.core.exchange.Column;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.RawItem;
@@ -70,20 +71,39 @@ final class ForeignSource implements ItemSource {
   private final RowSource rows;
   private final TableFacts facts;
   private final ChosenColumns chosen;
+  private final long header;
   private final RowItems items = new RowItems();
   private final Deque<SourceRow> ahead = new ArrayDeque<>();
   private final Deque<RawItem> read = new ArrayDeque<>();
   private UnreadableFileException fault;
   private List<ColumnRole> columns;
+  private AdjustedRows adjusted;
   private String heading = "";
   private String kindBefore = "";
   private boolean headed;
 
   ForeignSource(RowSource rows, TableFacts facts, List<ColumnRole> columns, ChosenColumns chosen) {
+    this(rows, facts, columns, chosen, 0);
+  }
+
+  /**
+   * Prepares for reading.
+   *
+   * @param columns of a table without a header
+   * @param header line that heads columns, whatever its words; 0 where the words say it
+   */
+  ForeignSource(
+      RowSource rows,
+      TableFacts facts,
+      List<ColumnRole> columns,
+      ChosenColumns chosen,
+      long header) {
+    this.header = header;
     this.rows = rows;
     this.facts = facts;
-    this.columns = columns;
     this.chosen = chosen;
+    this.adjusted = AdjustedRows.of(chosen.in(columns), chosen, facts.decimal());
+    this.columns = adjusted.columns();
   }
 
   @Override
@@ -129,7 +149,7 @@ final class ForeignSource implements ItemSource {
       tooLong(row);
       return;
     }
-    if (row.kind() == SourceRow.Kind.HEADER) {
+    if (row.kind() == SourceRow.Kind.HEADER || header > 0 && row.line() == header) {
       head(row);
       return;
     }
@@ -205,7 +225,8 @@ final class ForeignSource implements ItemSource {
         below.add(next);
       }
     }
-    columns = chosen.in(Columns.of(row, below));
+    adjusted = AdjustedRows.of(chosen.in(Columns.of(row, below)), chosen, facts.decimal());
+    columns = adjusted.columns();
     kindBefore = "";
     headed = true;
   }
@@ -216,7 +237,8 @@ final class ForeignSource implements ItemSource {
     read.add(new RawItem(row.line(), ItemKind.REMARK, cells, List.of()));
   }
 
-  private void data(SourceRow row) {
+  private void data(SourceRow written) {
+    SourceRow row = adjusted.of(written);
     String kind = cell(row, Meaning.KIND);
     boolean coded = !has(Meaning.CODE) || !cell(row, Meaning.CODE).isEmpty();
     RowReading.Read found =
@@ -230,11 +252,35 @@ final class ForeignSource implements ItemSource {
     }
     SortedMap<String, Cell> cells = new TreeMap<>(found.cells());
     List<Finding> findings = new ArrayList<>(found.findings());
+    adjusted.findings(written).forEach(findings::add);
+    formulas(written).ifPresent(findings::add);
+    chosen.constants().forEach((column, text) -> cells.putIfAbsent(column, constant(column, text)));
     if (!cells.containsKey(RawItem.CODE) && tool(cells)) {
       propose(row, found, cells, findings);
     }
     cells.put(RowItems.KIND, Cell.of(found.kind().word()));
     read.addAll(items.of(row.line(), cells, findings));
+  }
+
+  private static Cell constant(String column, String text) {
+    return new Cell(text, Column.of(column).unit(), false);
+  }
+
+  /** What a spreadsheet worked out is taken as it is, and said. */
+  private static Optional<Finding> formulas(SourceRow row) {
+    if (row.formulas().isEmpty()) {
+      return Optional.empty();
+    }
+    int count = row.formulas().size();
+    return Optional.of(
+        Finding.note(
+            "formula-value-taken",
+            "%s: %s taken"
+                .formatted(
+                    count == 1
+                        ? "a cell is a formula of the spreadsheet"
+                        : count + " cells are formulas of the spreadsheet",
+                    count == 1 ? "its value is" : "their values are")));
   }
 
   private String cell(SourceRow row, Meaning meaning) {

@@ -1,9 +1,7 @@
 package arborline.core.recipe;
 
-import arborline.core.exchange.Column;
 import arborline.core.exchange.ItemReader;
 import arborline.core.exchange.ItemSource;
-import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
 import arborline.core.exchange.TextHead;
 import com.google.auto.service.AutoService;
@@ -12,6 +10,7 @@ import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * Text tables of any make: parted by a sign or of fixed width, with titles, totals, units under the
@@ -22,6 +21,9 @@ public final class ForeignTable implements ItemReader {
 
   /** From this share of own symbols on a header is one of our own files. */
   private static final double OWN = 0.5;
+
+  /** Above the header there are not more lines than this. */
+  private static final int MOST_TITLES = 10;
 
   @Override
   public String id() {
@@ -49,15 +51,26 @@ public final class ForeignTable implements ItemReader {
     return header.isEmpty() || symbols >= OWN * header.size() || sample.lines().count() < 2;
   }
 
-  /** What the head of a file says of all of it. */
+  /**
+   * What the head of a file says of all of it.
+   *
+   * @param header line of the header; 0 where there is none
+   */
   private record Proposal(
-      TextShape shape, boolean headed, List<ColumnRole> columns, TableFacts facts) {}
+      TextShape shape,
+      long header,
+      List<ColumnRole> columns,
+      List<SourceRow> below,
+      TableFacts facts) {}
 
   private static Proposal proposal(String sample, TextShape shape) {
     List<SourceRow> rows = shape.rows(sample);
     int header = 0;
     while (header < rows.size() && !Columns.header(rows.get(header))) {
       header++;
+    }
+    if (header == rows.size()) {
+      header = unknownWords(rows);
     }
     boolean headed = header < rows.size();
     List<SourceRow> below = new ArrayList<>(rows.subList(headed ? header + 1 : 0, rows.size()));
@@ -67,7 +80,12 @@ public final class ForeignTable implements ItemReader {
         .filter(row -> headed || row.filled().size() == 1)
         .forEach(row -> titles.addAll(row.filled()));
     List<ColumnRole> columns = headed ? Columns.of(rows.get(header), below) : bare(below);
-    return new Proposal(shape, headed, columns, TableFacts.of(titles, columns, below));
+    return new Proposal(
+        shape,
+        headed ? rows.get(header).line() : 0,
+        columns,
+        below,
+        TableFacts.of(titles, columns, below));
   }
 
   @Override
@@ -84,26 +102,8 @@ public final class ForeignTable implements ItemReader {
         facts.decimalEvidence(),
         Optional.of(facts.unit()),
         facts.unitEvidence(),
-        proposal.columns().stream().map(role -> shown(role, facts)).toList());
-  }
-
-  private static Column shown(ColumnRole role, TableFacts facts) {
-    Optional<String> symbol =
-        role.symbol().or(() -> MeaningSymbols.of(role.meaning(), facts.toolClass()));
-    return new Column(
-        role.header(), symbol.orElseGet(() -> shown(role)), role.unit(), role.evidence());
-  }
-
-  private static String shown(ColumnRole role) {
-    return switch (role.meaning()) {
-      case CODE -> RawItem.CODE;
-      case DESCRIPTION -> RawItem.NAME;
-      case KIND -> RawItem.CLASS;
-      default ->
-          role.header().isBlank()
-              ? RawItem.NOTE
-              : RawItem.note(role.header().replaceAll("\\s+", " "));
-    };
+        ShownColumns.of(proposal.columns(), proposal.below(), facts),
+        new TreeMap<>());
   }
 
   @Override
@@ -112,7 +112,7 @@ public final class ForeignTable implements ItemReader {
     TextHead.requireText(head);
     String sample = new TextHead(reading.charset(), markLength(sniffed, reading), "").decode(head);
     TextShape shape =
-        reading.delimiterEvidence().equals(TableReading.BY_HAND)
+        TableReading.decided(reading.delimiterEvidence())
             ? TextShape.parted(reading.delimiter())
             : TextShape.propose(sample);
     Proposal proposal = proposal(sample, shape);
@@ -120,8 +120,20 @@ public final class ForeignTable implements ItemReader {
     return new ForeignSource(
         TextTable.open(file, sniffed, reading, shape),
         facts,
-        proposal.headed() ? List.of() : proposal.columns(),
-        ChosenColumns.of(reading));
+        proposal.header() > 0 ? List.of() : proposal.columns(),
+        ChosenColumns.of(reading),
+        proposal.header());
+  }
+
+  /** The first row of words above numbers; the number of rows where there is none. */
+  private static int unknownWords(List<SourceRow> rows) {
+    int most = Math.min(rows.size(), MOST_TITLES);
+    for (int i = 0; i < most; i++) {
+      if (Columns.headsNumbers(rows.get(i), rows.subList(i + 1, rows.size()))) {
+        return i;
+      }
+    }
+    return rows.size();
   }
 
   private static int markLength(TextHead sniffed, TableReading reading) {

@@ -32,6 +32,11 @@ public final class JsonList implements ItemReader {
   }
 
   @Override
+  public TableReading propose(byte[] head) {
+    return ListReading.propose(head, JsonRecords::new);
+  }
+
+  @Override
   public ItemSource open(InputStream file, byte[] head, TableReading reading) throws IOException {
     return ListReading.open(file, head, reading, JsonRecords::new);
   }

@@ -76,13 +76,13 @@ record TableFacts(
 
   /** The same with what somebody decided. */
   TableFacts decided(TableReading reading) {
-    boolean sign = reading.decimalEvidence().equals(TableReading.BY_HAND);
-    boolean length = reading.unitEvidence().equals(TableReading.BY_HAND);
+    boolean sign = TableReading.decided(reading.decimalEvidence());
+    boolean length = TableReading.decided(reading.unitEvidence());
     return new TableFacts(
         length ? reading.unit().orElse(unit) : unit,
-        length ? TableReading.BY_HAND : unitEvidence,
+        length ? reading.unitEvidence() : unitEvidence,
         sign ? reading.decimal() : decimal,
-        sign ? TableReading.BY_HAND : decimalEvidence,
+        sign ? reading.decimalEvidence() : decimalEvidence,
         toolClass);
   }
 

@@ -6,16 +6,20 @@ import arborline.core.exchange.Carried;
 import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
+import arborline.core.exchange.TextHead;
+import arborline.core.exchange.UnreadableFileException;
 import arborline.core.exchange.WorkbookSink;
 import arborline.core.exchange.WriteOptions;
 import com.google.auto.service.AutoService;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
 
 /**
@@ -56,6 +60,29 @@ public final class Workbook implements BundleFormat {
   public boolean recognises(byte[] head) {
     return head.length > ZIP.length
         && java.util.Arrays.equals(head, 0, ZIP.length, ZIP, 0, ZIP.length);
+  }
+
+  @Override
+  public TableReading propose(byte[] head) {
+    return ShownColumns.reading(
+        new TextHead(StandardCharsets.UTF_8, 0, ""),
+        List.of(),
+        List.of(),
+        TableFacts.of(List.of(), List.of(), List.of()).withPoint());
+  }
+
+  @Override
+  public TableReading propose(byte[] head, Content file) throws IOException {
+    Path copy = Files.createTempFile("workbook", ".xlsx");
+    try (InputStream content = file.open()) {
+      Files.copy(content, copy, StandardCopyOption.REPLACE_EXISTING);
+      WorkbookLimits.check(copy);
+      return WorkbookSource.propose(copy);
+    } catch (UnreadableFileException unreadable) {
+      return propose(head);
+    } finally {
+      Files.deleteIfExists(copy);
+    }
   }
 
   /** The file is put aside first, because a workbook is not read from its beginning to its end. */

@@ -4,7 +4,9 @@ import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
+import arborline.core.exchange.TextHead;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
@@ -63,14 +65,17 @@ final class WorkbookSource implements ItemSource {
       }
     }
     if (!foreign.isEmpty()) {
-      TableFacts facts = facts(foreign).decided(reading);
+      TableFacts facts = proposal(foreign).facts().decided(reading);
       sources.add(
           new ForeignSource(
               new ForeignSheets(foreign), facts, List.of(), ChosenColumns.of(reading)));
     }
   }
 
-  private static TableFacts facts(List<Sheet> foreign) throws IOException {
+  /** What the first foreign sheets say of all of them. */
+  private record Proposal(List<ColumnRole> columns, List<SourceRow> below, TableFacts facts) {}
+
+  private static Proposal proposal(List<Sheet> foreign) throws IOException {
     List<SourceRow> rows = new ArrayList<>();
     try (ForeignSheets sheets = new ForeignSheets(foreign)) {
       Optional<SourceRow> next = sheets.next();
@@ -89,7 +94,26 @@ final class WorkbookSource implements ItemSource {
         header == rows.size() ? List.of() : rows.subList(header + 1, rows.size());
     List<ColumnRole> columns =
         header == rows.size() ? List.of() : Columns.of(rows.get(header), below);
-    return TableFacts.of(titles, columns, below).withPoint();
+    return new Proposal(columns, below, TableFacts.of(titles, columns, below).withPoint());
+  }
+
+  /** How the foreign sheets of a workbook are read. */
+  static TableReading propose(Path file) throws IOException {
+    try (Sheets sheets = new Sheets(file)) {
+      List<Sheet> foreign = new ArrayList<>();
+      for (Sheet sheet : sheets.seen()) {
+        Optional<SourceRow> first = Sheets.first(sheet);
+        if (first.isPresent() && !OwnSheet.guide(sheet, first.get()) && !OwnSheet.is(first.get())) {
+          foreign.add(sheet);
+        }
+      }
+      Proposal proposal = proposal(foreign);
+      return ShownColumns.reading(
+          new TextHead(StandardCharsets.UTF_8, 0, "texts of a workbook are kept so"),
+          proposal.columns(),
+          proposal.below(),
+          proposal.facts());
+    }
   }
 
   @Override

@@ -24,6 +24,12 @@ public final class XmlList implements ItemReader {
   }
 
   @Override
+  public TableReading propose(byte[] head) {
+    return ListReading.propose(
+        head, stream -> XmlRecords.open(stream, new ByteArrayInputStream(head)));
+  }
+
+  @Override
   public ItemSource open(InputStream file, byte[] head, TableReading reading) throws IOException {
     return ListReading.open(
         file, head, reading, stream -> XmlRecords.open(stream, new ByteArrayInputStream(head)));

@@ -1,5 +1,7 @@
 package arborline.server.delivery;
 
+import java.nio.file.Files;
+
 import arborline.core.exchange.BundleFormats;
 import arborline.core.exchange.ItemReader;
 import arborline.server.account.Actor;
@@ -14,6 +16,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.time.Clock;
 import java.time.Instant;
+import arborline.server.delivery.ArrivingFiles.Arriving;
 import java.util.List;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.data.domain.Limit;
@@ -64,11 +67,9 @@ public class Deliveries {
     this.transaction = transaction;
   }
 
-  /** A file that arrives; its content can be opened once. */
-  public record Arriving(String name, long size, InputStream content) {}
-
   /** Stores files as one new delivery and queues its inspection. */
-  public long bring(List<Arriving> arriving) {
+  public long bring(ArrivingFiles files) {
+    List<Arriving> arriving = files.files();
     long id =
         transaction.execute(status -> {
           try {
@@ -85,26 +86,40 @@ public class Deliveries {
     String first = arriving.getFirst().name();
     String name =
         arriving.size() == 1 ? first : "%s and %d more".formatted(first, arriving.size() - 1);
-    long size = arriving.stream().mapToLong(Arriving::size).sum();
+    long size = 0;
+    for (Arriving file : arriving) {
+      size += file.size();
+    }
     Delivery delivery = deliveries.save(new Delivery(name, size, Instant.now(clock), Actor.name()));
     int fileNo = 0;
     for (Arriving file : arriving) {
-      files.store(delivery.id, fileNo, file.content());
-      byte[] head = files.head(delivery.id, fileNo);
-      ItemReader reader = BundleFormats.recognise(head);
-      documents.save(
-          new Document(
-              delivery.id,
-              fileNo,
-              file.name(),
-              file.size(),
-              reader.id(),
-              json.text(ReadingView.of(reader.propose(head)))));
+      documents.save(document(delivery.id, fileNo, file));
       fileNo++;
     }
     trail.record(TrailRecord.of("delivery", delivery.id, "received " + delivery.name));
     live.say("delivery", delivery.id, "received");
     return delivery.id;
+  }
+
+  private Document document(long deliveryId, int fileNo, Arriving file) throws IOException {
+    try (InputStream content = Files.newInputStream(file.content())) {
+      files.store(deliveryId, fileNo, content);
+    }
+    byte[] head = files.head(deliveryId, fileNo);
+    ItemReader reader = BundleFormats.recognise(head);
+    Document document =
+        new Document(
+            deliveryId,
+            fileNo,
+            file.name(),
+            file.size(),
+            reader.id(),
+            json.text(ReadingView.of(reader.propose(head))));
+    if (!file.problem().isEmpty()) {
+      document.problem = file.problem();
+      document.finished = true;
+    }
+    return document;
   }
 
   /** The files of a delivery in their order. */

@@ -1,6 +1,7 @@
 package arborline.server.delivery;
 
-import arborline.core.library.VisibleText;
+import java.io.InputStream;
+
 import arborline.server.account.MayReceive;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
@@ -8,7 +9,6 @@ import arborline.server.support.Slice;
 import arborline.server.trail.Undoable;
 import java.io.IOException;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -98,21 +98,14 @@ class DeliveryController {
     if (files.size() > MOST_FILES) {
       throw Refusal.badRequest("a delivery has at most %d files".formatted(MOST_FILES));
     }
-    List<Deliveries.Arriving> arriving = new ArrayList<>();
-    try {
+    try (ArrivingFiles arriving = new ArrivingFiles()) {
       for (MultipartFile file : files) {
-        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("unnamed");
-        arriving.add(
-            new Deliveries.Arriving(
-                VisibleText.only(name.replaceAll(".*[/\\\\]", "")),
-                file.getSize(),
-                file.getInputStream()));
+        try (InputStream content = file.getInputStream()) {
+          arriving.add(
+              Optional.ofNullable(file.getOriginalFilename()).orElse("unnamed"), content);
+        }
       }
       return new Brought(deliveries.bring(arriving));
-    } finally {
-      for (Deliveries.Arriving file : arriving) {
-        file.content().close();
-      }
     }
   }
 

@@ -1,11 +1,12 @@
 package arborline.server.exchange;
 
+import arborline.server.support.ZipOfFiles;
+
 import arborline.core.convert.ConversionReport;
 import arborline.core.convert.FileConversion;
 import arborline.core.exchange.BundleFormat;
 import arborline.core.quantity.Unit;
 import arborline.server.support.Json;
-import arborline.server.support.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -14,26 +15,18 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.Enumeration;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
-import java.util.zip.ZipException;
-import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import org.springframework.stereotype.Service;
 
 /** Converts files of any make without touching a library. */
 @Service
 class Conversions {
-
-  private static final int MOST_FILES = 2000;
-  private static final long LARGEST = 1024L * 1024 * 1024;
-  private static final int BUFFER = 64 * 1024;
 
   private final Json json;
 
@@ -76,7 +69,7 @@ class Conversions {
     try {
       Path source = work.folder.resolve("source");
       Files.copy(content, source, StandardCopyOption.REPLACE_EXISTING);
-      if (zipOfFiles(source)) {
+      if (ZipOfFiles.is(source)) {
         each(source, target, unit, work);
       } else {
         one(source, name, target, unit, work);
@@ -88,77 +81,26 @@ class Conversions {
     }
   }
 
-  private static boolean zipOfFiles(Path source) throws IOException {
-    try (InputStream start = Files.newInputStream(source)) {
-      byte[] head = start.readNBytes(4);
-      if (head.length < 4 || head[0] != 'P' || head[1] != 'K') {
-        return false;
-      }
-    }
-    try (ZipFile zip = new ZipFile(source.toFile())) {
-      return zip.getEntry("xl/workbook.xml") == null;
-    } catch (ZipException broken) {
-      throw Refusal.badRequest("the ZIP is damaged: " + broken.getMessage());
-    }
-  }
-
   private void each(Path source, BundleFormat target, Optional<Unit> unit, Work work)
       throws IOException {
-    try (ZipFile zip = new ZipFile(source.toFile())) {
-      if (zip.size() > MOST_FILES) {
-        throw Refusal.badRequest(
-            "the ZIP has %d files; %d are possible".formatted(zip.size(), MOST_FILES));
-      }
-      long total = 0;
-      Enumeration<? extends ZipEntry> entries = zip.entries();
-      while (entries.hasMoreElements()) {
-        ZipEntry entry = entries.nextElement();
-        if (!entry.isDirectory()) {
-          total += unpackAndConvert(zip, entry, target, unit, work, total);
+    try (ZipOfFiles zip = ZipOfFiles.open(source)) {
+      for (ZipOfFiles.Inside file : zip.files()) {
+        if (file.zip()) {
+          work.reports.add(ConversionReport.refused(file.name(), ZipOfFiles.NESTED));
+        } else {
+          Path unpacked = work.folder.resolve("entry");
+          zip.unpack(file, unpacked);
+          one(unpacked, file.name(), target, unit, work);
+          Files.delete(unpacked);
         }
       }
-    } catch (ZipException broken) {
-      throw Refusal.badRequest("the ZIP is damaged or encrypted: " + broken.getMessage());
     }
-  }
-
-  private long unpackAndConvert(
-      ZipFile zip, ZipEntry entry, BundleFormat target, Optional<Unit> unit, Work work, long before)
-      throws IOException {
-    Path unpacked = work.folder.resolve("entry");
-    long size = unpack(zip, entry, unpacked, LARGEST - before);
-    String name = entry.getName().replaceAll(".*[/\\\\]", "");
-    if (name.toLowerCase(Locale.ROOT).endsWith(".zip")) {
-      work.reports.add(
-          ConversionReport.refused(name, "a ZIP inside a ZIP is not opened; bring it by itself"));
-    } else {
-      one(unpacked, name, target, unit, work);
-    }
-    Files.delete(unpacked);
-    return size;
-  }
-
-  private static long unpack(ZipFile zip, ZipEntry entry, Path target, long most)
-      throws IOException {
-    byte[] buffer = new byte[BUFFER];
-    long size = 0;
-    try (InputStream content = zip.getInputStream(entry);
-        OutputStream file = Files.newOutputStream(target)) {
-      for (int read = content.read(buffer); read >= 0; read = content.read(buffer)) {
-        size += read;
-        if (size > most) {
-          throw Refusal.badRequest("the ZIP unpacks to more than 1 GB");
-        }
-        file.write(buffer, 0, read);
-      }
-    }
-    return size;
   }
 
   private static void one(
       Path source, String name, BundleFormat target, Optional<Unit> unit, Work work)
       throws IOException {
-    String output = free(name, target.id(), work.names);
+    String output = free(name, target.ending(), work.names);
     Path written = work.folder.resolve("written-" + work.reports.size());
     ConversionReport report = FileConversion.convert(source, name, target, unit, written, output);
     work.reports.add(report);

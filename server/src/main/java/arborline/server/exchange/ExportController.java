@@ -43,7 +43,7 @@ class ExportController {
     response.setContentType(chosen.mediaType());
     response.setHeader(
         HttpHeaders.CONTENT_DISPOSITION,
-        ContentDisposition.attachment().filename(name + "." + chosen.id()).build().toString());
+        ContentDisposition.attachment().filename(name + "." + chosen.ending()).build().toString());
     exports.write(id, chosen, target, response.getOutputStream());
   }
 

@@ -1,0 +1,94 @@
+package arborline.server.delivery;
+
+import arborline.server.support.Refusal;
+import arborline.server.support.VisibleText;
+import arborline.server.support.ZipOfFiles;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Files on their way into a delivery, in a folder of their own; a ZIP stands for what is in it. */
+public final class ArrivingFiles implements AutoCloseable {
+
+  private static final int MOST = 2000;
+
+  private final Path folder;
+  private final List<Arriving> files = new ArrayList<>();
+
+  /**
+   * A file that arrives.
+   *
+   * @param content where it waits
+   * @param problem why it cannot be read at all; empty where it can be tried
+   */
+  record Arriving(String name, Path content, String problem) {
+    long size() throws IOException {
+      return Files.size(content);
+    }
+  }
+
+  public ArrivingFiles() throws IOException {
+    this.folder = Files.createTempDirectory("arriving");
+  }
+
+  /** Puts a file with the others. */
+  public void add(String name, InputStream content) throws IOException {
+    Path file = next();
+    Files.copy(content, file, StandardCopyOption.REPLACE_EXISTING);
+    String shown = VisibleText.only(name.replaceAll(".*[/\\\\]", ""));
+    if (ZipOfFiles.is(file)) {
+      unpack(file);
+      Files.delete(file);
+    } else {
+      keep(new Arriving(shown.isBlank() ? "unnamed" : shown, file, ""));
+    }
+  }
+
+  private Path next() throws IOException {
+    return Files.createTempFile(folder, "file", "");
+  }
+
+  private void unpack(Path zip) throws IOException {
+    try (ZipOfFiles opened = ZipOfFiles.open(zip)) {
+      List<ZipOfFiles.Inside> inside = opened.files();
+      if (inside.isEmpty()) {
+        throw Refusal.badRequest("the ZIP has no file in it");
+      }
+      for (ZipOfFiles.Inside file : inside) {
+        Path content = next();
+        if (file.zip()) {
+          keep(new Arriving(file.name(), content, ZipOfFiles.NESTED));
+        } else {
+          opened.unpack(file, content);
+          keep(new Arriving(file.name(), content, ""));
+        }
+      }
+    }
+  }
+
+  private void keep(Arriving file) {
+    files.add(file);
+    if (files.size() > MOST) {
+      throw Refusal.badRequest("a delivery has at most %d files".formatted(MOST));
+    }
+  }
+
+  List<Arriving> files() {
+    return List.copyOf(files);
+  }
+
+  @Override
+  public void close() throws IOException {
+    try (Stream<Path> all = Files.walk(folder)) {
+      for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {
+        Files.delete(path);
+      }
+    }
+  }
+}

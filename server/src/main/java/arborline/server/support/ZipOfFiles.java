@@ -1,0 +1,135 @@
+package arborline.server.support;
+
+import arborline.core.library.VisibleText;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Enumeration;
+import java.util.List;
+import java.util.Locale;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipFile;
+
+/**
+ * A ZIP of files that somebody sent. It is opened once, never unpacked beside where it is told to,
+ * and refused where it would unpack to more than a shop ever sends.
+ */
+public final class ZipOfFiles implements AutoCloseable {
+
+  private static final int MOST_FILES = 2000;
+  private static final long LARGEST = 1024L * 1024 * 1024;
+  private static final long SMALL = 20L * 1024 * 1024;
+  private static final long HIGHEST_RATIO = 200;
+  private static final int BUFFER = 64 * 1024;
+  private static final byte[] START = {'P', 'K', 3, 4};
+
+  private final ZipFile zip;
+  private long unpacked;
+
+  private ZipOfFiles(ZipFile zip) {
+    this.zip = zip;
+  }
+
+  /** True for a ZIP that is not itself the form of another file, as a workbook is. */
+  public static boolean is(Path file) throws IOException {
+    byte[] head;
+    try (InputStream start = Files.newInputStream(file)) {
+      head = start.readNBytes(START.length);
+    }
+    if (!java.util.Arrays.equals(head, START)) {
+      return false;
+    }
+    try (ZipFile zip = new ZipFile(file.toFile())) {
+      return zip.getEntry("xl/workbook.xml") == null;
+    } catch (ZipException broken) {
+      throw refused("is damaged or encrypted: " + broken.getMessage());
+    }
+  }
+
+  /**
+   * Opens it.
+   *
+   * @throws Refusal where it is damaged, encrypted or has too many files
+   */
+  public static ZipOfFiles open(Path file) throws IOException {
+    try {
+      ZipFile zip = new ZipFile(file.toFile());
+      if (zip.size() > MOST_FILES) {
+        zip.close();
+        throw refused("has %d files; %d are possible".formatted(zip.size(), MOST_FILES));
+      }
+      return new ZipOfFiles(zip);
+    } catch (ZipException broken) {
+      throw refused("is damaged or encrypted: " + broken.getMessage());
+    }
+  }
+
+  private static Refusal refused(String why) {
+    return Refusal.badRequest("the ZIP " + why);
+  }
+
+  /**
+   * A file in it.
+   *
+   * @param name without folders
+   * @param zip true for a ZIP inside, which is not opened
+   */
+  public record Inside(String name, boolean zip, ZipEntry entry) {}
+
+  /** Its files; what operating systems put beside them is left out. */
+  public List<Inside> files() {
+    List<Inside> files = new ArrayList<>();
+    Enumeration<? extends ZipEntry> entries = zip.entries();
+    while (entries.hasMoreElements()) {
+      ZipEntry entry = entries.nextElement();
+      String name = VisibleText.only(entry.getName().replaceAll(".*[/\\\\]", ""));
+      boolean beside = name.startsWith(".") || entry.getName().startsWith("__MACOSX/");
+      if (!entry.isDirectory() && !beside && !name.isBlank()) {
+        files.add(new Inside(name, name.toLowerCase(Locale.ROOT).endsWith(".zip"), entry));
+      }
+    }
+    return files;
+  }
+
+  /** What is said of a ZIP inside. */
+  public static final String NESTED = "a ZIP inside a ZIP is not opened; bring it by itself";
+
+  /**
+   * Unpacks one of them.
+   *
+   * @throws Refusal where all of them together, or this one by far, are larger than they may be
+   */
+  public void unpack(Inside file, Path target) throws IOException {
+    byte[] buffer = new byte[BUFFER];
+    long size = 0;
+    long packed = Math.max(1, file.entry().getCompressedSize());
+    try (InputStream content = zip.getInputStream(file.entry());
+        OutputStream out = Files.newOutputStream(target)) {
+      for (int read = content.read(buffer); read >= 0; read = content.read(buffer)) {
+        size += read;
+        if (unpacked + size > LARGEST) {
+          throw refused("unpacks to more than 1 GB");
+        }
+        if (size > SMALL && size > HIGHEST_RATIO * packed) {
+          throw refused(
+              "has %s, which unpacks to more than %d times its size"
+                  .formatted(file.name(), HIGHEST_RATIO));
+        }
+        out.write(buffer, 0, read);
+      }
+    } catch (ZipException broken) {
+      throw refused("is damaged or encrypted: " + broken.getMessage());
+    }
+    unpacked += size;
+  }
+
+  @Override
+  public void close() throws IOException {
+    zip.close();
+  }
+}
