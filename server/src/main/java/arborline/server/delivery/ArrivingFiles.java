@@ -1,7 +1,7 @@
 package arborline.server.delivery;
 
+import arborline.core.library.VisibleText;
 import arborline.server.support.Refusal;
-import arborline.server.support.VisibleText;
 import arborline.server.support.ZipOfFiles;
 import java.io.IOException;
 import java.io.InputStream;
@@ -25,9 +25,9 @@ public final class ArrivingFiles implements AutoCloseable {
    * A file that arrives.
    *
    * @param content where it waits
-   * @param problem why it cannot be read at all; empty where it can be tried
+   * @param zip true for a ZIP inside a ZIP, which is not opened
    */
-  record Arriving(String name, Path content, String problem) {
+  record Arriving(String name, Path content, boolean zip) {
     long size() throws IOException {
       return Files.size(content);
     }
@@ -46,7 +46,7 @@ public final class ArrivingFiles implements AutoCloseable {
       unpack(file);
       Files.delete(file);
     } else {
-      keep(new Arriving(shown.isBlank() ? "unnamed" : shown, file, ""));
+      keep(new Arriving(shown.isBlank() ? "unnamed" : shown, file, false));
     }
   }
 
@@ -62,12 +62,10 @@ public final class ArrivingFiles implements AutoCloseable {
       }
       for (ZipOfFiles.Inside file : inside) {
         Path content = next();
-        if (file.zip()) {
-          keep(new Arriving(file.name(), content, ZipOfFiles.NESTED));
-        } else {
+        if (!file.zip()) {
           opened.unpack(file, content);
-          keep(new Arriving(file.name(), content, ""));
         }
+        keep(new Arriving(file.name(), content, file.zip()));
       }
     }
   }

@@ -1,10 +1,10 @@
 package arborline.server.delivery;
 
-import java.nio.file.Files;
-
 import arborline.core.exchange.BundleFormats;
 import arborline.core.exchange.ItemReader;
+import arborline.core.exchange.TableReading;
 import arborline.server.account.Actor;
+import arborline.server.delivery.ArrivingFiles.Arriving;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
@@ -14,10 +14,11 @@ import arborline.server.trail.TrailRecord;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.Files;
 import java.time.Clock;
 import java.time.Instant;
-import arborline.server.delivery.ArrivingFiles.Arriving;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -34,6 +35,7 @@ public class Deliveries {
   private final DocumentRepository documents;
   private final StoredFile files;
   private final ObjectProvider<SchedulerClient> scheduler;
+  private final Readings readings;
   private final Counts counts;
   private final StopRequests stops;
   private final Trail trail;
@@ -47,6 +49,7 @@ public class Deliveries {
       DocumentRepository documents,
       StoredFile files,
       ObjectProvider<SchedulerClient> scheduler,
+      Readings readings,
       Counts counts,
       StopRequests stops,
       Trail trail,
@@ -58,6 +61,7 @@ public class Deliveries {
     this.documents = documents;
     this.files = files;
     this.scheduler = scheduler;
+    this.readings = readings;
     this.counts = counts;
     this.stops = stops;
     this.trail = trail;
@@ -67,13 +71,18 @@ public class Deliveries {
     this.transaction = transaction;
   }
 
-  /** Stores files as one new delivery and queues its inspection. */
-  public long bring(ArrivingFiles files) {
+  /**
+   * Stores files as one new delivery and queues its inspection.
+   *
+   * @param recipe by which tables are read, by number or name; null for the one that fits each
+   */
+  public long bring(ArrivingFiles files, @Nullable String recipe) {
+    readings.requireKnown(recipe);
     List<Arriving> arriving = files.files();
     long id =
         transaction.execute(status -> {
           try {
-            return store(arriving);
+            return store(arriving, recipe);
           } catch (IOException broken) {
             throw new java.io.UncheckedIOException(broken);
           }
@@ -82,7 +91,7 @@ public class Deliveries {
     return id;
   }
 
-  private long store(List<Arriving> arriving) throws IOException {
+  private long store(List<Arriving> arriving, @Nullable String recipe) throws IOException {
     String first = arriving.getFirst().name();
     String name =
         arriving.size() == 1 ? first : "%s and %d more".formatted(first, arriving.size() - 1);
@@ -93,7 +102,7 @@ public class Deliveries {
     Delivery delivery = deliveries.save(new Delivery(name, size, Instant.now(clock), Actor.name()));
     int fileNo = 0;
     for (Arriving file : arriving) {
-      documents.save(document(delivery.id, fileNo, file));
+      documents.save(document(delivery.id, fileNo, file, recipe));
       fileNo++;
     }
     trail.record(TrailRecord.of("delivery", delivery.id, "received " + delivery.name));
@@ -101,25 +110,30 @@ public class Deliveries {
     return delivery.id;
   }
 
-  private Document document(long deliveryId, int fileNo, Arriving file) throws IOException {
+  private Document document(long deliveryId, int fileNo, Arriving file, @Nullable String recipe)
+      throws IOException {
     try (InputStream content = Files.newInputStream(file.content())) {
       files.store(deliveryId, fileNo, content);
     }
     byte[] head = files.head(deliveryId, fileNo);
-    ItemReader reader = BundleFormats.recognise(head);
-    Document document =
-        new Document(
-            deliveryId,
-            fileNo,
-            file.name(),
-            file.size(),
-            reader.id(),
-            json.text(ReadingView.of(reader.propose(head))));
-    if (!file.problem().isEmpty()) {
-      document.problem = file.problem();
-      document.finished = true;
+    if (file.zip()) {
+      return new Document(
+          deliveryId,
+          fileNo,
+          file.name(),
+          file.size(),
+          Document.ZIP,
+          json.text(ReadingView.of(TableReading.propose(head))));
     }
-    return document;
+    ItemReader reader = BundleFormats.recognise(head);
+    return new Document(
+        deliveryId,
+        fileNo,
+        file.name(),
+        file.size(),
+        reader.id(),
+        json.text(
+            readings.arriving(reader, head, () -> Files.newInputStream(file.content()), recipe)));
   }
 
   /** The files of a delivery in their order. */
@@ -159,14 +173,23 @@ public class Deliveries {
           documents
               .findByDeliveryIdAndFileNo(id, fileNo)
               .orElseThrow(() -> Refusal.notFound("the delivery has no file " + fileNo));
-      document.reading =
-          json.text(ReadingView.of(choice.apply(document.format, files.head(id, fileNo))));
+      Readings.requireTable(document);
+      document.reading = json.text(readings.decided(document, choice));
       delivery.state = Delivery.State.WAITING;
       delivery.note = "";
       stops.clear(delivery.work());
       live.say("delivery", id, "reading again");
     });
     InspectionQueue.add(scheduler.getObject(), id);
+  }
+
+  /** A file of a delivery. */
+  @Transactional(readOnly = true)
+  Document document(long id, int fileNo) {
+    get(id);
+    return documents
+        .findByDeliveryIdAndFileNo(id, fileNo)
+        .orElseThrow(() -> Refusal.notFound("the delivery has no file " + fileNo));
   }
 
   /** Asks the running work on a delivery to stop. */

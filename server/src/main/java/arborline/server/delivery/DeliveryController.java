@@ -1,18 +1,17 @@
 package arborline.server.delivery;
 
-import java.io.InputStream;
-
 import arborline.server.account.MayReceive;
+import arborline.server.recipe.Recipes;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import arborline.server.trail.Undoable;
 import java.io.IOException;
+import java.io.InputStream;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -35,21 +34,31 @@ class DeliveryController {
   private static final int MOST = 500;
   private static final int MOST_FILES = 100;
 
-  /** Formats of which somebody can decide how they are read. */
-  private static final Set<String> TABLES = Set.of("csv", "table");
-
   private final Deliveries deliveries;
   private final LineLists lists;
   private final FindingGroups groups;
   private final Counts counts;
+  private final Readings readings;
+  private final ReadingPreview preview;
+  private final Recipes recipes;
   private final Json json;
 
   DeliveryController(
-      Deliveries deliveries, LineLists lists, FindingGroups groups, Counts counts, Json json) {
+      Deliveries deliveries,
+      LineLists lists,
+      FindingGroups groups,
+      Counts counts,
+      Readings readings,
+      ReadingPreview preview,
+      Recipes recipes,
+      Json json) {
     this.deliveries = deliveries;
     this.lists = lists;
     this.groups = groups;
     this.counts = counts;
+    this.readings = readings;
+    this.preview = preview;
+    this.recipes = recipes;
     this.json = json;
   }
 
@@ -94,18 +103,20 @@ class DeliveryController {
   @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @MayReceive
   @ResponseStatus(HttpStatus.ACCEPTED)
-  Brought bring(@RequestParam("files") List<MultipartFile> files) throws IOException {
+  Brought bring(
+      @RequestParam("files") List<MultipartFile> files,
+      @RequestParam(required = false) @Nullable String recipe)
+      throws IOException {
     if (files.size() > MOST_FILES) {
       throw Refusal.badRequest("a delivery has at most %d files".formatted(MOST_FILES));
     }
     try (ArrivingFiles arriving = new ArrivingFiles()) {
       for (MultipartFile file : files) {
         try (InputStream content = file.getInputStream()) {
-          arriving.add(
-              Optional.ofNullable(file.getOriginalFilename()).orElse("unnamed"), content);
+          arriving.add(Optional.ofNullable(file.getOriginalFilename()).orElse("unnamed"), content);
         }
       }
-      return new Brought(deliveries.bring(arriving));
+      return new Brought(deliveries.bring(arriving, recipe));
     }
   }
 
@@ -148,7 +159,7 @@ class DeliveryController {
         document.fileNo,
         document.name,
         document.format,
-        TABLES.contains(document.format) ? json.read(document.reading, ReadingView.class) : null);
+        Readings.table(document.format) ? json.read(document.reading, ReadingView.class) : null);
   }
 
   @GetMapping("/{id}/lines")
@@ -177,6 +188,38 @@ class DeliveryController {
       @RequestParam(defaultValue = "0") int file,
       @RequestBody ReadingChoice choice) {
     deliveries.readAgain(id, file, choice);
+  }
+
+  /** The first tools as they would be read; nothing is changed. */
+  @PostMapping("/{id}/preview")
+  @MayReceive
+  ReadingPreview.Preview preview(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "0") int file,
+      @RequestBody ReadingChoice choice) {
+    Document document = deliveries.document(id, file);
+    Readings.requireTable(document);
+    return preview.of(document, readings.decided(document, choice));
+  }
+
+  /** A name for a recipe. */
+  record RecipeName(@Nullable String name) {}
+
+  record RecipeSaved(long id, String name, int number) {}
+
+  /** Saves how a file is read as a recipe. */
+  @PostMapping("/{id}/recipe")
+  @MayReceive
+  @ResponseStatus(HttpStatus.CREATED)
+  RecipeSaved save(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "0") int file,
+      @RequestBody RecipeName called) {
+    Document document = deliveries.document(id, file);
+    Readings.requireTable(document);
+    Recipes.Kept kept =
+        recipes.save(called.name(), json.read(document.reading, ReadingView.class).reading());
+    return new RecipeSaved(kept.id(), kept.recipe().name(), kept.recipe().number());
   }
 
   @PostMapping("/{id}/stop")

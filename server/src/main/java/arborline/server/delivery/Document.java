@@ -12,6 +12,9 @@ import java.io.Serializable;
 @IdClass(Document.Key.class)
 public class Document {
 
+  /** The format of a ZIP inside a ZIP, which is not opened. */
+  public static final String ZIP = "zip";
+
   /** Which file of which delivery, from 0. */
   public record Key(long deliveryId, int fileNo) implements Serializable {}
 

@@ -186,6 +186,11 @@ public class LineLists {
         outline(line, raw, completed).orElse(null));
   }
 
+  /** Findings as lines keep them. */
+  String text(List<Finding> findings) {
+    return findings.isEmpty() ? "[]" : json.text(findings);
+  }
+
   private static Optional<Outline> outline(DeliveryLine line, RawBundle raw, Completed completed) {
     return line.kind
         .component()

@@ -1,21 +1,18 @@
 package arborline.server.delivery;
 
-import arborline.core.exchange.BundleFormats;
 import arborline.core.exchange.Column;
-import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
-import arborline.core.property.Dictionary;
 import arborline.core.quantity.Unit;
+import arborline.server.recipe.ColumnDecision;
+import arborline.server.recipe.RecipeBody;
 import arborline.server.support.Refusal;
 import java.nio.charset.Charset;
 import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.UnsupportedCharsetException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,63 +20,52 @@ import org.jspecify.annotations.Nullable;
  *
  * @param unit {@code mm} or {@code in}: of lengths that name none
  * @param columns by position in the header, from 0
+ * @param constants what every line gets that says nothing itself, by column
+ * @param recipe number or name of a recipe to begin with; empty for none, null for the one that
+ *     fits
  */
 record ReadingChoice(
     @Nullable String encoding,
     @Nullable String delimiter,
     @Nullable String decimal,
     @Nullable String unit,
-    @Nullable Map<Integer, ColumnChoice> columns) {
+    @Nullable Map<Integer, ColumnDecision> columns,
+    @Nullable Map<String, String> constants,
+    @Nullable String recipe) {
 
-  private static final Set<String> IDENTITY =
-      Set.of(
-          RawItem.CODE, RawItem.NAME, RawItem.CLASS, RawItem.NUMBER, RawItem.SECTION, RawItem.NOTE);
+  Optional<Charset> charset() {
+    return Optional.ofNullable(encoding).map(ReadingChoice::charset);
+  }
 
-  /**
-   * What one column means.
-   *
-   * @param symbol empty to leave the column unread
-   */
-  record ColumnChoice(String symbol, @Nullable String unit) {}
+  Optional<Character> sign() {
+    return Optional.ofNullable(delimiter).map(ReadingChoice::delimiter);
+  }
 
-  /** The proposal of a reader with these decisions in it. */
-  TableReading apply(String format, byte[] head) {
-    TableReading proposed = proposed(format, head);
+  /** A proposal with these decisions in it. */
+  TableReading in(TableReading proposed) {
     List<Column> chosen = new ArrayList<>(proposed.columns());
     if (columns != null) {
-      columns.forEach((position, choice) ->
-          chosen.set(place(position, chosen), column(chosen.get(position), choice)));
+      columns.forEach((position, decision) -> {
+        Column column = chosen.get(place(position, chosen));
+        if (decision == null) {
+          throw Refusal.badRequest("column %s: nothing is decided".formatted(column.header()));
+        }
+        chosen.set(
+            position, decision.column(column.header(), column.sample(), TableReading.BY_HAND));
+      });
     }
     boolean decided = ".".equals(decimal) || ",".equals(decimal);
     return new TableReading(
-        proposed.charset(),
-        proposed.charsetEvidence(),
-        proposed.delimiter(),
-        proposed.delimiterEvidence(),
+        charset().orElse(proposed.charset()),
+        encoding == null ? proposed.charsetEvidence() : TableReading.BY_HAND,
+        sign().orElse(proposed.delimiter()),
+        delimiter == null ? proposed.delimiterEvidence() : TableReading.BY_HAND,
         decided ? decimal.charAt(0) : proposed.decimal(),
         decided ? TableReading.BY_HAND : proposed.decimalEvidence(),
         length(proposed),
         unit == null ? proposed.unitEvidence() : TableReading.BY_HAND,
-        chosen);
-  }
-
-  private TableReading proposed(String format, byte[] head) {
-    Optional<Charset> charset = Optional.ofNullable(encoding).map(ReadingChoice::charset);
-    Optional<Character> sign = Optional.ofNullable(delimiter).map(ReadingChoice::delimiter);
-    if (format.equals("csv")) {
-      return TableReading.propose(head, charset, sign);
-    }
-    TableReading own = BundleFormats.reader(format).orElseThrow().propose(head);
-    return new TableReading(
-        charset.orElse(own.charset()),
-        charset.isPresent() ? TableReading.BY_HAND : own.charsetEvidence(),
-        sign.orElse(own.delimiter()),
-        sign.isPresent() ? TableReading.BY_HAND : own.delimiterEvidence(),
-        own.decimal(),
-        own.decimalEvidence(),
-        own.unit(),
-        own.unitEvidence(),
-        own.columns());
+        chosen,
+        constants == null ? proposed.constants() : RecipeBody.checked(constants));
   }
 
   private Optional<Unit> length(TableReading proposed) {
@@ -101,8 +87,8 @@ record ReadingChoice(
     return text.charAt(0);
   }
 
-  private static int place(int position, List<Column> columns) {
-    if (position < 0 || position >= columns.size()) {
+  private static int place(@Nullable Integer position, List<Column> columns) {
+    if (position == null || position < 0 || position >= columns.size()) {
       throw Refusal.badRequest("there is no column " + position);
     }
     return position;
@@ -114,24 +100,5 @@ record ReadingChoice(
     } catch (IllegalCharsetNameException | UnsupportedCharsetException unknown) {
       throw Refusal.badRequest("'%s' is not an encoding; try UTF-8".formatted(name));
     }
-  }
-
-  private static Column column(Column proposed, ColumnChoice choice) {
-    String symbol = choice.symbol().strip().toUpperCase(Locale.ROOT);
-    if (symbol.isEmpty() || IDENTITY.contains(symbol)) {
-      return new Column(proposed.header(), symbol, Optional.empty(), TableReading.BY_HAND);
-    }
-    var property =
-        Dictionary.standard()
-            .find(symbol)
-            .orElseThrow(
-                () -> Refusal.badRequest("'%s' is not a symbol that we know".formatted(symbol)));
-    Optional<Unit> unit =
-        Optional.ofNullable(choice.unit()).flatMap(Unit::named).or(property::unit);
-    if (unit.isPresent()
-        && property.unit().filter(own -> own.kind() == unit.get().kind()).isEmpty()) {
-      throw Refusal.badRequest("%s is not measured in %s".formatted(symbol, unit.get().code()));
-    }
-    return new Column(proposed.header(), symbol, unit, TableReading.BY_HAND);
   }
 }

@@ -1,12 +1,11 @@
 package arborline.server.exchange;
 
-import arborline.server.support.ZipOfFiles;
-
 import arborline.core.convert.ConversionReport;
 import arborline.core.convert.FileConversion;
 import arborline.core.exchange.BundleFormat;
 import arborline.core.quantity.Unit;
 import arborline.server.support.Json;
+import arborline.server.support.ZipOfFiles;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;

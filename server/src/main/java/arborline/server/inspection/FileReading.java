@@ -15,6 +15,7 @@ import arborline.server.delivery.ReadingView;
 import arborline.server.delivery.StoredFile;
 import arborline.server.support.Ids;
 import arborline.server.support.Json;
+import arborline.server.support.ZipOfFiles;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -51,6 +52,9 @@ class FileReading {
   Batches open(Document document, long before) throws IOException {
     byte[] head = files.head(document.deliveryId, document.fileNo);
     TableReading reading = json.read(document.reading, ReadingView.class).reading();
+    if (document.format.equals(Document.ZIP)) {
+      return new Batches(document, before, InputStream.nullInputStream(), null, ZipOfFiles.NESTED);
+    }
     ItemReader format = BundleFormats.reader(document.format).orElseThrow();
     InputStream file =
         new BufferedInputStream(files.open(document.deliveryId, document.fileNo), BUFFER);

@@ -1,7 +1,6 @@
 package arborline.server.support;
 
 import arborline.core.library.VisibleText;
-
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
