@@ -13,6 +13,7 @@ import java.util.List;
  * @param written items that were written: parts and tools
  * @param left items that were not written, with the reason; the first thousand
  * @param lossCount how much is dropped, rounded or approximated
+ * @param lossGroups that by what happens to which property
  * @param losses the first thousand of that
  * @param proof what reading it back came to
  */
@@ -24,6 +25,7 @@ public record ConversionReport(
     long written,
     List<Left> left,
     long lossCount,
+    List<LossReport.LossGroup> lossGroups,
     List<LossReport.Loss> losses,
     Proof proof) {
 
@@ -45,6 +47,7 @@ public record ConversionReport(
 
   /** A file of which nothing was written. */
   public static ConversionReport refused(String file, String problem) {
-    return new ConversionReport(file, "", problem, 0, 0, List.of(), 0, List.of(), Proof.NONE);
+    return new ConversionReport(
+        file, "", problem, 0, 0, List.of(), 0, List.of(), List.of(), Proof.NONE);
   }
 }

@@ -12,7 +12,6 @@ import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.UnreadableFileException;
 import arborline.core.exchange.WriteOptions;
-import arborline.core.exchange.WrittenBundle;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.inspect.Clashes;
@@ -94,6 +93,7 @@ public final class FileConversion {
         written,
         List.copyOf(left),
         losses.count(),
+        losses.groups(),
         losses.losses(),
         prove(output));
   }
@@ -247,19 +247,17 @@ public final class FileConversion {
 
   /** The third reading: the source beside what was written. */
   private ConversionReport.Proof prove(Path output) throws IOException {
-    try (ArrivingFile written = ArrivingFile.open(output)) {
-      Readback back = new Readback(written);
-      WrittenBundle form = new WrittenBundle(target, options());
+    try (Readback back = Readback.open(output, target, options())) {
       codes.clear();
       readThrough(bundle -> {
         if (tool(bundle)) {
           Inspected wanted = whole(bundle);
           if (obstacle(wanted).isEmpty()) {
-            back.compare(bundle(wanted), form);
+            back.compare(bundle(wanted));
           }
         }
       });
-      return back.proof(parts, form);
+      return back.proof(parts);
     }
   }
 }

@@ -1,13 +1,16 @@
 package arborline.core.convert;
 
 import arborline.core.exchange.Bundle;
+import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.RawBundle;
+import arborline.core.exchange.WriteOptions;
 import arborline.core.exchange.WrittenBundle;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Codes;
 import arborline.core.stack.Component;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -15,7 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** A written file, read back tool by tool beside what was to be written. */
-final class Readback {
+public final class Readback implements AutoCloseable {
 
   private static final int SHOWN = 100;
 
@@ -25,12 +28,25 @@ final class Readback {
   private boolean equal = true;
   private long compared;
 
-  Readback(ArrivingFile file) {
+  private final WrittenBundle form;
+
+  private Readback(ArrivingFile file, WrittenBundle form) {
     this.file = file;
+    this.form = form;
+  }
+
+  /**
+   * Opens a file that was written.
+   *
+   * @throws arborline.core.exchange.UnreadableFileException where it cannot be read
+   */
+  public static Readback open(Path file, BundleFormat format, WriteOptions options)
+      throws IOException {
+    return new Readback(ArrivingFile.open(file), new WrittenBundle(format, options));
   }
 
   /** Compares the next tool of the file. */
-  void compare(Bundle wanted, WrittenBundle form) throws IOException {
+  public void compare(Bundle wanted) throws IOException {
     compared++;
     Optional<Inspected> read = nextTool();
     note(
@@ -57,18 +73,22 @@ final class Readback {
   }
 
   /** What it came to, once all tools were compared. */
-  ConversionReport.Proof proof(Map<String, Component> wanted, WrittenBundle form)
-      throws IOException {
+  public ConversionReport.Proof proof(Map<String, Component> wanted) throws IOException {
     nextTool()
         .ifPresent(more -> note(List.of("%s was read back unasked".formatted(more.tool().code()))));
     wanted.forEach((key, part) -> {
       compared++;
-      Component read = parts.get(key);
+      Component read = parts.get(Codes.key(part.code()));
       note(
           read == null
               ? List.of("part %s was not read back".formatted(part.code()))
               : Comparison.of(part, read, form));
     });
     return new ConversionReport.Proof(equal, compared, List.copyOf(differences));
+  }
+
+  @Override
+  public void close() throws IOException {
+    file.close();
   }
 }

@@ -1,15 +1,30 @@
 package arborline.core.exchange;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
-/** What a file will not carry exactly; kept short by counting after the first thousand. */
+/**
+ * What a file will not carry exactly: all of it counted by what happens to which property, the
+ * first thousand one by one.
+ */
 public final class LossReport {
 
   private static final int LISTED = 1000;
+  private static final int EXAMPLES = 3;
 
   private final List<Loss> losses = new ArrayList<>();
+  private final Map<Group, Counted> groups = new LinkedHashMap<>();
   private int count;
+
+  /** What happens to a value. */
+  public enum Kind {
+    DROPPED,
+    ROUNDED,
+    CHANGED
+  }
 
   /**
    * One value that is dropped or changed.
@@ -18,12 +33,44 @@ public final class LossReport {
    * @param symbol the property
    * @param how what happens to it
    */
-  public record Loss(String code, String symbol, String how) {}
+  public record Loss(Kind kind, String code, String symbol, String how) {}
 
-  public void add(String code, String symbol, String how) {
+  private record Group(Kind kind, String symbol, String what) {}
+
+  private static final class Counted {
+    private int count;
+    private final List<String> examples = new ArrayList<>(EXAMPLES);
+  }
+
+  /**
+   * All losses of one kind in one property.
+   *
+   * @param what happens to the values
+   * @param examples codes of the first tools
+   */
+  public record LossGroup(
+      Kind kind, String symbol, String what, int count, List<String> examples) {}
+
+  /** Something that has no place in the file. */
+  public void dropped(String code, String symbol, String how) {
+    add(new Loss(Kind.DROPPED, code, symbol, how), how);
+  }
+
+  /**
+   * Adds a loss.
+   *
+   * @param what happens, without the value itself
+   */
+  public void add(Loss loss, String what) {
     count++;
+    Counted counted =
+        groups.computeIfAbsent(new Group(loss.kind(), loss.symbol(), what), key -> new Counted());
+    counted.count++;
+    if (counted.examples.size() < EXAMPLES) {
+      counted.examples.add(loss.code());
+    }
     if (losses.size() < LISTED) {
-      losses.add(new Loss(code, symbol, how));
+      losses.add(loss);
     }
   }
 
@@ -34,5 +81,19 @@ public final class LossReport {
 
   public List<Loss> losses() {
     return List.copyOf(losses);
+  }
+
+  /** All of them by what happens, the most first. */
+  public List<LossGroup> groups() {
+    return groups.entrySet().stream()
+        .map(entry ->
+            new LossGroup(
+                entry.getKey().kind(),
+                entry.getKey().symbol(),
+                entry.getKey().what(),
+                entry.getValue().count,
+                List.copyOf(entry.getValue().examples)))
+        .sorted(Comparator.comparingInt(LossGroup::count).reversed())
+        .toList();
   }
 }

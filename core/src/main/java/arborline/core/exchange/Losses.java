@@ -1,6 +1,8 @@
 package arborline.core.exchange;
 
 import arborline.core.cutting.CuttingEntry;
+import arborline.core.exchange.LossReport.Kind;
+import arborline.core.exchange.LossReport.Loss;
 import arborline.core.finding.Finding;
 import arborline.core.property.Dictionary;
 import arborline.core.quantity.Conversion;
@@ -30,7 +32,7 @@ public final class Losses {
   /** What is lost of a part of stacks. */
   public void of(Component part) {
     if (!carried.contains(Carried.PARTS)) {
-      report.add(part.code(), part.kind().name(), Carried.PARTS.loss());
+      report.dropped(part.code(), part.kind().name(), Carried.PARTS.loss());
       return;
     }
     PartReading.of(part)
@@ -67,15 +69,17 @@ public final class Losses {
         .forEach((symbol, cell) -> {
           Cell back = kept.cells().get(symbol);
           if (back == null) {
-            report.add(tool.code(), symbol, "is dropped: the format has no place for it");
+            report.dropped(tool.code(), symbol, "is dropped: the format has no place for it");
           } else if (cell.formula().isPresent() && back.formula().isEmpty()) {
-            report.add(
-                tool.code(),
-                symbol,
-                "= %s: %s".formatted(cell.formula().get(), Carried.FORMULAS.loss()));
+            formula(tool.code(), symbol, cell.formula().get());
           } else if (!back.text().equals(cell.text())) {
             report.add(
-                tool.code(), symbol, "'%s' becomes '%s'".formatted(cell.text(), back.text()));
+                new Loss(
+                    Kind.CHANGED,
+                    tool.code(),
+                    symbol,
+                    "'%s' becomes '%s'".formatted(cell.text(), back.text())),
+                "is written as a plain decimal");
           }
         });
   }
@@ -83,12 +87,14 @@ public final class Losses {
   /** What of a tool was not understood, and so is in no file. */
   public void unread(String code, Finding finding) {
     String symbol = finding.properties().isEmpty() ? "" : finding.properties().getFirst();
-    report.add(code, symbol, "was not understood: %s".formatted(finding.message()));
+    report.add(
+        new Loss(Kind.DROPPED, code, symbol, "was not understood: %s".formatted(finding.message())),
+        "was not understood");
   }
 
   private void drop(Carried what, Tool tool, String symbol) {
     if (!carried.contains(what)) {
-      report.add(tool.code(), symbol, what.loss());
+      report.dropped(tool.code(), symbol, what.loss());
     }
   }
 
@@ -96,29 +102,28 @@ public final class Losses {
     if (value instanceof Value.Measure measure) {
       rounded(code, symbol, measure.quantity());
       if (measure.formula().isPresent() && !carried.contains(Carried.FORMULAS)) {
-        report.add(
-            code, symbol, "= %s: %s".formatted(measure.formula().get(), Carried.FORMULAS.loss()));
+        formula(code, symbol, measure.formula().get());
       }
     }
     if (value.defaulted() && !carried.contains(Carried.DEFAULT_MARK)) {
-      report.add(code, symbol, Carried.DEFAULT_MARK.loss());
+      report.dropped(code, symbol, Carried.DEFAULT_MARK.loss());
     }
     if (Dictionary.standard().find(symbol).isEmpty()) {
-      report.add(code, symbol, "is not a property of the dictionary");
+      report.dropped(code, symbol, "is not a property of the dictionary");
     }
   }
 
   private void cutting(Tool tool, CuttingEntry entry) {
     if (!carried.contains(Carried.CUTTING)) {
-      report.add(
-          tool.code(),
-          "CUTTING",
-          "%s %s %s: %s"
+      String which =
+          "%s %s %s"
               .formatted(
                   entry.origin().word(),
                   entry.grade().isEmpty() ? entry.material() : entry.grade(),
-                  entry.purpose(),
-                  Carried.CUTTING.loss()));
+                  entry.purpose());
+      report.add(
+          new Loss(Kind.DROPPED, tool.code(), "CUTTING", which + ": " + Carried.CUTTING.loss()),
+          Carried.CUTTING.loss());
       return;
     }
     CuttingReading.of(entry, tool.code())
@@ -127,22 +132,24 @@ public final class Losses {
           cell.unit()
               .ifPresent(unit -> rounded(tool.code(), symbol, Quantity.of(cell.text(), unit)));
           if (cell.formula().isPresent() && !carried.contains(Carried.FORMULAS)) {
-            report.add(
-                tool.code(),
-                symbol,
-                "= %s: %s".formatted(cell.formula().get(), Carried.FORMULAS.loss()));
+            formula(tool.code(), symbol, cell.formula().get());
           }
         });
   }
 
+  private void formula(String code, String symbol, Object formula) {
+    report.add(
+        new Loss(
+            Kind.CHANGED, code, symbol, "= %s: %s".formatted(formula, Carried.FORMULAS.loss())),
+        Carried.FORMULAS.loss());
+  }
+
   private void rounded(String code, String symbol, Quantity quantity) {
     if (Restated.rounds(quantity, options.unit())) {
-      report.add(
-          code,
-          symbol,
-          "%s is rounded to %d decimals in %s"
-              .formatted(
-                  quantity, Conversion.INEXACT_DECIMALS, options.unit().orElseThrow().code()));
+      String what =
+          "is rounded to %d decimals in %s"
+              .formatted(Conversion.INEXACT_DECIMALS, options.unit().orElseThrow().code());
+      report.add(new Loss(Kind.ROUNDED, code, symbol, quantity + " " + what), what);
     }
   }
 }

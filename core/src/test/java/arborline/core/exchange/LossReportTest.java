@@ -61,7 +61,7 @@ class LossReportTest {
   void onlyTheFirstThousandAreListedButAllAreCounted() {
     LossReport report = new LossReport();
     for (int i = 0; i < 1500; i++) {
-      report.add("T-" + i, "DC", "rounded");
+      report.dropped("T-" + i, "DC", "is dropped");
     }
     assertEquals(1500, report.count());
     assertEquals(1000, report.losses().size());
@@ -82,6 +82,22 @@ class LossReportTest {
     }
     String line = file.toString(StandardCharsets.UTF_8).lines().toList().get(1);
     assertTrue(line.contains("'" + name), line);
+  }
+
+  @Test
+  void lossesAreCountedByWhatHappensToWhichProperty() {
+    LossReport report = new LossReport();
+    WriteOptions options = new WriteOptions("Losses", Contents.of(List.of("DC")), inch());
+    Losses losses = new Losses(BundleFormats.named("csv").orElseThrow(), options, report);
+    for (String size : List.of("10", "11", "12", "12.7", "13")) {
+      losses.of(tool("DC", Cell.of(size)));
+    }
+    assertEquals(1, report.groups().size());
+    LossReport.LossGroup group = report.groups().getFirst();
+    assertEquals(LossReport.Kind.ROUNDED, group.kind());
+    assertEquals(4, group.count());
+    assertEquals("is rounded to 12 decimals in in", group.what());
+    assertEquals(3, group.examples().size());
   }
 
   private static Optional<Unit> inch() {

@@ -3,33 +3,57 @@ package arborline.server.exchange;
 import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.LossReport;
 import arborline.core.quantity.Unit;
+import arborline.server.account.MayReceive;
+import arborline.server.support.Refusal;
+import arborline.server.support.Slice;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
-@RequestMapping("/api/v1/libraries")
+@RequestMapping("/api/v1")
 class ExportController {
 
   private final Exports exports;
+  private final WrittenFiles files;
 
-  ExportController(Exports exports) {
+  ExportController(Exports exports, WrittenFiles files) {
     this.exports = exports;
+    this.files = files;
   }
 
-  record Losses(int count, List<LossReport.Loss> losses) {}
+  /** The formats that libraries are written in. */
+  record FormatView(String id, String ending) {}
 
-  /** Streams the library as a file. */
-  @GetMapping("/{id}/export")
+  record Losses(int count, List<LossReport.LossGroup> groups, List<LossReport.Loss> losses) {}
+
+  @GetMapping("/formats")
+  Slice<FormatView> formats() {
+    return Slice.all(
+        arborline.core.exchange.BundleFormats.all().stream()
+            .map(format -> new FormatView(format.id(), format.ending()))
+            .toList());
+  }
+
+  /**
+   * Answers the library as a file. It is written and read back before anything is sent; the header
+   * {@code X-Proof} says what that came to.
+   */
+  @GetMapping("/libraries/{id}/export")
   void export(
       @PathVariable long id,
       @RequestParam(defaultValue = "csv") String format,
@@ -38,23 +62,76 @@ class ExportController {
       throws IOException {
     BundleFormat chosen = Formats.named(format);
     Optional<Unit> target = Formats.unit(unit);
-    String name =
-        exports.name(id).replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(java.util.Locale.ROOT);
-    response.setContentType(chosen.mediaType());
+    exports.name(id);
+    Path file = Files.createTempFile("export", "." + chosen.ending());
+    try {
+      Exports.Written written = exports.write(id, chosen, target, file);
+      response.setHeader(
+          "X-Proof",
+          "%s; compared=%d; losses=%d"
+              .formatted(
+                  written.proof().equal() ? "equal" : "different",
+                  written.proof().compared(),
+                  written.losses().count()));
+      response.setContentLengthLong(Files.size(file));
+      attach(response, chosen, WrittenFiles.fileName(written.name(), chosen));
+      Files.copy(file, response.getOutputStream());
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+
+  private static void attach(HttpServletResponse response, BundleFormat format, String name) {
+    response.setContentType(format.mediaType());
     response.setHeader(
         HttpHeaders.CONTENT_DISPOSITION,
-        ContentDisposition.attachment().filename(name + "." + chosen.ending()).build().toString());
-    exports.write(id, chosen, target, response.getOutputStream());
+        ContentDisposition.attachment().filename(name).build().toString());
   }
 
   /** What that file would drop or round. */
-  @GetMapping("/{id}/losses")
+  @GetMapping("/libraries/{id}/losses")
   Losses losses(
       @PathVariable long id,
       @RequestParam(defaultValue = "csv") String format,
       @RequestParam(required = false) @Nullable String unit)
       throws IOException {
     LossReport report = exports.losses(id, Formats.named(format), Formats.unit(unit));
-    return new Losses(report.count(), report.losses());
+    return new Losses(report.count(), report.groups(), report.losses());
+  }
+
+  /** Writes the library as a file, reads it back, and keeps both. */
+  @PostMapping("/libraries/{id}/files")
+  @MayReceive
+  @ResponseStatus(HttpStatus.CREATED)
+  WrittenFiles.WrittenFileView write(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "csv") String format,
+      @RequestParam(required = false) @Nullable String unit)
+      throws IOException {
+    exports.name(id);
+    return files.write(id, Formats.named(format), Formats.unit(unit));
+  }
+
+  /** The newest files that a library was written as. */
+  @GetMapping("/libraries/{id}/files")
+  Slice<WrittenFiles.WrittenFileView> files(@PathVariable long id) {
+    return Slice.all(files.of(id));
+  }
+
+  @GetMapping("/files/{id}")
+  WrittenFiles.WrittenFileView file(@PathVariable long id) {
+    return files.get(id);
+  }
+
+  /** Answers a written file. */
+  @GetMapping("/files/{id}/content")
+  void content(@PathVariable long id, HttpServletResponse response) throws IOException {
+    WrittenFiles.WrittenFileView file = files.get(id);
+    if (!file.there()) {
+      throw Refusal.conflict("the content of this file is no longer kept; write it again");
+    }
+    response.setContentLengthLong(file.size());
+    attach(response, Formats.named(file.format()), file.name());
+    files.content(id, response.getOutputStream());
   }
 }

@@ -1,5 +1,7 @@
 package arborline.server.exchange;
 
+import arborline.core.convert.ConversionReport;
+import arborline.core.convert.Readback;
 import arborline.core.cutting.CuttingEntry;
 import arborline.core.exchange.Bundle;
 import arborline.core.exchange.BundleFormat;
@@ -12,8 +14,11 @@ import arborline.core.quantity.Unit;
 import arborline.core.stack.Component;
 import arborline.core.stack.PlannedStack;
 import arborline.server.library.LibraryContents;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -46,29 +51,68 @@ class Exports {
     void visit(long toolId, Bundle bundle) throws IOException;
   }
 
-  public void write(long libraryId, BundleFormat format, Optional<Unit> unit, OutputStream file)
+  /**
+   * A library as a file, read back and compared.
+   *
+   * @param tools how many it holds
+   */
+  record Written(
+      Path file, String name, long tools, LossReport losses, ConversionReport.Proof proof) {}
+
+  /**
+   * Writes a library into a file on disk and reads it back, both of one state of the library.
+   *
+   * @param file where it is written
+   */
+  public Written write(long libraryId, BundleFormat format, Optional<Unit> unit, Path file)
       throws IOException {
     Survey survey = survey(libraryId, unit);
-    try (BundleSink sink = format.create(file, survey.options())) {
+    LossReport report = new LossReport();
+    Losses losses = losses(survey, format, report);
+    long[] tools = {0};
+    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file));
+        BundleSink sink = format.create(out, survey.options())) {
       for (Component part : survey.parts().values()) {
         sink.part(part);
       }
-      visit(libraryId, (toolId, bundle) -> sink.write(bundle));
+      visit(
+          libraryId,
+          (toolId, bundle) -> {
+            losses.of(bundle);
+            sink.write(bundle);
+            tools[0]++;
+          });
     }
+    return new Written(
+        file, name(libraryId), tools[0], report, prove(libraryId, format, survey, file));
+  }
+
+  private ConversionReport.Proof prove(
+      long libraryId, BundleFormat format, Survey survey, Path file) throws IOException {
+    try (Readback back = Readback.open(file, format, survey.options())) {
+      visit(libraryId, (toolId, bundle) -> back.compare(bundle));
+      return back.proof(survey.parts());
+    }
+  }
+
+  private static Losses losses(Survey survey, BundleFormat format, LossReport report) {
+    Losses losses = new Losses(format, survey.options(), report);
+    survey.parts().values().forEach(losses::of);
+    survey
+        .older()
+        .forEach((code, parts) ->
+            parts.forEach(part ->
+                report.dropped(
+                    code, "STACK", "%s: the newest version is written".formatted(part))));
+    return losses;
   }
 
   public LossReport losses(long libraryId, BundleFormat format, Optional<Unit> unit)
       throws IOException {
     LossReport report = new LossReport();
     Survey survey = survey(libraryId, unit);
-    Losses losses = new Losses(format, survey.options(), report);
-    survey.parts().values().forEach(losses::of);
+    Losses losses = losses(survey, format, report);
     visit(libraryId, (toolId, bundle) -> losses.of(bundle));
-    survey
-        .older()
-        .forEach((code, parts) ->
-            parts.forEach(part ->
-                report.add(code, "STACK", "%s: the newest version is written".formatted(part))));
     return report;
   }
 

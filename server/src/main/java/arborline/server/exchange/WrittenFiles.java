@@ -1,0 +1,251 @@
+package arborline.server.exchange;
+
+import arborline.core.convert.ConversionReport;
+import arborline.core.exchange.BundleFormat;
+import arborline.core.exchange.LossReport;
+import arborline.core.quantity.Unit;
+import arborline.server.account.Actor;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.DigestInputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Keeps the files that libraries were written as, with what reading them back came to. */
+@Service
+class WrittenFiles {
+
+  private static final int PART = 1024 * 1024;
+  private static final int SHOWN = 50;
+
+  /** Of how many files of a library the content is kept. */
+  private static final int KEPT = 10;
+
+  private final Exports exports;
+  private final JdbcClient jdbc;
+  private final TransactionTemplate transaction;
+  private final Trail trail;
+  private final Json json;
+  private final Clock clock;
+
+  WrittenFiles(
+      Exports exports,
+      JdbcClient jdbc,
+      TransactionTemplate transaction,
+      Trail trail,
+      Json json,
+      Clock clock) {
+    this.exports = exports;
+    this.jdbc = jdbc;
+    this.transaction = transaction;
+    this.trail = trail;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /**
+   * A file that was written.
+   *
+   * @param unit {@code mm}, {@code in}, or empty for lengths as authored
+   * @param sha256 of its bytes, so that a copy can be told to be this file
+   * @param equal true where every value was read back as it was to be written
+   * @param there true while its content is kept
+   */
+  record WrittenFileView(
+      long id,
+      String name,
+      String format,
+      String unit,
+      long size,
+      String sha256,
+      long tools,
+      long lossCount,
+      List<LossReport.LossGroup> lossGroups,
+      boolean equal,
+      ConversionReport.Proof proof,
+      Instant at,
+      String by,
+      boolean there) {}
+
+  /** Writes a library, reads the file back and keeps both. */
+  WrittenFileView write(long libraryId, BundleFormat format, Optional<Unit> unit)
+      throws IOException {
+    Path file = Files.createTempFile("written", "." + format.ending());
+    try {
+      Exports.Written written = exports.write(libraryId, format, unit, file);
+      String hash = hash(file);
+      long id = transaction.execute(status -> keep(libraryId, format, unit, written, hash));
+      return get(id);
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+
+  /** The name under which a library is saved. */
+  static String fileName(String library, BundleFormat format) {
+    String plain = library.replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(Locale.ROOT);
+    String base = plain.replaceAll("^-|-$", "");
+    return (base.isEmpty() ? "tools" : base) + "." + format.ending();
+  }
+
+  private static String hash(Path file) throws IOException {
+    try (InputStream content = Files.newInputStream(file)) {
+      MessageDigest digest = MessageDigest.getInstance("SHA-256");
+      new DigestInputStream(content, digest).transferTo(OutputStream.nullOutputStream());
+      return HexFormat.of().formatHex(digest.digest());
+    } catch (NoSuchAlgorithmException impossible) {
+      throw new IllegalStateException(impossible);
+    }
+  }
+
+  private long keep(
+      long libraryId,
+      BundleFormat format,
+      Optional<Unit> unit,
+      Exports.Written written,
+      String hash) {
+    try {
+      String name = fileName(written.name(), format);
+      jdbc.sql(
+              """
+              insert into written_file (library_id, name, format, unit, size, sha256, tools,
+                loss_count, loss_groups, equal_back, proof, created_at, created_by)
+              values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
+              """)
+          .params(
+              libraryId,
+              name,
+              format.id(),
+              unit.map(Unit::code).orElse(""),
+              Files.size(written.file()),
+              hash,
+              written.tools(),
+              written.losses().count(),
+              json.text(written.losses().groups()),
+              written.proof().equal(),
+              json.text(written.proof()),
+              LocalDateTime.ofInstant(Instant.now(clock), ZoneOffset.UTC),
+              Actor.name())
+          .update();
+      long id = jdbc.sql("select last_insert_id()").query(Long.class).single();
+      store(id, written.file());
+      forgetOlder(libraryId);
+      trail.record(
+          TrailRecord.of(
+              "library",
+              libraryId,
+              "wrote %s of %s, %s"
+                  .formatted(
+                      TrailRecord.count(written.tools(), "tool"),
+                      name,
+                      written.proof().equal() ? "read back equal" : "read back with differences")));
+      return id;
+    } catch (IOException broken) {
+      throw new UncheckedIOException(broken);
+    }
+  }
+
+  private void store(long id, Path file) throws IOException {
+    try (InputStream content = Files.newInputStream(file)) {
+      int part = 0;
+      for (byte[] bytes = content.readNBytes(PART);
+          bytes.length > 0;
+          bytes = content.readNBytes(PART)) {
+        jdbc.sql("insert into written_part (file_id, part, bytes) values (?, ?, ?)")
+            .params(id, part++, bytes)
+            .update();
+      }
+    }
+  }
+
+  private void forgetOlder(long libraryId) {
+    List<Long> ids =
+        jdbc.sql("select id from written_file where library_id = ? order by id desc limit 100")
+            .param(libraryId)
+            .query(Long.class)
+            .list();
+    ids.stream()
+        .skip(KEPT)
+        .forEach(old -> jdbc.sql("delete from written_part where file_id = ?").param(old).update());
+  }
+
+  private static final String SELECT =
+      """
+      select w.id, w.name, w.format, w.unit, w.size, w.sha256, w.tools, w.loss_count, w.loss_groups,
+        w.equal_back, w.proof, w.created_at, w.created_by,
+        w.size = 0 or exists(select 1 from written_part p where p.file_id = w.id) as there
+      from written_file w
+      """;
+
+  private WrittenFileView view(java.sql.ResultSet row) throws java.sql.SQLException {
+    return new WrittenFileView(
+        row.getLong("id"),
+        row.getString("name"),
+        row.getString("format"),
+        row.getString("unit"),
+        row.getLong("size"),
+        row.getString("sha256"),
+        row.getLong("tools"),
+        row.getLong("loss_count"),
+        List.of(json.read(row.getString("loss_groups"), LossReport.LossGroup[].class)),
+        row.getBoolean("equal_back"),
+        json.read(row.getString("proof"), ConversionReport.Proof.class),
+        row.getObject("created_at", LocalDateTime.class).toInstant(ZoneOffset.UTC),
+        row.getString("created_by"),
+        row.getBoolean("there"));
+  }
+
+  /** The newest files of a library. */
+  List<WrittenFileView> of(long libraryId) {
+    exports.name(libraryId);
+    return jdbc.sql(SELECT + " where w.library_id = ? order by w.id desc limit " + SHOWN)
+        .param(libraryId)
+        .query((row, index) -> view(row))
+        .list();
+  }
+
+  WrittenFileView get(long id) {
+    return jdbc.sql(SELECT + " where w.id = ?")
+        .param(id)
+        .query((row, index) -> view(row))
+        .optional()
+        .orElseThrow(() -> Refusal.notFound("there is no written file " + id));
+  }
+
+  /** The content of a file; a part at a time, so that no connection waits for a slow reader. */
+  void content(long id, OutputStream target) throws IOException {
+    int part = 0;
+    Optional<byte[]> bytes = part(id, part);
+    while (bytes.isPresent()) {
+      target.write(bytes.get());
+      part++;
+      bytes = part(id, part);
+    }
+  }
+
+  private Optional<byte[]> part(long id, int part) {
+    return jdbc.sql("select bytes from written_part where file_id = ? and part = ?")
+        .params(id, part)
+        .query(byte[].class)
+        .optional();
+  }
+}
