@@ -100,6 +100,20 @@ public final class Clashes {
         "already-here", "the shop has tool %s with the same values".formatted(code), RawItem.CODE);
   }
 
+  /** Somebody chose that the shop's tool stays as it is. */
+  public static Finding kept(String code) {
+    return Finding.note(
+        "kept-as-it-is", "tool %s of the shop stays as it is".formatted(code), RawItem.CODE);
+  }
+
+  /** Somebody chose that the shop's tool changes. */
+  public static Finding changes(String code, List<String> differences) {
+    return Finding.note(
+        "changes-shop",
+        "changes tool %s of the shop: %s".formatted(code, String.join("; ", differences)),
+        RawItem.CODE);
+  }
+
   private static Repair nextFree(String freeCode) {
     return Repair.of(
         "code-next-free", "take it under the next free code", Map.of(RawItem.CODE, freeCode));

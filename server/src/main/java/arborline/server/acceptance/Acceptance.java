@@ -55,6 +55,7 @@ public class Acceptance {
   private final TakenParts parts;
   private final TakenBelongings belonging;
   private final TakenPieces pieces;
+  private final TakenChanges changed;
   private final Counts counts;
   private final Trail trail;
   private final Live live;
@@ -71,6 +72,7 @@ public class Acceptance {
       TakenParts parts,
       TakenBelongings belonging,
       TakenPieces pieces,
+      TakenChanges changed,
       Counts counts,
       Trail trail,
       Live live,
@@ -85,6 +87,7 @@ public class Acceptance {
     this.parts = parts;
     this.belonging = belonging;
     this.pieces = pieces;
+    this.changed = changed;
     this.counts = counts;
     this.trail = trail;
     this.live = live;
@@ -278,6 +281,11 @@ public class Acceptance {
     }
     int taken = parts.takeNeeded(delivery.id, entering, takeNo);
     taken += parts.takeNeeded(delivery.id, staying, takeNo);
+    for (DeliveryLine line : entering) {
+      if (present.containsKey(line.codeKey)) {
+        changed.change(delivery, takeNo, present.get(line.codeKey).id(), line);
+      }
+    }
     List<Long> toolIds = session.take(arriving);
     for (int i = 0; i < entering.size(); i++) {
       entering.get(i).taken(toolIds.get(i), takeNo);
@@ -285,6 +293,7 @@ public class Acceptance {
     }
     for (DeliveryLine line : staying) {
       long toolId = present.get(line.codeKey).id();
+      changed.change(delivery, takeNo, toolId, line);
       line.taken(toolId, takeNo);
       pieces.note(delivery.id, takeNo, TakenPieces.STAYING, List.of(toolId));
       belonging.take(delivery.id, takeNo, toolId, line);

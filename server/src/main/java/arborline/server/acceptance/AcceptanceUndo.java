@@ -25,6 +25,7 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
   private final TakenBelongings belongings;
   private final ShopParts parts;
   private final TakenPieces pieces;
+  private final TakenChanges changes;
   private final JdbcClient jdbc;
   private final Live live;
 
@@ -34,6 +35,7 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
       TakenBelongings belongings,
       ShopParts parts,
       TakenPieces pieces,
+      TakenChanges changes,
       JdbcClient jdbc,
       Live live) {
     this.deliveries = deliveries;
@@ -41,6 +43,7 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
     this.belongings = belongings;
     this.parts = parts;
     this.pieces = pieces;
+    this.changes = changes;
     this.jdbc = jdbc;
     this.live = live;
   }
@@ -80,6 +83,7 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
         .update();
     belongings.takeBack(take.deliveryId(), take.takeNo());
     parts.takeBack(pieces.of(take.deliveryId(), take.takeNo(), TakenParts.PIECE));
+    changes.takeBack(pieces.of(take.deliveryId(), take.takeNo(), TakenChanges.PIECE));
     pieces.forget(take.deliveryId(), take.takeNo());
     live.say("delivery", take.deliveryId(), "taking undone");
     live.say("library", take.libraryId(), "taking undone");

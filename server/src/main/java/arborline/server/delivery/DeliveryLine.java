@@ -59,6 +59,12 @@ public class DeliveryLine {
 
   public boolean lookedAt;
 
+  /** What somebody chose where the shop has another tool under its code, as JSON; null for none. */
+  public @Nullable String choice;
+
+  /** Why somebody let it in although it was held; null where nobody did. */
+  public @Nullable String allowed;
+
   /** Key of the tool that it belongs to, where it does not stand beside it; else null. */
   public @Nullable String owner;
 

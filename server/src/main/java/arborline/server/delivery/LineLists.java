@@ -53,6 +53,13 @@ public class LineLists {
   record CellView(
       String text, @Nullable String unit, @Nullable String implied, @Nullable String formula) {}
 
+  /**
+   * What somebody chose where the shop has another tool under the code.
+   *
+   * @param answer {@code KEEP}, {@code REPLACE} or {@code MERGE}
+   */
+  record ChoiceView(String answer, List<String> fields) {}
+
   /** A line of cutting data: where it starts in its file, and its cells. */
   record CuttingView(long line, Map<String, CellView> cells) {}
 
@@ -67,6 +74,8 @@ public class LineLists {
    * @param position its place among all lines of the delivery
    * @param kind {@code cutter}, {@code insert}, {@code holder}..., {@code stack} or {@code cutting}
    * @param disposition {@code pass}, {@code query}, {@code hold} or {@code skipped}
+   * @param allowed why somebody let it in although it was held; null where nobody did
+   * @param choice what somebody chose against the shop's tool under its code; null for none
    * @param takenPartId the holder or other part that it became
    * @param cutting lines of cutting data that belong to it
    * @param stacks that hold it
@@ -84,6 +93,8 @@ public class LineLists {
       String classId,
       String disposition,
       boolean lookedAt,
+      @Nullable String allowed,
+      @Nullable ChoiceView choice,
       @Nullable Long takenToolId,
       @Nullable Long takenPartId,
       Map<String, CellView> cells,
@@ -175,6 +186,8 @@ public class LineLists {
         line.classId,
         line.disposition.name().toLowerCase(Locale.ROOT),
         line.lookedAt,
+        line.allowed,
+        line.choice == null ? null : json.read(line.choice, ChoiceView.class),
         line.takenToolId(),
         line.part() ? line.takenId : null,
         cells,

@@ -2,8 +2,11 @@ package arborline.server.inspection;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.CellsJson;
+import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
+import arborline.core.finding.Severity;
+import arborline.core.inspect.Allowance;
 import arborline.core.inspect.Disposition;
 import arborline.server.delivery.Delivery;
 import arborline.server.delivery.DeliveryLine;
@@ -134,6 +137,7 @@ class Correcting {
     line.cells = CellsJson.toText(raw.with(replacements).cells());
     line.readingFindings = unsettled(line.readingFindings, cells);
     line.lookedAt = false;
+    line.allowed = null;
   }
 
   /** What went wrong while reading stays until the cell that it is about is replaced. */
@@ -164,6 +168,69 @@ class Correcting {
   @Transactional
   Changed look(long id, FindingChoice choice) {
     return look(id, after -> found.having(id, choice, after));
+  }
+
+  /**
+   * Settles for lines whose code the shop has for another tool whose values stand.
+   *
+   * @param lineIds the lines; null for all that have such a finding
+   */
+  @Transactional
+  Changed settle(long id, @Nullable List<Long> lineIds, LineChoice choice) {
+    Delivery delivery = ready(id);
+    String text = json.text(choice);
+    return make(
+        delivery,
+        concerned(id, lineIds, new FindingChoice("code-taken", null)),
+        line -> line.kind == ItemKind.CUTTER || line.kind == ItemKind.INSERT,
+        line -> line.choice = text,
+        count ->
+            "chose to %s for %s of %s"
+                .formatted(
+                    choice.answer().name().toLowerCase(java.util.Locale.ROOT),
+                    TrailRecord.count(count, "line"),
+                    delivery.name));
+  }
+
+  /**
+   * Lets lines in that are held by doubts about their sizes.
+   *
+   * @param reason stays on the trail and with the lines
+   */
+  @Transactional
+  Changed allow(
+      long id, @Nullable List<Long> lineIds, @Nullable FindingChoice choice, String reason) {
+    Delivery delivery = ready(id);
+    return make(
+        delivery,
+        concerned(id, lineIds, choice),
+        this::allowable,
+        line -> {
+          line.allowed = reason;
+          line.lookedAt = true;
+        },
+        count ->
+            "let in %s of %s: %s"
+                .formatted(TrailRecord.count(count, "held line"), delivery.name, reason));
+  }
+
+  private boolean allowable(DeliveryLine line) {
+    List<Finding> held =
+        Stream.of(json.read(line.findings, Finding[].class))
+            .filter(finding -> finding.severity() == Severity.HOLD)
+            .toList();
+    return line.disposition == Disposition.HOLD && held.stream().allMatch(Allowance::possible);
+  }
+
+  private LongFunction<List<Long>> concerned(
+      long id, @Nullable List<Long> lineIds, @Nullable FindingChoice choice) {
+    if (lineIds != null) {
+      return after -> FoundLines.among(lineIds, after);
+    }
+    if (choice == null) {
+      throw Refusal.badRequest("say which lines or a finding are meant");
+    }
+    return after -> found.having(id, choice, after);
   }
 
   private Changed look(long id, LongFunction<List<Long>> next) {
@@ -207,6 +274,14 @@ class Correcting {
             TrailRecord.of("delivery", delivery.id, text.apply(count))
                 .undoneBy(LineUndo.KIND, new LineUndo.Change(delivery.id, changeNo)));
     return new Changed(count, undo);
+  }
+
+  /** Refuses a delivery that is not there. */
+  @Transactional(readOnly = true)
+  void known(long id) {
+    deliveries
+        .findByIdAndPutAwayAtIsNull(id)
+        .orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
   }
 
   private Delivery ready(long id) {

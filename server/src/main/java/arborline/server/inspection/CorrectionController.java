@@ -4,26 +4,36 @@ import arborline.core.finding.Severity;
 import arborline.server.account.MayReceive;
 import arborline.server.delivery.LineLists;
 import arborline.server.support.Refusal;
+import arborline.server.support.Slice;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PatchMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 @RequestMapping("/api/v1/deliveries")
 class CorrectionController {
 
+  private static final int LONGEST_REASON = 250;
+
   private final Correcting correcting;
   private final LineLists lists;
+  private final Beside beside;
+  private final LibraryComparison comparison;
 
-  CorrectionController(Correcting correcting, LineLists lists) {
+  CorrectionController(
+      Correcting correcting, LineLists lists, Beside beside, LibraryComparison comparison) {
     this.correcting = correcting;
     this.lists = lists;
+    this.beside = beside;
+    this.comparison = comparison;
   }
 
   record Corrections(Map<String, String> cells) {}
@@ -65,5 +75,64 @@ class CorrectionController {
       throw Refusal.badRequest("say which lines or a finding were looked at");
     }
     return correcting.look(id, order.lines());
+  }
+
+  /**
+   * Whose values stand where the shop has another tool under the code.
+   *
+   * @param answer {@code keep}, {@code replace} or {@code merge}
+   * @param fields that come from the line when both are merged
+   * @param lines null for all that have such a finding
+   */
+  record SettleOrder(
+      @Nullable String answer, @Nullable List<String> fields, @Nullable List<Long> lines) {}
+
+  @PostMapping("/{id}/settle")
+  @MayReceive
+  Correcting.Changed settle(@PathVariable long id, @RequestBody SettleOrder order) {
+    return correcting.settle(id, order.lines(), LineChoice.of(order.answer(), order.fields()));
+  }
+
+  /**
+   * Lets lines in that are held.
+   *
+   * @param reason why they are right all the same
+   */
+  record AllowOrder(
+      @Nullable List<Long> lines,
+      @Nullable String finding,
+      @Nullable Severity severity,
+      @Nullable String reason) {}
+
+  @PostMapping("/{id}/allow")
+  @MayReceive
+  Correcting.Changed allow(@PathVariable long id, @RequestBody AllowOrder order) {
+    String reason = order.reason() == null ? "" : order.reason().strip();
+    if (reason.isEmpty() || reason.length() > LONGEST_REASON) {
+      throw Refusal.badRequest("give a reason of up to %d letters".formatted(LONGEST_REASON));
+    }
+    return correcting.allow(
+        id,
+        order.lines(),
+        order.finding() == null ? null : new FindingChoice(order.finding(), order.severity()),
+        reason);
+  }
+
+  /** What stands beside a line: the shop's tool under its code, and others that look like it. */
+  @GetMapping("/{id}/lines/{lineId}/beside")
+  Slice<Beside.Neighbour> beside(@PathVariable long id, @PathVariable long lineId) {
+    return Slice.all(beside.of(id, lineId));
+  }
+
+  /**
+   * How a delivery stands to a library: new, changed, same and missing tools.
+   *
+   * @param library the one with most codes in common where none is named
+   */
+  @GetMapping("/{id}/compare")
+  LibraryComparison.Compared compare(
+      @PathVariable long id, @RequestParam(required = false) @Nullable Long library) {
+    correcting.known(id);
+    return comparison.of(id, library);
   }
 }

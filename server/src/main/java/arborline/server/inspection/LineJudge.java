@@ -3,13 +3,17 @@ package arborline.server.inspection;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.RawBundle;
 import arborline.core.finding.Finding;
+import arborline.core.finding.Severity;
+import arborline.core.inspect.Allowance;
 import arborline.core.inspect.Clashes;
 import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Disposition;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
+import arborline.core.inspect.Settled;
 import arborline.core.inspect.StackCheck;
 import arborline.core.library.Codes;
+import arborline.core.tool.RuleBook;
 import arborline.core.tool.Tool;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.support.Json;
@@ -108,11 +112,17 @@ public class LineJudge {
     Map<Long, List<Finding>> findings = new HashMap<>();
     for (int i = 0; i < lines.size(); i++) {
       DeliveryLine line = lines.get(i);
-      Inspected full = judged(line, alone.get(i), around);
+      Inspected full = allowed(line, judged(line, alone.get(i), around));
       line.judged(full, json.text(full.findings()));
       findings.put(line.id, full.findings());
     }
     store(deliveryId, findings);
+  }
+
+  private static Inspected allowed(DeliveryLine line, Inspected inspected) {
+    return line.allowed == null || inspected.disposition() != Disposition.HOLD
+        ? inspected
+        : inspected.with(Allowance.of(inspected.findings(), line.allowed));
   }
 
   private Surroundings around(long deliveryId, List<Inspected> lines) {
@@ -249,7 +259,39 @@ public class LineJudge {
     }
     return same
         ? inspected
-        : with(inspected, Clashes.withShop(inspected.tool(), present.tool(), free(around, code)));
+        : settled(line, present)
+            .map(choice -> chosen(inspected, present.tool(), choice.settled()))
+            .orElseGet(() ->
+                with(
+                    inspected,
+                    Clashes.withShop(inspected.tool(), present.tool(), free(around, code))));
+  }
+
+  /** What was chosen against the shop's tool as it stands; a choice against another one is over. */
+  private Optional<LineChoice> settled(DeliveryLine line, Present present) {
+    Optional<LineChoice> choice =
+        Optional.ofNullable(line.choice)
+            .map(text -> json.read(text, LineChoice.class).against(present.hash()))
+            .filter(known -> present.hash().equals(known.against()));
+    line.choice = choice.map(json::text).orElse(null);
+    return choice;
+  }
+
+  private static Inspected chosen(Inspected inspected, Tool present, Settled settled) {
+    Tool after = settled.of(inspected.tool(), present);
+    List<String> changes = Clashes.differences(after, present);
+    if (settled.answer() == Settled.Answer.KEEP || changes.isEmpty()) {
+      return inspected.with(List.of(Clashes.kept(present.code())), Disposition.SKIPPED);
+    }
+    List<Finding> findings = new ArrayList<>(inspected.findings());
+    if (settled.answer() == Settled.Answer.MERGE) {
+      findings.removeIf(finding -> finding.severity() == Severity.HOLD);
+      RuleBook.judge(after).stream()
+          .filter(finding -> finding.severity() == Severity.HOLD)
+          .forEach(findings::add);
+    }
+    findings.add(Clashes.changes(present.code(), changes));
+    return inspected.with(findings);
   }
 
   private static Inspected with(Inspected inspected, Finding finding) {
