@@ -12,6 +12,7 @@ while [ $# -gt 0 ]; do
   esac
 done
 export ARBOR_DEMO="$demo"
+export ARBOR_WATCHED="${ARBOR_WATCHED:-$RUN/watched}"
 
 # How many accounts there are; 0 where there is no schema yet.
 accounts() {

@@ -60,7 +60,21 @@ final class Api {
   }
 
   /** Points the server under test to a private database and to the demo. */
+  /** Where the watched folders of tests stand. */
+  static final Path WATCHED = watched();
+
+  private static Path watched() {
+    try {
+      Path folder = Files.createTempDirectory("watched");
+      folder.toFile().deleteOnExit();
+      return folder;
+    } catch (IOException failed) {
+      throw new java.io.UncheckedIOException(failed);
+    }
+  }
+
   static void properties(DynamicPropertyRegistry registry) {
+    registry.add("arbor.watched", WATCHED::toString);
     registry.add("spring.datasource.url", DATABASE::url);
     registry.add("spring.datasource.username", DATABASE::user);
     registry.add("spring.datasource.password", DATABASE::password);

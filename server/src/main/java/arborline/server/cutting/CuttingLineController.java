@@ -38,6 +38,7 @@ class CuttingLineController {
    * A line of cutting data.
    *
    * @param material id; blank where the line ignores the material
+   * @param grade as its source names the material; blank where that is its own name
    * @param speed vc, m/min
    * @param feed per tooth in milling, else per revolution, mm
    * @param origin {@code proven}, {@code fixed}, {@code catalogue} or {@code calculated}
@@ -50,6 +51,7 @@ class CuttingLineController {
       int version,
       long toolId,
       String material,
+      String grade,
       String purpose,
       BigDecimal speed,
       BigDecimal feed,
@@ -78,6 +80,7 @@ class CuttingLineController {
           line.versionNo,
           line.toolId,
           line.material,
+          line.grade,
           line.purpose,
           line.speed.stripTrailingZeros(),
           line.feed.stripTrailingZeros(),

@@ -18,6 +18,7 @@ import java.nio.file.Files;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.function.LongConsumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.data.domain.Limit;
@@ -76,13 +77,26 @@ public class Deliveries {
    *
    * @param recipe by which tables are read, by number or name; null for the one that fits each
    */
-  public long bring(ArrivingFiles files, @Nullable String recipe) {
+  public long bring(ArrivingFiles files, @Nullable String recipe, @Nullable Long library) {
+    return bring(files, recipe, library, id -> {});
+  }
+
+  /**
+   * As {@link #bring(ArrivingFiles, String, Long)}.
+   *
+   * @param library into which its tools are meant to go; null for none
+   * @param noted is told the delivery inside the transaction that stores it
+   */
+  public long bring(
+      ArrivingFiles files, @Nullable String recipe, @Nullable Long library, LongConsumer noted) {
     readings.requireKnown(recipe);
     List<Arriving> arriving = files.files();
     long id =
         transaction.execute(status -> {
           try {
-            return store(arriving, recipe);
+            long stored = store(arriving, recipe, library);
+            noted.accept(stored);
+            return stored;
           } catch (IOException broken) {
             throw new java.io.UncheckedIOException(broken);
           }
@@ -91,7 +105,8 @@ public class Deliveries {
     return id;
   }
 
-  private long store(List<Arriving> arriving, @Nullable String recipe) throws IOException {
+  private long store(List<Arriving> arriving, @Nullable String recipe, @Nullable Long library)
+      throws IOException {
     String first = arriving.getFirst().name();
     String name =
         arriving.size() == 1 ? first : "%s and %d more".formatted(first, arriving.size() - 1);
@@ -100,6 +115,7 @@ public class Deliveries {
       size += file.size();
     }
     Delivery delivery = deliveries.save(new Delivery(name, size, Instant.now(clock), Actor.name()));
+    delivery.libraryId = library;
     int fileNo = 0;
     for (Arriving file : arriving) {
       documents.save(document(delivery.id, fileNo, file, recipe));

@@ -36,6 +36,9 @@ public class Delivery {
   public Instant createdAt;
   public String createdBy;
 
+  /** Into which library its tools are meant to go; null for none. */
+  public Long libraryId;
+
   /** When somebody put it away; null while it is there. */
   public Instant putAwayAt;
 

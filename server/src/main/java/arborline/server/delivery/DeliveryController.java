@@ -8,6 +8,7 @@ import arborline.server.support.Slice;
 import arborline.server.trail.Undoable;
 import java.io.IOException;
 import java.io.InputStream;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
@@ -69,6 +70,7 @@ class DeliveryController {
    *
    * @param format of its first file
    * @param others lines that may enter now and are no tools: parts, stacks, cutting data
+   * @param library into which its tools are meant to go; null for none
    * @param reading how its first file is read; null where that is no table
    * @param files all of them; empty in lists of deliveries
    * @param state {@code waiting}, {@code reading}, {@code ready}, {@code stopped} or {@code failed}
@@ -89,6 +91,7 @@ class DeliveryController {
       long skipped,
       long taken,
       long others,
+      @Nullable Long library,
       @Nullable ReadingView reading,
       List<FileView> files) {}
 
@@ -105,7 +108,8 @@ class DeliveryController {
   @ResponseStatus(HttpStatus.ACCEPTED)
   Brought bring(
       @RequestParam("files") List<MultipartFile> files,
-      @RequestParam(required = false) @Nullable String recipe)
+      @RequestParam(required = false) @Nullable String recipe,
+      @RequestParam(required = false) @Nullable Long library)
       throws IOException {
     if (files.size() > MOST_FILES) {
       throw Refusal.badRequest("a delivery has at most %d files".formatted(MOST_FILES));
@@ -116,7 +120,7 @@ class DeliveryController {
           arriving.add(Optional.ofNullable(file.getOriginalFilename()).orElse("unnamed"), content);
         }
       }
-      return new Brought(deliveries.bring(arriving, recipe));
+      return new Brought(deliveries.bring(arriving, recipe, library));
     }
   }
 
@@ -150,6 +154,7 @@ class DeliveryController {
         lines.skipped(),
         lines.taken(),
         lines.others(),
+        delivery.libraryId,
         whole ? first.reading() : null,
         whole ? files : List.of());
   }
@@ -168,10 +173,21 @@ class DeliveryController {
       @RequestParam(required = false) @Nullable String severity,
       @RequestParam(required = false) @Nullable String finding,
       @RequestParam(required = false) @Nullable String disposition,
+      @RequestParam(required = false) @Nullable String kind,
+      @RequestParam(name = "class", required = false) @Nullable String classId,
+      @RequestParam(required = false) @Nullable String text,
+      @RequestParam(required = false) @Nullable BigDecimal dcFrom,
+      @RequestParam(required = false) @Nullable BigDecimal dcTo,
+      @RequestParam(defaultValue = "position") String sort,
       @RequestParam(required = false) @Nullable Long after,
       @RequestParam(defaultValue = "100") int limit) {
     deliveries.get(id);
-    return lists.lines(id, severity, finding, disposition, after, Math.clamp(limit, 1, MOST));
+    return lists.lines(
+        id,
+        new LineLists.Asked(severity, finding, disposition, kind, classId, text, dcFrom, dcTo),
+        sort,
+        after,
+        Math.clamp(limit, 1, MOST));
   }
 
   @GetMapping("/{id}/findings")

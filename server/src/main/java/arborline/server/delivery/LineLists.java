@@ -20,6 +20,7 @@ import arborline.server.support.Slice;
 import arborline.server.tool.StoredTools;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.TypedQuery;
+import java.math.BigDecimal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -34,6 +35,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class LineLists {
+
+  private static final long MOST_SKIPPED = 1_000_000;
 
   private final EntityManager entities;
   private final Json json;
@@ -105,43 +108,116 @@ public class LineLists {
       List<Finding> findings,
       @Nullable Outline outline) {}
 
-  Slice<LineView> lines(
-      long deliveryId,
+  /**
+   * Which lines are asked for; what is null does not narrow them.
+   *
+   * @param text in code or name
+   * @param dcFrom least diameter, mm
+   */
+  record Asked(
       @Nullable String severity,
       @Nullable String finding,
       @Nullable String disposition,
-      @Nullable Long after,
-      int limit) {
-    StringBuilder where = new StringBuilder(" where l.deliveryId = :delivery");
+      @Nullable String kind,
+      @Nullable String classId,
+      @Nullable String text,
+      @Nullable BigDecimal dcFrom,
+      @Nullable BigDecimal dcTo) {}
+
+  /** By what lines can be sorted; where two are alike, by their place. */
+  private static final Map<String, String> SORTS =
+      Map.of(
+          "position", "l.position",
+          "code", "l.codeKey",
+          "name", "l.name",
+          "class", "l.classId",
+          "number", "l.number",
+          "diameter", "l.dc",
+          "finding", "(select min(f.code) from LineFinding f where f.lineId = l.id)");
+
+  /**
+   * Lists lines.
+   *
+   * @param sort {@code position}, {@code code}, {@code name}, {@code class}, {@code number}, {@code
+   *     diameter} or {@code finding}
+   * @param after place of the last line that was seen; for other orders how many were seen
+   */
+  Slice<LineView> lines(
+      long deliveryId, Asked asked, String sort, @Nullable Long after, int limit) {
+    String order = SORTS.get(sort);
+    if (order == null) {
+      throw Refusal.badRequest(
+          "sort is one of " + String.join(", ", new java.util.TreeSet<>(SORTS.keySet())));
+    }
+    boolean placed = sort.equals("position");
     Map<String, Object> parameters = new LinkedHashMap<>();
+    String where = where(deliveryId, asked, placed ? after : null, parameters);
+    TypedQuery<DeliveryLine> query =
+        entities.createQuery(
+            "select l from DeliveryLine l"
+                + where
+                + " order by "
+                + order
+                + (placed ? "" : ", l.position"),
+            DeliveryLine.class);
+    parameters.forEach(query::setParameter);
+    int skipped = placed || after == null ? 0 : (int) Math.clamp(after, 0, MOST_SKIPPED);
+    List<LineView> items =
+        query
+            .setFirstResult(skipped)
+            .setMaxResults(limit + 1)
+            .getResultStream()
+            .map(this::view)
+            .toList();
+    return Slice.cut(
+        items, limit, line -> Long.toString(placed ? line.position() : (long) skipped + limit));
+  }
+
+  private static String where(
+      long deliveryId, Asked asked, @Nullable Long after, Map<String, Object> parameters) {
+    StringBuilder where = new StringBuilder(" where l.deliveryId = :delivery");
     parameters.put("delivery", deliveryId);
-    if (severity != null || finding != null) {
+    if (asked.severity() != null || asked.finding() != null) {
       where.append(" and exists (select 1 from LineFinding f where f.lineId = l.id");
-      if (severity != null) {
+      if (asked.severity() != null) {
         where.append(" and f.severity = :severity");
-        parameters.put("severity", severity(severity));
+        parameters.put("severity", severity(asked.severity()));
       }
-      if (finding != null) {
+      if (asked.finding() != null) {
         where.append(" and (f.code = :finding or f.kind = :finding)");
-        parameters.put("finding", finding);
+        parameters.put("finding", asked.finding());
       }
       where.append(')');
     }
-    if (disposition != null) {
+    if (asked.disposition() != null) {
       where.append(" and cast(l.disposition as string) = :disposition");
-      parameters.put("disposition", disposition.toUpperCase(Locale.ROOT));
+      parameters.put("disposition", asked.disposition().toUpperCase(Locale.ROOT));
+    }
+    if (asked.kind() != null) {
+      where.append(" and cast(l.kind as string) = :kind");
+      parameters.put("kind", asked.kind().toUpperCase(Locale.ROOT));
+    }
+    if (asked.classId() != null) {
+      where.append(" and l.classId = :class");
+      parameters.put("class", asked.classId());
+    }
+    if (asked.text() != null && !asked.text().isBlank()) {
+      where.append(" and (locate(:text, lower(l.code)) > 0 or locate(:text, lower(l.name)) > 0)");
+      parameters.put("text", asked.text().strip().toLowerCase(Locale.ROOT));
+    }
+    if (asked.dcFrom() != null) {
+      where.append(" and l.dc >= :dcFrom");
+      parameters.put("dcFrom", asked.dcFrom());
+    }
+    if (asked.dcTo() != null) {
+      where.append(" and l.dc <= :dcTo");
+      parameters.put("dcTo", asked.dcTo());
     }
     if (after != null) {
       where.append(" and l.position > :after");
       parameters.put("after", after);
     }
-    TypedQuery<DeliveryLine> query =
-        entities.createQuery(
-            "select l from DeliveryLine l" + where + " order by l.position", DeliveryLine.class);
-    parameters.forEach(query::setParameter);
-    List<LineView> items =
-        query.setMaxResults(limit + 1).getResultStream().map(this::view).toList();
-    return Slice.cut(items, limit, line -> Long.toString(line.position()));
+    return where.toString();
   }
 
   private static String severity(String text) {

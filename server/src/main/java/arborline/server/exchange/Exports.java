@@ -25,6 +25,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Writes libraries as files, a thousand tools at a time. */
@@ -64,6 +65,7 @@ class Exports {
    *
    * @param file where it is written
    */
+  @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
   public Written write(long libraryId, BundleFormat format, Optional<Unit> unit, Path file)
       throws IOException {
     Survey survey = survey(libraryId, unit);

@@ -2,7 +2,9 @@ package arborline.server.support;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.Task;
+import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import javax.sql.DataSource;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -27,7 +29,17 @@ class WorkConfig {
 
   @Bean(destroyMethod = "stop")
   Scheduler scheduler(@Background DataSource dataSource, List<Task<?>> tasks) {
-    return Scheduler.create(dataSource, List.copyOf(tasks))
+    List<RecurringTask<?>> recurring = new ArrayList<>();
+    List<Task<?>> others = new ArrayList<>();
+    for (Task<?> task : tasks) {
+      if (task instanceof RecurringTask<?> again) {
+        recurring.add(again);
+      } else {
+        others.add(task);
+      }
+    }
+    return Scheduler.create(dataSource, others)
+        .startTasks(recurring)
         .threads(THREADS)
         .pollingInterval(Duration.ofSeconds(2))
         .heartbeatInterval(Duration.ofSeconds(2))
