@@ -42,6 +42,11 @@ export type StackBody = Schemas['StackDraft'];
 export type LineBody = Schemas['CuttingDraft'];
 export type MaterialBody = Schemas['MaterialDraft'];
 export type NamingPatterns = Schemas['NamingPatterns'];
+export type Reading = Schemas['ReadingView'];
+export type ColumnDecision = Schemas['ColumnDecision'];
+export type RecipeBody = Schemas['RecipeBody'];
+export type WrittenFile = Schemas['WrittenFileView'];
+export type Neighbour = Schemas['Neighbour'];
 export type ReadingChoice = Schemas['ReadingChoice'];
 export type CutBody =
   paths['/api/v1/tools/{id}/cutting/compute']['post']['requestBody']['content']['application/json'];

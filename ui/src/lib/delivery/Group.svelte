@@ -1,7 +1,7 @@
 <script lang="ts">
   import { DropdownMenu } from 'bits-ui';
-  import { lookedAt, repairLines } from '$lib/delivery/actions';
-  import { type FindingGroup } from '$lib/api/client';
+  import { allowLines, lookedAt, repairLines, settleLines } from '$lib/delivery/actions';
+  import { type FindingGroup, type Line } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
   import { capital, count } from '$lib/shell/text';
   import Lines from './Lines.svelte';
@@ -10,8 +10,18 @@
     delivery,
     files,
     group,
-    editable
-  }: { delivery: number; files: string[]; group: FindingGroup; editable: boolean } = $props();
+    editable,
+    onbeside
+  }: {
+    delivery: number;
+    files: string[];
+    group: FindingGroup;
+    editable: boolean;
+    onbeside: (line: Line) => void;
+  } = $props();
+
+  let reasoning = $state(false);
+  let reason = $state('');
 
   let busy = $state(false);
 
@@ -30,6 +40,13 @@
 
   const repair = (id: string, title: string) => during(repairLines(delivery, group, id, title));
   const look = () => during(lookedAt(delivery, group));
+  const settle = (answer: 'keep' | 'replace') => during(settleLines(delivery, answer));
+
+  async function allow() {
+    await during(allowLines(delivery, group, reason.trim()));
+    reasoning = false;
+    reason = '';
+  }
 </script>
 
 <section class="border-t border-hairline" aria-label="{group.count} lines: {group.example}">
@@ -68,6 +85,32 @@
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
       {/if}
+      {#if group.code === 'code-taken' && group.severity === 'HOLD'}
+        <button class="button shrink-0" disabled={busy} onclick={() => settle('keep')}
+          >Keep the shop's</button
+        >
+        <button class="button shrink-0" disabled={busy} onclick={() => settle('replace')}
+          >Take these values</button
+        >
+      {/if}
+      {#if group.allowable}
+        {#if reasoning}
+          <input
+            class="field w-56"
+            aria-label="Reason"
+            placeholder="reason, kept on the trail"
+            maxlength="250"
+            bind:value={reason}
+          />
+          <button class="button shrink-0" disabled={busy || !reason.trim()} onclick={allow}
+            >Let in</button
+          >
+        {:else}
+          <button class="button shrink-0" disabled={busy} onclick={() => (reasoning = true)}
+            >Let in with a reason</button
+          >
+        {/if}
+      {/if}
       {#if group.severity === 'QUERY'}
         <button class="button shrink-0" disabled={busy} onclick={look}>Looked at, may enter</button>
       {/if}
@@ -79,6 +122,7 @@
     asked={group}
     properties={group.properties}
     {editable}
+    {onbeside}
     expected={Math.min(group.count, 50)}
   />
 </section>

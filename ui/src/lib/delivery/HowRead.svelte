@@ -1,6 +1,6 @@
 <script lang="ts">
   import { readAgain } from '$lib/delivery/actions';
-  import { type DeliveryFile } from '$lib/api/client';
+  import { type ColumnDecision, type DeliveryFile } from '$lib/api/client';
   import Choice from '$lib/shell/Choice.svelte';
   import { capital } from '$lib/shell/text';
 
@@ -42,14 +42,14 @@
     delimiter?: string;
     decimal?: string;
     unit?: string;
-    columns?: Record<string, { symbol: string; unit?: string }>;
+    columns?: Record<string, ColumnDecision>;
   }
 
   /** Columns decided before; the decision on another one does not undo them. */
   function columns(): NonNullable<Change['columns']> {
     return Object.fromEntries(
-      (reading?.columns ?? []).flatMap(({ symbol, unit, evidence }, position) =>
-        evidence === 'chosen by hand' ? [[position, { symbol, unit: unit ?? undefined }]] : []
+      (reading?.columns ?? []).flatMap(({ evidence, decision }, position) =>
+        evidence === 'chosen by hand' && decision ? [[position, decision]] : []
       )
     );
   }
@@ -63,6 +63,8 @@
     };
     await readAgain(delivery, file.file, {
       ...keep,
+      constants: reading?.constants,
+      recipe: reading?.recipe?.name,
       ...change,
       columns: { ...columns(), ...change.columns }
     });
@@ -127,6 +129,19 @@
         <span>{reading.unitEvidence}</span>
       {/if}
     </div>
+    <p class="px-5 pb-3">
+      <a class="button" href="/receiving/{delivery}/reading?file={file.file}"
+        >Decide about columns, drawn</a
+      >
+      {#if reading.recipe}
+        <span class="ml-3 text-soft"
+          >Read by recipe {reading.recipe.name}, version {reading.recipe.number}{reading.recipe
+            .missing.length > 0
+            ? `; it decides about ${reading.recipe.missing.join(', ')}, which this table does not have`
+            : ''}</span
+        >
+      {/if}
+    </p>
     {#if reading.columns.length > 0}
       <table class="rows mb-4 ml-5 w-[calc(100%-40px)]">
         <thead>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createInfiniteQuery } from '@tanstack/svelte-query';
-  import { answering, type Asked, linesQuery } from '$lib/delivery/queries';
+  import { answering, type Asked, linesQuery, type Narrowed } from '$lib/delivery/queries';
   import { correctLines } from '$lib/delivery/actions';
   import { type Line } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
@@ -19,7 +19,9 @@
     disposition,
     properties,
     editable,
-    expected = 1
+    expected = 1,
+    narrowed,
+    onbeside
   }: {
     delivery: number;
     /** Names of the files where there are several. */
@@ -30,9 +32,12 @@
     editable: boolean;
     /** How many lines are on their way, so that they find their room. */
     expected?: number;
+    narrowed?: Narrowed;
+    /** Shows a line beside what the shop has. */
+    onbeside?: (line: Line) => void;
   } = $props();
 
-  const lines = createInfiniteQuery(() => linesQuery(delivery, asked, disposition));
+  const lines = createInfiniteQuery(() => linesQuery(delivery, asked, disposition, narrowed));
   const rows = $derived((lines.data?.pages ?? []).flatMap((page) => page.items));
   const pointedAt = $derived(
     asked ? rows.flatMap((line) => answering(line, asked).flatMap((found) => found.properties)) : []
@@ -147,7 +152,18 @@
   {:else if column.id === 'disposition'}
     <Mark kind={line.disposition as 'pass'} word={taken(line) ? 'taken' : line.disposition} />
   {:else if column.id === 'silhouette'}
-    <Silhouette outline={line.outline} width={130} height={22} />
+    {#if onbeside && ['cutter', 'insert'].includes(line.kind)}
+      <button
+        class="block hover:bg-faint"
+        title="Show {line.code || 'this line'} beside what looks like it"
+        aria-label="Show {line.code || 'this line'} beside what looks like it"
+        onclick={() => onbeside(line)}
+      >
+        <Silhouette outline={line.outline} width={130} height={22} />
+      </button>
+    {:else}
+      <Silhouette outline={line.outline} width={130} height={22} />
+    {/if}
   {:else}
     <div onpaste={editable ? (event) => void paste(event, index, column.id) : undefined}>
       {#if editable && !taken(line)}

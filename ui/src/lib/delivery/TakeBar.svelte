@@ -15,7 +15,7 @@
   let section = $state('');
   let busy = $state(false);
   const only = $derived(libraries.data?.items.length === 1 ? libraries.data.items[0] : null);
-  const chosen = $derived(library || String(only?.id ?? ''));
+  const chosen = $derived(library || String(delivery.library ?? only?.id ?? ''));
   const name = $derived(
     libraries.data?.items.find((library) => String(library.id) === chosen)?.name ?? 'a library'
   );

@@ -117,3 +117,53 @@ export const takeLines = (
     },
     concerns: [...concerns(delivery.id), ['library']]
   });
+
+/** Chooses whose values stand where the shop has another tool under the code. */
+export const settleLines = (
+  id: number,
+  answer: 'keep' | 'replace' | 'merge',
+  lines?: number[],
+  fields?: string[]
+) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/deliveries/{id}/settle', {
+          params: { path: { id } },
+          body: { answer, lines, fields }
+        })
+      ),
+    message: (changed) =>
+      answer === 'keep'
+        ? `The shop keeps ${count(changed.lines, 'tool')} as they are`
+        : `${count(changed.lines, 'tool')} of the shop will change`,
+    concerns: concerns(id)
+  });
+
+/** Lets lines in that are held, with a reason that stays on the trail. */
+export const allowLines = (id: number, group: FindingGroup, reason: string) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/deliveries/{id}/allow', {
+          params: { path: { id } },
+          body: { ...question(group), reason }
+        })
+      ),
+    message: (changed) => `Let in ${count(changed.lines, 'line')}: ${reason}`,
+    concerns: concerns(id)
+  });
+
+export const watchFolder = (name: string, library?: number, recipe?: string) =>
+  act({
+    ask: () => ask(api.POST('/api/v1/folders', { body: { name, library, recipe } })),
+    message: (folder) => `Watching ${folder.path}`,
+    concerns: [['folder', ALL]]
+  });
+
+export const leaveFolder = (id: number, name: string) =>
+  act({
+    ask: () => ask(api.DELETE('/api/v1/folders/{id}', { params: { path: { id } } })),
+    message: `No longer watching ${name}`,
+    concerns: [['folder', ALL]]
+  });

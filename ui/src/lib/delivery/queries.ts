@@ -36,8 +36,14 @@ export const answering = (line: Line, asked: Asked) =>
       severity === asked.severity && (code === asked.code || code.startsWith(`${asked.code}.`))
   );
 
+/** How the lines of a delivery are narrowed and sorted. */
+export interface Narrowed {
+  text: string;
+  sort: string;
+}
+
 /** Lines with a question or a disposition, page by page. */
-export const linesQuery = (id: number, asked?: Asked, disposition?: string) =>
+export const linesQuery = (id: number, asked?: Asked, disposition?: string, narrowed?: Narrowed) =>
   infiniteQueryOptions({
     queryKey: [
       'delivery',
@@ -45,7 +51,9 @@ export const linesQuery = (id: number, asked?: Asked, disposition?: string) =>
       'lines',
       asked?.code ?? '',
       asked?.severity ?? '',
-      disposition ?? ''
+      disposition ?? '',
+      narrowed?.text ?? '',
+      narrowed?.sort ?? ''
     ],
     initialPageParam: undefined as number | undefined,
     queryFn: ({ pageParam }) =>
@@ -56,7 +64,9 @@ export const linesQuery = (id: number, asked?: Asked, disposition?: string) =>
             query: {
               finding: asked?.code,
               severity: asked?.severity,
-              disposition,
+              disposition: disposition === 'all' ? undefined : disposition,
+              text: narrowed?.text || undefined,
+              sort: narrowed?.sort || undefined,
               after: pageParam,
               limit: PAGE
             }
@@ -64,4 +74,29 @@ export const linesQuery = (id: number, asked?: Asked, disposition?: string) =>
         })
       ),
     getNextPageParam: (last) => (last.next ? Number(last.next) : undefined)
+  });
+
+/** What stands beside a line: the shop's tool under its code, and what looks like it. */
+export const besideQuery = (id: number, line: number) =>
+  queryOptions({
+    queryKey: ['delivery', String(id), 'beside', line],
+    queryFn: () =>
+      ask(
+        api.GET('/api/v1/deliveries/{id}/lines/{lineId}/beside', {
+          params: { path: { id, lineId: line } }
+        })
+      )
+  });
+
+/** How a delivery stands to the library that it came from. */
+export const comparedQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['delivery', String(id), 'compared'],
+    queryFn: () => ask(api.GET('/api/v1/deliveries/{id}/compare', { params: { path: { id } } }))
+  });
+
+export const foldersQuery = () =>
+  queryOptions({
+    queryKey: ['folder', ALL],
+    queryFn: () => ask(api.GET('/api/v1/folders'))
   });

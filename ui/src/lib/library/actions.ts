@@ -63,3 +63,15 @@ export const createTool = (
     concerns: concerns(library),
     undone
   });
+
+/** Writes a library as a file, reads it back and keeps both. */
+export const writeFile = (library: number, format: string, unit: string) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/libraries/{id}/files', {
+          params: { path: { id: library }, query: { format, unit: unit || undefined } }
+        })
+      ),
+    concerns: [['library', String(library), 'files']]
+  });

@@ -14,7 +14,7 @@
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-black/30" />
     <Dialog.Content
-      class="floating fixed left-1/2 top-24 z-50 max-h-[75vh] w-[560px] max-w-[94vw] -translate-x-1/2 overflow-auto p-5"
+      class="floating fixed left-1/2 top-24 z-50 max-h-[75vh] w-[680px] max-w-[94vw] -translate-x-1/2 overflow-auto p-5"
     >
       <Dialog.Title class="text-[17px] font-semibold">{title}</Dialog.Title>
       {#if hint}

@@ -2,10 +2,12 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
-  import { findingsQuery } from '$lib/delivery/queries';
-  import { deliveryQuery } from '$lib/delivery/queries';
+  import { comparedQuery, deliveryQuery, findingsQuery } from '$lib/delivery/queries';
   import { deleteDelivery, stopWork } from '$lib/delivery/actions';
-  import { type Delivery } from '$lib/api/client';
+  import { type Delivery, type Line } from '$lib/api/client';
+  import Beside from '$lib/delivery/Beside.svelte';
+  import Compared from '$lib/delivery/Compared.svelte';
+  import Choice from '$lib/shell/Choice.svelte';
   import Balance from '$lib/delivery/Balance.svelte';
   import Group from '$lib/delivery/Group.svelte';
   import HowRead from '$lib/delivery/HowRead.svelte';
@@ -22,7 +24,24 @@
     ...findingsQuery(id),
     enabled: delivery.data?.state === 'ready'
   }));
+  const compared = createQuery(() => ({
+    ...comparedQuery(id),
+    enabled: delivery.data?.state === 'ready'
+  }));
   let part = $state('');
+  let text = $state('');
+  let sort = $state('position');
+  let beside = $state<Line | null>(null);
+  const narrowed = $derived({ text, sort });
+  const sorts = [
+    { value: 'position', label: 'as in the file' },
+    { value: 'code', label: 'by code' },
+    { value: 'name', label: 'by name' },
+    { value: 'number', label: 'by number' },
+    { value: 'class', label: 'by class' },
+    { value: 'diameter', label: 'by diameter' },
+    { value: 'finding', label: 'by finding' }
+  ];
   const may = $derived(who.may('RECEIVE'));
   /** Names of the files where there are several. */
   const files = $derived(
@@ -85,11 +104,45 @@
   {:else}
     <div class="min-h-0 flex-1 overflow-auto">
       {@render howRead(arrived)}
+      {#if compared.data && (compared.data.same > 0 || compared.data.changed > 0)}
+        <Compared compared={compared.data} />
+      {/if}
+      <div class="flex items-center gap-3 px-5 pt-3">
+        <button
+          class={['button', part === 'all' && 'border-working!']}
+          aria-pressed={part === 'all'}
+          onclick={() => (part = part === 'all' ? '' : 'all')}>All lines as a list</button
+        >
+        {#if part}
+          <input
+            class="field w-56"
+            type="search"
+            aria-label="Search the lines"
+            placeholder="code or name"
+            bind:value={text}
+          />
+          <Choice label="Sorted" bind:value={sort} options={sorts} />
+        {/if}
+      </div>
       {#if part}
-        <Lines {files} delivery={id} disposition={part} properties={[]} editable={false} />
+        <Lines
+          {files}
+          delivery={id}
+          disposition={part}
+          properties={['DC', 'OAL']}
+          editable={false}
+          {narrowed}
+          onbeside={(line) => (beside = line)}
+        />
       {:else}
         {#each groups.data?.items ?? [] as group (group.code + group.severity)}
-          <Group {files} delivery={id} {group} editable={may} />
+          <Group
+            {files}
+            delivery={id}
+            {group}
+            editable={may}
+            onbeside={(line) => (beside = line)}
+          />
         {/each}
         {#if groups.data && groups.data.items.length === 0 && arrived.read > 0}
           <p class="px-5 py-4 text-soft">No line has a finding.</p>
@@ -106,11 +159,15 @@
               disposition="pass"
               properties={['DC', 'OAL']}
               editable={false}
+              onbeside={(line) => (beside = line)}
             />
           </section>
         {/if}
       {/if}
     </div>
+    {#if beside}
+      <Beside delivery={id} line={beside} editable={may} onclose={() => (beside = null)} />
+    {/if}
     {#if may}<TakeBar delivery={arrived} />{/if}
   {/if}
 {:else}

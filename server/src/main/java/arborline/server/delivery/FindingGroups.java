@@ -3,6 +3,7 @@ package arborline.server.delivery;
 import arborline.core.finding.Finding;
 import arborline.core.finding.FindingKind;
 import arborline.core.finding.Severity;
+import arborline.core.inspect.Allowance;
 import arborline.core.property.Dictionary;
 import arborline.server.support.Json;
 import jakarta.persistence.EntityManager;
@@ -48,6 +49,7 @@ class FindingGroups {
    * @param example what is said of the first of them
    * @param ofAll true where the example is no example, but said of all
    * @param properties what it is about, what most lines lack first
+   * @param allowable true where a reason may outweigh it
    */
   record FindingGroup(
       String code,
@@ -56,6 +58,7 @@ class FindingGroups {
       String example,
       boolean ofAll,
       List<String> properties,
+      boolean allowable,
       List<RepairCount> repairs) {}
 
   private record KindRow(String kind, String severity, long lineCount, long offeredCount) {}
@@ -123,6 +126,7 @@ class FindingGroups {
             : FindingKind.sentence(kind.kind(), severity, named(examples)),
         examples.size() > 1 || kind.lineCount() == 1,
         properties,
+        examples.stream().anyMatch(Allowance::possible),
         repairs(kind, rows));
   }
 

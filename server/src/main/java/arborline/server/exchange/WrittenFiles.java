@@ -1,6 +1,5 @@
 package arborline.server.exchange;
 
-import arborline.core.convert.ConversionReport;
 import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.LossReport;
 import arborline.core.quantity.Unit;
@@ -63,6 +62,14 @@ class WrittenFiles {
   }
 
   /**
+   * What reading a file back came to.
+   *
+   * @param compared how many items were compared
+   * @param differences the first hundred
+   */
+  record ReadBack(boolean equal, long compared, List<String> differences) {}
+
+  /**
    * A file that was written.
    *
    * @param unit {@code mm}, {@code in}, or empty for lengths as authored
@@ -81,7 +88,7 @@ class WrittenFiles {
       long lossCount,
       List<LossReport.LossGroup> lossGroups,
       boolean equal,
-      ConversionReport.Proof proof,
+      ReadBack proof,
       Instant at,
       String by,
       boolean there) {}
@@ -208,7 +215,7 @@ class WrittenFiles {
         row.getLong("loss_count"),
         List.of(json.read(row.getString("loss_groups"), LossReport.LossGroup[].class)),
         row.getBoolean("equal_back"),
-        json.read(row.getString("proof"), ConversionReport.Proof.class),
+        json.read(row.getString("proof"), ReadBack.class),
         row.getObject("created_at", LocalDateTime.class).toInstant(ZoneOffset.UTC),
         row.getString("created_by"),
         row.getBoolean("there"));
