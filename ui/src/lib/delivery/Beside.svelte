@@ -36,7 +36,7 @@
 </script>
 
 <section aria-label="Beside {line.code}" class="shrink-0 border-t border-hairline bg-sheet">
-  <header class="flex items-center gap-3 px-5 pt-2">
+  <header class="flex items-center gap-3 px-5 py-2">
     <h2>{line.code || 'This line'} beside what looks like it</h2>
     {#if rival && editable && line.disposition === 'hold'}
       <button class="button ml-auto" disabled={busy} onclick={() => settle('keep')}

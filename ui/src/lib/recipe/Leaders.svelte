@@ -32,7 +32,7 @@
 
   const outline = $derived(line?.outline ?? null);
   const scale = $derived(outline ? fit([outline], width - 320, HEIGHT - TOP - 86) : 1);
-  const at = $derived(view(90, TOP + (HEIGHT - TOP - 80) / 2, scale));
+  const at = $derived(view(112, TOP + (HEIGHT - TOP - 80) / 2, scale));
 
   /** Where a line ends: on the drawn dimension, else on a name below the drawing. */
   const targets = $derived.by(() => {
@@ -54,7 +54,7 @@
       .filter((symbol) => !drawn.some((target) => target.symbol === symbol))
       .map((symbol, index) => ({
         symbol,
-        x: 90 + 58 * index,
+        x: 112 + 58 * index,
         y: HEIGHT - 12,
         from: null,
         to: null,

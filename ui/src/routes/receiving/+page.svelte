@@ -7,6 +7,7 @@
   import Mark from '$lib/marks/Mark.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { isTable } from '$lib/grid/clipboard';
+  import RecipesAndFolders from '$lib/recipe/RecipesAndFolders.svelte';
   import { bytes, count, moment } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
@@ -83,8 +84,9 @@
       {:else}
         <button class="button main" onclick={() => picker?.click()}>Add files</button>
         <p class="text-soft">
-          or drop them here: tables as CSV, or our own JSON; or paste rows of a spreadsheet, heads
-          and all. What comes together is one delivery, inspected before anything enters a library.
+          or drop them here: tables and workbooks of any make, lists as XML or JSON, MTConnect
+          documents, a ZIP of all that; or paste rows of a spreadsheet. What comes together is one
+          delivery, inspected before anything enters a library.
         </p>
       {/if}
       <input
@@ -143,4 +145,5 @@
   {:else}
     <Loading />
   {/if}
+  <RecipesAndFolders {may} />
 </div>

@@ -8,6 +8,8 @@
   import Strip from '$lib/drawing/Strip.svelte';
   import ExportDialog from '$lib/library/ExportDialog.svelte';
   import FilterBand from '$lib/library/FilterBand.svelte';
+  import PasteDialog from '$lib/library/PasteDialog.svelte';
+  import { isTable } from '$lib/grid/clipboard';
   import { ListFilter } from '$lib/library/filter.svelte';
   import ToolTable from '$lib/library/ToolTable.svelte';
   import { who } from '$lib/shell/session.svelte';
@@ -19,6 +21,16 @@
   const filter = new ListFilter();
   let hung = $state<ToolRow[]>([]);
   let exporting = $state(false);
+  let pasted = $state<string | null>(null);
+
+  function onpaste(event: ClipboardEvent) {
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    const typing = event.target instanceof HTMLInputElement;
+    if (!typing && who.may('RECEIVE') && isTable(text)) {
+      event.preventDefault();
+      pasted = text;
+    }
+  }
 
   const library = createQuery(() => libraryQuery(id));
   const facets = createQuery(() => facetsQuery(id, filter.query));
@@ -38,6 +50,8 @@
     void removeTool(id, row);
   }
 </script>
+
+<svelte:window {onpaste} />
 
 <svelte:head><title>{library.data?.name ?? 'Library'} · Arbor Line</title></svelte:head>
 
@@ -86,8 +100,9 @@
     <div class="flex-1 px-5 py-6">
       <p>This library is empty.</p>
       <p class="mt-1 text-soft">
-        <a class="text-working underline" href="/receiving">Add a file</a> and take its tools, or
-        make a <a class="text-working underline" href="/libraries/{id}/new">new tool</a>.
+        <a class="text-working underline" href="/receiving">Add a file</a> and take its tools, paste
+        rows of a spreadsheet here, or make a
+        <a class="text-working underline" href="/libraries/{id}/new">new tool</a>.
       </p>
     </div>
   {:else if tools.data && rows.length === 0}
@@ -111,6 +126,13 @@
     />
   {/if}
   <ExportDialog bind:open={exporting} library={id} />
+  {#if pasted !== null}
+    <PasteDialog
+      text={pasted}
+      library={{ id, name: library.data.name }}
+      onclose={() => (pasted = null)}
+    />
+  {/if}
 {:else}
   <Loading />
 {/if}

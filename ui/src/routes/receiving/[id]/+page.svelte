@@ -107,7 +107,7 @@
       {#if compared.data && (compared.data.same > 0 || compared.data.changed > 0)}
         <Compared compared={compared.data} />
       {/if}
-      <div class="flex items-center gap-3 px-5 pt-3">
+      <div class="flex items-center gap-3 px-5 py-2">
         <button
           class={['button', part === 'all' && 'border-working!']}
           aria-pressed={part === 'all'}
