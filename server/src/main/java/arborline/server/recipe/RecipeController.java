@@ -67,7 +67,7 @@ class RecipeController {
   @MayReceive
   @ResponseStatus(HttpStatus.CREATED)
   RecipeView bring(@RequestBody RecipeBody body) {
-    return view(recipes.save(body.recipe()));
+    return view(recipes.save(body));
   }
 
   @DeleteMapping("/{id}")

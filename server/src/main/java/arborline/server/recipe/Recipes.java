@@ -127,6 +127,12 @@ public class Recipes {
     return Optional.ofNullable(best);
   }
 
+  /** Keeps a recipe that comes as JSON. */
+  @Transactional
+  public Kept save(RecipeBody body) {
+    return save(body.recipe());
+  }
+
   /** Keeps what was decided about reading a table under a name. */
   @Transactional
   public Kept save(@Nullable String name, TableReading reading) {

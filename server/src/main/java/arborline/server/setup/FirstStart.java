@@ -34,6 +34,7 @@ class FirstStart implements ApplicationRunner {
   private final Machines machines;
   private final Components components;
   private final DemoLibraries shelves;
+  private final DemoDeliveries waiting;
   private final Json json;
   private final String demo;
   private final String firstPassword;
@@ -46,6 +47,7 @@ class FirstStart implements ApplicationRunner {
       Machines machines,
       Components components,
       DemoLibraries shelves,
+      DemoDeliveries waiting,
       Json json,
       @Value("${arbor.demo}") String demo,
       @Value("${ARBOR_FIRST_PASSWORD:}") String firstPassword,
@@ -56,6 +58,7 @@ class FirstStart implements ApplicationRunner {
     this.machines = machines;
     this.components = components;
     this.shelves = shelves;
+    this.waiting = waiting;
     this.json = json;
     this.demo = demo;
     this.firstPassword = firstPassword;
@@ -82,6 +85,7 @@ class FirstStart implements ApplicationRunner {
       libraries.open("Shop milling");
       shelves.fill(Path.of(demo, "libraries"));
       holders();
+      waiting.bring(Path.of(demo));
     }
   }
 
