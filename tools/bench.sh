@@ -6,7 +6,7 @@ need_database
 need unzip unzip
 mvn -q -B -ntp -Dspotless.check.skip=true -DskipTests -pl bench,server,shop -am package >"$RUN/build.log" 2>&1 ||
   fail "the build failed; see .run/build.log"
-libraries=$(unzip -Z1 server/target/arbor-line.jar 'BOOT-INF/lib/*.jar' | sed 's#.*/##' | grep -E '^(jackson|fastcsv|mariadb)' || true)
+libraries=$(unzip -Z1 server/target/arbor-line.jar 'BOOT-INF/lib/*.jar' | sed 's#.*/##' | grep -E '^(jackson|fastcsv|mariadb|fastexcel|opczip|aalto|stax2|commons-compress|commons-io|icu4j)' || true)
 rm -rf "$RUN/bench-lib"
 mkdir -p "$RUN/bench-lib"
 for each in $libraries; do

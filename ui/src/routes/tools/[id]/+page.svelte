@@ -11,6 +11,7 @@
   import Drawing from '$lib/tool/Drawing.svelte';
   import Fields from '$lib/tool/Fields.svelte';
   import Notes from '$lib/tool/Notes.svelte';
+  import SaveAs from '$lib/tool/SaveAs.svelte';
   import Glance from '$lib/tool/Glance.svelte';
   import Findings from '$lib/tool/Findings.svelte';
   import Choice from '$lib/shell/Choice.svelte';
@@ -154,6 +155,7 @@
     {#if known?.cuts}
       <a class="button" href="/tools/{id}/cutting">Cutting data</a>
     {/if}
+    <SaveAs {id} solid={rotates} />
     {#if may}
       <div class="ml-auto flex items-center gap-2">
         {#if shown.usedIn.length > 0 && !draft.changed && (shown.answer.values.DC ?? shown.answer.values.DCX)}

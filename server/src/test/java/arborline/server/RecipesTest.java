@@ -205,5 +205,12 @@ class RecipesTest extends ServerTest {
     assertEquals(
         400, lead.bring(Api.named("cut.zip", java.util.Arrays.copyOf(whole, 60))).status());
     assertEquals(400, lead.bring(Api.named("none.zip", zip(Map.of("folder/", "")))).status());
+    Map<String, String> tooMany = new LinkedHashMap<>();
+    for (int i = 0; i <= 2000; i++) {
+      tooMany.put("f%d.csv".formatted(i), "");
+    }
+    Api.Answer refused = lead.bring(Api.named("many.zip", zip(tooMany)));
+    assertEquals(400, refused.status());
+    assertEquals("the ZIP has 2001 files; 2000 are possible", refused.text("detail"));
   }
 }

@@ -51,10 +51,7 @@ final class CsvSource implements ItemSource {
     try {
       return records.hasNext() ? Optional.of(records.next()) : Optional.empty();
     } catch (CsvParseException broken) {
-      throw new UnreadableFileException(
-          "after line %d: %s; is a quotation mark missing?"
-              .formatted(lastLine, broken.getMessage()),
-          broken);
+      throw UnreadableFileException.record(lastLine, broken);
     } catch (UncheckedIOException broken) {
       throw broken.getCause();
     }

@@ -45,7 +45,9 @@ final class TextSource implements ItemSource {
   }
 
   private static void version(String first) throws IOException {
-    String stated = TextCell.parted(first).getFirst().substring(TextFormat.MARK.length()).strip();
+    String mark = TextCell.parted(first).getFirst();
+    String stated =
+        mark.startsWith(TextFormat.MARK) ? mark.substring(TextFormat.MARK.length()).strip() : "";
     if (!stated.equals(String.valueOf(TextFormat.VERSION))) {
       throw new UnreadableFileException(
           "line 1: this text is of version '%s'; up to %d is read: save it as that version"

@@ -27,7 +27,9 @@ public final class WorkbookSink implements BundleSink {
   public static final String TOOLS = "Tools";
   public static final String CUTTING = "Cutting data";
   public static final String STACKS = "Stacks";
-  private static final String LISTS = "Lists";
+
+  /** The hidden sheet of what may be chosen. */
+  public static final String LISTS = "Lists";
 
   private final WriteOptions options;
   private final Workbook workbook;

@@ -58,10 +58,7 @@ final class TextTable {
         lastLine = record.getStartingLineNumber();
         return Optional.of(new SourceRow(lastLine, record.getFields()));
       } catch (CsvParseException broken) {
-        throw new UnreadableFileException(
-            "after line %d: %s; is a quotation mark missing?"
-                .formatted(lastLine, broken.getMessage()),
-            broken);
+        throw UnreadableFileException.record(lastLine, broken);
       } catch (UncheckedIOException broken) {
         throw broken.getCause();
       }

@@ -1,10 +1,12 @@
 package arborline.core.recipe;
 
+import arborline.core.exchange.Cell;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
 import arborline.core.exchange.TextHead;
+import arborline.core.exchange.WorkbookSink;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -14,6 +16,8 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import org.dhatim.fastexcel.reader.Sheet;
 
 /**
@@ -28,6 +32,7 @@ final class WorkbookSource implements ItemSource {
   private final Sheets sheets;
   private final List<OwnSheet> belonging = new ArrayList<>();
   private final Deque<ItemSource> sources = new ArrayDeque<>();
+  private List<String> hidden = List.of();
   private String owner = "";
 
   /**
@@ -47,6 +52,7 @@ final class WorkbookSource implements ItemSource {
   }
 
   private void open(TableReading reading) throws IOException {
+    hidden = sheets.hidden().stream().filter(name -> !name.equals(WorkbookSink.LISTS)).toList();
     List<Sheet> foreign = new ArrayList<>();
     for (Sheet sheet : sheets.seen()) {
       Optional<SourceRow> first = Sheets.first(sheet);
@@ -116,8 +122,19 @@ final class WorkbookSource implements ItemSource {
     }
   }
 
+  /** Sheets that nobody sees are not read, and said once. */
+  private RawItem unseen() {
+    SortedMap<String, Cell> cells = new TreeMap<>();
+    cells.put(RawItem.NOTE, Cell.of("hidden sheets are not read: " + String.join(", ", hidden)));
+    hidden = List.of();
+    return new RawItem(1, ItemKind.REMARK, cells, List.of());
+  }
+
   @Override
   public Optional<RawItem> next() throws IOException {
+    if (!hidden.isEmpty()) {
+      return Optional.of(unseen());
+    }
     for (OwnSheet sheet : belonging) {
       Optional<RawItem> beside = sheet.peek();
       if (beside.isPresent() && (owner.equals(beside.get().owner()) || sources.isEmpty())) {

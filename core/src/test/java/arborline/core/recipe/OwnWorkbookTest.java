@@ -197,4 +197,22 @@ class OwnWorkbookTest {
     assertEquals(List.of("formula-without-value"), codes(item));
     assertTrue(item.findings().getFirst().message().contains("=C1*7"));
   }
+
+  @Test
+  void aHiddenSheetIsNotReadAndSaid() throws IOException {
+    ByteArrayOutputStream file = new ByteArrayOutputStream();
+    try (var workbook = new org.dhatim.fastexcel.Workbook(file, "test", "1.0")) {
+      Worksheet seen = workbook.newWorksheet("Tools");
+      row(seen, 0, "CODE", "CLASS", "DC [mm]");
+      row(seen, 1, "A-1", "end-mill-flat", "8");
+      Worksheet hidden = workbook.newWorksheet("Old prices");
+      row(hidden, 0, "CODE", "CLASS", "DC [mm]");
+      row(hidden, 1, "B-1", "end-mill-flat", "9");
+      hidden.setVisibilityState(org.dhatim.fastexcel.VisibilityState.HIDDEN);
+    }
+    List<RawItem> items = read(file.toByteArray());
+    assertEquals(2, items.size());
+    assertEquals("hidden sheets are not read: Old prices", items.getFirst().text("NOTE"));
+    assertEquals("A-1", items.getLast().text("CODE"));
+  }
 }

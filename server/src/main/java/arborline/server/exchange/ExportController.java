@@ -81,6 +81,20 @@ class ExportController {
     }
   }
 
+  /** Answers one tool with what belongs to it as a file. */
+  @GetMapping("/tools/{id}/export")
+  void tool(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "json") String format,
+      @RequestParam(required = false) @Nullable String unit,
+      HttpServletResponse response)
+      throws IOException {
+    BundleFormat chosen = Formats.named(format);
+    byte[] file = exports.tool(id, chosen, Formats.unit(unit));
+    attach(response, chosen, "tool-%d.%s".formatted(id, chosen.ending()));
+    response.getOutputStream().write(file);
+  }
+
   private static void attach(HttpServletResponse response, BundleFormat format, String name) {
     response.setContentType(format.mediaType());
     response.setHeader(

@@ -14,7 +14,9 @@ import arborline.core.quantity.Unit;
 import arborline.core.stack.Component;
 import arborline.core.stack.PlannedStack;
 import arborline.server.library.LibraryContents;
+import arborline.server.tool.Tools;
 import java.io.BufferedOutputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -22,6 +24,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
@@ -34,11 +38,13 @@ import org.springframework.transaction.annotation.Transactional;
 class Exports {
 
   private final LibraryContents contents;
+  private final Tools tools;
   private final CuttingOfTools cutting;
   private final StacksOfTools stacks;
 
-  Exports(LibraryContents contents, CuttingOfTools cutting, StacksOfTools stacks) {
+  Exports(LibraryContents contents, Tools tools, CuttingOfTools cutting, StacksOfTools stacks) {
     this.contents = contents;
+    this.tools = tools;
     this.cutting = cutting;
     this.stacks = stacks;
   }
@@ -95,6 +101,30 @@ class Exports {
       visit(libraryId, (toolId, bundle) -> back.compare(bundle));
       return back.proof(survey.parts());
     }
+  }
+
+  /** One tool with its parts, stacks and cutting data as a file. */
+  public byte[] tool(long toolId, BundleFormat format, Optional<Unit> unit) throws IOException {
+    Set<Long> ids = Set.of(toolId);
+    Tools.Known known = tools.get(toolId);
+    Bundle bundle =
+        new Bundle(known.tool(), known.number().map(OptionalInt::of).orElse(OptionalInt.empty()))
+            .with(
+                cutting.of(ids).getOrDefault(toolId, List.of()),
+                stacks.of(ids).getOrDefault(toolId, List.of()));
+    Contents.Survey seen = new Contents.Survey();
+    Map<String, Component> parts = stacks.parts(ids);
+    parts.values().forEach(seen::add);
+    seen.add(bundle);
+    ByteArrayOutputStream file = new ByteArrayOutputStream();
+    try (BundleSink sink =
+        format.create(file, new WriteOptions(known.tool().code(), seen.contents(), unit))) {
+      for (Component part : parts.values()) {
+        sink.part(part);
+      }
+      sink.write(bundle);
+    }
+    return file.toByteArray();
   }
 
   private static Losses losses(Survey survey, BundleFormat format, LossReport report) {

@@ -161,7 +161,22 @@ class StackController {
   /** The stack as one solid of revolution, ISO 10303-21 with the AP214 schema. */
   @GetMapping(value = "/stacks/{id}/step", produces = "application/step")
   ResponseEntity<String> solid(@PathVariable long id) throws IOException {
-    StackFiles.StackFile file = files.solid(id);
+    return attached(files.solid(id));
+  }
+
+  /** A tool by itself as a solid of revolution. */
+  @GetMapping(value = "/tools/{id}/step", produces = "application/step")
+  ResponseEntity<String> toolSolid(@PathVariable long id) throws IOException {
+    return attached(files.toolSolid(id));
+  }
+
+  /** A holder or another part by itself as a solid of revolution. */
+  @GetMapping(value = "/components/{id}/step", produces = "application/step")
+  ResponseEntity<String> partSolid(@PathVariable long id) throws IOException {
+    return attached(files.partSolid(id));
+  }
+
+  private static ResponseEntity<String> attached(StackFiles.StackFile file) {
     return ResponseEntity.ok()
         .header(
             HttpHeaders.CONTENT_DISPOSITION,

@@ -1,6 +1,11 @@
 package arborline.server.stack;
 
+import arborline.core.stack.PartOutline;
 import arborline.core.stack.StepSolid;
+import arborline.core.tool.Silhouettes;
+import arborline.core.tool.Tool;
+import arborline.core.tool.outline.Outline;
+import arborline.core.tool.outline.Part;
 import arborline.server.support.Refusal;
 import arborline.server.tool.Tools;
 import java.io.IOException;
@@ -14,11 +19,13 @@ class StackFiles {
 
   private final Stacks stacks;
   private final Tools tools;
+  private final Components components;
   private final Clock clock;
 
-  StackFiles(Stacks stacks, Tools tools, Clock clock) {
+  StackFiles(Stacks stacks, Tools tools, Components components, Clock clock) {
     this.stacks = stacks;
     this.tools = tools;
+    this.components = components;
     this.clock = clock;
   }
 
@@ -35,6 +42,40 @@ class StackFiles {
     }
     StringBuilder file = new StringBuilder();
     StepSolid.write(file, code, StepSolid.profile(stack.answer().shape()), Instant.now(clock));
+    return new StackFile(code + ".step", file.toString());
+  }
+
+  /** A tool by itself. */
+  StackFile toolSolid(long toolId) throws IOException {
+    Tool tool = tools.get(toolId).tool();
+    Outline outline =
+        Silhouettes.of(tool)
+            .orElseThrow(() ->
+                Refusal.conflict("%s has no sizes to make a solid of".formatted(tool.code())));
+    return turned(tool.code(), outline);
+  }
+
+  /** A holder or another part by itself. */
+  StackFile partSolid(long componentId) throws IOException {
+    arborline.core.stack.Component part = components.get(componentId).component();
+    Outline outline =
+        PartOutline.of(part)
+            .orElseThrow(() ->
+                Refusal.conflict("%s has no outline to make a solid of".formatted(part.code())));
+    return turned(part.code(), outline);
+  }
+
+  private StackFile turned(String code, Outline outline) throws IOException {
+    if (outline.parts().stream().anyMatch(Part::flat)) {
+      throw Refusal.conflict(
+          "%s is not turned: only what turns about its axis is written as a solid".formatted(code));
+    }
+    StringBuilder file = new StringBuilder();
+    StepSolid.write(
+        file,
+        code,
+        outline.parts().stream().flatMap(part -> part.profile().stream()).toList(),
+        Instant.now(clock));
     return new StackFile(code + ".step", file.toString());
   }
 }

@@ -58,9 +58,10 @@ public final class ZipOfFiles implements AutoCloseable {
   public static ZipOfFiles open(Path file) throws IOException {
     try {
       ZipFile zip = new ZipFile(file.toFile());
-      if (zip.size() > MOST_FILES) {
+      int count = zip.size();
+      if (count > MOST_FILES) {
         zip.close();
-        throw refused("has %d files; %d are possible".formatted(zip.size(), MOST_FILES));
+        throw refused("has %d files; %d are possible".formatted(count, MOST_FILES));
       }
       return new ZipOfFiles(zip);
     } catch (ZipException broken) {
