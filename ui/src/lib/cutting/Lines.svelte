@@ -73,6 +73,7 @@
           <td>
             <button class="hover:text-working" onclick={() => onopen(line)}>
               {capital(named(line.material))}
+              {#if line.grade}<span class="text-soft">{line.grade}</span>{/if}
             </button>
           </td>
           <td>{line.purpose}</td>
@@ -158,6 +159,7 @@
           <td>
             <button class="hover:text-working" onclick={() => onopen(line)}>
               {capital(named(line.material))}
+              {#if line.grade}<span class="text-soft">{line.grade}</span>{/if}
             </button>
           </td>
           <td>{line.purpose}</td>

@@ -1,7 +1,7 @@
 package arborline.bench;
 
-import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.BundleFormats;
+import arborline.core.exchange.ItemReader;
 import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
@@ -111,7 +111,7 @@ final class ImportFigure {
 
   private static void parse(byte[] file) throws IOException {
     byte[] head = Arrays.copyOf(file, 65536);
-    BundleFormat format = BundleFormats.recognise(head);
+    ItemReader format = BundleFormats.recognise(head);
     try (ItemSource source =
         format.open(new ByteArrayInputStream(file), head, TableReading.propose(head))) {
       Optional<RawItem> next = source.next();

@@ -30,7 +30,9 @@ final class Steps {
     Locator repairs =
         page.locator("section header button.button:not(.main)")
             .filter(
-                new Locator.FilterOptions().setHasNotText(Pattern.compile("Looked at|Only one")));
+                new Locator.FilterOptions()
+                    .setHasNotText(
+                        Pattern.compile("Looked at|Only one|Let in|Keep the shop|Take these")));
     for (int round = 0; round < 12 && repairs.count() > 0; round++) {
       int before = repairs.count();
       String title = repairs.first().innerText();

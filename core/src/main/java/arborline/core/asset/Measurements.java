@@ -11,6 +11,7 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -18,11 +19,28 @@ import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Reads the measurements of a tool or of a cutting item. */
 final class Measurements {
 
   private static final Map<String, String> SYMBOLS = symbols();
+
+  /** The shortest name of each symbol. */
+  private static final Map<String, String> ELEMENTS =
+      SYMBOLS.entrySet().stream()
+          .collect(
+              Collectors.toMap(
+                  Map.Entry::getValue,
+                  Map.Entry::getKey,
+                  (one, other) ->
+                      Comparator.comparing(String::length)
+                                  .thenComparing(Comparator.naturalOrder())
+                                  .compare(one, other)
+                              <= 0
+                          ? one
+                          : other));
+
   private static final Pattern STEP = Pattern.compile("(DC|SDL|STA)[xX]?(\\d*)");
   private static final BigDecimal INCH = new BigDecimal("25.4");
   private static final BigDecimal THOUSANDTH = new BigDecimal("0.001");
@@ -70,10 +88,7 @@ final class Measurements {
 
   /** What the standard calls the measurement of a symbol of a tool; nothing where it has none. */
   static Optional<String> element(String symbol) {
-    return SYMBOLS.entrySet().stream()
-        .filter(known -> known.getValue().equals(symbol))
-        .map(Map.Entry::getKey)
-        .min(java.util.Comparator.comparing(String::length).thenComparing(name -> name));
+    return Optional.ofNullable(ELEMENTS.get(symbol));
   }
 
   /** Reads all of an element that holds them. */

@@ -1,8 +1,11 @@
 package arborline.core.cutting;
 
 import arborline.core.quantity.Unit;
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** A number of a line of cutting data, by the symbol that it has in files and formulas. */
 public enum CuttingField {
@@ -35,13 +38,14 @@ public enum CuttingField {
     return title;
   }
 
+  private static final Map<String, CuttingField> NAMES =
+      Arrays.stream(values()).collect(Collectors.toMap(CuttingField::name, field -> field));
+
   /** Finds a field by its symbol, in any letter case. */
   public static Optional<CuttingField> named(String symbol) {
-    for (CuttingField field : values()) {
-      if (field.name().equals(symbol.toUpperCase(Locale.ROOT))) {
-        return Optional.of(field);
-      }
-    }
-    return Optional.empty();
+    CuttingField known = NAMES.get(symbol);
+    return known != null || symbol.isEmpty()
+        ? Optional.ofNullable(known)
+        : Optional.ofNullable(NAMES.get(symbol.toUpperCase(Locale.ROOT)));
   }
 }

@@ -11,10 +11,13 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
-import java.util.TreeMap;
+import java.util.SortedMap;
+import java.util.stream.IntStream;
 
 /** Reads a text table record by record. */
 final class CsvSource implements ItemSource {
@@ -27,11 +30,49 @@ final class CsvSource implements ItemSource {
   private final CloseableIterator<CsvRecord> records;
   private final TableReading reading;
   private final RowItems rows = new RowItems();
+
+  /** Columns that are read, in the order of their symbols. */
+  private final int[] order;
+
+  /** The symbols of these columns, and what is filled of them in the row at hand. */
+  private final String[] symbols;
+
+  private final String[] filled;
+  private final Cell[] cells;
+  private int count;
+
+  /** True where no column says what a row is, or anything of cutting data. */
+  private final boolean onlyTools;
+
+  /** True where a row can consist of nothing but notes. */
+  private final boolean noted;
+
   private final Deque<RawItem> read = new ArrayDeque<>();
   private long lastLine = 1;
 
   CsvSource(InputStream file, TextHead head, TableReading reading) throws IOException {
     this.reading = reading;
+    List<Column> columns = reading.columns();
+    this.order =
+        IntStream.range(0, columns.size())
+            .filter(i -> !columns.get(i).symbol().isEmpty())
+            .boxed()
+            .sorted(Comparator.comparing(i -> columns.get(i).symbol()))
+            .mapToInt(i -> i)
+            .toArray();
+    this.symbols =
+        IntStream.of(order).mapToObj(i -> columns.get(i).symbol()).toArray(String[]::new);
+    this.filled = new String[order.length];
+    this.cells = new Cell[order.length];
+    this.onlyTools =
+        columns.stream()
+            .map(Column::symbol)
+            .noneMatch(symbol -> symbol.equals(RowItems.KIND) || RowItems.ofCutting(symbol));
+    this.noted =
+        columns.isEmpty()
+            || columns.stream()
+                .map(Column::symbol)
+                .anyMatch(symbol -> symbol.isEmpty() || RawItem.isNote(symbol));
     if (head.charset().equals(reading.charset())) {
       file.skipNBytes(head.markLength());
     }
@@ -59,18 +100,25 @@ final class CsvSource implements ItemSource {
 
   @Override
   public Optional<RawItem> next() throws IOException {
-    if (read.isEmpty()) {
-      Optional<CsvRecord> next = record();
-      lastLine = next.map(CsvRecord::getStartingLineNumber).orElse(lastLine);
-      next.ifPresent(row -> read.addAll(items(row)));
+    if (!read.isEmpty()) {
+      return Optional.of(read.poll());
     }
+    Optional<CsvRecord> next = record();
+    if (next.isEmpty()) {
+      return Optional.empty();
+    }
+    lastLine = next.get().getStartingLineNumber();
+    List<Finding> findings = new ArrayList<>(0);
+    SortedMap<String, Cell> row = cells(next.get(), findings);
+    if (onlyTools) {
+      return Optional.of(new RawItem(lastLine, row, findings));
+    }
+    read.addAll(rows.of(lastLine, row, findings));
     return Optional.ofNullable(read.poll());
   }
 
-  private List<RawItem> items(CsvRecord row) {
+  private SortedMap<String, Cell> cells(CsvRecord row, List<Finding> findings) {
     List<Column> columns = reading.columns();
-    TreeMap<String, Cell> cells = new TreeMap<>();
-    List<Finding> findings = new ArrayList<>(0);
     if (row.getFieldCount() != columns.size() && !(row.getFieldCount() == 1)) {
       findings.add(
           Finding.hold(
@@ -78,24 +126,42 @@ final class CsvSource implements ItemSource {
               "the line has %d cells, the header has %d: a delimiter or a quotation mark is astray"
                   .formatted(row.getFieldCount(), columns.size())));
     }
-    int readable = Math.min(row.getFieldCount(), columns.size());
-    for (int i = 0; i < readable; i++) {
-      cell(columns.get(i), row.getField(i), cells, findings);
+    count = 0;
+    for (int i : order) {
+      if (i < row.getFieldCount()) {
+        cell(columns.get(i), row.getField(i), findings);
+      }
     }
-    if (cells.keySet().stream().allMatch(RawItem::isNote)
-        && findings.isEmpty()
-        && !row.getFields().stream().allMatch(String::isBlank)) {
+    if (noted && onlyNotes() && findings.isEmpty() && !blank(row)) {
       findings.add(
           Finding.hold(
               "nothing-read",
               "no cell of this line stands in a column that is read: say what the columns mean"));
     }
-    return rows.of(row.getStartingLineNumber(), cells, findings);
+    return filledCells();
   }
 
-  private void cell(
-      Column column, String field, TreeMap<String, Cell> cells, List<Finding> findings) {
-    if (column.symbol().isEmpty() || field.isBlank()) {
+  private SortedMap<String, Cell> filledCells() {
+    return count == symbols.length
+        ? new SortedCells(symbols, cells.clone())
+        : new SortedCells(Arrays.copyOf(filled, count), Arrays.copyOf(cells, count));
+  }
+
+  private boolean onlyNotes() {
+    for (int i = 0; i < count; i++) {
+      if (!RawItem.isNote(filled[i])) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static boolean blank(CsvRecord row) {
+    return row.getFields().stream().allMatch(String::isBlank);
+  }
+
+  private void cell(Column column, String field, List<Finding> findings) {
+    if (field.isBlank()) {
       return;
     }
     if (field.length() > LONGEST_CELL) {
@@ -113,13 +179,15 @@ final class CsvSource implements ItemSource {
               "'%s' has characters that the encoding could not read".formatted(field),
               column.symbol()));
     }
-    String text = FormulaGuard.unguard(field);
-    if (column.unit().isPresent()) {
+    String text = field.charAt(0) == '\'' ? FormulaGuard.unguard(field) : field;
+    if (column.unit().isPresent() && !DecimalSign.plain(text, reading.decimal())) {
       DecimalSign.Read number = DecimalSign.read(text, reading.decimal(), column.symbol());
       number.finding().ifPresent(findings::add);
       text = number.text();
     }
-    cells.put(column.symbol(), new Cell(text, column.unit(), false));
+    filled[count] = column.symbol();
+    cells[count] = new Cell(text, column.unit(), false);
+    count++;
   }
 
   @Override

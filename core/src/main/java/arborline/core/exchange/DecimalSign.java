@@ -28,11 +28,22 @@ public final class DecimalSign {
   public record Read(String text, Optional<Finding> finding) {}
 
   /**
+   * True for a cell that is read as it is: without a comma, and without a point where commas are
+   * decimals.
+   */
+  static boolean plain(String cell, char sign) {
+    return cell.indexOf(',') < 0 && (sign == '.' || cell.indexOf('.') < 0);
+  }
+
+  /**
    * Reads a cell of a column of numbers.
    *
    * @param sign point or comma
    */
   public static Read read(String cell, char sign, String symbol) {
+    if (plain(cell, sign)) {
+      return new Read(cell, Optional.empty());
+    }
     String text = cell.strip();
     if (sign == '.') {
       return GROUPED_DECIMAL.matcher(swapped(text)).matches()

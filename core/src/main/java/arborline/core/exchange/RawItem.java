@@ -36,7 +36,7 @@ public record RawItem(
   public static final String NOTE = "NOTE";
 
   public RawItem {
-    cells = Collections.unmodifiableSortedMap(cells);
+    cells = cells instanceof SortedCells ? cells : Collections.unmodifiableSortedMap(cells);
     parts = List.copyOf(parts);
     findings = List.copyOf(findings);
   }

@@ -42,6 +42,7 @@ public record TableReading(
   /** How the evidence of what a recipe decided begins. */
   public static final String BY_RECIPE = "recipe ";
 
+  private static final int HEADER_LINES = 20;
   private static final List<Character> DELIMITERS = List.of(';', '\t', ',', '|');
 
   /** Three digits behind a sign: it may part thousands as well, and proves neither. */
@@ -133,11 +134,25 @@ public record TableReading(
     return sniffed.charset().equals(chosen) ? sniffed.markLength() : 0;
   }
 
+  /** The header is enough to find what parts cells; it may have line breaks in quotes. */
+  private static String firstLines(String sample) {
+    int end = -1;
+    for (int line = 0; line < HEADER_LINES; line++) {
+      int next = sample.indexOf('\n', end + 1);
+      if (next < 0) {
+        return sample;
+      }
+      end = next;
+    }
+    return sample.substring(0, end + 1);
+  }
+
   private static char delimiter(String sample) {
     char best = ',';
     int most = 1;
+    String header = firstLines(sample);
     for (char candidate : DELIMITERS) {
-      List<List<String>> rows = rows(sample, candidate);
+      List<List<String>> rows = rows(header, candidate);
       int cells = rows.isEmpty() ? 0 : rows.getFirst().size();
       if (cells > most) {
         most = cells;

@@ -22,6 +22,9 @@ public final class ForeignTable implements ItemReader {
   /** From this share of own symbols on a header is one of our own files. */
   private static final double OWN = 0.5;
 
+  /** So much of a file tells whether its header is one of ours. */
+  private static final int BEGINNING = 16 * 1024;
+
   /** Above the header there are not more lines than this. */
   private static final int MOST_TITLES = 10;
 
@@ -44,8 +47,9 @@ public final class ForeignTable implements ItemReader {
 
   /** Our own files head every column with a symbol, or nearly so. */
   private static boolean own(String sample) {
-    TextShape shape = TextShape.propose(sample);
-    List<SourceRow> rows = shape.rows(sample);
+    String start = sample.length() > BEGINNING ? sample.substring(0, BEGINNING) : sample;
+    TextShape shape = TextShape.propose(start);
+    List<SourceRow> rows = shape.rows(start);
     List<String> header = rows.isEmpty() ? List.of() : rows.getFirst().filled();
     long symbols = header.stream().filter(OwnHeaders::is).count();
     return header.isEmpty() || symbols >= OWN * header.size() || sample.lines().count() < 2;
