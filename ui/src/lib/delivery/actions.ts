@@ -37,13 +37,15 @@ export const deleteDelivery = (id: number, name: string, undone: () => void) =>
 /** Reads one file again with other decisions. */
 export const readAgain = (id: number, file: number, body: ReadingChoice) =>
   act({
-    ask: () =>
-      ask(
+    ask: async () => {
+      await ask(
         api.PUT('/api/v1/deliveries/{id}/reading', {
           params: { path: { id }, query: { file } },
           body
         })
-      ),
+      );
+      return true;
+    },
     concerns: concerns(id)
   });
 

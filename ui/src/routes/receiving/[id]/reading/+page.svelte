@@ -139,13 +139,13 @@
     busy = true;
     const done = await readAgain(id, file, draft.body);
     busy = false;
-    if (done !== undefined) await goto(`/receiving/${id}`);
+    if (done) await goto(`/receiving/${id}`);
   }
 
   async function save() {
     if (!draft || !name.trim()) return;
     busy = true;
-    if ((await readAgain(id, file, draft.body)) !== undefined) {
+    if (await readAgain(id, file, draft.body)) {
       const saved = await saveRecipe(id, file, name.trim());
       if (saved) await goto(`/receiving/${id}`);
     }
