@@ -24,12 +24,14 @@ class ShotsTest {
 
   @Test
   void allViews() {
-    Page page = journey.page();
-    page.navigate("/sign-in");
-    assertThat(Journey.button(page, "Sign in")).isVisible();
-    shot(page, "sign-in");
-    page = journey.as("lead");
-    assertThat(page.getByText("Nothing was received yet")).isVisible();
+    Page page = journey.as("lead");
+    page.navigate("/receiving");
+    Journey.link(page, "halle-2.csv").click();
+    page.getByText("How it was read").click();
+    Journey.link(page, "Decide about columns, drawn").click();
+    assertThat(page.getByRole(AriaRole.ROW).nth(5)).isVisible();
+    page.locator("[data-column='2'] button").first().click();
+    shot(page, "reading");
     Steps steps = new Steps(page);
     steps.receive(Journey.STARTER);
     shot(page, "delivery");
