@@ -20,7 +20,7 @@
   <label class="flex items-center gap-2">
     <span class="text-soft">Take apart as</span>
     <input
-      class="field w-36"
+      class="field w-52"
       placeholder={'D{DC}xL{LU}'}
       value={decision?.split ?? ''}
       onchange={(event) => ondecide({ split: event.currentTarget.value.trim() || undefined })}
@@ -48,7 +48,7 @@
   <label class="flex items-start gap-2">
     <span class="pt-1 text-soft">Words</span>
     <textarea
-      class="field h-14! w-64"
+      class="field h-14! w-56"
       placeholder="SF = end-mill-flat"
       value={wordsText(decision?.words)}
       onchange={(event) => {

@@ -59,7 +59,7 @@
       list="column-symbols"
       aria-label="What {title} is read as"
       value={note ? '' : column.symbol}
-      placeholder="a note"
+      placeholder={column.decision?.split ? 'taken apart' : 'a note'}
       onchange={(event) =>
         ondecide({ symbol: event.currentTarget.value.trim() || 'NOTE', unit: undefined })}
     />
@@ -67,7 +67,7 @@
       <span class="shrink-0 text-[13px] text-soft">{column.unit}</span>
     {/if}
   </div>
-  {#if column.guess}
+  {#if column.guess && !column.decision}
     <p class="mt-1 text-[12px] leading-4" title={column.guessEvidence}>
       <span class="text-query">Is it {column.guess}?</span>
       <button class="underline" onclick={() => ondecide({ symbol: column.guess, unit: undefined })}

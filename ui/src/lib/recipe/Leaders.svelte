@@ -3,6 +3,7 @@
   import CentreLine from '$lib/drawing/CentreLine.svelte';
   import { fit, view } from '$lib/drawing/geometry';
   import Parts from '$lib/drawing/Parts.svelte';
+  import { symbolsOf } from './draft.svelte';
 
   let {
     line,
@@ -38,13 +39,13 @@
   const targets = $derived.by(() => {
     const marks = outline?.marks ?? [];
     const below = outline ? at.y(-outline.diameter / 2) + 12 : 0;
-    let lane = 0;
+    let row = 0;
     const drawn = marks.map((mark) => {
       const along = mark.kind === 'ALONG';
       return {
         symbol: mark.symbol,
         x: at.x((mark.z1 + mark.z2) / 2),
-        y: along ? below + 11 * lane++ : at.y(Math.max(mark.r, 0)),
+        y: along ? below + 11 * row++ : at.y(Math.max(mark.r, 0)),
         from: along ? at.x(mark.z1) : null,
         to: along ? at.x(mark.z2) : null,
         drawn: true
@@ -65,13 +66,19 @@
 
   $effect(() => ontarget(targets));
 
+  /** Lines beside one another do not run in one another. */
+  const lane = (position: number) => 14 + (position % 5) * 10;
+
   const leaders = $derived(
     columns.flatMap((column, position) => {
-      const target = targets.find(({ symbol }) => symbol === column.symbol);
       const from = starts[position];
-      return target && from !== undefined && position !== pulled
-        ? [{ position, from, target, symbol: column.symbol }]
-        : [];
+      if (from === undefined || position === pulled) return [];
+      return symbolsOf(column).flatMap((symbol, piece) => {
+        const target = targets.find((one) => one.symbol === symbol);
+        return target
+          ? [{ key: `${position} ${symbol}`, position, piece, from, target, symbol }]
+          : [];
+      });
     })
   );
 </script>
@@ -110,10 +117,11 @@
         fill="none"
       />
     {/each}
-    {#each leaders as { position, from, target, symbol } (position)}
+    {#each leaders as { key, position, piece, from, target, symbol } (key)}
       <polyline
-        points="{from},0 {from},{14 + (position % 5) * 10} {target.x},{14 +
-          (position % 5) * 10} {target.x},{target.y}"
+        points="{from},0 {from},{lane(position + piece)} {target.x},{lane(
+          position + piece
+        )} {target.x},{target.y}"
         fill="none"
         stroke="var(--working)"
         stroke-width="1"

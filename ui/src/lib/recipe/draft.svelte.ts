@@ -8,6 +8,12 @@ export function kept(symbol: string): boolean {
   return symbol === '' || symbol === 'NOTE' || symbol.startsWith('NOTE:');
 }
 
+/** What a column gives: its symbol, or those of the pieces that its cells are taken apart into. */
+export function symbolsOf(column: Reading['columns'][number]): string[] {
+  const split = column.decision?.split;
+  return split ? [...split.matchAll(/\{([^{}]*)\}/g)].map(([, symbol]) => symbol) : [column.symbol];
+}
+
 /** What a person decides about reading a table, before it is read so. */
 export class ReadingDraft {
   encoding = $state<string>();

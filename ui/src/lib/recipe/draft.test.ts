@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Reading } from '$lib/api/client';
-import { kept, ReadingDraft, wordsOf, wordsText } from './draft.svelte';
+import { kept, ReadingDraft, symbolsOf, wordsOf, wordsText } from './draft.svelte';
 
 const column = (header: string, symbol: string, evidence = 'its header says so') => ({
   header,
@@ -57,6 +57,12 @@ describe('deciding about a table', () => {
     const words = wordsOf('SF = end-mill-flat\nnothing\n = x\nBO=drill-twist');
     expect(words).toEqual({ SF: 'end-mill-flat', BO: 'drill-twist' });
     expect(wordsOf(wordsText(words))).toEqual(words);
+  });
+
+  it('tells what a column gives, taken apart or not', () => {
+    const mass = { ...column('Mass', 'NOTE'), decision: { split: 'D{DC}xL{OAL}' } };
+    expect(symbolsOf(mass)).toEqual(['DC', 'OAL']);
+    expect(symbolsOf(column('D', 'DC'))).toEqual(['DC']);
   });
 
   it('knows notes', () => {

@@ -9,7 +9,7 @@
   import Adjusting from '$lib/recipe/Adjusting.svelte';
   import ColumnCard from '$lib/recipe/ColumnCard.svelte';
   import Converted from '$lib/recipe/Converted.svelte';
-  import { ReadingDraft } from '$lib/recipe/draft.svelte';
+  import { ReadingDraft, symbolsOf } from '$lib/recipe/draft.svelte';
   import Leaders from '$lib/recipe/Leaders.svelte';
   import { saveRecipe } from '$lib/recipe/actions';
   import { previewQuery, recipesQuery } from '$lib/recipe/queries';
@@ -80,9 +80,12 @@
           ?.outline?.marks.map(({ symbol }) => symbol) ?? ['DC', 'DMM', 'LU', 'OAL']),
         'NOF'
       ])
-    ].filter((symbol) => !columns.some((column) => column.symbol === symbol))
+    ].filter((symbol) => !columns.some((column) => symbolsOf(column).includes(symbol)))
   );
-  const notes = $derived(columns.filter(({ symbol }) => symbol.startsWith('NOTE')).length);
+  const notes = $derived(
+    columns.filter((column) => symbolsOf(column).every((symbol) => symbol.startsWith('NOTE')))
+      .length
+  );
   const delimiters: Record<string, string> = {
     ',': 'comma',
     ';': 'semicolon',

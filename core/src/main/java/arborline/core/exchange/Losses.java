@@ -9,6 +9,7 @@ import arborline.core.quantity.Conversion;
 import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Quantity;
+import arborline.core.quantity.Unit;
 import arborline.core.stack.Component;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
@@ -148,7 +149,9 @@ public final class Losses {
     if (Restated.rounds(quantity, options.unit())) {
       String what =
           "is rounded to %d decimals in %s"
-              .formatted(Conversion.INEXACT_DECIMALS, options.unit().orElseThrow().code());
+              .formatted(
+                  Conversion.INEXACT_DECIMALS,
+                  options.unit().orElseThrow() == Unit.INCH ? "inches" : "mm");
       report.add(new Loss(Kind.ROUNDED, code, symbol, quantity + " " + what), what);
     }
   }

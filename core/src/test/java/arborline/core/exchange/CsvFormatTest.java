@@ -134,7 +134,7 @@ class CsvFormatTest {
     new Losses(BundleFormats.named("csv").orElseThrow(), inch, report)
         .of(new Bundle(tool, OptionalInt.empty()));
     assertEquals(1, report.count());
-    assertEquals("10 mm is rounded to 12 decimals in in", report.losses().getFirst().how());
+    assertEquals("10 mm is rounded to 12 decimals in inches", report.losses().getFirst().how());
   }
 
   @Test

@@ -96,7 +96,7 @@ class LossReportTest {
     LossReport.LossGroup group = report.groups().getFirst();
     assertEquals(LossReport.Kind.ROUNDED, group.kind());
     assertEquals(4, group.count());
-    assertEquals("is rounded to 12 decimals in in", group.what());
+    assertEquals("is rounded to 12 decimals in inches", group.what());
     assertEquals(3, group.examples().size());
   }
 
