@@ -47,6 +47,7 @@ export type ColumnDecision = Schemas['ColumnDecision'];
 export type RecipeBody = Schemas['RecipeBody'];
 export type WrittenFile = Schemas['WrittenFileView'];
 export type Neighbour = Schemas['Neighbour'];
+export type Conversion = Schemas['ConversionView'];
 export type ReadingChoice = Schemas['ReadingChoice'];
 export type CutBody =
   paths['/api/v1/tools/{id}/cutting/compute']['post']['requestBody']['content']['application/json'];
@@ -104,7 +105,15 @@ export async function ask<T>(
 }
 
 /** Sends files as one new delivery, telling how far it is. */
-export function bring(files: File[], progress: (share: number) => void): Promise<number> {
+export const bring = (files: File[], progress: (share: number) => void): Promise<number> =>
+  send('/api/v1/deliveries', files, progress);
+
+/** Sends files, telling how far it is; answers the identity of what became of them. */
+export function send(
+  path: string,
+  files: File[],
+  progress: (share: number) => void
+): Promise<number> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
     const form = new FormData();
@@ -120,7 +129,7 @@ export function bring(files: File[], progress: (share: number) => void): Promise
         reject(new Problem(request.status, body.detail ?? `the server answered ${request.status}`));
       }
     };
-    request.open('POST', '/api/v1/deliveries');
+    request.open('POST', path);
     request.setRequestHeader('X-XSRF-TOKEN', csrfToken());
     request.send(form);
   });

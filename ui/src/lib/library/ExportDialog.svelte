@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import type { WrittenFile } from '$lib/api/client';
+  import { formats, lengths } from '$lib/conversion/formats';
   import { writeFile } from '$lib/library/actions';
   import { lossesQuery, writtenFilesQuery } from '$lib/library/queries';
   import Mark from '$lib/marks/Mark.svelte';
@@ -21,15 +22,6 @@
   const address = $derived(
     `/api/v1/libraries/${library}/export?format=${format}${unit ? `&unit=${unit}` : ''}`
   );
-  const formats = [
-    { value: 'csv', label: 'CSV table' },
-    { value: 'xlsx', label: 'XLSX workbook' },
-    { value: 'text', label: 'Plain text' },
-    { value: 'json', label: 'JSON' },
-    { value: 'mtconnect', label: 'MTConnect archetypes' },
-    { value: 'p21', label: 'ISO 10303-21 properties' }
-  ];
-
   async function write() {
     writing = true;
     written = (await writeFile(library, format, unit)) ?? null;
@@ -66,11 +58,7 @@
           written = null;
         }
       }
-      options={[
-        { value: '', label: 'lengths as authored' },
-        { value: 'mm', label: 'lengths in mm' },
-        { value: 'in', label: 'lengths in inches' }
-      ]}
+      options={lengths}
     />
     {#if who.may('RECEIVE')}
       <button class="button main ml-auto" disabled={writing} onclick={write}>

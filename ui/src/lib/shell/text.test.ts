@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bytes, capital, count } from './text';
+import { bytes, capital, count, timeLeft } from './text';
 
 describe('words', () => {
   it('count in the right number', () => {
@@ -16,5 +16,11 @@ describe('words', () => {
   it('say sizes of files', () => {
     expect(bytes(1)).toBe('1 kB');
     expect(bytes(7_340_000)).toBe('7.3 MB');
+  });
+
+  it('say how long the rest takes, once that can be said', () => {
+    expect(timeLeft(0, 0.01, 5000)).toBe('');
+    expect(timeLeft(0, 0.5, 20_000)).toBe('20 seconds');
+    expect(timeLeft(0.2, 0.4, 60_000)).toBe('3 minutes');
   });
 });

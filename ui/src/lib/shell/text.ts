@@ -22,3 +22,15 @@ export function moment(iso: string): string {
 export function bytes(size: number): string {
   return size < 1e6 ? `${Math.ceil(size / 1e3)} kB` : `${(size / 1e6).toFixed(1)} MB`;
 }
+
+/**
+ * How long something takes that went on from one share to another in so many milliseconds; nothing
+ * while that cannot be said.
+ */
+export function timeLeft(before: number, now: number, milliseconds: number): string {
+  if (now - before < 0.02 || milliseconds < 1000) return '';
+  const seconds = ((1 - now) / (now - before)) * (milliseconds / 1000);
+  return seconds < 90
+    ? count(Math.max(1, Math.round(seconds / 5) * 5), 'second')
+    : count(Math.round(seconds / 60), 'minute');
+}

@@ -59,7 +59,10 @@
 <svelte:head><title>Receiving · Arbor Line</title></svelte:head>
 
 <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
-  <h1>Receiving</h1>
+  <div class="flex items-center gap-3">
+    <h1>Receiving</h1>
+    <a class="button ml-auto" href="/receiving/conversions">Convert files</a>
+  </div>
   {#if may}
     <div
       role="group"

@@ -14,7 +14,7 @@
   import Lines from '$lib/delivery/Lines.svelte';
   import TakeBar from '$lib/delivery/TakeBar.svelte';
   import { who } from '$lib/shell/session.svelte';
-  import { capital, count, moment } from '$lib/shell/text';
+  import { capital, count, moment, timeLeft } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
@@ -50,6 +50,18 @@
   const reading = $derived(
     delivery.data?.state === 'reading' || delivery.data?.state === 'waiting'
   );
+
+  /** What was read when this page first saw it, for saying how long the rest takes. */
+  let first = $state<{ share: number; at: number } | null>(null);
+  const left = $derived.by(() => {
+    const share = delivery.data?.share ?? 0;
+    return first ? timeLeft(first.share, share, Date.now() - first.at) : '';
+  });
+  $effect(() => {
+    const share = delivery.data?.share;
+    if (!reading) first = null;
+    else if (first === null && share !== undefined) first = { share, at: Date.now() };
+  });
 
   async function putAway() {
     const name = delivery.data?.name ?? 'the delivery';
@@ -89,8 +101,10 @@
   </header>
   {#if reading}
     <div class="flex items-center gap-4 px-5 py-6" role="status">
-      <progress aria-label="Reading"></progress>
-      <p>Reading: {count(arrived.read, 'line')} so far.</p>
+      <progress aria-label="Reading" max="1" value={arrived.share || undefined}></progress>
+      <p>
+        Reading: {count(arrived.read, 'line')} so far{left ? `, about ${left} left` : ''}.
+      </p>
       {#if may}<button class="button" onclick={() => void stopWork(id)}>Stop reading</button>{/if}
     </div>
   {:else if arrived.state === 'failed' || arrived.state === 'stopped'}

@@ -23,4 +23,5 @@ create table watched_file (
 ) engine = InnoDB;
 
 alter table delivery
-  add library_id bigint;
+  add library_id bigint,
+  add bytes_read bigint not null default 0;

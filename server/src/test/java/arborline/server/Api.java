@@ -162,13 +162,18 @@ final class Api {
 
   /** Sends files as one delivery; what came of it. */
   Answer bring(Resource... files) {
+    return send("/api/v1/deliveries", files);
+  }
+
+  /** Sends files; what came of it. */
+  Answer send(String path, Resource... files) {
     MultiValueMap<String, Object> parts = new LinkedMultiValueMap<>();
     for (Resource file : files) {
       parts.add("files", file);
     }
     return answer(
         http.post()
-            .uri("/api/v1/deliveries")
+            .uri(path)
             .headers(h -> h.setBearerAuth(key))
             .contentType(MediaType.MULTIPART_FORM_DATA)
             .body(parts)

@@ -19,7 +19,8 @@ class SettlingTest extends ServerTest {
   }
 
   private long library(String name, String table) {
-    long library = lead.post("/api/v1/libraries", Api.body("name", name)).number("id");
+    long library =
+        lead.post("/api/v1/libraries", Api.body("name", "Settling: " + name)).number("id");
     long delivery = lead.deliver(name + ".csv", table);
     Api.Answer taken =
         lead.post("/api/v1/deliveries/%d/accept".formatted(delivery), Api.body("library", library));
@@ -144,7 +145,8 @@ class SettlingTest extends ServerTest {
 
   @Test
   void aDoubtIsOutweighedByAReasonThatStaysOnTheTrail() {
-    long library = lead.post("/api/v1/libraries", Api.body("name", "Allowed")).number("id");
+    long library =
+        lead.post("/api/v1/libraries", Api.body("name", "Settling: allowed")).number("id");
     long delivery =
         lead.deliver(
             "g.csv",

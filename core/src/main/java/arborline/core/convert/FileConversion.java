@@ -50,10 +50,14 @@ public final class FileConversion {
   private final Contents.Survey survey = new Contents.Survey();
   private final Set<String> codes = new HashSet<>();
   private String problem = "";
+  private final Progress progress;
+  private long met;
   private long read;
   private long written;
 
-  private FileConversion(Path source, String name, BundleFormat target, Optional<Unit> unit) {
+  private FileConversion(
+      Path source, String name, BundleFormat target, Optional<Unit> unit, Progress progress) {
+    this.progress = progress;
     this.source = source;
     this.name = name;
     this.target = target;
@@ -75,7 +79,24 @@ public final class FileConversion {
       Path output,
       String outputName)
       throws IOException {
-    return new FileConversion(source, name, target, unit).run(output, outputName);
+    return convert(source, name, target, unit, output, outputName, items -> {});
+  }
+
+  /**
+   * As {@link #convert(Path, String, BundleFormat, Optional, Path, String)}, telling how far it is.
+   *
+   * @throws IOException where {@code progress} stops it
+   */
+  public static ConversionReport convert(
+      Path source,
+      String name,
+      BundleFormat target,
+      Optional<Unit> unit,
+      Path output,
+      String outputName,
+      Progress progress)
+      throws IOException {
+    return new FileConversion(source, name, target, unit, progress).run(output, outputName);
   }
 
   private ConversionReport run(Path output, String outputName) throws IOException {
@@ -98,6 +119,19 @@ public final class FileConversion {
         prove(output));
   }
 
+  /** Hears how far a conversion is; may stop it by an exception. */
+  public interface Progress {
+
+    /**
+     * So many items were met, all readings together; each file is read three times.
+     *
+     * @throws IOException to stop
+     */
+    void met(long items) throws IOException;
+  }
+
+  private static final int EACH = 1000;
+
   /** Meets what was read. */
   private interface Visitor {
     void visit(RawBundle bundle) throws IOException;
@@ -106,6 +140,9 @@ public final class FileConversion {
   private void readThrough(Visitor visitor) throws IOException {
     try (ArrivingFile file = ArrivingFile.open(source)) {
       for (Optional<RawBundle> next = file.next(); next.isPresent(); next = file.next()) {
+        if (++met % EACH == 0) {
+          progress.met(met);
+        }
         visitor.visit(next.get());
       }
     } catch (UnreadableFileException unreadable) {

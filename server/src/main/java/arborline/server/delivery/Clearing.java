@@ -70,7 +70,9 @@ public class Clearing {
 
   /** Every file begins again; a worker that still reads the last time meets another number. */
   private void restart(long deliveryId) {
-    jdbc.sql("update delivery set lines_read = 0 where id = ?").param(deliveryId).update();
+    jdbc.sql("update delivery set lines_read = 0, bytes_read = 0 where id = ?")
+        .param(deliveryId)
+        .update();
     jdbc.sql(
             """
             update delivery_document set reading_no = reading_no + 1, lines_read = 0,

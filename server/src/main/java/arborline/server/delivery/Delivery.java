@@ -33,6 +33,10 @@ public class Delivery {
 
   public String note;
   public long linesRead;
+
+  /** How much of its files was read for these lines. */
+  public long bytesRead;
+
   public Instant createdAt;
   public String createdBy;
 

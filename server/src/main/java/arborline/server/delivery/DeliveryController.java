@@ -70,6 +70,7 @@ class DeliveryController {
    *
    * @param format of its first file
    * @param others lines that may enter now and are no tools: parts, stacks, cutting data
+   * @param share of its files that was read, from 0 to 1
    * @param library into which its tools are meant to go; null for none
    * @param reading how its first file is read; null where that is no table
    * @param files all of them; empty in lists of deliveries
@@ -91,6 +92,7 @@ class DeliveryController {
       long skipped,
       long taken,
       long others,
+      double share,
       @Nullable Long library,
       @Nullable ReadingView reading,
       List<FileView> files) {}
@@ -154,6 +156,7 @@ class DeliveryController {
         lines.skipped(),
         lines.taken(),
         lines.others(),
+        delivery.size == 0 ? 1 : Math.min(1, (double) delivery.bytesRead / delivery.size),
         delivery.libraryId,
         whole ? first.reading() : null,
         whole ? files : List.of());

@@ -3,6 +3,7 @@ package arborline.server.exchange;
 import arborline.core.convert.ConversionReport;
 import arborline.core.convert.FileConversion;
 import arborline.core.exchange.BundleFormat;
+import arborline.core.library.VisibleText;
 import arborline.core.quantity.Unit;
 import arborline.server.support.Json;
 import arborline.server.support.ZipOfFiles;
@@ -21,6 +22,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Converts files of any make without touching a library. */
@@ -43,8 +45,24 @@ class Conversions {
     private final List<Path> outputs = new ArrayList<>();
     private final Set<String> names = new HashSet<>();
 
+    private long items;
+
     Work() throws IOException {
       folder = Files.createTempDirectory("conversion");
+    }
+
+    /** Where the next source is put. */
+    Path source() {
+      return folder.resolve("source");
+    }
+
+    List<ConversionReport> reports() {
+      return List.copyOf(reports);
+    }
+
+    /** How many items were met, each three times. */
+    long items() {
+      return items;
     }
 
     @Override
@@ -66,13 +84,8 @@ class Conversions {
       throws IOException {
     Work work = new Work();
     try {
-      Path source = work.folder.resolve("source");
-      Files.copy(content, source, StandardCopyOption.REPLACE_EXISTING);
-      if (ZipOfFiles.is(source)) {
-        each(source, target, unit, work);
-      } else {
-        one(source, name, target, unit, work);
-      }
+      Files.copy(content, work.source(), StandardCopyOption.REPLACE_EXISTING);
+      into(work, work.source(), name, target, unit, (items, files) -> {});
       return work;
     } catch (IOException | RuntimeException failed) {
       work.close();
@@ -80,7 +93,40 @@ class Conversions {
     }
   }
 
-  private void each(Path source, BundleFormat target, Optional<Unit> unit, Work work)
+  /** A place for a conversion of several files. */
+  Work begin() throws IOException {
+    return new Work();
+  }
+
+  /** Hears how far a conversion is. */
+  interface Progress {
+
+    /**
+     * So many items were met and so many files are done.
+     *
+     * @throws IOException to stop
+     */
+    void at(long items, int files) throws IOException;
+  }
+
+  /** Converts a file, or every file of a ZIP, into the place of a conversion. */
+  void into(
+      Work work,
+      Path source,
+      String name,
+      BundleFormat target,
+      Optional<Unit> unit,
+      Progress progress)
+      throws IOException {
+    if (ZipOfFiles.is(source)) {
+      each(source, target, unit, work, progress);
+    } else {
+      one(source, name, target, unit, work, progress);
+    }
+  }
+
+  private void each(
+      Path source, BundleFormat target, Optional<Unit> unit, Work work, Progress progress)
       throws IOException {
     try (ZipOfFiles zip = ZipOfFiles.open(source)) {
       for (ZipOfFiles.Inside file : zip.files()) {
@@ -89,7 +135,7 @@ class Conversions {
         } else {
           Path unpacked = work.folder.resolve("entry");
           zip.unpack(file, unpacked);
-          one(unpacked, file.name(), target, unit, work);
+          one(unpacked, file.name(), target, unit, work, progress);
           Files.delete(unpacked);
         }
       }
@@ -97,16 +143,40 @@ class Conversions {
   }
 
   private static void one(
-      Path source, String name, BundleFormat target, Optional<Unit> unit, Work work)
+      Path source,
+      String name,
+      BundleFormat target,
+      Optional<Unit> unit,
+      Work work,
+      Progress progress)
       throws IOException {
     String output = free(name, target.ending(), work.names);
     Path written = work.folder.resolve("written-" + work.reports.size());
-    ConversionReport report = FileConversion.convert(source, name, target, unit, written, output);
+    long before = work.items;
+    progress.at(before, work.reports.size());
+    ConversionReport report =
+        FileConversion.convert(
+            source,
+            name,
+            target,
+            unit,
+            written,
+            output,
+            items -> {
+              work.items = before + items;
+              progress.at(work.items, work.reports.size());
+            });
     work.reports.add(report);
     if (!report.output().isEmpty()) {
       work.names.add(output);
       work.outputs.add(written);
     }
+  }
+
+  /** The name of a file as somebody sent it, without folders. */
+  static String plain(@Nullable String name) {
+    String shown = VisibleText.only((name == null ? "" : name).replaceAll(".*[/\\\\]", ""));
+    return shown.isBlank() ? "tools" : shown;
   }
 
   /** A name for an output file that no other one has. */

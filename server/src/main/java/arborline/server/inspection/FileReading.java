@@ -7,12 +7,14 @@ import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.TableReading;
 import arborline.core.exchange.UnreadableFileException;
 import arborline.core.finding.Finding;
+import arborline.core.inspect.FileProfile;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.Document;
 import arborline.server.delivery.ReadingView;
 import arborline.server.delivery.StoredFile;
+import arborline.server.support.CountedStream;
 import arborline.server.support.Ids;
 import arborline.server.support.Json;
 import arborline.server.support.ZipOfFiles;
@@ -53,11 +55,13 @@ class FileReading {
     byte[] head = files.head(document.deliveryId, document.fileNo);
     TableReading reading = json.read(document.reading, ReadingView.class).reading();
     if (document.format.equals(Document.ZIP)) {
-      return new Batches(document, before, InputStream.nullInputStream(), null, ZipOfFiles.NESTED);
+      InputStream nothing = InputStream.nullInputStream();
+      return new Batches(
+          document, before, new CountedStream(nothing), nothing, null, ZipOfFiles.NESTED);
     }
     ItemReader format = BundleFormats.reader(document.format).orElseThrow();
-    InputStream file =
-        new BufferedInputStream(files.open(document.deliveryId, document.fileNo), BUFFER);
+    CountedStream counted = new CountedStream(files.open(document.deliveryId, document.fileNo));
+    InputStream file = new BufferedInputStream(counted, BUFFER);
     Grouping source = null;
     String problem = null;
     try {
@@ -68,21 +72,30 @@ class FileReading {
     } catch (UnreadableFileException unreadable) {
       problem = unreadable.getMessage();
     }
-    return new Batches(document, before, file, source, problem);
+    return new Batches(document, before, counted, file, source, problem);
   }
 
   /** The lines of a file; what cannot be read ends them, the lines before it stay. */
   final class Batches implements AutoCloseable {
     private final Document document;
+    private final CountedStream counted;
     private final InputStream file;
     private final Grouping source;
+    private long toldBefore;
     private long position;
     private String problem;
 
     private Batches(
-        Document document, long before, InputStream file, Grouping source, String problem) {
+        Document document,
+        long before,
+        CountedStream counted,
+        InputStream file,
+        Grouping source,
+        String problem) {
       this.document = document;
       this.position = before + document.linesRead;
+      this.counted = counted;
+      this.toldBefore = counted.count();
       this.file = file;
       this.source = source;
       this.problem = problem;
@@ -99,13 +112,19 @@ class FileReading {
       Map<Long, List<Finding>> findings = new ConcurrentHashMap<>();
       long[] idOf = raw.stream().mapToLong(row -> ids.next("delivery_line")).toArray();
       long first = position + 1;
+      List<Inspected> inspected =
+          raw.parallelStream().map(bundle -> Inspector.inspect(bundle)).toList();
+      FileProfile profile = FileProfile.of(inspected.stream().map(Inspected::tool).toList());
       List<DeliveryLine> rows =
           IntStream.range(0, raw.size())
               .parallel()
-              .mapToObj(index -> row(idOf[index], first + index, raw.get(index), findings))
+              .mapToObj(index ->
+                  row(idOf[index], first + index, beside(profile, inspected.get(index)), findings))
               .toList();
       position += raw.size();
-      return new LineBatch(rows, findings);
+      long bytes = counted.count() - toldBefore;
+      toldBefore += bytes;
+      return new LineBatch(rows, findings, bytes);
     }
 
     private List<RawBundle> raw() throws IOException {
@@ -124,9 +143,21 @@ class FileReading {
       return batch;
     }
 
+    /** A line with what the others of its file say against it. */
+    private Inspected beside(FileProfile profile, Inspected inspected) {
+      Optional<Finding> odd = profile.odd(inspected.tool());
+      if (odd.isEmpty()) {
+        return inspected;
+      }
+      RawBundle raw = inspected.raw();
+      List<Finding> said = new ArrayList<>(raw.item().findings());
+      said.add(odd.get());
+      return Inspector.inspect(raw.with(raw.item().withFindings(said)));
+    }
+
     private DeliveryLine row(
-        long id, long place, RawBundle raw, Map<Long, List<Finding>> findings) {
-      Inspected inspected = Inspector.inspect(raw);
+        long id, long place, Inspected inspected, Map<Long, List<Finding>> findings) {
+      RawBundle raw = inspected.raw();
       boolean clean = inspected.findings().isEmpty();
       DeliveryLine row =
           new DeliveryLine(

@@ -48,8 +48,12 @@ class LineStore {
       advance(document, before, batch.rows().size());
       bulk.insert(DeliveryLine.TARGET, batch.rows());
       judge.insert(document.deliveryId, batch.findings());
-      jdbc.sql("update delivery set lines_read = lines_read + ? where id = ?")
-          .params(batch.rows().size(), document.deliveryId)
+      jdbc.sql(
+              """
+              update delivery set lines_read = lines_read + ?, bytes_read = bytes_read + ?
+              where id = ?\
+              """)
+          .params(batch.rows().size(), batch.bytes(), document.deliveryId)
           .update();
       live.say("delivery", document.deliveryId, "reading");
     });
