@@ -41,14 +41,14 @@ class LibraryTest extends BrowserTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"CSV table", "JSON"})
+  @ValueSource(strings = {"CSV table", "JSON", "XLSX workbook", "Plain text"})
   void whatWasWrittenComesBackUnchanged(String format) {
     Stock stock = Stock.of(journey, "LE");
     page.navigate(stock.path());
     Journey.button(page, "Export").click();
     steps.choose("Format", format);
     assertThat(page.getByRole(AriaRole.DIALOG)).containsText("carr");
-    Download download = page.waitForDownload(() -> Journey.link(page, "Write the file").click());
+    Download download = page.waitForDownload(() -> Journey.button(page, "Write the file").click());
     Path file = folder.resolve(download.suggestedFilename());
     download.saveAs(file);
     page.navigate("/receiving");
