@@ -15,7 +15,6 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
-import org.dhatim.fastexcel.reader.ExcelReaderException;
 import org.dhatim.fastexcel.reader.Row;
 import org.dhatim.fastexcel.reader.Sheet;
 
@@ -45,7 +44,7 @@ final class SheetRows implements RowSource {
     try {
       this.stream = sheet.openStream();
       this.rows = stream.iterator();
-    } catch (ExcelReaderException broken) {
+    } catch (RuntimeException broken) {
       throw Sheets.unreadable(broken);
     }
   }
@@ -54,7 +53,7 @@ final class SheetRows implements RowSource {
   public Optional<SourceRow> next() throws IOException {
     try {
       return rows.hasNext() ? Optional.of(row(rows.next())) : Optional.empty();
-    } catch (ExcelReaderException broken) {
+    } catch (RuntimeException broken) {
       throw Sheets.unreadable(broken);
     }
   }

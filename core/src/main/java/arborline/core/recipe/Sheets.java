@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import org.dhatim.fastexcel.reader.ExcelReaderException;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.ReadingOptions;
 import org.dhatim.fastexcel.reader.Sheet;
@@ -21,11 +20,12 @@ final class Sheets implements AutoCloseable {
     try {
       workbook = new ReadableWorkbook(file.toFile(), new ReadingOptions(true, true));
       all = workbook.getSheets().toList();
-    } catch (ExcelReaderException broken) {
+    } catch (RuntimeException broken) {
       throw unreadable(broken);
     }
   }
 
+  /** The library that reads workbooks meets damaged ones with exceptions of any kind. */
   static UnreadableFileException unreadable(RuntimeException broken) {
     return new UnreadableFileException(
         "line 1: this workbook cannot be read: " + broken.getMessage(), broken);
