@@ -27,7 +27,7 @@ final class ForeignSheets implements RowSource {
     Sheet sheet = sheets.next();
     rows = new SheetRows(sheet, false);
     return Optional.of(
-        new SourceRow(0, SourceRow.Kind.SHEET, List.of(sheet.getName()), Map.of(), Map.of()));
+        new SourceRow(0, SourceRow.Kind.SHEET, List.of(Sheets.name(sheet)), Map.of(), Map.of()));
   }
 
   @Override

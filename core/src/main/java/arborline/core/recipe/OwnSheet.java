@@ -85,7 +85,7 @@ final class OwnSheet implements ItemSource {
 
   /** True for the guide that we write. */
   static boolean guide(Sheet sheet, SourceRow first) {
-    return sheet.getName().equals(WorkbookSink.GUIDE) && first.cell(0).startsWith("Arbor Line");
+    return Sheets.name(sheet).equals(WorkbookSink.GUIDE) && first.cell(0).startsWith("Arbor Line");
   }
 
   /** True where the first row of a sheet heads columns by symbols. */

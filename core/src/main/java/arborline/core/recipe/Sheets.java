@@ -38,8 +38,13 @@ final class Sheets implements AutoCloseable {
   List<String> hidden() {
     return all.stream()
         .filter(sheet -> sheet.getVisibility() != SheetVisibility.VISIBLE)
-        .map(Sheet::getName)
+        .map(Sheets::name)
         .toList();
+  }
+
+  /** Its name; empty where a damaged workbook gives none. */
+  static String name(Sheet sheet) {
+    return sheet.getName() == null ? "" : sheet.getName();
   }
 
   /** The first row of a sheet with anything in it. */
