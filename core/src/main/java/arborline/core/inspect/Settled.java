@@ -1,5 +1,7 @@
 package arborline.core.inspect;
 
+import arborline.core.exchange.Interpreter;
+import arborline.core.exchange.RawItem;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import java.util.Collections;
@@ -44,10 +46,11 @@ public record Settled(Answer answer, SortedSet<String> fields) {
               arriving.toolClass(),
               arriving.values(),
               arriving.notes());
-      case MERGE -> merged(arriving, present);
+      case MERGE -> Interpreter.interpret(RawItem.of(merged(arriving, present))).tool();
     };
   }
 
+  /** Not yet with what formulas come to over the values of both. */
   private Tool merged(Tool arriving, Tool present) {
     SortedMap<String, Value> values = new TreeMap<>(present.values());
     Set<String> symbols = new TreeSet<>(arriving.values().keySet());

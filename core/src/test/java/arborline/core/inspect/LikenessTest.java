@@ -4,11 +4,16 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.Interpreter;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.tool.Sample;
 import arborline.core.tool.Tool;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
@@ -65,5 +70,20 @@ class LikenessTest {
     assertEquals(Severity.NOTE, after.getFirst().severity());
     assertTrue(after.getFirst().message().endsWith("allowed: special boring bar"));
     assertEquals(Severity.HOLD, after.getLast().severity());
+  }
+
+  @Test
+  void aFormulaFollowsTheValuesThatWereMergedIntoItsTool() {
+    Tool present =
+        Interpreter.interpret(
+                RawItem.of(MILL)
+                    .with(
+                        Map.of(
+                            "LU", new Cell("", Optional.empty(), false, Optional.of("APMX + 2")))))
+            .tool();
+    assertEquals("24", present.values().get("LU").text());
+    Settled merge = new Settled(Settled.Answer.MERGE, new TreeSet<>(List.of("APMX")));
+    Tool merged = merge.of(mill("DC=10 APMX=30 OAL=80 DMM=10 NOF=4"), present);
+    assertEquals("32", merged.values().get("LU").text());
   }
 }
