@@ -59,6 +59,14 @@ export class ReadingDraft {
     this.columns[position] = { ...before, ...change };
   }
 
+  /** Columns as they are decided here, also while the answer about it is still awaited. */
+  over(columns: Reading['columns']): Reading['columns'] {
+    return columns.map((column, position) => {
+      const decision = this.columns[position];
+      return decision ? { ...column, decision, symbol: decision.symbol ?? column.symbol } : column;
+    });
+  }
+
   /** What one symbol is read from: no two columns give one dimension. */
   give(symbol: string, position: number, all: Reading['columns']) {
     all.forEach((column, other) => {

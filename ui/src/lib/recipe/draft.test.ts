@@ -53,6 +53,17 @@ describe('deciding about a table', () => {
     expect(draft.columns[0]).toMatchObject({ split: '{DC}x{OAL}', factor: '10' });
   });
 
+  it('shows what was decided before any answer about it has come', () => {
+    const all = reading([column('Mass', 'NOTE:Mass'), column('X', 'SIG')]);
+    const draft = new ReadingDraft(all);
+    draft.decide(0, all.columns[0], { split: '{DC}x' });
+    draft.decide(0, all.columns[0], { split: '{DC}x{OAL}' });
+    const [mass, angle] = draft.over(all.columns);
+    expect(mass.decision?.split).toBe('{DC}x{OAL}');
+    expect(angle).toEqual(all.columns[1]);
+    expect(draft.over(reading([column('Mass', 'DC')]).columns)[0].symbol).toBe('NOTE:Mass');
+  });
+
   it('reads words line by line and writes them so', () => {
     const words = wordsOf('SF = end-mill-flat\nnothing\n = x\nBO=drill-twist');
     expect(words).toEqual({ SF: 'end-mill-flat', BO: 'drill-twist' });

@@ -37,7 +37,7 @@
   }));
   const reading = $derived(preview.data?.reading ?? document?.reading);
   const lines = $derived(preview.data?.lines ?? []);
-  const columns = $derived(reading?.columns ?? []);
+  const columns = $derived(draft?.over(reading?.columns ?? []) ?? []);
 
   let chosen = $state<number | null>(null);
   let shown = $state(0);
