@@ -40,9 +40,14 @@ public final class InsertReader {
   }
 
   private static String normal(String designation) {
+    return withoutGroove(withType(plain(designation)));
+  }
+
+  /** In capitals, without blanks and without what belongs to the maker. */
+  static String plain(String designation) {
     String plain = designation.replace(" ", "").toUpperCase(Locale.ROOT);
     int dash = plain.indexOf('-');
-    return withoutGroove(withType(dash < 0 ? plain : plain.substring(0, dash)));
+    return dash < 0 ? plain : plain.substring(0, dash);
   }
 
   /** Three letters are an older inch form: without a fourth there is neither hole nor breaker. */

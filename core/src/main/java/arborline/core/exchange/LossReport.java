@@ -17,7 +17,16 @@ public final class LossReport {
 
   private final List<Loss> losses = new ArrayList<>();
   private final Map<Group, Counted> groups = new LinkedHashMap<>();
+  private final List<Absent> absent = new ArrayList<>();
   private int count;
+
+  /**
+   * Something that a tool needs and that is nowhere, so that no file can carry it.
+   *
+   * @param code the tool
+   * @param what as {@code insert CNMG 120408}
+   */
+  public record Absent(String code, String what) {}
 
   /** What happens to a value. */
   public enum Kind {
@@ -54,6 +63,18 @@ public final class LossReport {
   /** Something that has no place in the file. */
   public void dropped(String code, String symbol, String how) {
     add(new Loss(Kind.DROPPED, code, symbol, how), how);
+  }
+
+  /** Something that a tool needs and that is nowhere; no loss of the format. */
+  public void absent(String code, String what) {
+    if (absent.size() < LISTED) {
+      absent.add(new Absent(code, what));
+    }
+  }
+
+  /** The first thousand that are nowhere. */
+  public List<Absent> absent() {
+    return List.copyOf(absent);
   }
 
   /**

@@ -100,6 +100,27 @@ public final class Clashes {
         "already-here", "the shop has tool %s with the same values".formatted(code), RawItem.CODE);
   }
 
+  /**
+   * Another code has a tool with just these dimensions.
+   *
+   * @param other where that is, as {@code tool E-10 of the shop}
+   */
+  public static Finding sameDimensions(String other) {
+    return Finding.note(
+        "same-dimensions",
+        "%s has the same class and the same values: it may be the same tool".formatted(other),
+        RawItem.CODE);
+  }
+
+  /** A holder names an insert that is nowhere. */
+  public static Finding insertMissing(String designation) {
+    return Finding.note(
+        "insert-missing",
+        "insert %s is neither in this delivery nor among the tools of the shop"
+            .formatted(designation),
+        "MIID");
+  }
+
   /** Somebody chose that the shop's tool stays as it is. */
   public static Finding kept(String code) {
     return Finding.note(

@@ -4,9 +4,6 @@ import arborline.core.cutting.CuttingEntry;
 import arborline.core.stack.PlannedStack;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.List;
 
@@ -15,9 +12,6 @@ import java.util.List;
  * authored values, formulas and notes. Whether a value was confirmed does not count.
  */
 public final class ContentHash {
-
-  private static final ThreadLocal<MessageDigest> SHA256 =
-      ThreadLocal.withInitial(ContentHash::digest);
 
   private ContentHash() {}
 
@@ -52,8 +46,7 @@ public final class ContentHash {
   }
 
   private static String digest(StringBuilder content) {
-    return HexFormat.of()
-        .formatHex(SHA256.get().digest(content.toString().getBytes(StandardCharsets.UTF_8)));
+    return HexFormat.of().formatHex(Sha256.of(content));
   }
 
   private static void value(String symbol, Value value, StringBuilder content) {
@@ -63,13 +56,5 @@ public final class ContentHash {
       measure.formula().ifPresent(formula -> content.append(" = ").append(formula.text()));
     }
     content.append('\n');
-  }
-
-  private static MessageDigest digest() {
-    try {
-      return MessageDigest.getInstance("SHA-256");
-    } catch (NoSuchAlgorithmException impossible) {
-      throw new IllegalStateException(impossible);
-    }
   }
 }

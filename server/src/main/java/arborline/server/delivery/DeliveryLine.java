@@ -9,6 +9,8 @@ import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Disposition;
 import arborline.core.inspect.Inspected;
 import arborline.core.library.Codes;
+import arborline.core.tool.Completed;
+import arborline.core.tool.Tool;
 import arborline.server.support.Bulk;
 import arborline.server.tool.StoredTools;
 import jakarta.persistence.Entity;
@@ -46,6 +48,12 @@ public class DeliveryLine {
   public String classId;
   public BigDecimal dc;
   public Integer number;
+
+  /** Fingerprint of its dimensions; null where it says too little. */
+  public @Nullable Long dimensionKey;
+
+  /** The insert that it is or takes, for comparing; null where it names none. */
+  public @Nullable String insertKey;
 
   @Enumerated(EnumType.STRING)
   public Disposition disposition;
@@ -95,6 +103,8 @@ public class DeliveryLine {
               "class_id",
               "dc",
               "number",
+              "dimension_key",
+              "insert_key",
               "disposition",
               "hash",
               "cells",
@@ -118,6 +128,8 @@ public class DeliveryLine {
                 line.classId,
                 line.dc,
                 line.number,
+                line.dimensionKey,
+                line.insertKey,
                 line.disposition.name(),
                 line.hash,
                 line.cells,
@@ -147,7 +159,10 @@ public class DeliveryLine {
     codeKey = Codes.key(code);
     name = cut(inspected.tool().name(), 200);
     classId = cut(inspected.tool().toolClass(), 40);
-    dc = StoredTools.diameter(inspected.tool());
+    Tool completed = Completed.of(inspected.tool()).tool();
+    dc = StoredTools.diameter(completed);
+    dimensionKey = part() ? null : StoredTools.dimensionKey(completed);
+    insertKey = StoredTools.insertKey(completed);
     number = inspected.number().isPresent() ? inspected.number().getAsInt() : null;
     hash = ContentHash.of(inspected.tool(), inspected.cutting(), inspected.stacks());
     keep(inspected.raw());

@@ -39,7 +39,16 @@ class ExportController {
   /** The formats that libraries are written in. */
   record FormatView(String id, String ending) {}
 
-  record Losses(int count, List<LossReport.LossGroup> groups, List<LossReport.Loss> losses) {}
+  /**
+   * What a file will not carry.
+   *
+   * @param absent what tools need and the shop does not have
+   */
+  record Losses(
+      int count,
+      List<LossReport.LossGroup> groups,
+      List<LossReport.Loss> losses,
+      List<LossReport.Absent> absent) {}
 
   @GetMapping("/formats")
   Slice<FormatView> formats() {
@@ -110,7 +119,7 @@ class ExportController {
       @RequestParam(required = false) @Nullable String unit)
       throws IOException {
     LossReport report = exports.losses(id, Formats.named(format), Formats.unit(unit));
-    return new Losses(report.count(), report.groups(), report.losses());
+    return new Losses(report.count(), report.groups(), report.losses(), report.absent());
   }
 
   /** Writes the library as a file, reads it back, and keeps both. */

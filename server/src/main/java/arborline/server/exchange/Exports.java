@@ -13,7 +13,9 @@ import arborline.core.exchange.WriteOptions;
 import arborline.core.quantity.Unit;
 import arborline.core.stack.Component;
 import arborline.core.stack.PlannedStack;
+import arborline.core.tool.Tool;
 import arborline.server.library.LibraryContents;
+import arborline.server.tool.StoredTools;
 import arborline.server.tool.Tools;
 import java.io.BufferedOutputStream;
 import java.io.ByteArrayOutputStream;
@@ -21,6 +23,10 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -41,12 +47,19 @@ class Exports {
   private final Tools tools;
   private final CuttingOfTools cutting;
   private final StacksOfTools stacks;
+  private final InsertsOfTools inserts;
 
-  Exports(LibraryContents contents, Tools tools, CuttingOfTools cutting, StacksOfTools stacks) {
+  Exports(
+      LibraryContents contents,
+      Tools tools,
+      CuttingOfTools cutting,
+      StacksOfTools stacks,
+      InsertsOfTools inserts) {
     this.contents = contents;
     this.tools = tools;
     this.cutting = cutting;
     this.stacks = stacks;
+    this.inserts = inserts;
   }
 
   public String name(long libraryId) {
@@ -103,26 +116,32 @@ class Exports {
     }
   }
 
-  /** One tool with its parts, stacks and cutting data as a file. */
+  /** One tool with its parts, stacks, inserts and cutting data as a file. */
   public byte[] tool(long toolId, BundleFormat format, Optional<Unit> unit) throws IOException {
-    Set<Long> ids = Set.of(toolId);
     Tools.Known known = tools.get(toolId);
-    Bundle bundle =
-        new Bundle(known.tool(), known.number().map(OptionalInt::of).orElse(OptionalInt.empty()))
-            .with(
-                cutting.of(ids).getOrDefault(toolId, List.of()),
-                stacks.of(ids).getOrDefault(toolId, List.of()));
+    Map<Long, Bundle> all = new LinkedHashMap<>();
+    all.put(
+        toolId,
+        new Bundle(known.tool(), known.number().map(OptionalInt::of).orElse(OptionalInt.empty())));
+    inserts
+        .byKeys(insertKeys(all.values()).keySet())
+        .values()
+        .forEach(insert -> all.put(insert.id(), new Bundle(insert.tool(), OptionalInt.empty())));
     Contents.Survey seen = new Contents.Survey();
-    Map<String, Component> parts = stacks.parts(ids);
+    Map<String, Component> parts = stacks.parts(all.keySet());
     parts.values().forEach(seen::add);
-    seen.add(bundle);
+    List<Bundle> bundles = new ArrayList<>();
+    whole(all, (id, bundle) -> bundles.add(bundle));
+    bundles.forEach(seen::add);
     ByteArrayOutputStream file = new ByteArrayOutputStream();
     try (BundleSink sink =
         format.create(file, new WriteOptions(known.tool().code(), seen.contents(), unit))) {
       for (Component part : parts.values()) {
         sink.part(part);
       }
-      sink.write(bundle);
+      for (Bundle bundle : bundles) {
+        sink.write(bundle);
+      }
     }
     return file.toByteArray();
   }
@@ -136,6 +155,7 @@ class Exports {
             parts.forEach(part ->
                 report.dropped(
                     code, "STACK", "%s: the newest version is written".formatted(part))));
+    survey.absentInserts().forEach((code, insert) -> report.absent(code, "insert " + insert));
     return losses;
   }
 
@@ -150,15 +170,20 @@ class Exports {
 
   /** What a library holds, seen before anything is written. */
   private record Survey(
-      WriteOptions options, Map<String, Component> parts, Map<String, List<String>> older) {}
+      WriteOptions options,
+      Map<String, Component> parts,
+      Map<String, List<String>> older,
+      Map<String, String> absentInserts) {}
 
   private Survey survey(long libraryId, Optional<Unit> unit) throws IOException {
     Contents.Survey seen = new Contents.Survey();
     Map<String, Component> parts = new TreeMap<>();
     Map<String, List<String>> older = new TreeMap<>();
+    Map<String, String> absent = new TreeMap<>();
     visit(
         libraryId,
         chunk -> {
+          absent.putAll(absentInserts(chunk.values()));
           parts.putAll(stacks.parts(chunk.keySet()));
           stacks
               .olderParts(chunk.keySet())
@@ -166,29 +191,74 @@ class Exports {
         },
         (toolId, bundle) -> seen.add(bundle));
     parts.values().forEach(seen::add);
-    return new Survey(new WriteOptions(name(libraryId), seen.contents(), unit), parts, older);
+    return new Survey(
+        new WriteOptions(name(libraryId), seen.contents(), unit), parts, older, absent);
   }
 
   private void visit(long libraryId, BundleVisitor visitor) throws IOException {
     visit(libraryId, chunk -> {}, visitor);
   }
 
+  /** The tools of a library by code, some at a time, and behind them inserts that they take. */
   private void visit(long libraryId, Consumer<Map<Long, Bundle>> beside, BundleVisitor visitor)
       throws IOException {
+    Set<Long> brought = new HashSet<>();
     contents.visitAll(
         libraryId,
         chunk -> {
           beside.accept(chunk);
-          Map<Long, List<CuttingEntry>> entries = cutting.of(chunk.keySet());
-          Map<Long, List<PlannedStack>> planned = stacks.of(chunk.keySet());
-          for (Map.Entry<Long, Bundle> tool : chunk.entrySet()) {
-            visitor.visit(
-                tool.getKey(),
-                tool.getValue()
-                    .with(
-                        entries.getOrDefault(tool.getKey(), List.of()),
-                        planned.getOrDefault(tool.getKey(), List.of())));
+          whole(chunk, visitor);
+          Map<Long, InsertsOfTools.Insert> taken =
+              inserts.byKeys(insertKeys(chunk.values()).keySet());
+          taken.keySet().removeAll(inserts.heldBy(libraryId, taken.keySet()));
+          Map<Long, Bundle> more = new LinkedHashMap<>();
+          taken.forEach((id, insert) -> {
+            if (brought.add(id)) {
+              more.put(id, new Bundle(insert.tool(), OptionalInt.empty()));
+            }
+          });
+          whole(more, visitor);
+        });
+  }
+
+  /** Visits tools with their cutting data and stacks. */
+  private void whole(Map<Long, Bundle> some, BundleVisitor visitor) throws IOException {
+    if (some.isEmpty()) {
+      return;
+    }
+    Map<Long, List<CuttingEntry>> entries = cutting.of(some.keySet());
+    Map<Long, List<PlannedStack>> planned = stacks.of(some.keySet());
+    for (Map.Entry<Long, Bundle> tool : some.entrySet()) {
+      visitor.visit(
+          tool.getKey(),
+          tool.getValue()
+              .with(
+                  entries.getOrDefault(tool.getKey(), List.of()),
+                  planned.getOrDefault(tool.getKey(), List.of())));
+    }
+  }
+
+  /** The inserts that tools take, with one of the tools. */
+  private static Map<String, Tool> insertKeys(Collection<Bundle> some) {
+    Map<String, Tool> keys = new TreeMap<>();
+    some.stream()
+        .map(Bundle::tool)
+        .filter(tool -> !tool.toolClass().equals("insert"))
+        .forEach(tool -> {
+          String key = StoredTools.insertKey(tool);
+          if (key != null) {
+            keys.put(key, tool);
           }
         });
+    return keys;
+  }
+
+  /** Inserts that the shop does not have, by the code of a tool that takes them. */
+  private Map<String, String> absentInserts(Collection<Bundle> some) {
+    Map<String, Tool> wanted = insertKeys(some);
+    inserts.byKeys(wanted.keySet()).values().forEach(insert -> wanted.remove(insert.key()));
+    Map<String, String> absent = new TreeMap<>();
+    wanted.values().forEach(tool -> absent.put(tool.code(), tool.word("MIID").orElseThrow()));
+    return absent;
   }
 }

@@ -7,8 +7,11 @@ import arborline.core.exchange.RawItem;
 import arborline.core.library.Codes;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -60,6 +63,55 @@ class DeliveryNeighbours {
         .stream()
         .forEach(line -> first.put(line.codeKey(), line));
     return first;
+  }
+
+  /** A line or a tool that has the dimensions of another. */
+  record Alike(long dimensionKey, @Nullable Long position, String codeKey, String where) {}
+
+  /** Tools of the shop and first lines of the delivery with these dimensions. */
+  List<Alike> alike(long deliveryId, Collection<Long> dimensionKeys) {
+    if (dimensionKeys.isEmpty()) {
+      return List.of();
+    }
+    return jdbc.sql(
+            """
+            select v.dimension_key, null as position, t.code_key,
+              concat('tool ', t.code, ' of the shop') as `where`
+            from tool_version v join tool t on t.version_id = v.id
+            where v.dimension_key in (:keys)
+            union all
+            select l.dimension_key, l.position, l.code_key, concat('line ', l.line_no, if(
+                (select count(*) from delivery_document d where d.delivery_id = :delivery) > 1,
+                concat(' of file ', l.file_no + 1), ''), ' (', l.code, ')')
+            from delivery_line l
+            join (select dimension_key, min(position) as position from delivery_line
+              where delivery_id = :delivery and dimension_key in (:keys)
+              group by dimension_key) f on f.position = l.position
+            where l.delivery_id = :delivery and l.disposition <> 'SKIPPED'\
+            """)
+        .param("delivery", deliveryId)
+        .param("keys", dimensionKeys)
+        .query(Alike.class)
+        .list();
+  }
+
+  /** Those of these inserts that the delivery or the shop has. */
+  Set<String> inserts(long deliveryId, Collection<String> insertKeys) {
+    return insertKeys.isEmpty()
+        ? Set.of()
+        : new HashSet<>(
+            jdbc.sql(
+                    """
+                    select insert_key from delivery_line
+                    where delivery_id = :delivery and kind = 'INSERT' and insert_key in (:keys)
+                    union
+                    select v.insert_key from tool_version v join tool t on t.version_id = v.id
+                    where v.insert_key in (:keys) and v.class_id = 'insert'\
+                    """)
+                .param("delivery", deliveryId)
+                .param("keys", insertKeys)
+                .query(String.class)
+                .list());
   }
 
   /** Parts of the delivery that may enter, by code key. */

@@ -7,8 +7,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Judges anew the lines of a delivery whose code an earlier line or the shop has as well, and those
- * with stacks, whose parts may stand behind them.
+ * Judges anew the lines of a delivery whose code or dimensions an earlier line or the shop has as
+ * well, and those with stacks or inserts, which may stand behind them.
  */
 @Component
 class LineClashes {
@@ -49,7 +49,22 @@ class LineClashes {
                   group by code_key having count(*) > 1) twice
                 straight_join delivery_line l
                   on l.delivery_id = :delivery and l.code_key = twice.code_key
-                  and l.position > twice.first_line\
+                  and l.position > twice.first_line
+                union
+                select id from delivery_line
+                where delivery_id = :delivery and insert_key is not null and kind = 'CUTTER'
+                union
+                select l.id from delivery_line l
+                  straight_join tool_version v on v.dimension_key = l.dimension_key
+                  straight_join tool t on t.version_id = v.id and t.code_key <> l.code_key
+                where l.delivery_id = :delivery
+                union
+                select id
+                from (select id, position,
+                    min(position) over (partition by dimension_key) as first_line
+                  from delivery_line
+                  where delivery_id = :delivery and dimension_key is not null) alike
+                where position > first_line\
                 """)
             .param("delivery", deliveryId)
             .query(Long.class)

@@ -13,6 +13,7 @@ import arborline.core.inspect.Inspector;
 import arborline.core.inspect.Settled;
 import arborline.core.inspect.StackCheck;
 import arborline.core.library.Codes;
+import arborline.core.tool.Completed;
 import arborline.core.tool.RuleBook;
 import arborline.core.tool.Tool;
 import arborline.server.delivery.DeliveryLine;
@@ -25,8 +26,10 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -79,7 +82,9 @@ public class LineJudge {
       Map<String, Present> tools,
       Map<String, arborline.core.stack.Component> shopParts,
       Map<String, arborline.core.stack.Component> deliveryParts,
-      Map<String, String> promised) {
+      Map<String, String> promised,
+      List<DeliveryNeighbours.Alike> alike,
+      Set<String> inserts) {
 
     Optional<arborline.core.stack.Component> part(String code) {
       String key = Codes.key(code);
@@ -112,7 +117,9 @@ public class LineJudge {
     Map<Long, List<Finding>> findings = new HashMap<>();
     for (int i = 0; i < lines.size(); i++) {
       DeliveryLine line = lines.get(i);
-      Inspected full = allowed(line, judged(line, alone.get(i), around));
+      Inspected judged =
+          withInsert(withAlike(line, judged(line, alone.get(i), around), around), around);
+      Inspected full = allowed(line, judged);
       line.judged(full, json.text(full.findings()));
       findings.put(line.id, full.findings());
     }
@@ -142,7 +149,46 @@ public class LineJudge {
         tools.isEmpty() ? Map.of() : shop(tools),
         allParts.isEmpty() ? Map.of() : shopParts.byKeys(allParts),
         neighbours.parts(deliveryId, ofStacks),
-        held.why(tools));
+        held.why(tools),
+        neighbours.alike(deliveryId, of(lines, line -> dimensions(line.tool()))),
+        neighbours.inserts(deliveryId, of(lines, line -> StoredTools.insertKey(line.tool()))));
+  }
+
+  private static @Nullable Long dimensions(Tool tool) {
+    return StoredTools.dimensionKey(Completed.of(tool).tool());
+  }
+
+  private static <T> Set<T> of(List<Inspected> lines, Function<Inspected, @Nullable T> what) {
+    return lines.stream()
+        .filter(line -> line.kind().standsAlone() && !part(line))
+        .map(what)
+        .filter(Objects::nonNull)
+        .collect(Collectors.toSet());
+  }
+
+  /** A tool under another code that is just like it, in the shop before one in the delivery. */
+  private static Inspected withAlike(DeliveryLine line, Inspected inspected, Surroundings around) {
+    Long key = around.alike().isEmpty() ? null : dimensions(inspected.tool());
+    if (key == null || part(inspected) || inspected.disposition() == Disposition.SKIPPED) {
+      return inspected;
+    }
+    String code = Codes.key(inspected.tool().code());
+    return around.alike().stream()
+        .filter(other -> other.dimensionKey() == key && !other.codeKey().equals(code))
+        .filter(other -> other.position() == null || other.position() < line.position)
+        .findFirst()
+        .map(other -> with(inspected, Clashes.sameDimensions(other.where())))
+        .orElse(inspected);
+  }
+
+  private static Inspected withInsert(Inspected inspected, Surroundings around) {
+    String key = StoredTools.insertKey(inspected.tool());
+    boolean known = key == null || around.inserts().contains(key);
+    return known
+            || inspected.kind() != ItemKind.CUTTER
+            || inspected.disposition() == Disposition.SKIPPED
+        ? inspected
+        : with(inspected, Clashes.insertMissing(inspected.tool().word("MIID").orElseThrow()));
   }
 
   private static boolean part(Inspected line) {

@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.core.tool.Completed;
 import arborline.server.support.Bulk;
 import arborline.server.tool.CurrentTool;
 import arborline.server.tool.StoredTools;
@@ -67,6 +68,6 @@ class Entry {
     this.code = tool.code();
     this.name = tool.tool().name();
     this.classId = tool.tool().toolClass();
-    this.dc = StoredTools.diameter(tool.tool());
+    this.dc = StoredTools.diameter(Completed.of(tool.tool()).tool());
   }
 }

@@ -1,14 +1,17 @@
 package arborline.server.tool;
 
+import arborline.core.designation.InsertKey;
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.CellsJson;
 import arborline.core.exchange.Interpreter;
 import arborline.core.exchange.RawItem;
-import arborline.core.tool.Completed;
+import arborline.core.inspect.DimensionKey;
 import arborline.core.tool.Tool;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.OptionalLong;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /** Tools as stored columns and back. */
 public final class StoredTools {
@@ -23,9 +26,12 @@ public final class StoredTools {
     return CellsJson.toText(cells);
   }
 
-  /** The sizes in canonical units as JSON, for filters; with those that are implied. */
-  static String sizes(Tool written) {
-    Tool tool = Completed.of(written).tool();
+  /**
+   * The sizes in canonical units as JSON, for filters.
+   *
+   * @param tool with what is implied
+   */
+  static String sizes(Tool tool) {
     StringBuilder json = new StringBuilder("{");
     for (String symbol : tool.values().keySet()) {
       BigDecimal size = tool.size(symbol);
@@ -48,9 +54,23 @@ public final class StoredTools {
         .ofClass(classId);
   }
 
-  /** The diameter that lists filter by: DC, else DCX, else zero. */
-  public static BigDecimal diameter(Tool written) {
-    Tool tool = Completed.of(written).tool();
+  /** The insert that a tool is or takes, for comparing; null where it names none. */
+  public static @Nullable String insertKey(Tool tool) {
+    return tool.word("MIID").filter(text -> !text.isBlank()).map(InsertKey::of).orElse(null);
+  }
+
+  /** Fingerprint of a tool with what is implied; null for one that says too little. */
+  public static @Nullable Long dimensionKey(Tool tool) {
+    OptionalLong key = DimensionKey.of(tool);
+    return key.isPresent() ? key.getAsLong() : null;
+  }
+
+  /**
+   * The diameter that lists filter by: DC, else DCX, else zero.
+   *
+   * @param tool with what is implied
+   */
+  public static BigDecimal diameter(Tool tool) {
     BigDecimal diameter = tool.size("DC") == null ? tool.size("DCX") : tool.size("DC");
     boolean storable = diameter != null && diameter.abs().compareTo(LARGEST) < 0;
     return storable ? diameter : BigDecimal.ZERO;

@@ -1,6 +1,7 @@
 package arborline.server.tool;
 
 import arborline.core.inspect.ContentHash;
+import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import arborline.server.support.Bulk;
 import jakarta.persistence.Entity;
@@ -9,6 +10,7 @@ import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.List;
 import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.Nullable;
 
 /** What a tool was at one time. Never changed, never deleted. */
 @Entity
@@ -23,6 +25,8 @@ class ToolVersion {
   String hash;
   String vals;
   String sizes;
+  @Nullable Long dimensionKey;
+  @Nullable String insertKey;
   String origin;
   Instant createdAt;
   String createdBy;
@@ -39,6 +43,8 @@ class ToolVersion {
               "hash",
               "vals",
               "sizes",
+              "dimension_key",
+              "insert_key",
               "origin",
               "created_at",
               "created_by"),
@@ -52,6 +58,8 @@ class ToolVersion {
                 version.hash,
                 version.vals,
                 version.sizes,
+                version.dimensionKey,
+                version.insertKey,
                 version.origin,
                 Timestamp.from(version.createdAt),
                 version.createdBy
@@ -68,7 +76,10 @@ class ToolVersion {
     this.classId = tool.toolClass();
     this.hash = ContentHash.of(tool);
     this.vals = StoredTools.values(tool);
-    this.sizes = StoredTools.sizes(tool);
+    Tool completed = Completed.of(tool).tool();
+    this.sizes = StoredTools.sizes(completed);
+    this.dimensionKey = StoredTools.dimensionKey(completed);
+    this.insertKey = StoredTools.insertKey(completed);
     this.origin = origin;
     this.createdAt = at;
     this.createdBy = by;
