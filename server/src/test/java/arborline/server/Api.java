@@ -28,7 +28,7 @@ final class Api {
   static final String SHOP = shop();
 
   private static final PrivateDatabase DATABASE = database();
-  private static final JsonMapper JSON = JsonMapper.builder().build();
+  static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final RestClient http;
   private final String key;

@@ -3,43 +3,16 @@ package arborline.server;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
-import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Files are converted without touching a library; the answer proves itself. */
 class ConversionTest extends ServerTest {
-
-  private static Map<String, byte[]> unzip(byte[] zip) throws IOException {
-    Map<String, byte[]> files = new LinkedHashMap<>();
-    try (ZipInputStream entries = new ZipInputStream(new ByteArrayInputStream(zip))) {
-      for (ZipEntry entry = entries.getNextEntry(); entry != null; entry = entries.getNextEntry()) {
-        files.put(entry.getName(), entries.readAllBytes());
-      }
-    }
-    return files;
-  }
-
-  private static byte[] zip(Map<String, String> files) throws IOException {
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-      for (Map.Entry<String, String> file : files.entrySet()) {
-        zip.putNextEntry(new ZipEntry(file.getKey()));
-        zip.write(file.getValue().getBytes(StandardCharsets.UTF_8));
-      }
-    }
-    return bytes.toByteArray();
-  }
 
   private static JsonNode report(Map<String, byte[]> files) {
     return JsonMapper.builder().build().readTree(files.get("report.json"));
@@ -49,7 +22,7 @@ class ConversionTest extends ServerTest {
   void aFileComesBackWithItsReport() throws IOException {
     int before = lead.get("/api/v1/libraries").at("items").size();
     Map<String, byte[]> files =
-        unzip(
+        Zips.files(
             lead.upload(
                     "/api/v1/conversions?to=json",
                     Api.named("my mills.csv", table("CON", 3).getBytes()))
@@ -72,8 +45,10 @@ class ConversionTest extends ServerTest {
     inside.put("inner.zip", "no matter what");
     inside.put("broken.json", "{\"format\":\"arbor-line-tools\",");
     Map<String, byte[]> files =
-        unzip(
-            lead.upload("/api/v1/conversions?to=csv&unit=in", Api.named("all.zip", zip(inside)))
+        Zips.files(
+            lead.upload(
+                    "/api/v1/conversions?to=csv&unit=in",
+                    Api.named("all.zip", Zips.ofTexts(inside)))
                 .bytes());
     assertEquals(
         List.of("a.csv", "a-2.csv", "list.csv", "report.json"), List.copyOf(files.keySet()));

@@ -3,14 +3,10 @@ package arborline.server;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.core.io.Resource;
 
@@ -35,16 +31,6 @@ class QueuedConversionTest extends ServerTest {
     return lead.get(CONVERSIONS + id);
   }
 
-  private static List<String> names(byte[] zip) throws IOException {
-    List<String> names = new ArrayList<>();
-    try (ZipInputStream entries = new ZipInputStream(new ByteArrayInputStream(zip))) {
-      for (ZipEntry entry = entries.getNextEntry(); entry != null; entry = entries.getNextEntry()) {
-        names.add(entry.getName());
-      }
-    }
-    return names;
-  }
-
   @Test
   void severalFilesBecomeOneZipWithTheirProof() throws IOException {
     long id = queue("text", file("one.csv", table("QCA", 3)), file("../two.csv", table("QCB", 2)));
@@ -56,7 +42,7 @@ class QueuedConversionTest extends ServerTest {
     assertEquals(3, done.body().at("/reports/0/written").asInt());
     assertEquals(
         List.of("one.txt", "two.txt", "report.json"),
-        names(lead.bytes(CONVERSIONS + id + "/content")));
+        List.copyOf(Zips.files(lead.bytes(CONVERSIONS + id + "/content")).keySet()));
   }
 
   @Test

@@ -3,15 +3,12 @@ package arborline.server;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.StreamSupport;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -169,17 +166,6 @@ class RecipesTest extends ServerTest {
     assertEquals(200, lead.get("/api/v1/recipes/" + id).status());
   }
 
-  private static byte[] zip(Map<String, String> files) throws IOException {
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-      for (Map.Entry<String, String> file : files.entrySet()) {
-        zip.putNextEntry(new ZipEntry(file.getKey()));
-        zip.write(file.getValue().getBytes(StandardCharsets.UTF_8));
-      }
-    }
-    return bytes.toByteArray();
-  }
-
   @Test
   void aZipStandsForItsFiles() throws IOException {
     Map<String, String> inside = new LinkedHashMap<>();
@@ -187,7 +173,7 @@ class RecipesTest extends ServerTest {
     inside.put("inner.zip", "no matter what");
     inside.put("__MACOSX/._one.csv", "beside");
     inside.put("two.json", "{\"format\":\"arbor-line-tools\",\"version\":2,\"tools\":[]}");
-    long id = lead.deliver("all.zip", zip(inside));
+    long id = lead.deliver("all.zip", Zips.ofTexts(inside));
     Api.Answer delivery = lead.get("/api/v1/deliveries/" + id);
     assertEquals("ready", delivery.text("state"));
     assertEquals(
@@ -201,15 +187,16 @@ class RecipesTest extends ServerTest {
 
   @Test
   void aZipThatIsDamagedOrEmptyIsRefused() throws IOException {
-    byte[] whole = zip(Map.of("a.csv", table("ZPB", 1)));
+    byte[] whole = Zips.ofTexts(Map.of("a.csv", table("ZPB", 1)));
     assertEquals(
         400, lead.bring(Api.named("cut.zip", java.util.Arrays.copyOf(whole, 60))).status());
-    assertEquals(400, lead.bring(Api.named("none.zip", zip(Map.of("folder/", "")))).status());
+    assertEquals(
+        400, lead.bring(Api.named("none.zip", Zips.ofTexts(Map.of("folder/", "")))).status());
     Map<String, String> tooMany = new LinkedHashMap<>();
     for (int i = 0; i <= 2000; i++) {
       tooMany.put("f%d.csv".formatted(i), "");
     }
-    Api.Answer refused = lead.bring(Api.named("many.zip", zip(tooMany)));
+    Api.Answer refused = lead.bring(Api.named("many.zip", Zips.ofTexts(tooMany)));
     assertEquals(400, refused.status());
     assertEquals("the ZIP has 2001 files; 2000 are possible", refused.text("detail"));
   }

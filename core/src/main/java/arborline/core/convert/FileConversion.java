@@ -8,6 +8,7 @@ import arborline.core.exchange.Contents;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.LossReport;
 import arborline.core.exchange.Losses;
+import arborline.core.exchange.PathList;
 import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.UnreadableFileException;
@@ -206,6 +207,7 @@ public final class FileConversion {
         inspected.tool(),
         inspected.number(),
         inspected.raw().item().text(RawItem.SECTION),
+        PathList.read(inspected.raw().item().text(RawItem.ATTACHMENT)),
         inspected.cutting(),
         inspected.stacks());
   }

@@ -7,6 +7,7 @@ public enum Carried {
   NOTES("the note is dropped"),
   NUMBER("the number is dropped"),
   SECTION("the section is dropped"),
+  ATTACHMENTS("the attachment is dropped"),
   CUTTING("cutting data is dropped"),
   STACKS("the stack is dropped, and with it which parts hold the tool"),
   PARTS("the part is dropped");

@@ -55,6 +55,7 @@ public record Column(
               RawItem.CLASS,
               RawItem.NUMBER,
               RawItem.SECTION,
+              RawItem.ATTACHMENT,
               RawItem.NOTE,
               RowItems.KIND,
               RowItems.PARTS,

@@ -50,6 +50,7 @@ public record Contents(
       headings.addAll(bundle.tool().notes().keySet());
       note(Carried.NUMBER, bundle.number().isPresent());
       note(Carried.SECTION, !bundle.section().isBlank());
+      note(Carried.ATTACHMENTS, !bundle.attachments().isEmpty());
       note(Carried.NOTES, !bundle.tool().notes().isEmpty());
       note(Carried.CUTTING, !bundle.cutting().isEmpty());
       note(Carried.STACKS, !bundle.stacks().isEmpty());

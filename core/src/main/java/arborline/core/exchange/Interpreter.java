@@ -24,7 +24,13 @@ import java.util.regex.Pattern;
 public final class Interpreter {
 
   private static final Set<String> IDENTITY =
-      Set.of(RawItem.CODE, RawItem.NAME, RawItem.CLASS, RawItem.NUMBER, RawItem.SECTION);
+      Set.of(
+          RawItem.CODE,
+          RawItem.NAME,
+          RawItem.CLASS,
+          RawItem.NUMBER,
+          RawItem.SECTION,
+          RawItem.ATTACHMENT);
   private static final Pattern BREAKS = Pattern.compile("\\s*[\\t\\r\\n]+\\s*");
   private static final Pattern WHOLE = Pattern.compile("\\d{1,8}");
 

@@ -15,6 +15,7 @@ final class JsonItem {
   private final long line;
   private final TreeMap<String, Cell> cells = new TreeMap<>();
   private final List<String> parts = new ArrayList<>(0);
+  private final List<String> attachments = new ArrayList<>(0);
   private final List<Finding> findings = new ArrayList<>(0);
   private final List<JsonItem> belonging = new ArrayList<>(0);
   private ItemKind kind;
@@ -92,9 +93,14 @@ final class JsonItem {
         belonging(ItemKind.STACK);
       } else if (token == JsonToken.VALUE_STRING && name.equals(JsonSink.PARTS)) {
         parts.add(json.getString());
+      } else if (token == JsonToken.VALUE_STRING && name.equals(JsonSink.ATTACHMENTS)) {
+        attachments.add(json.getString());
       } else {
         json.skipChildren();
       }
+    }
+    if (!attachments.isEmpty()) {
+      cells.put(RawItem.ATTACHMENT, Cell.of(PathList.text(attachments)));
     }
   }
 

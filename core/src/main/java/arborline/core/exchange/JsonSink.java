@@ -19,6 +19,7 @@ final class JsonSink implements BundleSink {
   static final String NOTES = "notes";
   static final String CUTTING = "cutting";
   static final String STACKS = "stacks";
+  static final String ATTACHMENTS = "attachments";
 
   /** Columns that are texts of an item; the rest are its values. */
   static final Set<String> TEXTS =
@@ -103,6 +104,8 @@ final class JsonSink implements BundleSink {
             json.writeNumberProperty("number", Integer.parseInt(cell.text()));
           } else if (TEXTS.contains(symbol)) {
             json.writeStringProperty(symbol.toLowerCase(Locale.ROOT), cell.text());
+          } else if (symbol.equals(RawItem.ATTACHMENT)) {
+            texts(ATTACHMENTS, PathList.read(cell.text()));
           } else if (!RawItem.isNote(symbol)) {
             values.put(symbol, Restated.of(cell, options.unit()));
           }
@@ -110,10 +113,14 @@ final class JsonSink implements BundleSink {
     json.writeName("values");
     CellsJson.write(json, values);
     if (!item.parts().isEmpty()) {
-      json.writeArrayPropertyStart(PARTS);
-      item.parts().forEach(json::writeString);
-      json.writeEndArray();
+      texts(PARTS, item.parts());
     }
+  }
+
+  private void texts(String name, List<String> texts) {
+    json.writeArrayPropertyStart(name);
+    texts.forEach(json::writeString);
+    json.writeEndArray();
   }
 
   private void notes(Tool tool) {

@@ -58,6 +58,7 @@ public final class Losses {
     if (!bundle.section().isBlank()) {
       drop(Carried.SECTION, tool, RawItem.SECTION);
     }
+    bundle.attachments().forEach(path -> drop(Carried.ATTACHMENTS, tool, RawItem.ATTACHMENT));
     bundle.stacks().forEach(stack -> drop(Carried.STACKS, tool, "STACK"));
     bundle.cutting().forEach(entry -> cutting(tool, entry));
     new WrittenBundle(format, options).whole(bundle).forEach(item -> plainer(tool, item));

@@ -32,6 +32,9 @@ public record RawItem(
   public static final String NUMBER = "NUMBER";
   public static final String SECTION = "SECTION";
 
+  /** Paths of files that belong to a tool, beside the file that names them. */
+  public static final String ATTACHMENT = "ATTACHMENT";
+
   /** A note; with a colon and a heading behind it where the file gave one. */
   public static final String NOTE = "NOTE";
 

@@ -23,7 +23,13 @@ import java.util.TreeMap;
 final class TextSink implements BundleSink {
 
   private static final List<String> FIRST =
-      List.of(RawItem.CODE, RawItem.NAME, RawItem.CLASS, RawItem.NUMBER, RawItem.SECTION);
+      List.of(
+          RawItem.CODE,
+          RawItem.NAME,
+          RawItem.CLASS,
+          RawItem.NUMBER,
+          RawItem.SECTION,
+          RawItem.ATTACHMENT);
 
   private final Writer text;
   private final WriteOptions options;

@@ -46,7 +46,8 @@ public record WrittenBundle(BundleFormat format, WriteOptions options) {
           boolean dropped =
               RawItem.isNote(column) && !carried.contains(Carried.NOTES)
                   || column.equals(RawItem.NUMBER) && !carried.contains(Carried.NUMBER)
-                  || column.equals(RawItem.SECTION) && !carried.contains(Carried.SECTION);
+                  || column.equals(RawItem.SECTION) && !carried.contains(Carried.SECTION)
+                  || column.equals(RawItem.ATTACHMENT) && !carried.contains(Carried.ATTACHMENTS);
           if (!dropped) {
             Cell restated = Restated.of(cell, options.unit());
             cells.put(

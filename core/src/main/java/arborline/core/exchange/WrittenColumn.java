@@ -30,6 +30,7 @@ record WrittenColumn(String symbol, Optional<Unit> unit) {
     if (contents.present().contains(Carried.SECTION)) {
       columns.add(text(RawItem.SECTION));
     }
+    attachments(columns, contents);
     contents.symbols().forEach(symbol -> columns.add(property(symbol, options)));
     contents.headings().forEach(heading -> columns.add(text(RawItem.note(heading))));
     if (contents.present().contains(Carried.CUTTING)) {
@@ -50,6 +51,7 @@ record WrittenColumn(String symbol, Optional<Unit> unit) {
     List<WrittenColumn> columns = new ArrayList<>();
     List.of(RawItem.CODE, RawItem.NAME, RawItem.CLASS, RawItem.NUMBER, RawItem.SECTION)
         .forEach(symbol -> columns.add(text(symbol)));
+    attachments(columns, contents);
     contents.ofTools().forEach(symbol -> columns.add(property(symbol, options)));
     contents.headings().forEach(heading -> columns.add(text(RawItem.note(heading))));
     return columns;
@@ -77,6 +79,12 @@ record WrittenColumn(String symbol, Optional<Unit> unit) {
         new ArrayList<>(List.of(text(RowItems.KIND), text(RawItem.CODE), text(RawItem.NAME)));
     stacks(columns, options);
     return columns;
+  }
+
+  private static void attachments(List<WrittenColumn> columns, Contents contents) {
+    if (contents.present().contains(Carried.ATTACHMENTS)) {
+      columns.add(text(RawItem.ATTACHMENT));
+    }
   }
 
   private static void bodies(List<WrittenColumn> columns, WriteOptions options) {

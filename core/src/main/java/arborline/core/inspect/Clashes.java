@@ -112,6 +112,15 @@ public final class Clashes {
         RawItem.CODE);
   }
 
+  /** A line names files that nobody sent. */
+  public static Finding attachmentMissing(List<String> paths) {
+    return Finding.note(
+        "attachment-missing",
+        "not in this delivery: %s; bring it in one ZIP with the table"
+            .formatted(String.join(", ", paths)),
+        RawItem.ATTACHMENT);
+  }
+
   /** A holder names an insert that is nowhere. */
   public static Finding insertMissing(String designation) {
     return Finding.note(

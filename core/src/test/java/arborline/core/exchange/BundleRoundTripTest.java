@@ -110,6 +110,7 @@ class BundleRoundTripTest {
         Interpreter.interpret(withFormula).tool(),
         OptionalInt.of(12),
         "Roughing",
+        List.of("attachments/3fa2/photo, front.png", "M-10.pdf"),
         List.of(proven(), following()),
         List.of(
             new PlannedStack(

@@ -11,7 +11,10 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
-/** Takes the stacks and cutting data of tools; always inside the transaction of a taking. */
+/**
+ * Takes the stacks, cutting data and attachments of tools; always inside the transaction of a
+ * taking.
+ */
 @Component
 class TakenBelongings {
 
@@ -32,13 +35,13 @@ class TakenBelongings {
 
   /** Takes what came with a tool. */
   void take(long deliveryId, int takeNo, long toolId, DeliveryLine line) {
-    if (line.cutting == null && line.stacks == null) {
+    if (line.bare()) {
       return;
     }
     store.lock(toolId);
     Inspected inspected = judge.inspected(line);
     for (Belongings belongings : kept) {
-      List<Long> rows = belongings.take(toolId, inspected);
+      List<Long> rows = belongings.take(toolId, deliveryId, inspected);
       pieces.note(deliveryId, takeNo, belongings.kind(), rows);
     }
   }

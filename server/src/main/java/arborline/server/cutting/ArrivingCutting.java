@@ -54,7 +54,7 @@ class ArrivingCutting implements Belongings, CuttingOfTools {
 
   @Override
   @Transactional(readOnly = true)
-  public int unknown(long toolId, Inspected arriving) {
+  public int unknown(long toolId, long deliveryId, Inspected arriving) {
     return arriving.cutting().isEmpty() ? 0 : fresh(toolId, arriving).size();
   }
 
@@ -76,7 +76,7 @@ class ArrivingCutting implements Belongings, CuttingOfTools {
 
   @Override
   @Transactional(propagation = Propagation.MANDATORY)
-  public List<Long> take(long toolId, Inspected arriving) {
+  public List<Long> take(long toolId, long deliveryId, Inspected arriving) {
     if (arriving.cutting().isEmpty()) {
       return List.of();
     }

@@ -24,10 +24,11 @@ public final class ArrivingFiles implements AutoCloseable {
   /**
    * A file that arrives.
    *
+   * @param path where it stood in its ZIP; its name where it came by itself
    * @param content where it waits
    * @param zip true for a ZIP inside a ZIP, which is not opened
    */
-  record Arriving(String name, Path content, boolean zip) {
+  record Arriving(String name, String path, Path content, boolean zip) {
     long size() throws IOException {
       return Files.size(content);
     }
@@ -46,7 +47,8 @@ public final class ArrivingFiles implements AutoCloseable {
       unpack(file);
       Files.delete(file);
     } else {
-      keep(new Arriving(shown.isBlank() ? "unnamed" : shown, file, false));
+      String called = shown.isBlank() ? "unnamed" : shown;
+      keep(new Arriving(called, called, file, false));
     }
   }
 
@@ -65,7 +67,7 @@ public final class ArrivingFiles implements AutoCloseable {
         if (!file.zip()) {
           opened.unpack(file, content);
         }
-        keep(new Arriving(file.name(), content, file.zip()));
+        keep(new Arriving(file.name(), file.path(), content, file.zip()));
       }
     }
   }

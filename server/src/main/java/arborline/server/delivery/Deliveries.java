@@ -6,6 +6,8 @@ import arborline.core.exchange.TableReading;
 import arborline.server.account.Actor;
 import arborline.server.delivery.ArrivingFiles.Arriving;
 import arborline.server.live.Live;
+import arborline.server.support.FileHash;
+import arborline.server.support.FileKind;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.support.StopRequests;
@@ -118,7 +120,7 @@ public class Deliveries {
     delivery.libraryId = library;
     int fileNo = 0;
     for (Arriving file : arriving) {
-      documents.save(document(delivery.id, fileNo, file, recipe));
+      documents.save(document(delivery.id, fileNo, file, recipe, arriving.size() == 1));
       fileNo++;
     }
     trail.record(TrailRecord.of("delivery", delivery.id, "received " + delivery.name));
@@ -126,30 +128,42 @@ public class Deliveries {
     return delivery.id;
   }
 
-  private Document document(long deliveryId, int fileNo, Arriving file, @Nullable String recipe)
+  private Document document(
+      long deliveryId, int fileNo, Arriving file, @Nullable String recipe, boolean alone)
       throws IOException {
     try (InputStream content = Files.newInputStream(file.content())) {
       files.store(deliveryId, fileNo, content);
     }
     byte[] head = files.head(deliveryId, fileNo);
-    if (file.zip()) {
-      return new Document(
-          deliveryId,
-          fileNo,
-          file.name(),
-          file.size(),
-          Document.ZIP,
-          json.text(ReadingView.of(TableReading.propose(head))));
+    boolean attached = !file.zip() && attached(file, head, alone);
+    if (file.zip() || attached) {
+      Document unread =
+          new Document(
+              deliveryId,
+              fileNo,
+              file.name(),
+              file.path(),
+              file.size(),
+              attached ? Document.ATTACHMENT : Document.ZIP,
+              json.text(ReadingView.of(TableReading.propose(head))));
+      unread.sha256 = attached ? FileHash.of(file.content()) : null;
+      return unread;
     }
     ItemReader reader = BundleFormats.recognise(head);
     return new Document(
         deliveryId,
         fileNo,
         file.name(),
+        file.path(),
         file.size(),
         reader.id(),
         json.text(
             readings.arriving(reader, head, () -> Files.newInputStream(file.content()), recipe)));
+  }
+
+  /** True for a picture, a model or a document; a model by itself may hold properties of a tool. */
+  private static boolean attached(Arriving file, byte[] head, boolean alone) {
+    return alone ? FileKind.starts(head).isPresent() : FileKind.attached(file.name(), head);
   }
 
   /** The files of a delivery in their order. */

@@ -204,6 +204,16 @@ public class DeliveryLine {
     keep(new RawBundle(own.item(), cuts, held));
   }
 
+  /** True where nothing belongs to it. */
+  public boolean bare() {
+    return cutting == null && stacks == null && !names(RawItem.ATTACHMENT);
+  }
+
+  /** True where it has such a cell. */
+  private boolean names(String symbol) {
+    return cells.contains("\"" + symbol + "\"");
+  }
+
   /** The tool that it became; null for a part and for what was not taken. */
   public @Nullable Long takenToolId() {
     return part() ? null : takenId;

@@ -5,6 +5,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /** One file of a delivery. */
 @Entity
@@ -15,14 +16,24 @@ public class Document {
   /** The format of a ZIP inside a ZIP, which is not opened. */
   public static final String ZIP = "zip";
 
+  /** The format of a picture, a model or a document, which belongs to tools and holds none. */
+  public static final String ATTACHMENT = "attachment";
+
   /** Which file of which delivery, from 0. */
   public record Key(long deliveryId, int fileNo) implements Serializable {}
 
   @Id public long deliveryId;
   @Id public int fileNo;
   public String name;
+
+  /** Where it stood in its ZIP; its name where it came by itself. */
+  public String path;
+
   public String format;
   public long size;
+
+  /** Of the content of an attachment; null for others. */
+  public @Nullable String sha256;
 
   /** How a text table is read, as JSON. */
   public String reading;
@@ -42,10 +53,17 @@ public class Document {
   protected Document() {}
 
   public Document(
-      long deliveryId, int fileNo, String name, long size, String format, String reading) {
+      long deliveryId,
+      int fileNo,
+      String name,
+      String path,
+      long size,
+      String format,
+      String reading) {
     this.deliveryId = deliveryId;
     this.fileNo = fileNo;
     this.name = name.length() > 200 ? name.substring(0, 200) : name;
+    this.path = path.length() > 500 ? path.substring(path.length() - 500) : path;
     this.size = size;
     this.format = format;
     this.reading = reading;

@@ -5,6 +5,7 @@ import arborline.core.convert.FileConversion;
 import arborline.core.exchange.BundleFormat;
 import arborline.core.library.VisibleText;
 import arborline.core.quantity.Unit;
+import arborline.server.support.FileKind;
 import arborline.server.support.Json;
 import arborline.server.support.ZipOfFiles;
 import java.io.IOException;
@@ -14,11 +15,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -28,6 +31,8 @@ import org.springframework.stereotype.Service;
 /** Converts files of any make without touching a library. */
 @Service
 class Conversions {
+
+  private static final int HEAD = 16;
 
   private final Json json;
 
@@ -135,11 +140,39 @@ class Conversions {
         } else {
           Path unpacked = work.folder.resolve("entry");
           zip.unpack(file, unpacked);
-          one(unpacked, file.name(), target, unit, work, progress);
-          Files.delete(unpacked);
+          if (FileKind.attached(file.name(), head(unpacked))) {
+            unchanged(unpacked, file.path(), work);
+          } else {
+            one(unpacked, file.name(), target, unit, work, progress);
+            Files.delete(unpacked);
+          }
         }
       }
     }
+  }
+
+  private static byte[] head(Path file) throws IOException {
+    try (InputStream content = Files.newInputStream(file)) {
+      return content.readNBytes(HEAD);
+    }
+  }
+
+  /** A picture, a model or a document goes along where it stands, so that tools find it. */
+  private static void unchanged(Path file, String path, Work work) throws IOException {
+    String output = free(inside(path), work.names);
+    Path kept = work.folder.resolve("written-" + work.reports.size());
+    Files.move(file, kept);
+    work.reports.add(ConversionReport.unchanged(path, output));
+    work.names.add(output);
+    work.outputs.add(kept);
+  }
+
+  /** A path that leads nowhere else. */
+  private static String inside(String path) {
+    return Arrays.stream(path.split("/"))
+        .filter(step -> !step.isBlank() && !step.equals(".") && !step.equals(".."))
+        .map(step -> step.replace(":", "_"))
+        .collect(Collectors.joining("/"));
   }
 
   private static void one(
@@ -184,9 +217,15 @@ class Conversions {
     String plain =
         name.replaceAll("\\.[A-Za-z0-9-]{1,8}$", "").replaceAll("[^\\p{L}\\p{N}._-]+", "-");
     String base = plain.isBlank() || plain.startsWith(".") ? "tools" : plain;
-    String free = "%s.%s".formatted(base, ending);
+    return free("%s.%s".formatted(base, ending), taken);
+  }
+
+  private static String free(String path, Set<String> taken) {
+    int dot = path.lastIndexOf('.');
+    String base = dot < 0 ? path : path.substring(0, dot);
+    String free = path;
     for (int number = 2; taken.contains(free); number++) {
-      free = "%s-%d.%s".formatted(base, number, ending);
+      free = "%s-%d%s".formatted(base, number, dot < 0 ? "" : path.substring(dot));
     }
     return free;
   }

@@ -2,7 +2,6 @@ package arborline.server.exchange;
 
 import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.LossReport;
-import arborline.core.quantity.Unit;
 import arborline.server.account.MayReceive;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
@@ -11,7 +10,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -29,10 +27,12 @@ import org.springframework.web.bind.annotation.RestController;
 class ExportController {
 
   private final Exports exports;
+  private final PackedFiles packed;
   private final WrittenFiles files;
 
-  ExportController(Exports exports, WrittenFiles files) {
+  ExportController(Exports exports, PackedFiles packed, WrittenFiles files) {
     this.exports = exports;
+    this.packed = packed;
     this.files = files;
   }
 
@@ -59,8 +59,9 @@ class ExportController {
   }
 
   /**
-   * Answers the library as a file. It is written and read back before anything is sent; the header
-   * {@code X-Proof} says what that came to.
+   * Answers the library as a file, or as a ZIP with the attachments of its tools where there are
+   * any. It is written and read back before anything is sent; the header {@code X-Proof} says what
+   * that came to.
    */
   @GetMapping("/libraries/{id}/export")
   void export(
@@ -69,28 +70,14 @@ class ExportController {
       @RequestParam(required = false) @Nullable String unit,
       HttpServletResponse response)
       throws IOException {
-    BundleFormat chosen = Formats.named(format);
-    Optional<Unit> target = Formats.unit(unit);
     exports.name(id);
-    Path file = Files.createTempFile("export", "." + chosen.ending());
-    try {
-      Exports.Written written = exports.write(id, chosen, target, file);
-      response.setHeader(
-          "X-Proof",
-          "%s; compared=%d; losses=%d"
-              .formatted(
-                  written.proof().equal() ? "equal" : "different",
-                  written.proof().compared(),
-                  written.losses().count()));
-      response.setContentLengthLong(Files.size(file));
-      attach(response, chosen, WrittenFiles.fileName(written.name(), chosen));
-      Files.copy(file, response.getOutputStream());
-    } finally {
-      Files.deleteIfExists(file);
-    }
+    send(
+        Formats.named(format),
+        (chosen, file) -> exports.library(id, chosen, Formats.unit(unit), file),
+        response);
   }
 
-  /** Answers one tool with what belongs to it as a file. */
+  /** Answers one tool with what belongs to it as a file, read back as that of a library. */
   @GetMapping("/tools/{id}/export")
   void tool(
       @PathVariable long id,
@@ -98,14 +85,41 @@ class ExportController {
       @RequestParam(required = false) @Nullable String unit,
       HttpServletResponse response)
       throws IOException {
-    BundleFormat chosen = Formats.named(format);
-    byte[] file = exports.tool(id, chosen, Formats.unit(unit));
-    attach(response, chosen, "tool-%d.%s".formatted(id, chosen.ending()));
-    response.getOutputStream().write(file);
+    send(
+        Formats.named(format),
+        (chosen, file) -> exports.tool(id, chosen, Formats.unit(unit), file),
+        response);
   }
 
-  private static void attach(HttpServletResponse response, BundleFormat format, String name) {
-    response.setContentType(format.mediaType());
+  private interface Writer {
+    Exports.Written write(BundleFormat format, Path file) throws IOException;
+  }
+
+  private void send(BundleFormat format, Writer writer, HttpServletResponse response)
+      throws IOException {
+    Path file = Files.createTempFile("export", "." + format.ending());
+    try {
+      Exports.Written written = writer.write(format, file);
+      response.setHeader(
+          "X-Proof",
+          "%s; compared=%d; losses=%d"
+              .formatted(
+                  written.proof().equal() ? "equal" : "different",
+                  written.proof().compared(),
+                  written.losses().count()));
+      if (written.attached().isEmpty()) {
+        response.setContentLengthLong(Files.size(file));
+      }
+      String name = PackedFiles.fileName(written, format);
+      attach(response, PackedFiles.mediaType(name, format), name);
+      packed.write(written, format, file, response.getOutputStream());
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+
+  private static void attach(HttpServletResponse response, String mediaType, String name) {
+    response.setContentType(mediaType);
     response.setHeader(
         HttpHeaders.CONTENT_DISPOSITION,
         ContentDisposition.attachment().filename(name).build().toString());
@@ -154,7 +168,7 @@ class ExportController {
       throw Refusal.conflict("the content of this file is no longer kept; write it again");
     }
     response.setContentLengthLong(file.size());
-    attach(response, Formats.named(file.format()), file.name());
+    attach(response, PackedFiles.mediaType(file.name(), Formats.named(file.format())), file.name());
     files.content(id, response.getOutputStream());
   }
 }

@@ -28,8 +28,10 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.multipart.MultipartFile;
 
@@ -297,9 +299,14 @@ class QueuedConversions {
       end(id, "STOPPED", "it was stopped; nothing of it was kept");
     } catch (Refusal refused) {
       end(id, "FAILED", refused.getMessage());
+    } catch (DataAccessException | TransactionException database) {
+      throw database;
     } catch (IOException broken) {
       LOG.error("conversion {} failed", id, broken);
       end(id, "FAILED", "the stored file cannot be read; bring it in again");
+    } catch (RuntimeException defect) {
+      LOG.error("conversion {} failed", id, defect);
+      end(id, "FAILED", "a fault of ours that was logged stops the conversion");
     }
   }
 

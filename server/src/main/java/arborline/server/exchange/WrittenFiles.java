@@ -4,26 +4,23 @@ import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.LossReport;
 import arborline.core.quantity.Unit;
 import arborline.server.account.Actor;
+import arborline.server.support.FileHash;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.DigestInputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
-import java.util.HexFormat;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -40,6 +37,7 @@ class WrittenFiles {
   private static final int KEPT = 10;
 
   private final Exports exports;
+  private final PackedFiles packed;
   private final JdbcClient jdbc;
   private final TransactionTemplate transaction;
   private final Trail trail;
@@ -48,12 +46,14 @@ class WrittenFiles {
 
   WrittenFiles(
       Exports exports,
+      PackedFiles packed,
       JdbcClient jdbc,
       TransactionTemplate transaction,
       Trail trail,
       Json json,
       Clock clock) {
     this.exports = exports;
+    this.packed = packed;
     this.jdbc = jdbc;
     this.transaction = transaction;
     this.trail = trail;
@@ -97,30 +97,18 @@ class WrittenFiles {
   WrittenFileView write(long libraryId, BundleFormat format, Optional<Unit> unit)
       throws IOException {
     Path file = Files.createTempFile("written", "." + format.ending());
+    Path saved = Files.createTempFile("saved", "");
     try {
-      Exports.Written written = exports.write(libraryId, format, unit, file);
-      String hash = hash(file);
-      long id = transaction.execute(status -> keep(libraryId, format, unit, written, hash));
+      Exports.Written written = exports.library(libraryId, format, unit, file);
+      try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(saved))) {
+        packed.write(written, format, file, out);
+      }
+      String hash = FileHash.of(saved);
+      long id = transaction.execute(status -> keep(libraryId, format, unit, written, saved, hash));
       return get(id);
     } finally {
       Files.deleteIfExists(file);
-    }
-  }
-
-  /** The name under which a library is saved. */
-  static String fileName(String library, BundleFormat format) {
-    String plain = library.replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(Locale.ROOT);
-    String base = plain.replaceAll("^-|-$", "");
-    return (base.isEmpty() ? "tools" : base) + "." + format.ending();
-  }
-
-  private static String hash(Path file) throws IOException {
-    try (InputStream content = Files.newInputStream(file)) {
-      MessageDigest digest = MessageDigest.getInstance("SHA-256");
-      new DigestInputStream(content, digest).transferTo(OutputStream.nullOutputStream());
-      return HexFormat.of().formatHex(digest.digest());
-    } catch (NoSuchAlgorithmException impossible) {
-      throw new IllegalStateException(impossible);
+      Files.deleteIfExists(saved);
     }
   }
 
@@ -129,9 +117,10 @@ class WrittenFiles {
       BundleFormat format,
       Optional<Unit> unit,
       Exports.Written written,
+      Path saved,
       String hash) {
     try {
-      String name = fileName(written.name(), format);
+      String name = PackedFiles.fileName(written, format);
       jdbc.sql(
               """
               insert into written_file (library_id, name, format, unit, size, sha256, tools,
@@ -143,7 +132,7 @@ class WrittenFiles {
               name,
               format.id(),
               unit.map(Unit::code).orElse(""),
-              Files.size(written.file()),
+              Files.size(saved),
               hash,
               written.tools(),
               written.losses().count(),
@@ -154,7 +143,7 @@ class WrittenFiles {
               Actor.name())
           .update();
       long id = jdbc.sql("select last_insert_id()").query(Long.class).single();
-      store(id, written.file());
+      store(id, saved);
       forgetOlder(libraryId);
       trail.record(
           TrailRecord.of(

@@ -12,6 +12,7 @@ import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.Document;
+import arborline.server.delivery.DocumentRepository;
 import arborline.server.delivery.ReadingView;
 import arborline.server.delivery.StoredFile;
 import arborline.server.support.CountedStream;
@@ -27,6 +28,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Reads one file of a delivery, from its checkpoint on, as batches of inspected lines. */
@@ -37,11 +39,13 @@ class FileReading {
   private static final int BUFFER = 64 * 1024;
 
   private final StoredFile files;
+  private final DocumentRepository documents;
   private final Ids ids;
   private final Json json;
 
-  FileReading(StoredFile files, Ids ids, Json json) {
+  FileReading(StoredFile files, DocumentRepository documents, Ids ids, Json json) {
     this.files = files;
+    this.documents = documents;
     this.ids = ids;
     this.json = json;
   }
@@ -55,9 +59,10 @@ class FileReading {
     byte[] head = files.head(document.deliveryId, document.fileNo);
     TableReading reading = json.read(document.reading, ReadingView.class).reading();
     if (document.format.equals(Document.ZIP)) {
-      InputStream nothing = InputStream.nullInputStream();
-      return new Batches(
-          document, before, new CountedStream(nothing), nothing, null, ZipOfFiles.NESTED);
+      return nothing(document, before, ZipOfFiles.NESTED);
+    }
+    if (document.format.equals(Document.ATTACHMENT)) {
+      return nothing(document, before, alone(document) ? NO_TABLE : null);
     }
     ItemReader format = BundleFormats.reader(document.format).orElseThrow();
     CountedStream counted = new CountedStream(files.open(document.deliveryId, document.fileNo));
@@ -75,23 +80,35 @@ class FileReading {
     return new Batches(document, before, counted, file, source, problem);
   }
 
+  private static final String NO_TABLE =
+      "this is a picture or a document and holds no table; attach it to a tool on its sheet";
+
+  private boolean alone(Document document) {
+    return documents.findByDeliveryIdOrderByFileNo(document.deliveryId).size() == 1;
+  }
+
+  private Batches nothing(Document document, long before, @Nullable String problem) {
+    InputStream none = InputStream.nullInputStream();
+    return new Batches(document, before, new CountedStream(none), none, null, problem);
+  }
+
   /** The lines of a file; what cannot be read ends them, the lines before it stay. */
   final class Batches implements AutoCloseable {
     private final Document document;
     private final CountedStream counted;
     private final InputStream file;
-    private final Grouping source;
+    private final @Nullable Grouping source;
     private long toldBefore;
     private long position;
-    private String problem;
+    private @Nullable String problem;
 
     private Batches(
         Document document,
         long before,
         CountedStream counted,
         InputStream file,
-        Grouping source,
-        String problem) {
+        @Nullable Grouping source,
+        @Nullable String problem) {
       this.document = document;
       this.position = before + document.linesRead;
       this.counted = counted;
@@ -130,7 +147,7 @@ class FileReading {
     private List<RawBundle> raw() throws IOException {
       List<RawBundle> batch = new ArrayList<>(BATCH);
       try {
-        while (problem == null && batch.size() < BATCH) {
+        while (source != null && problem == null && batch.size() < BATCH) {
           Optional<RawBundle> next = source.next();
           if (next.isEmpty()) {
             return batch;

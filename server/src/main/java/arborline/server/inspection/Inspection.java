@@ -16,12 +16,14 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Has a delivery's files read, one after the other. After a crash each goes on behind its
- * checkpoint.
+ * Has a delivery's files read, one after the other. After a crash, or where the database was not
+ * there, each goes on behind its checkpoint.
  */
 @Component
 class Inspection {
@@ -84,9 +86,17 @@ class Inspection {
       }
     } catch (LineStore.SupersededException other) {
       LOG.info("delivery {} is read by another worker", deliveryId);
+    } catch (DataAccessException | TransactionException database) {
+      throw database;
     } catch (IOException broken) {
       LOG.error("delivery {} cannot be read", deliveryId, broken);
       end(deliveryId, Delivery.State.FAILED, "the stored file cannot be read; bring it in again");
+    } catch (RuntimeException defect) {
+      LOG.error("delivery {} cannot be read", deliveryId, defect);
+      end(
+          deliveryId,
+          Delivery.State.FAILED,
+          "a fault of ours that was logged stops the reading; read it another way or convert it");
     }
   }
 
@@ -151,6 +161,9 @@ class Inspection {
     } catch (CompletionException failed) {
       if (failed.getCause() instanceof UncheckedIOException broken) {
         throw broken.getCause();
+      }
+      if (failed.getCause() instanceof RuntimeException defect) {
+        throw defect;
       }
       throw failed;
     }

@@ -8,7 +8,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Judges anew the lines of a delivery whose code or dimensions an earlier line or the shop has as
- * well, and those with stacks or inserts, which may stand behind them.
+ * well, and those with stacks, inserts or attachments, which may stand behind them.
  */
 @Component
 class LineClashes {
@@ -52,7 +52,9 @@ class LineClashes {
                   and l.position > twice.first_line
                 union
                 select id from delivery_line
-                where delivery_id = :delivery and insert_key is not null and kind = 'CUTTER'
+                where delivery_id = :delivery
+                  and (insert_key is not null and kind = 'CUTTER'
+                    or cells like '%"ATTACHMENT"%')
                 union
                 select l.id from delivery_line l
                   straight_join tool_version v on v.dimension_key = l.dimension_key

@@ -1,7 +1,9 @@
 package arborline.server.inspection;
 
 import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.PathList;
 import arborline.core.exchange.RawBundle;
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.inspect.Allowance;
@@ -16,6 +18,7 @@ import arborline.core.library.Codes;
 import arborline.core.tool.Completed;
 import arborline.core.tool.RuleBook;
 import arborline.core.tool.Tool;
+import arborline.server.delivery.AttachedFiles;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.support.Json;
 import arborline.server.tool.HeldCodes;
@@ -51,6 +54,7 @@ public class LineJudge {
   private final JdbcTemplate template;
   private final DeliveryNeighbours neighbours;
   private final ShopParts shopParts;
+  private final AttachedFiles files;
   private final List<Belongings> belongings;
   private final HeldCodes held;
   private final Json json;
@@ -60,6 +64,7 @@ public class LineJudge {
       JdbcTemplate template,
       DeliveryNeighbours neighbours,
       ShopParts shopParts,
+      AttachedFiles files,
       List<Belongings> belongings,
       HeldCodes held,
       Json json) {
@@ -67,6 +72,7 @@ public class LineJudge {
     this.template = template;
     this.neighbours = neighbours;
     this.shopParts = shopParts;
+    this.files = files;
     this.belongings = belongings;
     this.held = held;
     this.json = json;
@@ -84,7 +90,8 @@ public class LineJudge {
       Map<String, arborline.core.stack.Component> deliveryParts,
       Map<String, String> promised,
       List<DeliveryNeighbours.Alike> alike,
-      Set<String> inserts) {
+      Set<String> inserts,
+      List<AttachedFiles.AttachedFile> files) {
 
     Optional<arborline.core.stack.Component> part(String code) {
       String key = Codes.key(code);
@@ -117,8 +124,8 @@ public class LineJudge {
     Map<Long, List<Finding>> findings = new HashMap<>();
     for (int i = 0; i < lines.size(); i++) {
       DeliveryLine line = lines.get(i);
-      Inspected judged =
-          withInsert(withAlike(line, judged(line, alone.get(i), around), around), around);
+      Inspected known = withAlike(line, judged(line, alone.get(i), around), around);
+      Inspected judged = withAttachments(withInsert(known, around), around);
       Inspected full = allowed(line, judged);
       line.judged(full, json.text(full.findings()));
       findings.put(line.id, full.findings());
@@ -151,7 +158,25 @@ public class LineJudge {
         neighbours.parts(deliveryId, ofStacks),
         held.why(tools),
         neighbours.alike(deliveryId, of(lines, line -> dimensions(line.tool()))),
-        neighbours.inserts(deliveryId, of(lines, line -> StoredTools.insertKey(line.tool()))));
+        neighbours.inserts(deliveryId, of(lines, line -> StoredTools.insertKey(line.tool()))),
+        lines.stream().anyMatch(line -> !attachments(line).isEmpty())
+            ? files.of(deliveryId)
+            : List.of());
+  }
+
+  private static List<String> attachments(Inspected line) {
+    return PathList.read(line.raw().item().text(RawItem.ATTACHMENT));
+  }
+
+  /** What a line names and nobody sent. */
+  private static Inspected withAttachments(Inspected inspected, Surroundings around) {
+    List<String> missing =
+        attachments(inspected).stream()
+            .filter(path -> AttachedFiles.find(around.files(), path).isEmpty())
+            .toList();
+    return missing.isEmpty() || inspected.disposition() == Disposition.SKIPPED
+        ? inspected
+        : with(inspected, Clashes.attachmentMissing(missing));
   }
 
   private static @Nullable Long dimensions(Tool tool) {
@@ -242,14 +267,15 @@ public class LineJudge {
   /** What the shop's tool has already is not brought again. */
   private Inspected held(DeliveryLine line, Inspected inspected, Present owner) {
     boolean known =
-        inspected.disposition() != Disposition.HOLD && unknown(owner.id(), inspected) == 0;
+        inspected.disposition() != Disposition.HOLD
+            && unknown(line.deliveryId, owner.id(), inspected) == 0;
     return known
         ? inspected.with(List.of(Clashes.alreadyHere(owner.tool().code())), Disposition.SKIPPED)
         : inspected;
   }
 
-  private int unknown(long toolId, Inspected inspected) {
-    return belongings.stream().mapToInt(kept -> kept.unknown(toolId, inspected)).sum();
+  private int unknown(long deliveryId, long toolId, Inspected inspected) {
+    return belongings.stream().mapToInt(kept -> kept.unknown(toolId, deliveryId, inspected)).sum();
   }
 
   private static Inspected withStacks(Inspected inspected, Tool tool, Surroundings around) {
@@ -300,7 +326,7 @@ public class LineJudge {
     boolean same =
         present.hash().equals(ContentHash.of(inspected.tool()))
             || Clashes.differences(inspected.tool(), present.tool()).isEmpty();
-    if (same && present.shelved() && unknown(present.id(), inspected) == 0) {
+    if (same && present.shelved() && unknown(line.deliveryId, present.id(), inspected) == 0) {
       return inspected.with(List.of(Clashes.alreadyHere(code)), Disposition.SKIPPED);
     }
     return same

@@ -73,7 +73,13 @@ public class LibraryContents implements Holdings {
         Tool tool = versions.get(entry.versionId).named(entry.code, entry.name);
         some.put(
             entry.toolId,
-            new Bundle(tool, OptionalInt.of(entry.number), entry.section, List.of(), List.of()));
+            new Bundle(
+                tool,
+                OptionalInt.of(entry.number),
+                entry.section,
+                List.of(),
+                List.of(),
+                List.of()));
         code = entry.code;
         id = entry.id;
       }

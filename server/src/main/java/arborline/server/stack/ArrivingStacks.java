@@ -59,7 +59,7 @@ class ArrivingStacks implements Belongings {
 
   @Override
   @Transactional(readOnly = true)
-  public int unknown(long toolId, Inspected arriving) {
+  public int unknown(long toolId, long deliveryId, Inspected arriving) {
     return arriving.stacks().isEmpty() ? 0 : fresh(toolId, arriving).size();
   }
 
@@ -86,7 +86,7 @@ class ArrivingStacks implements Belongings {
   /** A stack that cannot be built is left out, as was said of its line. */
   @Override
   @Transactional(propagation = Propagation.MANDATORY)
-  public List<Long> take(long toolId, Inspected arriving) {
+  public List<Long> take(long toolId, long deliveryId, Inspected arriving) {
     List<Long> made = new ArrayList<>();
     if (arriving.stacks().isEmpty()) {
       return made;

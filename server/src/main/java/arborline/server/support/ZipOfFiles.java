@@ -77,9 +77,10 @@ public final class ZipOfFiles implements AutoCloseable {
    * A file in it.
    *
    * @param name without folders
+   * @param path with its folders, forward slashes between them
    * @param zip true for a ZIP inside, which is not opened
    */
-  public record Inside(String name, boolean zip, ZipEntry entry) {}
+  public record Inside(String name, String path, boolean zip, ZipEntry entry) {}
 
   /** Its files; what operating systems put beside them is left out. */
   public List<Inside> files() {
@@ -90,7 +91,9 @@ public final class ZipOfFiles implements AutoCloseable {
       String name = VisibleText.only(entry.getName().replaceAll(".*[/\\\\]", ""));
       boolean beside = name.startsWith(".") || entry.getName().startsWith("__MACOSX/");
       if (!entry.isDirectory() && !beside && !name.isBlank()) {
-        files.add(new Inside(name, name.toLowerCase(Locale.ROOT).endsWith(".zip"), entry));
+        String path = VisibleText.only(entry.getName().replace('\\', '/'));
+        boolean nested = name.toLowerCase(Locale.ROOT).endsWith(".zip");
+        files.add(new Inside(name, path, nested, entry));
       }
     }
     return files;

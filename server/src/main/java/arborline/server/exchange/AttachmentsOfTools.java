@@ -1,0 +1,32 @@
+package arborline.server.exchange;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+
+/** The attachments of tools, for whoever writes a file. */
+public interface AttachmentsOfTools {
+
+  /**
+   * An attachment.
+   *
+   * @param sha256 of its content
+   */
+  record Attached(String name, String sha256) {
+
+    private static final int SHORT = 12;
+
+    /** Where it stands beside a file that names it. */
+    public String path() {
+      return "attachments/%s/%s".formatted(sha256.substring(0, SHORT), name);
+    }
+  }
+
+  /** By tool id, in the order of their names; tools without any are left out. */
+  Map<Long, List<Attached>> of(Collection<Long> toolIds);
+
+  /** Writes the content of one. */
+  void copy(Attached attached, OutputStream target) throws IOException;
+}
