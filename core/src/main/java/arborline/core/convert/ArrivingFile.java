@@ -1,6 +1,7 @@
 package arborline.core.convert;
 
 import arborline.core.exchange.BundleFormats;
+import arborline.core.exchange.CountedStream;
 import arborline.core.exchange.Grouping;
 import arborline.core.exchange.ItemReader;
 import arborline.core.exchange.RawBundle;
@@ -17,10 +18,14 @@ final class ArrivingFile implements AutoCloseable {
   private static final int HEAD = 64 * 1024;
 
   private final InputStream content;
+  private final CountedStream counted;
+  private final long size;
   private final Grouping grouping;
 
-  private ArrivingFile(InputStream content, Grouping grouping) {
+  private ArrivingFile(InputStream content, CountedStream counted, long size, Grouping grouping) {
     this.content = content;
+    this.counted = counted;
+    this.size = size;
     this.grouping = grouping;
   }
 
@@ -35,10 +40,14 @@ final class ArrivingFile implements AutoCloseable {
       head = start.readNBytes(HEAD);
     }
     ItemReader reader = BundleFormats.recognise(head);
-    InputStream content = new BufferedInputStream(Files.newInputStream(file), HEAD);
+    CountedStream counted = new CountedStream(Files.newInputStream(file));
+    InputStream content = new BufferedInputStream(counted, HEAD);
     try {
       return new ArrivingFile(
-          content, new Grouping(reader.open(content, head, reader.propose(head))));
+          content,
+          counted,
+          Files.size(file),
+          new Grouping(reader.open(content, head, reader.propose(head))));
     } catch (IOException | RuntimeException failed) {
       content.close();
       throw failed;
@@ -52,6 +61,11 @@ final class ArrivingFile implements AutoCloseable {
    */
   Optional<RawBundle> next() throws IOException {
     return grouping.next();
+  }
+
+  /** How much of it was read, from 0 to 1. */
+  double share() {
+    return size == 0 ? 1 : Math.min(1, counted.count() / (double) size);
   }
 
   @Override

@@ -53,6 +53,7 @@ public final class FileConversion {
   private String problem = "";
   private final Progress progress;
   private long met;
+  private int readings;
   private long read;
   private long written;
 
@@ -80,7 +81,7 @@ public final class FileConversion {
       Path output,
       String outputName)
       throws IOException {
-    return convert(source, name, target, unit, output, outputName, items -> {});
+    return convert(source, name, target, unit, output, outputName, Progress.NONE);
   }
 
   /**
@@ -120,18 +121,10 @@ public final class FileConversion {
         prove(output));
   }
 
-  /** Hears how far a conversion is; may stop it by an exception. */
-  public interface Progress {
-
-    /**
-     * So many items were met, all readings together; each file is read three times.
-     *
-     * @throws IOException to stop
-     */
-    void met(long items) throws IOException;
-  }
-
   private static final int EACH = 1000;
+
+  /** Read for what occurs, read for writing, read back. */
+  private static final double READINGS = 3;
 
   /** Meets what was read. */
   private interface Visitor {
@@ -142,13 +135,14 @@ public final class FileConversion {
     try (ArrivingFile file = ArrivingFile.open(source)) {
       for (Optional<RawBundle> next = file.next(); next.isPresent(); next = file.next()) {
         if (++met % EACH == 0) {
-          progress.met(met);
+          progress.at(met, (readings + file.share()) / READINGS);
         }
         visitor.visit(next.get());
       }
     } catch (UnreadableFileException unreadable) {
       problem = unreadable.getMessage();
     }
+    readings++;
   }
 
   private static boolean tool(RawBundle bundle) {

@@ -90,7 +90,7 @@ class Conversions {
     Work work = new Work();
     try {
       Files.copy(content, work.source(), StandardCopyOption.REPLACE_EXISTING);
-      into(work, work.source(), name, target, unit, (items, files) -> {});
+      into(work, work.source(), name, target, unit, (items, files, share) -> {});
       return work;
     } catch (IOException | RuntimeException failed) {
       work.close();
@@ -109,9 +109,10 @@ class Conversions {
     /**
      * So many items were met and so many files are done.
      *
+     * @param share of the whole work, from 0 to 1
      * @throws IOException to stop
      */
-    void at(long items, int files) throws IOException;
+    void at(long items, int files, double share) throws IOException;
   }
 
   /** Converts a file, or every file of a ZIP, into the place of a conversion. */
@@ -134,7 +135,12 @@ class Conversions {
       Path source, BundleFormat target, Optional<Unit> unit, Work work, Progress progress)
       throws IOException {
     try (ZipOfFiles zip = ZipOfFiles.open(source)) {
-      for (ZipOfFiles.Inside file : zip.files()) {
+      List<ZipOfFiles.Inside> inside = zip.files();
+      for (int i = 0; i < inside.size(); i++) {
+        ZipOfFiles.Inside file = inside.get(i);
+        int done = i;
+        Progress within =
+            (items, files, share) -> progress.at(items, files, (done + share) / inside.size());
         if (file.zip()) {
           work.reports.add(ConversionReport.refused(file.name(), ZipOfFiles.NESTED));
         } else {
@@ -143,7 +149,7 @@ class Conversions {
           if (FileKind.attached(file.name(), head(unpacked))) {
             unchanged(unpacked, file.path(), work);
           } else {
-            one(unpacked, file.name(), target, unit, work, progress);
+            one(unpacked, file.name(), target, unit, work, within);
             Files.delete(unpacked);
           }
         }
@@ -186,7 +192,7 @@ class Conversions {
     String output = free(name, target.ending(), work.names);
     Path written = work.folder.resolve("written-" + work.reports.size());
     long before = work.items;
-    progress.at(before, work.reports.size());
+    progress.at(before, work.reports.size(), 0);
     ConversionReport report =
         FileConversion.convert(
             source,
@@ -195,9 +201,9 @@ class Conversions {
             unit,
             written,
             output,
-            items -> {
+            (items, share) -> {
               work.items = before + items;
-              progress.at(work.items, work.reports.size());
+              progress.at(work.items, work.reports.size(), share);
             });
     work.reports.add(report);
     if (!report.output().isEmpty()) {

@@ -1,5 +1,6 @@
 package arborline.server.exchange;
 
+import arborline.core.convert.Progress;
 import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.LossReport;
 import arborline.server.account.MayReceive;
@@ -73,7 +74,7 @@ class ExportController {
     exports.name(id);
     send(
         Formats.named(format),
-        (chosen, file) -> exports.library(id, chosen, Formats.unit(unit), file),
+        (chosen, file) -> exports.library(id, chosen, Formats.unit(unit), file, Progress.NONE),
         response);
   }
 
@@ -136,17 +137,26 @@ class ExportController {
     return new Losses(report.count(), report.groups(), report.losses(), report.absent());
   }
 
-  /** Writes the library as a file, reads it back, and keeps both. */
+  /**
+   * Has the library written as a file, read back, and both kept; answers at once. How far it is can
+   * be asked, and it can be stopped.
+   */
   @PostMapping("/libraries/{id}/files")
   @MayReceive
-  @ResponseStatus(HttpStatus.CREATED)
+  @ResponseStatus(HttpStatus.ACCEPTED)
   WrittenFiles.WrittenFileView write(
       @PathVariable long id,
       @RequestParam(defaultValue = "csv") String format,
-      @RequestParam(required = false) @Nullable String unit)
-      throws IOException {
-    exports.name(id);
-    return files.write(id, Formats.named(format), Formats.unit(unit));
+      @RequestParam(required = false) @Nullable String unit) {
+    return files.queue(id, Formats.named(format), Formats.unit(unit));
+  }
+
+  /** Asks the writing of a file to stop; nothing of it is kept. */
+  @PostMapping("/files/{id}/stop")
+  @MayReceive
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  void stop(@PathVariable long id) {
+    files.stop(id);
   }
 
   /** The newest files that a library was written as. */
@@ -164,6 +174,9 @@ class ExportController {
   @GetMapping("/files/{id}/content")
   void content(@PathVariable long id, HttpServletResponse response) throws IOException {
     WrittenFiles.WrittenFileView file = files.get(id);
+    if (!file.state().equals("done")) {
+      throw Refusal.conflict("the file is not written");
+    }
     if (!file.there()) {
       throw Refusal.conflict("the content of this file is no longer kept; write it again");
     }

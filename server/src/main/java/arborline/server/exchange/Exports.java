@@ -1,6 +1,7 @@
 package arborline.server.exchange;
 
 import arborline.core.convert.ConversionReport;
+import arborline.core.convert.Progress;
 import arborline.core.convert.Readback;
 import arborline.core.exchange.Bundle;
 import arborline.core.exchange.BundleFormat;
@@ -74,11 +75,15 @@ class Exports {
    * Writes a library into a file on disk and reads it back, both of one state of the library.
    *
    * @param file where it is written
+   * @throws IOException where {@code progress} stops it
    */
   @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
-  public Written library(long libraryId, BundleFormat format, Optional<Unit> unit, Path file)
+  public Written library(
+      long libraryId, BundleFormat format, Optional<Unit> unit, Path file, Progress progress)
       throws IOException {
-    return write(name(libraryId), library(libraryId), format, unit, file);
+    Walk walk = library(libraryId);
+    return write(
+        name(libraryId), told(walk, contents.size(libraryId), progress), format, unit, file);
   }
 
   /** The same for one tool with its parts, stacks, inserts and cutting data. */
@@ -88,6 +93,26 @@ class Exports {
     String code = tools.get(toolId).tool().code();
     return write(
         code, (beside, visitor) -> whole.ofTool(toolId, beside, visitor), format, unit, file);
+  }
+
+  private static final int EACH = 200;
+
+  /** Walked for what occurs, for writing and for proving. */
+  private static final double WALKS = 3;
+
+  /** A walk that says how far it is. */
+  private static Walk told(Walk walk, long size, Progress progress) {
+    long[] met = {0};
+    double all = WALKS * Math.max(1, size);
+    return (beside, visitor) ->
+        walk.through(
+            beside,
+            (toolId, bundle, attached) -> {
+              if (++met[0] % EACH == 0) {
+                progress.at(met[0], Math.min(1, met[0] / all));
+              }
+              visitor.visit(toolId, bundle, attached);
+            });
   }
 
   private Walk library(long libraryId) {

@@ -124,6 +124,7 @@ class QueuedConversions {
    *
    * @param state {@code waiting}, {@code running}, {@code done}, {@code stopped} or {@code failed}
    * @param items how many items were met so far, each three times: read, written, read back
+   * @param share of the work that is done, from 0 to 1
    * @param reports of each file, once it is done
    */
   record ConversionView(
@@ -136,6 +137,7 @@ class QueuedConversions {
       long items,
       int filesDone,
       int files,
+      double share,
       List<FileReport> reports,
       Instant at,
       String by) {}
@@ -206,13 +208,14 @@ class QueuedConversions {
       long items,
       int filesDone,
       int files,
+      double share,
       @Nullable String report,
       LocalDateTime at,
       String by) {}
 
   private static final String SELECT =
       """
-      select id, name, format, unit, state, note, items, files_done, files, report,
+      select id, name, format, unit, state, note, items, files_done, files, share, report,
         created_at as at, created_by as `by`
       from conversion
       """;
@@ -229,6 +232,7 @@ class QueuedConversions {
         row.items(),
         row.filesDone(),
         row.files(),
+        done ? 1 : row.share(),
         done && row.report() != null
             ? List.of(json.read(row.report(), FileReport[].class))
             : List.of(),
@@ -286,12 +290,12 @@ class QueuedConversions {
     if (!row.state().equals("WAITING") && !row.state().equals("RUNNING")) {
       return;
     }
-    say(id, "RUNNING", 0, 0);
+    say(id, 0, 0, 0);
     try {
       List<String> names = List.of(json.read(row.report(), String[].class));
       try (Conversions.Work work = conversions.begin()) {
         for (int i = 0; i < names.size(); i++) {
-          convert(row, i, names.get(i), work);
+          convert(row, i, names, work);
         }
         finish(id, work);
       }
@@ -310,7 +314,8 @@ class QueuedConversions {
     }
   }
 
-  private void convert(Row row, int fileNo, String name, Conversions.Work work) throws IOException {
+  private void convert(Row row, int fileNo, List<String> names, Conversions.Work work)
+      throws IOException {
     Path source = work.source();
     try (OutputStream copy = Files.newOutputStream(source)) {
       parts.copy(row.id(), fileNo, copy);
@@ -319,26 +324,30 @@ class QueuedConversions {
     conversions.into(
         work,
         source,
-        name,
+        names.get(fileNo),
         Formats.named(row.format()),
         Formats.unit(row.unit()),
-        (items, files) -> {
+        (items, files, share) -> {
           if (System.nanoTime() - said[0] > EACH_NANOS) {
             said[0] = System.nanoTime();
             if (stops.asked(work(row.id()))) {
               throw new StoppedException();
             }
-            say(row.id(), "RUNNING", items, files);
+            say(row.id(), items, files, (fileNo + share) / names.size());
           }
         });
   }
 
-  private void say(long id, String state, long items, int files) {
+  private void say(long id, long items, int files, double share) {
     transaction.executeWithoutResult(status -> {
-      jdbc.sql("update conversion set state = ?, items = ?, files_done = ? where id = ?")
-          .params(state, items, files, id)
+      jdbc.sql(
+              """
+              update conversion set state = 'RUNNING', items = ?, files_done = ?, share = ?
+              where id = ?\
+              """)
+          .params(items, files, share, id)
           .update();
-      live.say("conversion", id, state);
+      live.say("conversion", id, "RUNNING");
     });
   }
 

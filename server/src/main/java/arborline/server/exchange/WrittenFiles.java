@@ -4,11 +4,15 @@ import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.LossReport;
 import arborline.core.quantity.Unit;
 import arborline.server.account.Actor;
+import arborline.server.live.Live;
+import arborline.server.support.Background;
 import arborline.server.support.FileHash;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
+import arborline.server.support.StopRequests;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
+import com.github.kagkarlsson.scheduler.SchedulerClient;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -21,15 +25,26 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Keeps the files that libraries were written as, with what reading them back came to. */
+/**
+ * Has libraries written as files, and keeps these with what reading them back came to. The work
+ * goes on in the background, says how far it is, can be stopped, and begins anew after a crash.
+ */
 @Service
 class WrittenFiles {
 
+  private static final Logger LOG = LoggerFactory.getLogger(WrittenFiles.class);
+  private static final long EACH_NANOS = 500_000_000;
   private static final int PART = 1024 * 1024;
   private static final int SHOWN = 50;
 
@@ -39,8 +54,12 @@ class WrittenFiles {
   private final Exports exports;
   private final PackedFiles packed;
   private final JdbcClient jdbc;
+  private final JdbcClient apart;
+  private final StopRequests stops;
+  private final ObjectProvider<SchedulerClient> scheduler;
   private final TransactionTemplate transaction;
   private final Trail trail;
+  private final Live live;
   private final Json json;
   private final Clock clock;
 
@@ -48,15 +67,23 @@ class WrittenFiles {
       Exports exports,
       PackedFiles packed,
       JdbcClient jdbc,
+      @Background JdbcClient apart,
+      StopRequests stops,
+      ObjectProvider<SchedulerClient> scheduler,
       TransactionTemplate transaction,
       Trail trail,
+      Live live,
       Json json,
       Clock clock) {
     this.exports = exports;
     this.packed = packed;
     this.jdbc = jdbc;
+    this.apart = apart;
+    this.stops = stops;
+    this.scheduler = scheduler;
     this.transaction = transaction;
     this.trail = trail;
+    this.live = live;
     this.json = json;
     this.clock = clock;
   }
@@ -72,6 +99,8 @@ class WrittenFiles {
   /**
    * A file that was written.
    *
+   * @param state {@code waiting}, {@code writing}, {@code done}, {@code stopped} or {@code failed}
+   * @param share of the work that is done, from 0 to 1
    * @param unit {@code mm}, {@code in}, or empty for lengths as authored
    * @param sha256 of its bytes, so that a copy can be told to be this file
    * @param equal true where every value was read back as it was to be written
@@ -79,6 +108,9 @@ class WrittenFiles {
    */
   record WrittenFileView(
       long id,
+      String state,
+      String note,
+      double share,
       String name,
       String format,
       String unit,
@@ -93,45 +125,143 @@ class WrittenFiles {
       String by,
       boolean there) {}
 
-  /** Writes a library, reads the file back and keeps both. */
-  WrittenFileView write(long libraryId, BundleFormat format, Optional<Unit> unit)
-      throws IOException {
+  /** Somebody asked the writing to stop. */
+  private static final class StoppedException extends IOException {
+    private static final long serialVersionUID = 1L;
+  }
+
+  /** Queues the writing of a library. */
+  WrittenFileView queue(long libraryId, BundleFormat format, Optional<Unit> unit) {
+    String name = PackedFiles.fileName(exports.name(libraryId), format.ending());
+    long id = transaction.execute(status -> begin(libraryId, name, format, unit));
+    WritingWork.queue(scheduler.getObject(), id);
+    return get(id);
+  }
+
+  private long begin(long libraryId, String name, BundleFormat format, Optional<Unit> unit) {
+    jdbc.sql(
+            """
+            insert into written_file (library_id, name, format, unit, size, sha256, tools,
+              loss_count, loss_groups, equal_back, proof, created_at, created_by, state, share)
+            values (?, ?, ?, ?, 0, '', 0, 0, '[]', false, ?, ?, ?, 'WAITING', 0)\
+            """)
+        .params(
+            libraryId,
+            name,
+            format.id(),
+            unit.map(Unit::code).orElse(""),
+            json.text(new ReadBack(false, 0, List.of())),
+            LocalDateTime.ofInstant(Instant.now(clock), ZoneOffset.UTC),
+            Actor.name())
+        .update();
+    long id = jdbc.sql("select last_insert_id()").query(Long.class).single();
+    trail.record(TrailRecord.of("library", libraryId, "has it written as " + name));
+    return id;
+  }
+
+  private static String work(long id) {
+    return "written-file-" + id;
+  }
+
+  /** Asks the writing of a file to stop. */
+  void stop(long id) {
+    WrittenFileView file = get(id);
+    if (!file.state().equals("waiting") && !file.state().equals("writing")) {
+      throw Refusal.conflict("the file is not being written");
+    }
+    stops.ask(work(id));
+  }
+
+  private record Order(long libraryId, String format, String unit, String state) {}
+
+  /** Writes a file that is queued; begins anew where it was begun before. */
+  void run(long id) {
+    Order order =
+        jdbc.sql("select library_id, format, unit, state from written_file where id = ?")
+            .param(id)
+            .query(Order.class)
+            .single();
+    if (!order.state().equals("WAITING") && !order.state().equals("WRITING")) {
+      return;
+    }
+    try {
+      write(id, order);
+    } catch (StoppedException asked) {
+      end(id, order, "STOPPED", "it was stopped; nothing of it was kept");
+    } catch (Refusal refused) {
+      end(id, order, "FAILED", refused.getMessage());
+    } catch (DataAccessException | TransactionException database) {
+      throw database;
+    } catch (IOException | RuntimeException defect) {
+      LOG.error("file {} cannot be written", id, defect);
+      end(id, order, "FAILED", "a fault of ours that was logged stops the writing");
+    }
+  }
+
+  private void write(long id, Order order) throws IOException {
+    BundleFormat format = Formats.named(order.format());
     Path file = Files.createTempFile("written", "." + format.ending());
     Path saved = Files.createTempFile("saved", "");
     try {
-      Exports.Written written = exports.library(libraryId, format, unit, file);
+      progress(id, order, 0);
+      long[] said = {System.nanoTime()};
+      Exports.Written written =
+          exports.library(
+              order.libraryId(),
+              format,
+              Formats.unit(order.unit()),
+              file,
+              (items, share) -> {
+                if (System.nanoTime() - said[0] > EACH_NANOS) {
+                  said[0] = System.nanoTime();
+                  progress(id, order, share);
+                }
+              });
       try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(saved))) {
         packed.write(written, format, file, out);
       }
       String hash = FileHash.of(saved);
-      long id = transaction.execute(status -> keep(libraryId, format, unit, written, saved, hash));
-      return get(id);
+      transaction.executeWithoutResult(
+          status -> keep(id, order, PackedFiles.fileName(written, format), written, saved, hash));
     } finally {
       Files.deleteIfExists(file);
       Files.deleteIfExists(saved);
     }
   }
 
-  private long keep(
-      long libraryId,
-      BundleFormat format,
-      Optional<Unit> unit,
-      Exports.Written written,
-      Path saved,
-      String hash) {
+  /** Says how far it is, beside the transaction that reads the library. */
+  private void progress(long id, Order order, double share) throws StoppedException {
+    if (stops.asked(work(id))) {
+      throw new StoppedException();
+    }
+    apart
+        .sql("update written_file set state = 'WRITING', share = ? where id = ?")
+        .params(share, id)
+        .update();
+    live.sayNow("file", order.libraryId(), "writing");
+  }
+
+  private void end(long id, Order order, String state, String note) {
+    stops.clear(work(id));
+    transaction.executeWithoutResult(status -> {
+      jdbc.sql("update written_file set state = ?, note = ? where id = ?")
+          .params(state, note.length() > 500 ? note.substring(0, 500) : note, id)
+          .update();
+      live.say("file", order.libraryId(), "written");
+    });
+  }
+
+  private void keep(
+      long id, Order order, String name, Exports.Written written, Path saved, String hash) {
     try {
-      String name = PackedFiles.fileName(written, format);
       jdbc.sql(
               """
-              insert into written_file (library_id, name, format, unit, size, sha256, tools,
-                loss_count, loss_groups, equal_back, proof, created_at, created_by)
-              values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
+              update written_file set name = ?, size = ?, sha256 = ?, tools = ?, loss_count = ?,
+                loss_groups = ?, equal_back = ?, proof = ?, state = 'DONE', share = 1
+              where id = ?\
               """)
           .params(
-              libraryId,
               name,
-              format.id(),
-              unit.map(Unit::code).orElse(""),
               Files.size(saved),
               hash,
               written.tools(),
@@ -139,22 +269,11 @@ class WrittenFiles {
               json.text(written.losses().groups()),
               written.proof().equal(),
               json.text(written.proof()),
-              LocalDateTime.ofInstant(Instant.now(clock), ZoneOffset.UTC),
-              Actor.name())
+              id)
           .update();
-      long id = jdbc.sql("select last_insert_id()").query(Long.class).single();
       store(id, saved);
-      forgetOlder(libraryId);
-      trail.record(
-          TrailRecord.of(
-              "library",
-              libraryId,
-              "wrote %s of %s, %s"
-                  .formatted(
-                      TrailRecord.count(written.tools(), "tool"),
-                      name,
-                      written.proof().equal() ? "read back equal" : "read back with differences")));
-      return id;
+      forgetOlder(order.libraryId());
+      live.say("file", order.libraryId(), "written");
     } catch (IOException broken) {
       throw new UncheckedIOException(broken);
     }
@@ -186,15 +305,18 @@ class WrittenFiles {
 
   private static final String SELECT =
       """
-      select w.id, w.name, w.format, w.unit, w.size, w.sha256, w.tools, w.loss_count, w.loss_groups,
+      select w.id, w.state, w.note, w.share, w.name, w.format, w.unit, w.size, w.sha256, w.tools, w.loss_count, w.loss_groups,
         w.equal_back, w.proof, w.created_at, w.created_by,
-        w.size = 0 or exists(select 1 from written_part p where p.file_id = w.id) as there
+        w.state = 'DONE' and (w.size = 0 or exists(select 1 from written_part p where p.file_id = w.id)) as there
       from written_file w
       """;
 
   private WrittenFileView view(java.sql.ResultSet row) throws java.sql.SQLException {
     return new WrittenFileView(
         row.getLong("id"),
+        row.getString("state").toLowerCase(Locale.ROOT),
+        row.getString("note"),
+        row.getDouble("share"),
         row.getString("name"),
         row.getString("format"),
         row.getString("unit"),

@@ -1,6 +1,7 @@
 package arborline.server.inspection;
 
 import arborline.core.exchange.BundleFormats;
+import arborline.core.exchange.CountedStream;
 import arborline.core.exchange.Grouping;
 import arborline.core.exchange.ItemReader;
 import arborline.core.exchange.RawBundle;
@@ -15,7 +16,6 @@ import arborline.server.delivery.Document;
 import arborline.server.delivery.DocumentRepository;
 import arborline.server.delivery.ReadingView;
 import arborline.server.delivery.StoredFile;
-import arborline.server.support.CountedStream;
 import arborline.server.support.Ids;
 import arborline.server.support.Json;
 import arborline.server.support.ZipOfFiles;

@@ -54,6 +54,11 @@ public class LibraryContents implements Holdings {
         .name;
   }
 
+  /** How many tools a library holds. */
+  public long size(long libraryId) {
+    return entries.countByLibraryId(libraryId);
+  }
+
   /**
    * Visits all tools by code, some at a time, without what belongs to them; one transaction sees
    * one state of the library.

@@ -1,4 +1,4 @@
-package arborline.server.support;
+package arborline.core.exchange;
 
 import java.io.FilterInputStream;
 import java.io.IOException;
