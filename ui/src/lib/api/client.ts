@@ -48,6 +48,7 @@ export type RecipeBody = Schemas['RecipeBody'];
 export type WrittenFile = Schemas['WrittenFileView'];
 export type Neighbour = Schemas['Neighbour'];
 export type Conversion = Schemas['ConversionView'];
+export type Attachment = Schemas['AttachmentView'];
 export type ReadingChoice = Schemas['ReadingChoice'];
 export type CutBody =
   paths['/api/v1/tools/{id}/cutting/compute']['post']['requestBody']['content']['application/json'];
@@ -108,22 +109,27 @@ export async function ask<T>(
 export const bring = (files: File[], progress: (share: number) => void): Promise<number> =>
   send('/api/v1/deliveries', files, progress);
 
-/** Sends files, telling how far it is; answers the identity of what became of them. */
+/**
+ * Sends files, telling how far it is; answers the identity of what became of them.
+ *
+ * @param field under which the server expects them
+ */
 export function send(
   path: string,
   files: File[],
-  progress: (share: number) => void
+  progress: (share: number) => void,
+  field = 'files'
 ): Promise<number> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
     const form = new FormData();
-    for (const file of files) form.append('files', file);
+    for (const file of files) form.append(field, file);
     request.upload.onprogress = (event) => progress(event.loaded / event.total);
     request.onerror = () =>
       reject(new Problem(0, 'the connection broke; nothing was received, bring it again'));
     request.onload = () => {
       const body = JSON.parse(request.responseText || '{}') as { id?: number; detail?: string };
-      if (request.status === 202 && body.id) {
+      if ([201, 202].includes(request.status) && body.id) {
         resolve(body.id);
       } else {
         reject(new Problem(request.status, body.detail ?? `the server answered ${request.status}`));

@@ -2,12 +2,14 @@
   import type { Conversion } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
   import { capital, count, moment } from '$lib/shell/text';
+  import { TimeLeft } from '$lib/shell/timeLeft.svelte';
   import { removeConversion, stopConversion } from './actions';
   import { formatLabel } from './formats';
 
   let { conversion, may }: { conversion: Conversion; may: boolean } = $props();
 
   const running = $derived(['waiting', 'running'].includes(conversion.state));
+  const left = new TimeLeft(() => (running ? conversion.share : undefined));
   const equal = $derived(conversion.reports.every((report) => report.equal));
 
   function kind(report: Conversion['reports'][number]): 'pass' | 'query' | 'hold' {
@@ -47,11 +49,15 @@
     <span class="text-soft">{moment(conversion.at)}, {conversion.by}</span>
     <span class="ml-auto flex items-center gap-2">
       {#if running}
-        <progress aria-label="Converting {conversion.name}"></progress>
+        <progress
+          aria-label="Converting {conversion.name}"
+          max="1"
+          value={conversion.share || undefined}
+        ></progress>
         <span role="status">
           {conversion.state === 'waiting'
             ? 'waiting'
-            : `${count(conversion.items, 'item')} met, ${conversion.filesDone} files done`}
+            : `${count(conversion.filesDone, 'file')} done${left.text ? `, about ${left.text} left` : ''}`}
         </span>
         {#if may}
           <button class="button" onclick={() => void stopConversion(conversion.id)}

@@ -50,7 +50,7 @@
 
   const mixed = $derived(rows.some((line) => !['cutter', 'insert'].includes(line.kind)));
   const accompanied = $derived(
-    rows.some((line) => line.cutting.length > 0 || line.stacks.length > 0)
+    rows.some((line) => line.cutting.length > 0 || line.stacks.length > 0 || line.cells.ATTACHMENT)
   );
 
   function taken(line: Line): boolean {
@@ -66,6 +66,8 @@
     const cutting = line.cutting.length;
     return [
       ...line.parts,
+      ...(line.cells.ATTACHMENT?.text.split('|').map((path) => path.trim().split('/').pop()!) ??
+        []),
       ...(cutting > 0 ? [`${cutting} ${cutting === 1 ? 'line' : 'lines'} of cutting data`] : [])
     ].join(', ');
   }

@@ -40,6 +40,9 @@ export const answering = (line: Line, asked: Asked) =>
 export interface Narrowed {
   text: string;
   sort: string;
+  /** What the lines are grouped by, and which of these groups. */
+  by?: string;
+  group?: string;
 }
 
 /** Lines with a question or a disposition, page by page. */
@@ -53,7 +56,9 @@ export const linesQuery = (id: number, asked?: Asked, disposition?: string, narr
       asked?.severity ?? '',
       disposition ?? '',
       narrowed?.text ?? '',
-      narrowed?.sort ?? ''
+      narrowed?.sort ?? '',
+      narrowed?.by ?? '',
+      narrowed?.group ?? ''
     ],
     initialPageParam: undefined as number | undefined,
     queryFn: ({ pageParam }) =>
@@ -67,6 +72,8 @@ export const linesQuery = (id: number, asked?: Asked, disposition?: string, narr
               disposition: disposition === 'all' ? undefined : disposition,
               text: narrowed?.text || undefined,
               sort: narrowed?.sort || undefined,
+              by: narrowed?.by,
+              group: narrowed?.group,
               after: pageParam,
               limit: PAGE
             }
@@ -74,6 +81,25 @@ export const linesQuery = (id: number, asked?: Asked, disposition?: string, narr
         })
       ),
     getNextPageParam: (last) => (last.next ? Number(last.next) : undefined)
+  });
+
+/** What the lines have in common, counted. */
+export const lineGroupsQuery = (id: number, by: string, disposition: string, text: string) =>
+  queryOptions({
+    queryKey: ['delivery', String(id), 'groups', by, disposition, text],
+    queryFn: () =>
+      ask(
+        api.GET('/api/v1/deliveries/{id}/lines/groups', {
+          params: {
+            path: { id },
+            query: {
+              by,
+              disposition: disposition === 'all' ? undefined : disposition,
+              text: text || undefined
+            }
+          }
+        })
+      )
   });
 
 /** What stands beside a line: the shop's tool under its code, and what looks like it. */

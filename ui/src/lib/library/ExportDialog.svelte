@@ -2,12 +2,13 @@
   import { createQuery } from '@tanstack/svelte-query';
   import type { WrittenFile } from '$lib/api/client';
   import { formats, lengths } from '$lib/conversion/formats';
-  import { writeFile } from '$lib/library/actions';
+  import { stopWriting, writeFile } from '$lib/library/actions';
   import { lossesQuery, writtenFilesQuery } from '$lib/library/queries';
   import Mark from '$lib/marks/Mark.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import { who } from '$lib/shell/session.svelte';
-  import { bytes, count, moment } from '$lib/shell/text';
+  import { bytes, capital, count, moment } from '$lib/shell/text';
+  import { TimeLeft } from '$lib/shell/timeLeft.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
 
@@ -15,19 +16,31 @@
 
   let format = $state('csv');
   let unit = $state('');
-  let writing = $state(false);
-  let written = $state<WrittenFile | null>(null);
+  /** The file that was ordered here, and whether the browser was told to save it. */
+  let ordered = $state<number | null>(null);
+  let saved = $state(false);
   const losses = createQuery(() => ({ ...lossesQuery(library, format, unit), enabled: open }));
   const earlier = createQuery(() => ({ ...writtenFilesQuery(library), enabled: open }));
   const address = $derived(
     `/api/v1/libraries/${library}/export?format=${format}${unit ? `&unit=${unit}` : ''}`
   );
+  const files = $derived(earlier.data?.items ?? []);
+  const kept = $derived(files.filter(({ state }) => state === 'done').slice(0, 5));
+  const written = $derived(files.find(({ id }) => id === ordered) ?? null);
+  const writing = $derived(written ? ['waiting', 'writing'].includes(written.state) : false);
+  const left = new TimeLeft(() => (writing ? written?.share : undefined));
+
   async function write() {
-    writing = true;
-    written = (await writeFile(library, format, unit)) ?? null;
-    writing = false;
-    if (written) location.assign(`/api/v1/files/${written.id}/content`);
+    saved = false;
+    ordered = (await writeFile(library, format, unit))?.id ?? null;
   }
+
+  $effect(() => {
+    if (written?.state === 'done' && !saved) {
+      saved = true;
+      location.assign(`/api/v1/files/${written.id}/content`);
+    }
+  });
 
   function proof(file: WrittenFile): string {
     return file.equal
@@ -44,7 +57,7 @@
         () => format,
         (next) => {
           format = next;
-          written = null;
+          ordered = null;
         }
       }
       options={formats}
@@ -55,14 +68,14 @@
         () => unit,
         (next) => {
           unit = next;
-          written = null;
+          ordered = null;
         }
       }
       options={lengths}
     />
     {#if who.may('RECEIVE')}
       <button class="button main ml-auto" disabled={writing} onclick={write}>
-        {writing ? 'Writing, reading back …' : 'Write the file'}
+        Write the file
       </button>
     {:else}
       <a class="button main ml-auto" href={address} download onclick={() => (open = false)}>
@@ -71,8 +84,20 @@
     {/if}
   </div>
   <div class="mt-4 min-h-24">
-    {#if written}
-      <p>
+    {#if written && writing}
+      <div class="mb-3 flex items-center gap-3" role="status">
+        <progress aria-label="Writing" max="1" value={written.share || undefined}></progress>
+        <span>
+          Writing and reading back{left.text ? `, about ${left.text} left` : ' …'}
+        </span>
+        <button class="button" onclick={() => void stopWriting(library, written.id)}>
+          Stop, keep nothing
+        </button>
+      </div>
+    {:else if written && written.state !== 'done'}
+      <p class="mb-3"><Mark kind="hold" word={written.state} /> {capital(written.note)}.</p>
+    {:else if written}
+      <p class="mb-3">
         <Mark kind={written.equal ? 'pass' : 'hold'} word={written.name} />
         <span class="ml-2">{proof(written)}.</span>
       </p>
@@ -111,12 +136,23 @@
     {:else}
       <p class="text-soft">Looking at what the format can carry …</p>
     {/if}
+    {#if losses.data && losses.data.absent.length > 0}
+      <p class="mt-3">
+        <Mark kind="note" word="not in the shop" />
+        {losses.data.absent
+          .slice(0, 5)
+          .map(({ code, what }) => `${what} of ${code}`)
+          .join(', ')}{losses.data.absent.length > 5
+          ? ` and ${losses.data.absent.length - 5} more`
+          : ''}. The file carries the designation only.
+      </p>
+    {/if}
   </div>
-  {#if (earlier.data?.items ?? []).length > 0}
+  {#if kept.length > 0}
     <h2 class="mt-4">Files written before</h2>
     <table class="rows mt-1 w-full">
       <tbody>
-        {#each (earlier.data?.items ?? []).slice(0, 5) as file (file.id)}
+        {#each kept as file (file.id)}
           <tr>
             <td class="max-w-44 truncate">
               {#if file.there}

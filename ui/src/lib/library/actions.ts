@@ -64,7 +64,7 @@ export const createTool = (
     undone
   });
 
-/** Writes a library as a file, reads it back and keeps both. */
+/** Has a library written as a file, read back, and both kept. */
 export const writeFile = (library: number, format: string, unit: string) =>
   act({
     ask: () =>
@@ -73,5 +73,11 @@ export const writeFile = (library: number, format: string, unit: string) =>
           params: { path: { id: library }, query: { format, unit: unit || undefined } }
         })
       ),
-    concerns: [['library', String(library), 'files']]
+    concerns: [['file', String(library)]]
+  });
+
+export const stopWriting = (library: number, file: number) =>
+  act({
+    ask: () => ask(api.POST('/api/v1/files/{id}/stop', { params: { path: { id: file } } })),
+    concerns: [['file', String(library)]]
   });

@@ -79,6 +79,10 @@ export const lossesQuery = (id: number, format: string, unit: string) =>
 /** The newest files that a library was written as. */
 export const writtenFilesQuery = (id: number) =>
   queryOptions({
-    queryKey: ['library', String(id), 'files'],
-    queryFn: () => ask(api.GET('/api/v1/libraries/{id}/files', { params: { path: { id } } }))
+    queryKey: ['file', String(id)],
+    queryFn: () => ask(api.GET('/api/v1/libraries/{id}/files', { params: { path: { id } } })),
+    refetchInterval: (query) =>
+      (query.state.data?.items ?? []).some(({ state }) => ['waiting', 'writing'].includes(state))
+        ? 1000
+        : false
   });

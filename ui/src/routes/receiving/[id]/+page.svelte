@@ -10,11 +10,13 @@
   import Choice from '$lib/shell/Choice.svelte';
   import Balance from '$lib/delivery/Balance.svelte';
   import Group from '$lib/delivery/Group.svelte';
+  import Grouped from '$lib/delivery/Grouped.svelte';
   import HowRead from '$lib/delivery/HowRead.svelte';
   import Lines from '$lib/delivery/Lines.svelte';
   import TakeBar from '$lib/delivery/TakeBar.svelte';
   import { who } from '$lib/shell/session.svelte';
-  import { capital, count, moment, timeLeft } from '$lib/shell/text';
+  import { capital, count, moment } from '$lib/shell/text';
+  import { TimeLeft } from '$lib/shell/timeLeft.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
@@ -31,6 +33,7 @@
   let part = $state('');
   let text = $state('');
   let sort = $state('position');
+  let by = $state('');
   let beside = $state<Line | null>(null);
   const narrowed = $derived({ text, sort });
   const sorts = [
@@ -47,21 +50,19 @@
   const files = $derived(
     (delivery.data?.files.length ?? 0) > 1 ? delivery.data!.files.map((file) => file.name) : []
   );
+  const groupings = $derived([
+    { value: '', label: 'not grouped' },
+    { value: 'class', label: 'by class' },
+    { value: 'kind', label: 'by kind' },
+    { value: 'name', label: 'by first word of the name' },
+    { value: 'number', label: 'by hundreds of the number' },
+    ...(files.length > 0 ? [{ value: 'file', label: 'by file' }] : [])
+  ]);
   const reading = $derived(
     delivery.data?.state === 'reading' || delivery.data?.state === 'waiting'
   );
 
-  /** What was read when this page first saw it, for saying how long the rest takes. */
-  let first = $state<{ share: number; at: number } | null>(null);
-  const left = $derived.by(() => {
-    const share = delivery.data?.share ?? 0;
-    return first ? timeLeft(first.share, share, Date.now() - first.at) : '';
-  });
-  $effect(() => {
-    const share = delivery.data?.share;
-    if (!reading) first = null;
-    else if (first === null && share !== undefined) first = { share, at: Date.now() };
-  });
+  const left = new TimeLeft(() => (reading ? delivery.data?.share : undefined));
 
   async function putAway() {
     const name = delivery.data?.name ?? 'the delivery';
@@ -103,7 +104,7 @@
     <div class="flex items-center gap-4 px-5 py-6" role="status">
       <progress aria-label="Reading" max="1" value={arrived.share || undefined}></progress>
       <p>
-        Reading: {count(arrived.read, 'line')} so far{left ? `, about ${left} left` : ''}.
+        Reading: {count(arrived.read, 'line')} so far{left.text ? `, about ${left.text} left` : ''}.
       </p>
       {#if may}<button class="button" onclick={() => void stopWork(id)}>Stop reading</button>{/if}
     </div>
@@ -136,9 +137,19 @@
             bind:value={text}
           />
           <Choice label="Sorted" bind:value={sort} options={sorts} />
+          <Choice label="Grouped" bind:value={by} options={groupings} />
         {/if}
       </div>
-      {#if part}
+      {#if part && by}
+        <Grouped
+          {files}
+          delivery={id}
+          disposition={part}
+          {by}
+          {narrowed}
+          onbeside={(line) => (beside = line)}
+        />
+      {:else if part}
         <Lines
           {files}
           delivery={id}

@@ -181,16 +181,34 @@ class DeliveryController {
       @RequestParam(required = false) @Nullable String text,
       @RequestParam(required = false) @Nullable BigDecimal dcFrom,
       @RequestParam(required = false) @Nullable BigDecimal dcTo,
+      @RequestParam(required = false) @Nullable String by,
+      @RequestParam(required = false) @Nullable String group,
       @RequestParam(defaultValue = "position") String sort,
       @RequestParam(required = false) @Nullable Long after,
       @RequestParam(defaultValue = "100") int limit) {
     deliveries.get(id);
     return lists.lines(
         id,
-        new LineLists.Asked(severity, finding, disposition, kind, classId, text, dcFrom, dcTo),
+        new LineLists.Asked(
+            severity, finding, disposition, kind, classId, text, dcFrom, dcTo, by, group),
         sort,
         after,
         Math.clamp(limit, 1, MOST));
+  }
+
+  /** What the lines have in common: their classes, first words of their names and so on. */
+  @GetMapping("/{id}/lines/groups")
+  Slice<LineLists.LineGroup> lineGroups(
+      @PathVariable long id,
+      @RequestParam String by,
+      @RequestParam(required = false) @Nullable String disposition,
+      @RequestParam(required = false) @Nullable String text) {
+    deliveries.get(id);
+    return Slice.all(
+        lists.groups(
+            id,
+            new LineLists.Asked(null, null, disposition, null, null, text, null, null, null, null),
+            by));
   }
 
   @GetMapping("/{id}/findings")

@@ -113,6 +113,8 @@ public class LineLists {
    *
    * @param text in code or name
    * @param dcFrom least diameter, mm
+   * @param by what lines are grouped by
+   * @param group which of these groups
    */
   record Asked(
       @Nullable String severity,
@@ -122,7 +124,54 @@ public class LineLists {
       @Nullable String classId,
       @Nullable String text,
       @Nullable BigDecimal dcFrom,
-      @Nullable BigDecimal dcTo) {}
+      @Nullable BigDecimal dcTo,
+      @Nullable String by,
+      @Nullable String group) {}
+
+  /** What lines can be grouped by: a name by its first word, a number by its hundred. */
+  private static final Map<String, String> GROUPS =
+      Map.of(
+          "class", "l.classId",
+          "kind", "cast(l.kind as string)",
+          "file", "cast(l.fileNo as string)",
+          "name", "substring(l.name, 1, locate(' ', concat(l.name, ' ')) - 1)",
+          "number", "coalesce(cast(l.number - mod(l.number, 100) as string), '')");
+
+  private static final int MOST_GROUPS = 500;
+
+  private static String grouping(String by) {
+    String expression = GROUPS.get(by);
+    if (expression == null) {
+      throw Refusal.badRequest(
+          "by is one of " + String.join(", ", new java.util.TreeSet<>(GROUPS.keySet())));
+    }
+    return expression;
+  }
+
+  /**
+   * Lines that have something in common.
+   *
+   * @param group what it is; empty where they have none
+   */
+  record LineGroup(String group, long count) {}
+
+  /** The groups of lines, the largest first. */
+  List<LineGroup> groups(long deliveryId, Asked asked, String by) {
+    String expression = grouping(by);
+    Map<String, Object> parameters = new LinkedHashMap<>();
+    String where = where(deliveryId, asked, null, parameters);
+    TypedQuery<Object[]> query =
+        entities.createQuery(
+            "select %1$s, count(l) from DeliveryLine l%2$s group by %1$s order by count(l) desc, %1$s"
+                .formatted(expression, where),
+            Object[].class);
+    parameters.forEach(query::setParameter);
+    return query
+        .setMaxResults(MOST_GROUPS)
+        .getResultStream()
+        .map(row -> new LineGroup((String) row[0], (Long) row[1]))
+        .toList();
+  }
 
   /** By what lines can be sorted; where two are alike, by their place. */
   private static final Map<String, String> SORTS =
@@ -212,6 +261,10 @@ public class LineLists {
     if (asked.dcTo() != null) {
       where.append(" and l.dc <= :dcTo");
       parameters.put("dcTo", asked.dcTo());
+    }
+    if (asked.by() != null && asked.group() != null) {
+      where.append(" and %s = :group".formatted(grouping(asked.by())));
+      parameters.put("group", asked.group());
     }
     if (after != null) {
       where.append(" and l.position > :after");

@@ -1,0 +1,110 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import NotLoaded from '$lib/shell/NotLoaded.svelte';
+  import { bytes, moment } from '$lib/shell/text';
+  import { attach, removeAttachment } from './actions';
+  import { attachmentsQuery } from './queries';
+
+  let { toolId, readonly = false }: { toolId: number; readonly?: boolean } = $props();
+
+  const attachments = createQuery(() => attachmentsQuery(toolId));
+  const items = $derived(attachments.data?.items ?? []);
+  const pictures = $derived(items.filter(({ picture }) => picture));
+  let picker = $state<HTMLInputElement>();
+  let sent = $state<number | null>(null);
+  let over = $state(false);
+
+  const content = (id: number) => `/api/v1/tools/${toolId}/attachments/${id}/content`;
+
+  async function add(files: FileList | null | undefined) {
+    for (const file of files ?? []) {
+      sent = 0;
+      await attach(toolId, file, (share) => (sent = share));
+    }
+    sent = null;
+    if (picker) picker.value = '';
+  }
+
+  function drop(event: DragEvent) {
+    event.preventDefault();
+    over = false;
+    if (!readonly) void add(event.dataTransfer?.files);
+  }
+</script>
+
+{#if items.length > 0 || !readonly || attachments.error}
+  <section
+    aria-label="Attachments"
+    class={[over && 'bg-faint']}
+    ondragover={(event) => {
+      event.preventDefault();
+      over = !readonly;
+    }}
+    ondragleave={() => (over = false)}
+    ondrop={drop}
+  >
+    <div class="flex items-baseline gap-3 px-5 pb-1 pt-3">
+      <h2>Attachments</h2>
+      {#if !readonly && sent === null}
+        <button class="button quiet h-6!" onclick={() => picker?.click()}>Attach a file</button>
+      {/if}
+      {#if sent !== null}
+        <progress max="1" value={sent} aria-label="sent"></progress>
+      {:else if items.length === 0 && !attachments.error}
+        <span class="text-soft">or drop a picture, a model or a data sheet here</span>
+      {/if}
+    </div>
+    {#if pictures.length > 0}
+      <ul class="flex flex-wrap gap-3 px-5 pb-2">
+        {#each pictures as picture (picture.id)}
+          <li>
+            <a href={content(picture.id)} target="_blank" rel="noopener">
+              <img
+                class="h-24 max-w-44 border border-hairline bg-sheet object-contain"
+                src={content(picture.id)}
+                alt={picture.name}
+                loading="lazy"
+              />
+            </a>
+          </li>
+        {/each}
+      </ul>
+    {/if}
+    {#if items.length > 0}
+      <table class="rows mx-5 w-[calc(100%-2.5rem)] table-fixed">
+        <tbody>
+          {#each items as item (item.id)}
+            <tr>
+              <td class="truncate">
+                <a class="hover:text-working" href={content(item.id)} download={item.name}
+                  >{item.name}</a
+                >
+              </td>
+              <td class="number w-24">{bytes(item.size)}</td>
+              <td class="w-56 truncate text-[13px] text-soft">{moment(item.at)}, {item.by}</td>
+              <td class="w-24 text-right">
+                {#if !readonly}
+                  <button
+                    class="button quiet h-6!"
+                    aria-label="Remove {item.name}"
+                    onclick={() => void removeAttachment(toolId, item)}>Remove</button
+                  >
+                {/if}
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {/if}
+    <NotLoaded query={attachments} />
+    <input
+      bind:this={picker}
+      type="file"
+      multiple
+      class="sr-only"
+      tabindex="-1"
+      aria-label="Files to attach"
+      onchange={(event) => void add(event.currentTarget.files)}
+    />
+  </section>
+{/if}
