@@ -10,6 +10,7 @@ import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.quantity.Unit;
 import arborline.core.tool.ThreadSize;
+import arborline.core.tool.ToolClasses;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -109,7 +110,7 @@ final class RowReading {
       identity(code, description);
       codeDate();
     }
-    String called = description.isEmpty() ? kindText : description;
+    String called = description.isEmpty() ? kindName(kindText) : description;
     if (!called.isEmpty()) {
       cells.putIfAbsent(RawItem.NAME, Cell.of(called.replaceAll("\\s+", " ")));
     }
@@ -124,6 +125,11 @@ final class RowReading {
         cells.put(RawItem.CLASS, Cell.of(kindText));
       }
     }
+  }
+
+  /** What a tool without a name is called: the word of its class, or the title of that. */
+  private static String kindName(String kindText) {
+    return ToolClasses.named(kindText).map(known -> known.sheet().title()).orElse(kindText);
   }
 
   private DescriptionReader.Read read(String description, String kindText, String known) {

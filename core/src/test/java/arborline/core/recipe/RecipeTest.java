@@ -115,6 +115,25 @@ class RecipeTest {
   }
 
   @Test
+  void aToolWithoutANameIsCalledByItsClass() throws IOException {
+    String table = "Kennz;Form;D;LU\nK-1;SF;8;20\nK-2;SF;10;22\n";
+    TableReading proposed = proposed(table);
+    List<Column> columns = new ArrayList<>(proposed.columns());
+    columns.set(
+        1,
+        new Column(
+            "Form",
+            "CLASS",
+            Optional.empty(),
+            TableReading.BY_HAND,
+            Adjustment.words(Map.of("SF", "end-mill-flat")),
+            columns.get(1).sample()));
+    assertEquals(
+        List.of("flat end mill", "flat end mill"),
+        read(table, proposed.with(columns)).stream().map(item -> item.text("NAME")).toList());
+  }
+
+  @Test
   void aColumnIsPutBehindAnotherOne() throws IOException {
     Adjustment behind =
         new Adjustment(Optional.empty(), Optional.empty(), Optional.of("/"), new TreeMap<>());
