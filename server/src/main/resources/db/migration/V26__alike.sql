@@ -10,7 +10,8 @@ alter table tool_version
 alter table delivery_line
   add dimension_key bigint,
   add insert_key varchar(40) collate utf8mb4_bin,
-  add index delivery_line_dimensions (delivery_id, dimension_key);
+  add twin_position bigint,
+  add looks_beyond boolean not null default false;
 
 update tool_version
 set insert_key = left(

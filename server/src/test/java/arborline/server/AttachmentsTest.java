@@ -130,7 +130,7 @@ class AttachmentsTest extends ServerTest {
 
   @Test
   void ofTwentyWhoAttachOneNameAtOnceOneSucceeds() throws Exception {
-    long tool = pictured("ATD-1", library("At once"));
+    long tool = pictured("ATD-1", library("Attached at once"));
     List<Callable<Integer>> all =
         IntStream.range(0, 20)
             .mapToObj(person ->

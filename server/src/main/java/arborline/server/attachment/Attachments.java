@@ -5,6 +5,7 @@ import arborline.server.account.Actor;
 import arborline.server.account.Permission;
 import arborline.server.exchange.AttachmentsOfTools;
 import arborline.server.live.Live;
+import arborline.server.support.Bulk;
 import arborline.server.support.FileHash;
 import arborline.server.support.FileKind;
 import arborline.server.support.Refusal;
@@ -51,6 +52,7 @@ class Attachments implements AttachmentsOfTools {
   private final Tools tools;
   private final ToolStore store;
   private final JdbcClient jdbc;
+  private final Bulk bulk;
   private final TransactionTemplate transaction;
   private final Trail trail;
   private final Live live;
@@ -61,6 +63,7 @@ class Attachments implements AttachmentsOfTools {
       Tools tools,
       ToolStore store,
       JdbcClient jdbc,
+      Bulk bulk,
       TransactionTemplate transaction,
       Trail trail,
       Live live,
@@ -69,6 +72,7 @@ class Attachments implements AttachmentsOfTools {
     this.tools = tools;
     this.store = store;
     this.jdbc = jdbc;
+    this.bulk = bulk;
     this.transaction = transaction;
     this.trail = trail;
     this.live = live;
@@ -248,11 +252,7 @@ class Attachments implements AttachmentsOfTools {
   /** Takes rows out that came with a taking. */
   @Transactional(propagation = Propagation.MANDATORY)
   void takeBack(Collection<Long> rows) {
-    if (!rows.isEmpty()) {
-      jdbc.sql("update attachment set removed = id where id in (:ids) and removed = 0")
-          .param("ids", rows)
-          .update();
-    }
+    bulk.each("update attachment set removed = id where id = ? and removed = 0", rows);
   }
 
   /** Removes an attachment; returns the line of the trail that brings it back. */

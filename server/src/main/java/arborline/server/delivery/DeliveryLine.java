@@ -52,6 +52,14 @@ public class DeliveryLine {
   /** Fingerprint of its dimensions; null where it says too little. */
   public @Nullable Long dimensionKey;
 
+  /**
+   * Place of the first line with the same dimensions, as it was read; null where it is the first.
+   */
+  public @Nullable Long twinPosition;
+
+  /** True where it names what stands elsewhere: parts of stacks, an insert, files. */
+  public boolean looksBeyond;
+
   /** The insert that it is or takes, for comparing; null where it names none. */
   public @Nullable String insertKey;
 
@@ -105,6 +113,7 @@ public class DeliveryLine {
               "number",
               "dimension_key",
               "insert_key",
+              "looks_beyond",
               "disposition",
               "hash",
               "cells",
@@ -130,6 +139,7 @@ public class DeliveryLine {
                 line.number,
                 line.dimensionKey,
                 line.insertKey,
+                line.looksBeyond,
                 line.disposition.name(),
                 line.hash,
                 line.cells,
@@ -166,6 +176,8 @@ public class DeliveryLine {
     number = inspected.number().isPresent() ? inspected.number().getAsInt() : null;
     hash = ContentHash.of(inspected.tool(), inspected.cutting(), inspected.stacks());
     keep(inspected.raw());
+    looksBeyond =
+        stacks != null || insertKey != null && kind == ItemKind.CUTTER || names(RawItem.ATTACHMENT);
     findings = judgement;
     disposition =
         lookedAt && inspected.disposition() == Disposition.QUERY

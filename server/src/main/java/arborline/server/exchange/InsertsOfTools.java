@@ -32,7 +32,7 @@ class InsertsOfTools {
     jdbc.sql(
             """
             select t.id, t.code, v.insert_key, v.name, v.class_id, v.vals
-            from tool_version v join tool t on t.version_id = v.id
+            from tool_version v join tool t on t.id = v.tool_id and t.version_id = v.id
             where v.insert_key in (:keys) and v.class_id = 'insert'\
             """)
         .param("keys", keys)

@@ -7,6 +7,7 @@ import arborline.core.quantity.Unit;
 import arborline.server.account.Actor;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
+import arborline.server.support.PassingFault;
 import arborline.server.support.Refusal;
 import arborline.server.support.StopRequests;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
@@ -28,10 +29,8 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.multipart.MultipartFile;
 
@@ -303,12 +302,13 @@ class QueuedConversions {
       end(id, "STOPPED", "it was stopped; nothing of it was kept");
     } catch (Refusal refused) {
       end(id, "FAILED", refused.getMessage());
-    } catch (DataAccessException | TransactionException database) {
-      throw database;
     } catch (IOException broken) {
       LOG.error("conversion {} failed", id, broken);
       end(id, "FAILED", "the stored file cannot be read; bring it in again");
     } catch (RuntimeException defect) {
+      if (PassingFault.is(defect)) {
+        throw defect;
+      }
       LOG.error("conversion {} failed", id, defect);
       end(id, "FAILED", "a fault of ours that was logged stops the conversion");
     }

@@ -8,6 +8,7 @@ import arborline.server.live.Live;
 import arborline.server.support.Background;
 import arborline.server.support.FileHash;
 import arborline.server.support.Json;
+import arborline.server.support.PassingFault;
 import arborline.server.support.Refusal;
 import arborline.server.support.StopRequests;
 import arborline.server.trail.Trail;
@@ -30,10 +31,8 @@ import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -190,9 +189,10 @@ class WrittenFiles {
       end(id, order, "STOPPED", "it was stopped; nothing of it was kept");
     } catch (Refusal refused) {
       end(id, order, "FAILED", refused.getMessage());
-    } catch (DataAccessException | TransactionException database) {
-      throw database;
     } catch (IOException | RuntimeException defect) {
+      if (defect instanceof RuntimeException fault && PassingFault.is(fault)) {
+        throw fault;
+      }
       LOG.error("file {} cannot be written", id, defect);
       end(id, order, "FAILED", "a fault of ours that was logged stops the writing");
     }

@@ -5,6 +5,7 @@ import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
 import arborline.core.library.Codes;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -65,34 +66,64 @@ class DeliveryNeighbours {
     return first;
   }
 
-  /** A line or a tool that has the dimensions of another. */
+  /**
+   * More lines or tools with the same dimensions are no tool told twice: their values do not tell
+   * them apart.
+   */
+  static final int MOST_ALIKE = 10;
+
+  /**
+   * A tool or a line that has the dimensions of another.
+   *
+   * @param position place of the line; null for a tool of the shop
+   * @param where as {@code tool E-10 of the shop}
+   */
   record Alike(long dimensionKey, @Nullable Long position, String codeKey, String where) {}
 
-  /** Tools of the shop and first lines of the delivery with these dimensions. */
-  List<Alike> alike(long deliveryId, Collection<Long> dimensionKeys) {
-    if (dimensionKeys.isEmpty()) {
-      return List.of();
+  /** Tools of the shop with these dimensions; of several the first and the last by code. */
+  List<Alike> alike(Collection<Long> dimensionKeys) {
+    List<Alike> found = new ArrayList<>();
+    if (!dimensionKeys.isEmpty()) {
+      found.addAll(alike("min", dimensionKeys));
+      found.addAll(alike("max", dimensionKeys));
     }
+    return found;
+  }
+
+  private List<Alike> alike(String which, Collection<Long> dimensionKeys) {
     return jdbc.sql(
             """
-            select v.dimension_key, null as position, t.code_key,
-              concat('tool ', t.code, ' of the shop') as `where`
-            from tool_version v join tool t on t.version_id = v.id
+            select v.dimension_key, null as position, %1$s(t.code_key) as code_key,
+              concat('tool ', %1$s(t.code), ' of the shop') as `where`
+            from tool_version v join tool t on t.id = v.tool_id and t.version_id = v.id
             where v.dimension_key in (:keys)
-            union all
-            select l.dimension_key, l.position, l.code_key, concat('line ', l.line_no, if(
-                (select count(*) from delivery_document d where d.delivery_id = :delivery) > 1,
-                concat(' of file ', l.file_no + 1), ''), ' (', l.code, ')')
-            from delivery_line l
-            join (select dimension_key, min(position) as position from delivery_line
-              where delivery_id = :delivery and dimension_key in (:keys)
-              group by dimension_key) f on f.position = l.position
-            where l.delivery_id = :delivery and l.disposition <> 'SKIPPED'\
-            """)
-        .param("delivery", deliveryId)
+            group by v.dimension_key having count(*) <= :most\
+            """
+                .formatted(which))
         .param("keys", dimensionKeys)
+        .param("most", MOST_ALIKE)
         .query(Alike.class)
         .list();
+  }
+
+  /** The lines at these places of a delivery. */
+  List<Alike> linesAt(long deliveryId, Collection<Long> positions) {
+    return positions.isEmpty()
+        ? List.of()
+        : jdbc.sql(
+                """
+                select l.dimension_key, l.position, l.code_key,
+                  concat('line ', l.line_no, if(
+                    (select count(*) from delivery_document d where d.delivery_id = :delivery) > 1,
+                    concat(' of file ', l.file_no + 1), ''), ' (', l.code, ')') as `where`
+                from delivery_line l
+                where l.delivery_id = :delivery and l.position in (:positions)
+                  and l.disposition <> 'SKIPPED' and l.dimension_key is not null\
+                """)
+            .param("delivery", deliveryId)
+            .param("positions", positions)
+            .query(Alike.class)
+            .list();
   }
 
   /** Those of these inserts that the delivery or the shop has. */
@@ -105,7 +136,7 @@ class DeliveryNeighbours {
                     select insert_key from delivery_line
                     where delivery_id = :delivery and kind = 'INSERT' and insert_key in (:keys)
                     union
-                    select v.insert_key from tool_version v join tool t on t.version_id = v.id
+                    select v.insert_key from tool_version v join tool t on t.id = v.tool_id and t.version_id = v.id
                     where v.insert_key in (:keys) and v.class_id = 'insert'\
                     """)
                 .param("delivery", deliveryId)

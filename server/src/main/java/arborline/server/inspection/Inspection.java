@@ -6,6 +6,7 @@ import arborline.server.delivery.DeliveryRepository;
 import arborline.server.delivery.Document;
 import arborline.server.delivery.DocumentRepository;
 import arborline.server.live.Live;
+import arborline.server.support.PassingFault;
 import arborline.server.support.StopRequests;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -16,9 +17,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -86,12 +85,13 @@ class Inspection {
       }
     } catch (LineStore.SupersededException other) {
       LOG.info("delivery {} is read by another worker", deliveryId);
-    } catch (DataAccessException | TransactionException database) {
-      throw database;
     } catch (IOException broken) {
       LOG.error("delivery {} cannot be read", deliveryId, broken);
       end(deliveryId, Delivery.State.FAILED, "the stored file cannot be read; bring it in again");
     } catch (RuntimeException defect) {
+      if (PassingFault.is(defect)) {
+        throw defect;
+      }
       LOG.error("delivery {} cannot be read", deliveryId, defect);
       end(
           deliveryId,

@@ -2,6 +2,7 @@ package arborline.server.inspection;
 
 import arborline.server.delivery.LineRepository;
 import java.util.List;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -18,63 +19,94 @@ class LineClashes {
   private final LineRepository lines;
   private final LineJudge judge;
   private final JdbcClient jdbc;
+  private final JdbcTemplate template;
   private final TransactionTemplate transaction;
 
   LineClashes(
-      LineRepository lines, LineJudge judge, JdbcClient jdbc, TransactionTemplate transaction) {
+      LineRepository lines,
+      LineJudge judge,
+      JdbcClient jdbc,
+      JdbcTemplate template,
+      TransactionTemplate transaction) {
     this.lines = lines;
     this.judge = judge;
     this.jdbc = jdbc;
+    this.template = template;
     this.transaction = transaction;
   }
 
   void judge(long deliveryId) {
-    List<Long> affected =
-        jdbc.sql(
-                """
-                select l.id from delivery_line l join tool t on t.code_key = l.code_key
-                where l.delivery_id = :delivery
-                union
-                select l.id from delivery_line l join held_code h on h.code_key = l.code_key
-                where l.delivery_id = :delivery
-                union
-                select l.id from delivery_line l join component c on c.code_key = l.code_key
-                where l.delivery_id = :delivery
-                union
-                select id from delivery_line where delivery_id = :delivery and stacks is not null
-                union
-                select l.id
-                from (select code_key, min(position) as first_line from delivery_line
-                  where delivery_id = :delivery and code_key <> ''
-                  group by code_key having count(*) > 1) twice
-                straight_join delivery_line l
-                  on l.delivery_id = :delivery and l.code_key = twice.code_key
-                  and l.position > twice.first_line
-                union
-                select id from delivery_line
-                where delivery_id = :delivery
-                  and (insert_key is not null and kind = 'CUTTER'
-                    or cells like '%"ATTACHMENT"%')
-                union
-                select l.id from delivery_line l
-                  straight_join tool_version v on v.dimension_key = l.dimension_key
-                  straight_join tool t on t.version_id = v.id and t.code_key <> l.code_key
-                where l.delivery_id = :delivery
-                union
-                select id
-                from (select id, position,
-                    min(position) over (partition by dimension_key) as first_line
-                  from delivery_line
-                  where delivery_id = :delivery and dimension_key is not null) alike
-                where position > first_line\
-                """)
-            .param("delivery", deliveryId)
-            .query(Long.class)
-            .list();
+    transaction.executeWithoutResult(status -> findTwins(deliveryId));
+    List<Long> affected = affected(deliveryId);
     for (int from = 0; from < affected.size(); from += BATCH) {
       List<Long> batch = affected.subList(from, Math.min(affected.size(), from + BATCH));
       transaction.executeWithoutResult(
           status -> judge.judge(deliveryId, lines.findByDeliveryIdAndIdIn(deliveryId, batch)));
     }
+  }
+
+  private record Twin(long id, long firstLine) {}
+
+  /** Lines with the dimensions of an earlier one remember that one's place. */
+  private void findTwins(long deliveryId) {
+    List<Twin> twins =
+        jdbc.sql(
+                """
+                select l.id, first.first_line
+                from delivery_line l
+                join (select dimension_key, min(position) as first_line from delivery_line
+                  where delivery_id = :delivery and dimension_key is not null
+                  group by dimension_key having count(*) between 2 and :most) first
+                  on first.dimension_key = l.dimension_key
+                where l.delivery_id = :delivery and l.position > first.first_line\
+                """)
+            .param("delivery", deliveryId)
+            .param("most", DeliveryNeighbours.MOST_ALIKE)
+            .query(Twin.class)
+            .list();
+    template.batchUpdate(
+        "update delivery_line set twin_position = ? where id = ?",
+        twins,
+        BATCH,
+        (statement, twin) -> {
+          statement.setLong(1, twin.firstLine());
+          statement.setLong(2, twin.id());
+        });
+  }
+
+  private List<Long> affected(long deliveryId) {
+    return jdbc.sql(
+            """
+            select l.id from delivery_line l join tool t on t.code_key = l.code_key
+            where l.delivery_id = :delivery
+            union
+            select l.id from delivery_line l join held_code h on h.code_key = l.code_key
+            where l.delivery_id = :delivery
+            union
+            select l.id from delivery_line l join component c on c.code_key = l.code_key
+            where l.delivery_id = :delivery
+            union
+            select l.id
+            from (select code_key, min(position) as first_line from delivery_line
+              where delivery_id = :delivery and code_key <> ''
+              group by code_key having count(*) > 1) twice
+            straight_join delivery_line l
+              on l.delivery_id = :delivery and l.code_key = twice.code_key
+              and l.position > twice.first_line
+            union
+            select id from delivery_line
+            where delivery_id = :delivery and (looks_beyond or twin_position is not null)
+            union
+            select l.id from delivery_line l
+            straight_join tool_version v on v.dimension_key = l.dimension_key
+            straight_join tool t
+              on t.id = v.tool_id and t.version_id = v.id and t.code_key <> l.code_key
+            where l.delivery_id = :delivery
+            group by l.id having count(*) <= :most\
+            """)
+        .param("delivery", deliveryId)
+        .param("most", DeliveryNeighbours.MOST_ALIKE)
+        .query(Long.class)
+        .list();
   }
 }

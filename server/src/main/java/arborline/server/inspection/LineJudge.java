@@ -20,6 +20,7 @@ import arborline.core.tool.RuleBook;
 import arborline.core.tool.Tool;
 import arborline.server.delivery.AttachedFiles;
 import arborline.server.delivery.DeliveryLine;
+import arborline.server.support.Bulk;
 import arborline.server.support.Json;
 import arborline.server.tool.HeldCodes;
 import arborline.server.tool.StoredTools;
@@ -52,6 +53,7 @@ public class LineJudge {
 
   private final JdbcClient jdbc;
   private final JdbcTemplate template;
+  private final Bulk bulk;
   private final DeliveryNeighbours neighbours;
   private final ShopParts shopParts;
   private final AttachedFiles files;
@@ -62,6 +64,7 @@ public class LineJudge {
   LineJudge(
       JdbcClient jdbc,
       JdbcTemplate template,
+      Bulk bulk,
       DeliveryNeighbours neighbours,
       ShopParts shopParts,
       AttachedFiles files,
@@ -70,6 +73,7 @@ public class LineJudge {
       Json json) {
     this.jdbc = jdbc;
     this.template = template;
+    this.bulk = bulk;
     this.neighbours = neighbours;
     this.shopParts = shopParts;
     this.files = files;
@@ -120,7 +124,7 @@ public class LineJudge {
   /** Judges these lines of one delivery; the caller saves them. */
   public void judge(long deliveryId, List<DeliveryLine> lines) {
     List<Inspected> alone = lines.stream().map(line -> Inspector.inspect(raw(line))).toList();
-    Surroundings around = around(deliveryId, alone);
+    Surroundings around = around(deliveryId, lines, alone);
     Map<Long, List<Finding>> findings = new HashMap<>();
     for (int i = 0; i < lines.size(); i++) {
       DeliveryLine line = lines.get(i);
@@ -139,7 +143,7 @@ public class LineJudge {
         : inspected.with(Allowance.of(inspected.findings(), line.allowed));
   }
 
-  private Surroundings around(long deliveryId, List<Inspected> lines) {
+  private Surroundings around(long deliveryId, List<DeliveryLine> rows, List<Inspected> lines) {
     Set<String> tools = keys(lines, line -> !part(line));
     Set<String> parts = keys(lines, LineJudge::part);
     Set<String> ofStacks =
@@ -157,7 +161,7 @@ public class LineJudge {
         allParts.isEmpty() ? Map.of() : shopParts.byKeys(allParts),
         neighbours.parts(deliveryId, ofStacks),
         held.why(tools),
-        neighbours.alike(deliveryId, of(lines, line -> dimensions(line.tool()))),
+        alike(deliveryId, rows, lines),
         neighbours.inserts(deliveryId, of(lines, line -> StoredTools.insertKey(line.tool()))),
         lines.stream().anyMatch(line -> !attachments(line).isEmpty())
             ? files.of(deliveryId)
@@ -177,6 +181,17 @@ public class LineJudge {
     return missing.isEmpty() || inspected.disposition() == Disposition.SKIPPED
         ? inspected
         : with(inspected, Clashes.attachmentMissing(missing));
+  }
+
+  private List<DeliveryNeighbours.Alike> alike(
+      long deliveryId, List<DeliveryLine> rows, List<Inspected> lines) {
+    List<DeliveryNeighbours.Alike> found =
+        new ArrayList<>(neighbours.alike(of(lines, line -> dimensions(line.tool()))));
+    found.addAll(
+        neighbours.linesAt(
+            deliveryId,
+            rows.stream().map(row -> row.twinPosition).filter(Objects::nonNull).toList()));
+    return found;
   }
 
   private static @Nullable Long dimensions(Tool tool) {
@@ -200,7 +215,7 @@ public class LineJudge {
     String code = Codes.key(inspected.tool().code());
     return around.alike().stream()
         .filter(other -> other.dimensionKey() == key && !other.codeKey().equals(code))
-        .filter(other -> other.position() == null || other.position() < line.position)
+        .filter(other -> other.position() == null || other.position().equals(line.twinPosition))
         .findFirst()
         .map(other -> with(inspected, Clashes.sameDimensions(other.where())))
         .orElse(inspected);
@@ -405,9 +420,7 @@ public class LineJudge {
 
   private void store(long deliveryId, Map<Long, List<Finding>> findings) {
     if (!findings.isEmpty()) {
-      jdbc.sql("delete from line_finding where line_id in (:lines)")
-          .param("lines", findings.keySet())
-          .update();
+      bulk.each("delete from line_finding where line_id = ?", findings.keySet());
       insert(deliveryId, findings);
     }
   }

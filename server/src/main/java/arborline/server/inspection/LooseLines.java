@@ -4,6 +4,7 @@ import arborline.core.exchange.RawItem;
 import arborline.core.library.Codes;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.LineRepository;
+import arborline.server.support.Bulk;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,13 +25,19 @@ class LooseLines {
   private final LineRepository lines;
   private final LineJudge judge;
   private final JdbcClient jdbc;
+  private final Bulk bulk;
   private final TransactionTemplate transaction;
 
   LooseLines(
-      LineRepository lines, LineJudge judge, JdbcClient jdbc, TransactionTemplate transaction) {
+      LineRepository lines,
+      LineJudge judge,
+      JdbcClient jdbc,
+      Bulk bulk,
+      TransactionTemplate transaction) {
     this.lines = lines;
     this.judge = judge;
     this.jdbc = jdbc;
+    this.bulk = bulk;
     this.transaction = transaction;
   }
 
@@ -82,9 +89,9 @@ class LooseLines {
     }
     judge.judge(deliveryId, tools);
     List<Long> gone = joined.values().stream().flatMap(List::stream).toList();
-    jdbc.sql("delete from line_finding where line_id in (:ids)").param("ids", gone).update();
+    bulk.each("delete from line_finding where line_id = ?", gone);
     lines.flush();
-    jdbc.sql("delete from delivery_line where id in (:ids)").param("ids", gone).update();
+    bulk.each("delete from delivery_line where id = ?", gone);
   }
 
   private Map<String, Long> owners(long deliveryId, List<String> keys) {

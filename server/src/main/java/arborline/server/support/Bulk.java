@@ -1,12 +1,13 @@
 package arborline.server.support;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.function.Function;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
- * Inserts many rows in the driver's bulk protocol inside the running transaction, without keeping
+ * Writes many rows in the driver's bulk protocol inside the running transaction, without keeping
  * them in a session. Why not through Hibernate: docs/decisions/bulk-inserts.md.
  */
 @Component
@@ -43,6 +44,18 @@ public class Bulk {
               statement.setObject(column + 1, row[column]);
             }
           });
+    }
+  }
+
+  /**
+   * Does one statement for each of some rows. A long list of ids in one statement may be answered
+   * by reading the whole table, which waits for rows that others hold.
+   *
+   * @param sql with one place for an id
+   */
+  public void each(String sql, Collection<Long> ids) {
+    if (!ids.isEmpty()) {
+      template.batchUpdate(sql, ids, ids.size(), (statement, id) -> statement.setLong(1, id));
     }
   }
 }
