@@ -82,7 +82,8 @@ public final class Interpreter {
   /** A name is one line: breaks and tabs in it become spaces. */
   private static String name(RawItem raw, List<Finding> findings) {
     String text = raw.text(RawItem.NAME);
-    String line = BREAKS.matcher(text).replaceAll(" ");
+    boolean broken = text.indexOf('\t') >= 0 || text.indexOf('\r') >= 0 || text.indexOf('\n') >= 0;
+    String line = broken ? BREAKS.matcher(text).replaceAll(" ") : text;
     if (!line.equals(text)) {
       findings.add(
           Finding.note(

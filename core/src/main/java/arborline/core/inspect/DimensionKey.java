@@ -4,8 +4,6 @@ import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.nio.ByteBuffer;
-import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalLong;
 
@@ -29,21 +27,36 @@ public final class DimensionKey {
    * @param tool with everything that its values imply
    */
   public static OptionalLong of(Tool tool) {
-    StringBuilder content = new StringBuilder(tool.toolClass());
+    long key = mixed(tool.toolClass().hashCode());
     int sizes = 0;
     for (Map.Entry<String, Value> entry : tool.values().entrySet()) {
       BigDecimal size = tool.size(entry.getKey());
       sizes += size == null ? 0 : 1;
-      content.append('\n').append(entry.getKey()).append('=');
-      content.append(
-          size == null ? entry.getValue().text().toUpperCase(Locale.ROOT) : rounded(size));
+      long value = size == null ? text(entry.getValue().text()) : micrometres(size);
+      key = mixed(key ^ mixed(text(entry.getKey()) + mixed(value)));
     }
     return sizes < LEAST_SIZES || tool.toolClass().isEmpty()
         ? OptionalLong.empty()
-        : OptionalLong.of(ByteBuffer.wrap(Sha256.of(content)).getLong());
+        : OptionalLong.of(key);
   }
 
-  private static String rounded(BigDecimal size) {
-    return size.setScale(DECIMALS, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
+  private static long micrometres(BigDecimal size) {
+    return size.setScale(DECIMALS, RoundingMode.HALF_UP).unscaledValue().longValue();
+  }
+
+  private static long text(String text) {
+    long hash = text.length();
+    for (int i = 0; i < text.length(); i++) {
+      hash = mixed(hash + Character.toUpperCase(text.charAt(i)));
+    }
+    return hash;
+  }
+
+  /** Each bit of what comes out depends on each that went in. Source: SplitMix64. */
+  private static long mixed(long bits) {
+    long start = bits + 0x9E3779B97F4A7C15L;
+    long once = (start ^ start >>> 30) * 0xBF58476D1CE4E5B9L;
+    long twice = (once ^ once >>> 27) * 0x94D049BB133111EBL;
+    return twice ^ twice >>> 31;
   }
 }

@@ -101,6 +101,20 @@ public final class EntryParser {
 
   /** One-character fractions written out: {@code 1½} as {@code 1 1/2}. */
   private static String plainFractions(String text) {
+    return plain(text) ? text : spelled(text);
+  }
+
+  /** True where no character is a fraction, as with almost every number. */
+  private static boolean plain(String text) {
+    for (int i = 0; i < text.length(); i++) {
+      if (text.charAt(i) >= '\u00bc') {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static String spelled(String text) {
     return VULGAR
         .matcher(text)
         .replaceAll(sign -> {

@@ -1,8 +1,13 @@
 package arborline.server.support;
 
+import java.math.BigDecimal;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.sql.Types;
 import java.util.Collection;
 import java.util.List;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
@@ -41,9 +46,23 @@ public class Bulk {
           (statement, item) -> {
             Object[] row = target.row().apply(item);
             for (int column = 0; column < row.length; column++) {
-              statement.setObject(column + 1, row[column]);
+              set(statement, column + 1, row[column]);
             }
           });
+    }
+  }
+
+  /** As the statement's own setObject, which searches for the type of each value anew. */
+  private static void set(PreparedStatement statement, int place, @Nullable Object value)
+      throws SQLException {
+    switch (value) {
+      case String text -> statement.setString(place, text);
+      case Long whole -> statement.setLong(place, whole);
+      case Integer whole -> statement.setInt(place, whole);
+      case Boolean yes -> statement.setBoolean(place, yes);
+      case BigDecimal exact -> statement.setBigDecimal(place, exact);
+      case null -> statement.setNull(place, Types.VARCHAR);
+      default -> statement.setObject(place, value);
     }
   }
 
