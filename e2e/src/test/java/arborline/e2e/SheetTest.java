@@ -2,10 +2,15 @@ package arborline.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 class SheetTest extends BrowserTest {
 
@@ -28,6 +33,25 @@ class SheetTest extends BrowserTest {
     Journey.button(page, "Undo").click();
     assertThat(page.getByText("version 3", new Page.GetByTextOptions().setExact(true))).isVisible();
     assertThat(field("Usable length")).hasValue("32");
+  }
+
+  @Test
+  void aPictureIsAttachedAndItsRemovalIsUndone(@TempDir Path folder) throws IOException {
+    Stock stock = Stock.of(journey, "SP");
+    page.navigate(stock.path());
+    field("Search").fill("SP-FE10");
+    Journey.link(page, "SP-FE10").first().click();
+    Path picture = folder.resolve("front view.png");
+    Files.write(picture, page.screenshot());
+    field("Files to attach").setInputFiles(picture);
+    Locator attachments = page.getByLabel("Attachments");
+    assertThat(attachments.getByAltText("front view.png")).isVisible();
+    field("Files to attach").setInputFiles(picture);
+    assertThat(page.getByText("has an attachment front view.png already")).isVisible();
+    Journey.button(page, "Remove front view.png").click();
+    assertThat(attachments.getByAltText("front view.png")).not().isVisible();
+    Journey.button(page, "Undo").click();
+    assertThat(attachments.getByAltText("front view.png")).isVisible();
   }
 
   @Test
