@@ -124,6 +124,41 @@ class PowerCutTest {
   }
 
   @Test
+  void killedWhileWritingAndConvertingBeginsAnew() {
+    long delivery = script.deliver("writing.csv", table("PEN", 12_000));
+    until(() -> script.get("/deliveries/" + delivery).get("state").getAsString().equals("ready"));
+    long library = script.post("/libraries", "{\"name\":\"Pen\"}").get("id").getAsLong();
+    script.post(
+        "/deliveries/%d/accept".formatted(delivery),
+        "{\"library\":%d,\"numbering\":\"next\"}".formatted(library));
+    long file =
+        script
+            .post("/libraries/%d/files?format=mtconnect".formatted(library), "")
+            .get("id")
+            .getAsLong();
+    long conversion =
+        script.upload("/conversions/queue?to=mtconnect", "pen.csv", table("INK", 12_000));
+    until(() -> counted("select count(*) from written_file where share > 0 and share < 1") == 1);
+    until(() -> counted("select count(*) from conversion where share > 0 and share < 1") == 1);
+    journey.line.killAndRestart();
+    assertEquals(0, counted("select count(*) from written_part"));
+    String ready = "done";
+    until(() -> script.get("/files/" + file).get("state").getAsString().equals(ready));
+    until(() -> script.get("/conversions/" + conversion).get("state").getAsString().equals(ready));
+    assertTrue(script.get("/files/" + file).get("equal").getAsBoolean());
+    assertEquals(12_000, script.get("/files/" + file).get("tools").getAsLong());
+    assertEquals(
+        12_000,
+        script
+            .get("/conversions/" + conversion)
+            .getAsJsonArray("reports")
+            .get(0)
+            .getAsJsonObject()
+            .get("written")
+            .getAsLong());
+  }
+
+  @Test
   void killedWhileReadingGoesOnWhereItWas() throws IOException {
     Page page = bring("lead", table("KILL", 30_000));
     assertThat(page.getByText("Reading:")).isVisible();

@@ -40,10 +40,15 @@ record Script(String url, String key) {
 
   /** Brings a file in; answers its delivery. */
   long deliver(String name, String content) {
+    return upload("/deliveries", name, content);
+  }
+
+  /** Sends a file; answers the identity of what became of it. */
+  long upload(String path, String name, String content) {
     String body =
         "--%s\r\nContent-Disposition: form-data; name=\"files\"; filename=\"%s\"\r\n\r\n%s\r\n--%s--\r\n"
             .formatted(BOUNDARY, name, content, BOUNDARY);
-    return send(request("/deliveries")
+    return send(request(path)
             .header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY)
             .POST(HttpRequest.BodyPublishers.ofString(body))
             .build())
