@@ -57,6 +57,9 @@ class AttachmentsTest extends ServerTest {
     long delivery = lead.deliver("set.zip", Zips.of(files));
     JsonNode line = lead.get("/api/v1/deliveries/%d/lines".formatted(delivery)).at("items").get(0);
     assertEquals("pass", line.get("disposition").asString(), line.toString());
+    assertEquals(
+        "no line names set/other/front.png",
+        lead.get("/api/v1/deliveries/%d".formatted(delivery)).text("note"));
     assertTrue(
         StreamSupport.stream(line.get("findings").spliterator(), false)
             .anyMatch(found -> found.get("message").asString().contains("missing.pdf")),
@@ -80,7 +83,7 @@ class AttachmentsTest extends ServerTest {
   }
 
   @Test
-  void aPictureArrivesWithItsToolAndIsTakenBackWithIt() {
+  void aPictureArrivesWithItsTool() {
     long library = library("Pictured");
     long tool = pictured("ATA-1", library);
     assertEquals(List.of("front.png"), names(tool));
@@ -90,6 +93,32 @@ class AttachmentsTest extends ServerTest {
         PICTURE,
         lead.bytes(
             "/api/v1/tools/%d/attachments/%d/content".formatted(tool, picture.get("id").asLong())));
+  }
+
+  @Test
+  void takingBackTakesThePictureBackToo() {
+    long library = library("Pictured and taken back");
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    files.put("list.csv", bytes(mill("ATF-1")));
+    files.put("photos/front.png", PICTURE);
+    long delivery = lead.deliver("set.zip", Zips.of(files));
+    long undo = take(delivery, library);
+    assertEquals(1, pictures("ATF-1"));
+    assertEquals(204, lead.post("/api/v1/trail/%d/undo".formatted(undo), null).status());
+    assertEquals(0, pictures("ATF-1"));
+    take(delivery, library);
+    assertEquals(List.of("front.png"), names(tool(library)));
+  }
+
+  private long pictures(String code) {
+    return jdbc.sql(
+            """
+            select count(*) from attachment a join tool t on t.id = a.tool_id
+            where t.code = ? and a.removed = 0\
+            """)
+        .param(code)
+        .query(Long.class)
+        .single();
   }
 
   @ParameterizedTest

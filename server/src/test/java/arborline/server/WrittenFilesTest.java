@@ -33,7 +33,7 @@ class WrittenFilesTest extends ServerTest {
 
   @Test
   void aFileIsKeptWithItsProofAndItsFingerprint() throws Exception {
-    long library = filled("Written down", "WFA", 30);
+    long library = filled("Written down", "WRA", 30);
     Api.Answer ordered = order(library, "csv");
     assertEquals(202, ordered.status(), ordered.toString());
     Api.Answer file = over(ordered.number("id"));
@@ -45,12 +45,12 @@ class WrittenFilesTest extends ServerTest {
     assertEquals(
         file.text("sha256"),
         HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content)));
-    assertTrue(new String(content, StandardCharsets.UTF_8).contains("WFA-30"));
+    assertTrue(new String(content, StandardCharsets.UTF_8).contains("WRA-30"));
   }
 
   @Test
   void aFileThatIsStoppedKeepsNothing() {
-    long library = filled("Stopped", "WFB", 20_000);
+    long library = filled("Stopped", "WRB", 20_000);
     long id = order(library, "mtconnect").number("id");
     assertEquals(
         409, lead.get("/api/v1/files/%d/content".formatted(id)).status(), "not written yet");

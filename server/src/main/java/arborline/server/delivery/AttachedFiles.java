@@ -1,6 +1,7 @@
 package arborline.server.delivery;
 
 import arborline.core.exchange.PathList;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -35,6 +36,25 @@ public class AttachedFiles {
         .params(deliveryId, Document.ATTACHMENT)
         .query(AttachedFile.class)
         .list();
+  }
+
+  /** Those of a delivery that none of its lines names. */
+  public List<AttachedFile> unnamed(long deliveryId) {
+    List<AttachedFile> left = new ArrayList<>(of(deliveryId));
+    if (!left.isEmpty()) {
+      List<AttachedFile> all = List.copyOf(left);
+      jdbc.sql(
+              """
+              select json_value(cells, '$.ATTACHMENT.text') from delivery_line
+              where delivery_id = ? and looks_beyond and json_exists(cells, '$.ATTACHMENT.text')\
+              """)
+          .param(deliveryId)
+          .query(String.class)
+          .list()
+          .forEach(
+              text -> PathList.read(text).forEach(path -> find(all, path).ifPresent(left::remove)));
+    }
+    return left;
   }
 
   /**

@@ -1,5 +1,6 @@
 package arborline.server.inspection;
 
+import arborline.server.delivery.AttachedFiles;
 import arborline.server.delivery.Clearing;
 import arborline.server.delivery.Delivery;
 import arborline.server.delivery.DeliveryRepository;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -36,6 +38,7 @@ class Inspection {
   private final LooseLines loose;
   private final LineClashes clashes;
   private final DeliverySummary summary;
+  private final AttachedFiles attachedFiles;
   private final Clearing clearing;
   private final Live live;
   private final StopRequests stops;
@@ -49,6 +52,7 @@ class Inspection {
       LooseLines loose,
       LineClashes clashes,
       DeliverySummary summary,
+      AttachedFiles attachedFiles,
       Clearing clearing,
       Live live,
       StopRequests stops,
@@ -60,6 +64,7 @@ class Inspection {
     this.loose = loose;
     this.clashes = clashes;
     this.summary = summary;
+    this.attachedFiles = attachedFiles;
     this.clearing = clearing;
     this.live = live;
     this.stops = stops;
@@ -185,11 +190,26 @@ class Inspection {
     }
     if (!nothing) {
       sentences.add(summary.of(deliveryId));
+      sentences.add(unnamed(deliveryId));
     }
     end(
         deliveryId,
         nothing ? Delivery.State.FAILED : Delivery.State.READY,
         String.join("; ", sentences.stream().filter(sentence -> !sentence.isEmpty()).toList()));
+  }
+
+  private static final int NAMED = 5;
+
+  /** Pictures and documents that no line names, in words. */
+  private String unnamed(long deliveryId) {
+    List<AttachedFiles.AttachedFile> files = attachedFiles.unnamed(deliveryId);
+    String names =
+        files.stream()
+            .limit(NAMED)
+            .map(AttachedFiles.AttachedFile::path)
+            .collect(Collectors.joining(", "));
+    String more = files.size() > NAMED ? " and %d more".formatted(files.size() - NAMED) : "";
+    return files.isEmpty() ? "" : "no line names %s%s".formatted(names, more);
   }
 
   private void stopped(Delivery delivery) {
