@@ -98,11 +98,16 @@ class LineClashes {
             where delivery_id = :delivery and (looks_beyond or twin_position is not null)
             union
             select l.id from delivery_line l
-            straight_join tool_version v on v.dimension_key = l.dimension_key
-            straight_join tool t
-              on t.id = v.tool_id and t.version_id = v.id and t.code_key <> l.code_key
+            join (select v.dimension_key, min(t.code_key) as first_code,
+                max(t.code_key) as last_code
+              from (select distinct dimension_key from delivery_line
+                where delivery_id = :delivery and dimension_key is not null) own
+              straight_join tool_version v on v.dimension_key = own.dimension_key
+              straight_join tool t on t.id = v.tool_id and t.version_id = v.id
+              group by v.dimension_key having count(*) <= :most) few
+              on few.dimension_key = l.dimension_key
             where l.delivery_id = :delivery
-            group by l.id having count(*) <= :most\
+              and (few.first_code <> l.code_key or few.last_code <> l.code_key)\
             """)
         .param("delivery", deliveryId)
         .param("most", DeliveryNeighbours.MOST_ALIKE)
