@@ -158,6 +158,14 @@ class AttachmentsTest extends ServerTest {
   }
 
   @Test
+  void aLongNameInAnyScriptIsKeptAsFarAsThereIsRoom() {
+    long tool = pictured("ATG-1", library("Long names"));
+    Api.Answer added = attach(tool, "\u5200".repeat(300) + ".pdf", bytes("%PDF long"));
+    assertEquals(201, added.status(), added.toString());
+    assertEquals("\u5200".repeat(146) + ".pdf", added.text("name"));
+  }
+
+  @Test
   void ofTwentyWhoAttachOneNameAtOnceOneSucceeds() throws Exception {
     long tool = pictured("ATD-1", library("Attached at once"));
     List<Callable<Integer>> all =

@@ -46,7 +46,8 @@ class Problems {
   @ExceptionHandler
   ProblemDetail tooLarge(MaxUploadSizeExceededException large) {
     return ProblemDetail.forStatusAndDetail(
-        HttpStatus.CONTENT_TOO_LARGE, "the file is larger than 300 MB; split it");
+        HttpStatus.CONTENT_TOO_LARGE,
+        "the file is larger than 1100 MB, or its name is too long; split or rename it");
   }
 
   @ExceptionHandler
