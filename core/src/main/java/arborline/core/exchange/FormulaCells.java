@@ -32,7 +32,12 @@ final class FormulaCells {
   }
 
   private static boolean lettered(String text) {
-    return text.chars().anyMatch(Character::isLetter);
+    for (int i = 0; i < text.length(); i++) {
+      if (Character.isLetter(text.charAt(i))) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static boolean numeric(String symbol) {

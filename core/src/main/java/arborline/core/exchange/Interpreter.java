@@ -16,21 +16,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 
 /** Turns cells into a tool and says which of them it could not understand. */
 public final class Interpreter {
 
-  private static final Set<String> IDENTITY =
-      Set.of(
-          RawItem.CODE,
-          RawItem.NAME,
-          RawItem.CLASS,
-          RawItem.NUMBER,
-          RawItem.SECTION,
-          RawItem.ATTACHMENT);
   private static final Pattern BREAKS = Pattern.compile("\\s*[\\t\\r\\n]+\\s*");
   private static final Pattern WHOLE = Pattern.compile("\\d{1,8}");
 
@@ -52,7 +43,7 @@ public final class Interpreter {
     TreeMap<String, Cell> formulas = new TreeMap<>();
     raw.cells()
         .forEach((symbol, cell) -> {
-          if (cell.blank() || IDENTITY.contains(symbol)) {
+          if (cell.blank() || identity(symbol)) {
             return;
           }
           if (RawItem.isNote(symbol)) {
@@ -73,6 +64,19 @@ public final class Interpreter {
     Tool sure = Completed.withoutOutdoneDefaults(written);
     Tool tool = formulas.isEmpty() ? sure : FormulaCells.worked(sure, formulas, findings);
     return new Interpreted(tool, number, findings);
+  }
+
+  private static boolean identity(String symbol) {
+    return switch (symbol) {
+      case RawItem.CODE,
+          RawItem.NAME,
+          RawItem.CLASS,
+          RawItem.NUMBER,
+          RawItem.SECTION,
+          RawItem.ATTACHMENT ->
+          true;
+      default -> false;
+    };
   }
 
   private static String heading(String column) {

@@ -9,6 +9,7 @@ import java.util.NoSuchElementException;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.BiConsumer;
 
 /**
  * Cells of one row of a table whose columns were put in order before: a sorted map that costs no
@@ -68,6 +69,13 @@ final class SortedCells extends AbstractMap<String, Cell> implements SortedMap<S
         return cells.length;
       }
     };
+  }
+
+  @Override
+  public void forEach(BiConsumer<? super String, ? super Cell> action) {
+    for (int i = 0; i < cells.length; i++) {
+      action.accept(symbols[i], cells[i]);
+    }
   }
 
   private final class Entries implements Iterator<Entry<String, Cell>> {

@@ -26,7 +26,6 @@ public final class EntryParser {
   private static final Pattern RECIPROCAL =
       Pattern.compile("([+-]?[0-9.,]*[0-9])\\s+(1/(?:min|in))");
 
-  private static final Pattern DECIMAL = Pattern.compile("[+-]?(\\d+\\.?\\d*|\\.\\d+)");
   private static final Pattern FRACTION =
       Pattern.compile("([+-]?)(?:(\\d+)(?:\\s+|-))?(\\d+)/(\\d+)");
   private static final Pattern AMBIGUOUS = Pattern.compile("([+-]?[1-9]\\d{0,2}),(\\d{3})");
@@ -74,7 +73,7 @@ public final class EntryParser {
     if (entry.length() > MAX_LENGTH) {
       return refused("longer than %d characters".formatted(MAX_LENGTH), "type one number");
     }
-    if (DECIMAL.matcher(entry).matches()) {
+    if (isDecimal(entry)) {
       return decimal(entry, assumed);
     }
     if (EXPONENT.matcher(entry).matches()) {
@@ -97,6 +96,24 @@ public final class EntryParser {
           "enter it in " + assumed.code());
     }
     return number(split.group(1).strip(), unit.get());
+  }
+
+  /** True for digits with at most one point among them and at most one sign before. */
+  private static boolean isDecimal(String text) {
+    boolean signed = text.startsWith("+") || text.startsWith("-");
+    boolean digit = false;
+    boolean point = false;
+    for (int i = signed ? 1 : 0; i < text.length(); i++) {
+      char sign = text.charAt(i);
+      if (sign >= '0' && sign <= '9') {
+        digit = true;
+      } else if (sign == '.' && !point) {
+        point = true;
+      } else {
+        return false;
+      }
+    }
+    return digit;
   }
 
   /** One-character fractions written out: {@code 1½} as {@code 1 1/2}. */
@@ -145,7 +162,7 @@ public final class EntryParser {
         text.indexOf(',') == text.lastIndexOf(',') && !text.contains(".")
             ? text.replace(',', '.')
             : text;
-    return DECIMAL.matcher(decimal).matches()
+    return isDecimal(decimal)
         ? decimal(decimal, unit)
         : refused(whyNotDecimal(text), "type a number such as 12.7");
   }

@@ -30,8 +30,13 @@ public record Tool(
       Collections.unmodifiableSortedMap(new TreeMap<>());
 
   public Tool {
-    values = Collections.unmodifiableMap(new LinkedHashMap<>(new TreeMap<>(values)));
+    values = Collections.unmodifiableMap(new LinkedHashMap<>(sorted(values)));
     notes = notes.isEmpty() ? NO_NOTES : Collections.unmodifiableSortedMap(new TreeMap<>(notes));
+  }
+
+  private static Map<String, Value> sorted(Map<String, Value> values) {
+    boolean natural = values instanceof SortedMap<String, Value> map && map.comparator() == null;
+    return natural ? values : new TreeMap<>(values);
   }
 
   /** A tool without notes. */
@@ -69,7 +74,7 @@ public record Tool(
 
   /** A copy with one value set, or taken away where the value is null. */
   public Tool with(String symbol, Value value) {
-    Map<String, Value> changed = new LinkedHashMap<>(values);
+    Map<String, Value> changed = new TreeMap<>(values);
     if (value == null) {
       changed.remove(symbol);
     } else {

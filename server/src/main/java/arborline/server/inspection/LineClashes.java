@@ -2,6 +2,7 @@ package arborline.server.inspection;
 
 import arborline.server.delivery.LineRepository;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -36,8 +37,9 @@ class LineClashes {
   }
 
   void judge(long deliveryId) {
-    transaction.executeWithoutResult(status -> findTwins(deliveryId));
-    List<Long> affected = affected(deliveryId);
+    List<Long> twins = transaction.execute(status -> findTwins(deliveryId));
+    List<Long> affected =
+        Stream.concat(twins.stream(), affected(deliveryId).stream()).distinct().toList();
     for (int from = 0; from < affected.size(); from += BATCH) {
       List<Long> batch = affected.subList(from, Math.min(affected.size(), from + BATCH));
       transaction.executeWithoutResult(
@@ -47,18 +49,18 @@ class LineClashes {
 
   private record Twin(long id, long firstLine) {}
 
-  /** Lines with the dimensions of an earlier one remember that one's place. */
-  private void findTwins(long deliveryId) {
+  /** Lines with the dimensions of an earlier one remember that one's place; those lines. */
+  private List<Long> findTwins(long deliveryId) {
     List<Twin> twins =
         jdbc.sql(
                 """
                 select l.id, first.first_line
-                from delivery_line l
-                join (select dimension_key, min(position) as first_line from delivery_line
+                from (select dimension_key, min(position) as first_line from delivery_line
                   where delivery_id = :delivery and dimension_key is not null
                   group by dimension_key having count(*) between 2 and :most) first
-                  on first.dimension_key = l.dimension_key
-                where l.delivery_id = :delivery and l.position > first.first_line\
+                straight_join delivery_line l
+                  on l.delivery_id = :delivery and l.dimension_key = first.dimension_key
+                  and l.position > first.first_line\
                 """)
             .param("delivery", deliveryId)
             .param("most", DeliveryNeighbours.MOST_ALIKE)
@@ -72,6 +74,7 @@ class LineClashes {
           statement.setLong(1, twin.firstLine());
           statement.setLong(2, twin.id());
         });
+    return twins.stream().map(Twin::id).toList();
   }
 
   private List<Long> affected(long deliveryId) {
@@ -94,19 +97,18 @@ class LineClashes {
               on l.delivery_id = :delivery and l.code_key = twice.code_key
               and l.position > twice.first_line
             union
-            select id from delivery_line
-            where delivery_id = :delivery and (looks_beyond or twin_position is not null)
+            select id from delivery_line where delivery_id = :delivery and looks_beyond
             union
-            select l.id from delivery_line l
-            join (select v.dimension_key, min(t.code_key) as first_code,
+            select l.id
+            from (select v.dimension_key, min(t.code_key) as first_code,
                 max(t.code_key) as last_code
               from (select distinct dimension_key from delivery_line
                 where delivery_id = :delivery and dimension_key is not null) own
               straight_join tool_version v on v.dimension_key = own.dimension_key
               straight_join tool t on t.id = v.tool_id and t.version_id = v.id
               group by v.dimension_key having count(*) <= :most) few
-              on few.dimension_key = l.dimension_key
-            where l.delivery_id = :delivery
+            straight_join delivery_line l
+              on l.delivery_id = :delivery and l.dimension_key = few.dimension_key
               and (few.first_code <> l.code_key or few.last_code <> l.code_key)\
             """)
         .param("delivery", deliveryId)
