@@ -40,6 +40,11 @@ public record Column(
     return new Column(header, symbol, unit, evidence, other, sample);
   }
 
+  /** The same under another header. */
+  public Column named(String other) {
+    return new Column(other, symbol, unit, evidence, adjustment, sample);
+  }
+
   public Column with(ColumnSample other) {
     return new Column(header, symbol, unit, evidence, adjustment, other);
   }

@@ -32,10 +32,7 @@ final class AdjustedRows {
 
   static AdjustedRows of(List<ColumnRole> roles, ChosenColumns chosen, char decimal) {
     AdjustedRows rows = new AdjustedRows(roles, decimal);
-    for (int i = 0; i < roles.size(); i++) {
-      int place = i;
-      chosen.adjusted(roles.get(i).header(), i).ifPresent(column -> rows.adjust(place, column));
-    }
+    chosen.adjusted(roles).forEach(rows::adjust);
     return rows;
   }
 

@@ -23,26 +23,23 @@ final class ChosenColumns {
 
   static ChosenColumns of(TableReading reading) {
     ChosenColumns columns = new ChosenColumns();
-    for (int i = 0; i < reading.columns().size(); i++) {
+    List<String> names = ColumnNames.of(reading.columns().stream().map(Column::header).toList());
+    for (int i = 0; i < names.size(); i++) {
       Column column = reading.columns().get(i);
       if (TableReading.decided(column.evidence())) {
-        columns.chosen.put(key(column.header(), i), column);
+        columns.chosen.put(names.get(i), column);
       }
     }
     columns.constants.putAll(reading.constants());
     return columns;
   }
 
-  /** By what a column is known: its header, else its place. */
-  private static String key(String header, int place) {
-    return header.isBlank() ? "column " + (place + 1) : header.strip();
-  }
-
   /** The roles with these decisions in them. */
   List<ColumnRole> in(List<ColumnRole> roles) {
     List<ColumnRole> decided = new ArrayList<>(roles);
+    List<String> names = names(roles);
     for (int i = 0; i < roles.size(); i++) {
-      Column column = chosen.get(key(roles.get(i).header(), i));
+      Column column = chosen.get(names.get(i));
       if (column != null) {
         decided.set(i, role(roles.get(i).header(), column));
       }
@@ -50,15 +47,26 @@ final class ChosenColumns {
     return decided;
   }
 
+  private static List<String> names(List<ColumnRole> roles) {
+    return ColumnNames.of(roles.stream().map(ColumnRole::header).toList());
+  }
+
   /** What every row gets that says nothing itself. */
   SortedMap<String, String> constants() {
     return constants;
   }
 
-  /** What is done with the cells of a column; nothing for one that nobody adjusted. */
-  Optional<Column> adjusted(String header, int place) {
-    return Optional.ofNullable(chosen.get(key(header, place)))
-        .filter(column -> !column.adjustment().none());
+  /** What is done with the cells of some columns, by their places; none that nobody adjusted. */
+  SortedMap<Integer, Column> adjusted(List<ColumnRole> roles) {
+    List<String> names = names(roles);
+    SortedMap<Integer, Column> adjusted = new TreeMap<>();
+    for (int i = 0; i < names.size(); i++) {
+      Column column = chosen.get(names.get(i));
+      if (column != null && !column.adjustment().none()) {
+        adjusted.put(i, column);
+      }
+    }
+    return adjusted;
   }
 
   /** The role of a column that somebody decided. */

@@ -21,7 +21,7 @@ import java.util.TreeMap;
  * @param name by which people know it
  * @param number counts the times it was saved, from 1
  * @param headers of the table that it was made for
- * @param columns only those that were decided
+ * @param columns only those that were decided, their headers as {@link ColumnNames} has them
  * @param constants what every line gets where it says nothing itself
  */
 public record Recipe(
@@ -46,16 +46,31 @@ public record Recipe(
 
   /** What was decided about reading a table. */
   public static Recipe of(String name, int number, TableReading reading) {
+    List<String> headers = headers(reading);
     return new Recipe(
         name,
         number,
-        reading.columns().stream().map(Column::header).toList(),
+        headers,
         Optional.of(reading.charset()).filter(one -> decided(reading.charsetEvidence())),
         Optional.of(reading.delimiter()).filter(one -> decided(reading.delimiterEvidence())),
         Optional.of(reading.decimal()).filter(one -> decided(reading.decimalEvidence())),
         reading.unit().filter(one -> decided(reading.unitEvidence())),
-        reading.columns().stream().filter(column -> decided(column.evidence())).toList(),
+        decided(reading.columns(), ColumnNames.of(headers)),
         reading.constants());
+  }
+
+  private static List<String> headers(TableReading reading) {
+    return reading.columns().stream().map(Column::header).toList();
+  }
+
+  private static List<Column> decided(List<Column> columns, List<String> names) {
+    List<Column> decided = new ArrayList<>();
+    for (int i = 0; i < columns.size(); i++) {
+      if (decided(columns.get(i).evidence())) {
+        decided.add(columns.get(i).named(names.get(i)));
+      }
+    }
+    return decided;
   }
 
   private static boolean decided(String evidence) {
@@ -80,16 +95,16 @@ public record Recipe(
 
   private static Set<String> words(List<String> headers) {
     Set<String> words = new HashSet<>();
-    headers.stream().map(Words::normal).filter(word -> !word.isEmpty()).forEach(words::add);
+    headers.stream().map(ColumnNames::compared).filter(word -> !word.isEmpty()).forEach(words::add);
     return words;
   }
 
   /** Columns that were decided and that a table does not have. */
   public List<String> missing(List<String> others) {
-    Set<String> theirs = words(others);
+    Set<String> theirs = words(ColumnNames.of(others));
     return columns.stream()
         .map(Column::header)
-        .filter(header -> !header.isBlank() && !theirs.contains(Words.normal(header)))
+        .filter(header -> !theirs.contains(ColumnNames.compared(header)))
         .toList();
   }
 
@@ -97,11 +112,11 @@ public record Recipe(
   public TableReading in(TableReading proposed) {
     String why = "%s%s, %d".formatted(TableReading.BY_RECIPE, name, number);
     List<Column> read = new ArrayList<>();
-    for (int i = 0; i < proposed.columns().size(); i++) {
+    List<String> names = ColumnNames.of(headers(proposed));
+    for (int i = 0; i < names.size(); i++) {
       Column column = proposed.columns().get(i);
-      int place = i;
       read.add(
-          decision(column.header(), place)
+          decision(names.get(i))
               .map(mine ->
                   new Column(
                       column.header(),
@@ -127,13 +142,10 @@ public record Recipe(
         all);
   }
 
-  private Optional<Column> decision(String header, int place) {
-    String word = Words.normal(header);
+  private Optional<Column> decision(String name) {
+    String compared = ColumnNames.compared(name);
     return columns.stream()
-        .filter(column ->
-            word.isEmpty()
-                ? column.header().isBlank() && headers.indexOf(column.header()) == place
-                : Words.normal(column.header()).equals(word))
+        .filter(column -> ColumnNames.compared(column.header()).equals(compared))
         .findFirst();
   }
 

@@ -183,6 +183,40 @@ class RecipeTest {
     assertFalse(recipe.fits(others));
   }
 
+  /** The table with what somebody decides about the columns at some places, from 0. */
+  private static TableReading decided(String table, Map<Integer, String> symbols) {
+    TableReading proposed = proposed(table);
+    List<Column> columns = new ArrayList<>(proposed.columns());
+    symbols.forEach((place, symbol) ->
+        columns.set(
+            place,
+            new Column(
+                columns.get(place).header(),
+                symbol,
+                Column.of(symbol).unit(),
+                TableReading.BY_HAND)));
+    return proposed.with(columns);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "Item;Ds;;;Gesamt",
+        "Item;Ds;Mass;Mass;Gesamt",
+        "Code;Diameter;#;#;Overall length"
+      })
+  void columnsWithoutAHeaderOrWithTheSameAreDecidedEachByItself(String header) throws IOException {
+    String table = header + "\nA-1;8;20;4;72\nA-2;10;22;5;80\n";
+    TableReading reading = decided(table, Map.of(2, "LU", 3, "NOF"));
+    assertEquals(List.of("20", "22"), texts(table, reading, "LU"));
+    assertEquals(List.of("4", "5"), texts(table, reading, "NOF"));
+    Recipe recipe = Recipe.of("Twins", 1, reading);
+    assertTrue(recipe.fits(List.of(header.split(";"))));
+    String next = header + "\nB-1;6;18;3;57\nB-2;16;32;2;92\n";
+    assertEquals(List.of("18", "32"), texts(next, recipe.in(proposed(next)), "LU"));
+    assertEquals(List.of("3", "2"), texts(next, recipe.in(proposed(next)), "NOF"));
+  }
+
   @Test
   void whatNumbersLookLikeIsAskedAndNotTaken() throws IOException {
     TableReading reading = proposed(TABLE);

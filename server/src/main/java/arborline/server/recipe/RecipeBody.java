@@ -4,6 +4,7 @@ import arborline.core.exchange.Column;
 import arborline.core.exchange.ColumnSample;
 import arborline.core.exchange.TableReading;
 import arborline.core.quantity.Unit;
+import arborline.core.recipe.ColumnNames;
 import arborline.core.recipe.Recipe;
 import arborline.server.support.Refusal;
 import java.nio.charset.Charset;
@@ -92,7 +93,7 @@ public record RecipeBody(
         sign("delimiter", delimiter, ",;\t| "),
         sign("decimal", decimal, ".,"),
         length(),
-        decided(),
+        decided(known),
         checked(constants));
   }
 
@@ -136,14 +137,16 @@ public record RecipeBody(
     };
   }
 
-  private List<Column> decided() {
+  private List<Column> decided(List<String> known) {
     List<Column> decided = new ArrayList<>();
     if (columns != null && columns.size() <= MOST_HEADERS) {
       columns.forEach((header, decision) -> {
         if (decision == null || header.length() > LONGEST) {
           throw Refusal.badRequest("column %s: nothing is decided".formatted(cut(header)));
         }
-        decided.add(decision.column(header, ColumnSample.NONE, TableReading.BY_HAND));
+        String name =
+            header.isBlank() ? ColumnNames.atPlace(Math.max(0, known.indexOf(header))) : header;
+        decided.add(decision.column(name, ColumnSample.NONE, TableReading.BY_HAND));
       });
     }
     return decided;
