@@ -69,8 +69,12 @@ class AttachmentsTest extends ServerTest {
   }
 
   private List<String> names(long tool) {
+    return names("tools", tool);
+  }
+
+  private List<String> names(String owners, long id) {
     return StreamSupport.stream(
-            lead.get("/api/v1/tools/%d/attachments".formatted(tool)).at("items").spliterator(),
+            lead.get("/api/v1/%s/%d/attachments".formatted(owners, id)).at("items").spliterator(),
             false)
         .map(one -> one.get("name").asString())
         .toList();
@@ -113,12 +117,87 @@ class AttachmentsTest extends ServerTest {
   private long pictures(String code) {
     return jdbc.sql(
             """
-            select count(*) from attachment a join tool t on t.id = a.tool_id
+            select count(*) from attachment a join tool t on a.owner = 'TOOL' and t.id = a.owner_id
             where t.code = ? and a.removed = 0\
             """)
         .param(code)
         .query(Long.class)
         .single();
+  }
+
+  @Test
+  void aPictureThatIsCalledByTheCodeOfItsToolComesWithIt() {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    files.put(
+        "list.csv",
+        bytes(
+            "CODE,NAME,CLASS,DC [mm],APMX [mm],DMM [mm],OAL [mm],NOF\n"
+                + "ATX-1,Mill,end-mill-flat,7,15,10,72,4\nATX-2,Mill,end-mill-flat,8,15,10,72,4\n"));
+    files.put("photos/atx-1.png", PICTURE);
+    files.put("sheets/ATX-1.pdf", bytes("%PDF-1.7"));
+    files.put("photos/ATX.png", PICTURE);
+    long delivery = lead.deliver("set.zip", Zips.of(files));
+    JsonNode line = lead.get("/api/v1/deliveries/%d/lines".formatted(delivery)).at("items").get(0);
+    assertEquals("pass", line.get("disposition").asString(), line.toString());
+    assertTrue(
+        line.toString().contains("photos/atx-1.png, sheets/ATX-1.pdf comes with it"),
+        line.toString());
+    assertEquals(
+        "no line names photos/ATX.png",
+        lead.get("/api/v1/deliveries/%d".formatted(delivery)).text("note"));
+    long library = library("Called by code");
+    lead.post("/api/v1/deliveries/%d/accept".formatted(delivery), Api.body("library", library));
+    assertEquals(List.of("ATX-1.pdf", "atx-1.png"), names(tool(library)));
+  }
+
+  private static final String HELD =
+      """
+      KIND,CODE,NAME,CLASS,DC [mm],APMX [mm],DMM [mm],OAL [mm],NOF,CCMS,CCWS,BODIES,LSC,SEAT,PARTS,ATTACHMENT
+      holder,%1$s-H,Chuck,,,,,,,ST-JD-40:m,CY-SF-10:f,27 x 63; 53 x 32-24,31,,,models/chuck.png
+      cutter,%1$s,Mill,end-mill-flat,9,22,10,72,4,,,,,,,
+      stack,%1$s,held,,,,,,,,,,,ST-JD-40:f,%1$s-H,
+      """;
+
+  private long holder(String code) {
+    return StreamSupport.stream(lead.get("/api/v1/components").at("items").spliterator(), false)
+        .filter(one -> one.get("component").get("code").asString().equals(code))
+        .mapToLong(one -> one.get("id").asLong())
+        .findFirst()
+        .orElse(0);
+  }
+
+  @Test
+  void aPictureOfAHolderArrivesLeavesAndIsTakenBack() {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    files.put("list.csv", bytes(HELD.formatted("ATH-1")));
+    files.put("models/chuck.png", PICTURE);
+    long delivery = lead.deliver("set.zip", Zips.of(files));
+    long library = library("With a holder");
+    Api.Answer taken =
+        lead.post("/api/v1/deliveries/%d/accept".formatted(delivery), Api.body("library", library));
+    assertEquals(2, taken.number("accepted"), taken.toString());
+    assertEquals(List.of("chuck.png"), names("components", holder("ATH-1-H")));
+    byte[] zip = lead.bytes("/api/v1/libraries/%d/export?format=json".formatted(library));
+    assertEquals(2, Zips.files(zip).size());
+    long back = lead.deliver("back.zip", zip);
+    lead.get("/api/v1/deliveries/%d/lines".formatted(back))
+        .at("items")
+        .forEach(
+            line -> assertEquals("skipped", line.get("disposition").asString(), line.toString()));
+    assertEquals(
+        204, lead.post("/api/v1/trail/%d/undo".formatted(taken.number("undo")), null).status());
+    assertEquals(0, holder("ATH-1-H"));
+  }
+
+  @Test
+  void aHolderGetsAFileByHand() {
+    long holder = lead.get("/api/v1/components").at("items").get(0).get("id").asLong();
+    String path = "/api/v1/components/%d/attachments".formatted(holder);
+    Api.Uploaded answer = lead.upload(path, Api.named("drawing.pdf", bytes("%PDF-1.7 drawing")));
+    assertEquals(201, answer.status());
+    assertEquals(List.of("drawing.pdf"), names("components", holder));
+    assertEquals(404, lead.get("/api/v1/components/999999999/attachments").status());
+    assertEquals(404, lead.get("/api/v1/libraries/1/attachments").status());
   }
 
   @ParameterizedTest

@@ -2,13 +2,13 @@ package arborline.core.asset;
 
 import arborline.core.exchange.Bundle;
 import arborline.core.exchange.BundleFormats;
+import arborline.core.exchange.BundlePart;
 import arborline.core.exchange.BundleSink;
 import arborline.core.exchange.WriteOptions;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.quantity.Quantity;
 import arborline.core.quantity.Unit;
-import arborline.core.stack.Component;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
@@ -45,7 +45,7 @@ final class AssetSink implements BundleSink {
   private final XMLStreamWriter xml;
   private final OutputStream file;
   private final WriteOptions options;
-  private final List<Component> parts = new ArrayList<>();
+  private final List<BundlePart> parts = new ArrayList<>();
   private final String now = Instant.now().truncatedTo(ChronoUnit.SECONDS).toString();
 
   AssetSink(OutputStream file, WriteOptions options) throws IOException {
@@ -71,7 +71,7 @@ final class AssetSink implements BundleSink {
   }
 
   @Override
-  public void part(Component part) {
+  public void part(BundlePart part) {
     parts.add(part);
   }
 
@@ -115,7 +115,7 @@ final class AssetSink implements BundleSink {
   private void definition(Optional<Bundle> bundle) throws XMLStreamException, IOException {
     ByteArrayOutputStream text = new ByteArrayOutputStream();
     try (BundleSink sink = BundleFormats.named("text").orElseThrow().create(text, options)) {
-      for (Component part : parts) {
+      for (BundlePart part : parts) {
         sink.part(part);
       }
       if (bundle.isPresent()) {

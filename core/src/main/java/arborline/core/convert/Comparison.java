@@ -1,10 +1,9 @@
 package arborline.core.convert;
 
 import arborline.core.exchange.Bundle;
-import arborline.core.exchange.PartReading;
+import arborline.core.exchange.BundlePart;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.WrittenBundle;
-import arborline.core.stack.Component;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -37,13 +36,9 @@ final class Comparison {
   }
 
   /** The same of a part of stacks. */
-  static List<String> of(Component wanted, Component read, WrittenBundle form) {
+  static List<String> of(BundlePart wanted, BundlePart read, WrittenBundle form) {
     List<String> differences = new ArrayList<>();
-    cells(
-        wanted.code(),
-        form.part(PartReading.of(wanted)),
-        form.part(PartReading.of(read)),
-        differences);
+    cells(wanted.code(), form.part(wanted.item()), form.part(read.item()), differences);
     return differences;
   }
 

@@ -3,6 +3,7 @@ package arborline.core.convert;
 import arborline.core.convert.ConversionReport.Left;
 import arborline.core.exchange.Bundle;
 import arborline.core.exchange.BundleFormat;
+import arborline.core.exchange.BundlePart;
 import arborline.core.exchange.BundleSink;
 import arborline.core.exchange.Contents;
 import arborline.core.exchange.ItemKind;
@@ -20,7 +21,6 @@ import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Codes;
 import arborline.core.quantity.Unit;
-import arborline.core.stack.Component;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -46,7 +46,7 @@ public final class FileConversion {
   private final Optional<Unit> unit;
   private final LossReport losses = new LossReport();
   private final List<Left> left = new ArrayList<>();
-  private final Map<String, Component> parts = new LinkedHashMap<>();
+  private final Map<String, BundlePart> parts = new LinkedHashMap<>();
   private final Map<String, List<RawItem>> loose = new HashMap<>();
   private final Contents.Survey survey = new Contents.Survey();
   private final Set<String> codes = new HashSet<>();
@@ -170,15 +170,16 @@ public final class FileConversion {
       return;
     }
     read++;
-    inspected.component().filter(part -> !part.code().isBlank()).ifPresent(this::look);
     if (inspected.component().isEmpty()) {
       survey.add(bundle(inspected));
+    } else if (!inspected.tool().code().isBlank()) {
+      look(part(inspected));
     }
   }
 
-  private void look(Component part) {
-    Component before = parts.putIfAbsent(Codes.key(part.code()), part);
-    if (before != null && !Clashes.differences(part, before).isEmpty()) {
+  private void look(BundlePart part) {
+    BundlePart before = parts.putIfAbsent(Codes.key(part.code()), part);
+    if (before != null && !Clashes.differences(part.component(), before.component()).isEmpty()) {
       leave(0, part.code(), "another part stands under this code already");
     } else {
       survey.add(part);
@@ -201,9 +202,18 @@ public final class FileConversion {
         inspected.tool(),
         inspected.number(),
         inspected.raw().item().text(RawItem.SECTION),
-        PathList.read(inspected.raw().item().text(RawItem.ATTACHMENT)),
+        attachments(inspected),
         inspected.cutting(),
         inspected.stacks());
+  }
+
+  /** The part that a line is; call only where it is one. */
+  static BundlePart part(Inspected inspected) {
+    return new BundlePart(inspected.component().orElseThrow(), attachments(inspected));
+  }
+
+  private static List<String> attachments(Inspected inspected) {
+    return PathList.read(inspected.raw().item().text(RawItem.ATTACHMENT));
   }
 
   private void write(Path output) throws IOException {
@@ -212,7 +222,7 @@ public final class FileConversion {
     Losses report = new Losses(target, options, losses);
     try (OutputStream file = new BufferedOutputStream(Files.newOutputStream(output));
         BundleSink sink = target.create(file, options)) {
-      for (Component part : parts.values()) {
+      for (BundlePart part : parts.values()) {
         report.of(part);
         sink.part(part);
         written++;

@@ -2,13 +2,13 @@ package arborline.core.convert;
 
 import arborline.core.exchange.Bundle;
 import arborline.core.exchange.BundleFormat;
+import arborline.core.exchange.BundlePart;
 import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.WriteOptions;
 import arborline.core.exchange.WrittenBundle;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Codes;
-import arborline.core.stack.Component;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -23,7 +23,7 @@ public final class Readback implements AutoCloseable {
   private static final int SHOWN = 100;
 
   private final ArrivingFile file;
-  private final Map<String, Component> parts = new HashMap<>();
+  private final Map<String, BundlePart> parts = new HashMap<>();
   private final List<String> differences = new ArrayList<>();
   private boolean equal = true;
   private long compared;
@@ -61,7 +61,7 @@ public final class Readback implements AutoCloseable {
       if (inspected.component().isEmpty()) {
         return Optional.of(inspected);
       }
-      Component part = inspected.component().get();
+      BundlePart part = FileConversion.part(inspected);
       parts.put(Codes.key(part.code()), part);
     }
     return Optional.empty();
@@ -73,12 +73,12 @@ public final class Readback implements AutoCloseable {
   }
 
   /** What it came to, once all tools were compared. */
-  public ConversionReport.Proof proof(Map<String, Component> wanted) throws IOException {
+  public ConversionReport.Proof proof(Map<String, BundlePart> wanted) throws IOException {
     nextTool()
         .ifPresent(more -> note(List.of("%s was read back unasked".formatted(more.tool().code()))));
     wanted.forEach((key, part) -> {
       compared++;
-      Component read = parts.get(Codes.key(part.code()));
+      BundlePart read = parts.get(Codes.key(part.code()));
       note(
           read == null
               ? List.of("part %s was not read back".formatted(part.code()))

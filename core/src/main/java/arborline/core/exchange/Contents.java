@@ -2,7 +2,6 @@ package arborline.core.exchange;
 
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
-import arborline.core.stack.Component;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
@@ -56,9 +55,10 @@ public record Contents(
       note(Carried.STACKS, !bundle.stacks().isEmpty());
     }
 
-    public void add(Component part) {
-      ofParts.addAll(PartReading.of(part).cells().keySet());
+    public void add(BundlePart part) {
+      ofParts.addAll(part.item().cells().keySet());
       note(Carried.PARTS, true);
+      note(Carried.ATTACHMENTS, !part.attachments().isEmpty());
     }
 
     /** Something that belongs to a tool and stands elsewhere in the file. */

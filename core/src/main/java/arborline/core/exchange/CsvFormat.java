@@ -1,6 +1,5 @@
 package arborline.core.exchange;
 
-import arborline.core.stack.Component;
 import com.google.auto.service.AutoService;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.IOException;
@@ -63,8 +62,8 @@ public final class CsvFormat implements BundleFormat {
     }
 
     @Override
-    public void part(Component part) {
-      row(PartReading.of(part), new TreeMap<>());
+    public void part(BundlePart part) {
+      row(part.item(), new TreeMap<>());
     }
 
     /** A row for the tool and its first line of cutting data, then one for each that follows. */

@@ -1,6 +1,5 @@
 package arborline.core.exchange;
 
-import arborline.core.stack.Component;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import java.util.List;
@@ -52,8 +51,8 @@ final class JsonSink implements BundleSink {
   }
 
   @Override
-  public void part(Component part) {
-    RawItem item = PartReading.of(part);
+  public void part(BundlePart part) {
+    RawItem item = part.item();
     json.writeStartObject();
     json.writeStringProperty("kind", item.kind().word());
     members(item);

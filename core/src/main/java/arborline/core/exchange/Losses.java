@@ -10,7 +10,6 @@ import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Quantity;
 import arborline.core.quantity.Unit;
-import arborline.core.stack.Component;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import java.util.Set;
@@ -31,12 +30,17 @@ public final class Losses {
   }
 
   /** What is lost of a part of stacks. */
-  public void of(Component part) {
+  public void of(BundlePart part) {
     if (!carried.contains(Carried.PARTS)) {
-      report.dropped(part.code(), part.kind().name(), Carried.PARTS.loss());
+      report.dropped(part.code(), part.component().kind().name(), Carried.PARTS.loss());
       return;
     }
-    PartReading.of(part)
+    if (!carried.contains(Carried.ATTACHMENTS)) {
+      part.attachments()
+          .forEach(
+              path -> report.dropped(part.code(), RawItem.ATTACHMENT, Carried.ATTACHMENTS.loss()));
+    }
+    part.item()
         .cells()
         .forEach((symbol, cell) -> {
           if (cell.unit().isPresent()

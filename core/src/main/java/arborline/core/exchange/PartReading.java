@@ -45,6 +45,7 @@ public final class PartReading {
           RawItem.CLASS,
           RawItem.NUMBER,
           RawItem.SECTION,
+          RawItem.ATTACHMENT,
           MACHINE_SIDE,
           WORK_SIDE,
           BODIES,

@@ -3,7 +3,6 @@ package arborline.core.exchange;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.quantity.Unit;
-import arborline.core.stack.Component;
 import arborline.core.tool.ToolClasses;
 import java.io.BufferedWriter;
 import java.io.IOException;
@@ -50,8 +49,8 @@ final class TextSink implements BundleSink {
   }
 
   @Override
-  public void part(Component part) throws IOException {
-    item(PartReading.of(part));
+  public void part(BundlePart part) throws IOException {
+    item(part.item());
   }
 
   @Override

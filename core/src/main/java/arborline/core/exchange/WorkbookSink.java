@@ -1,6 +1,5 @@
 package arborline.core.exchange;
 
-import arborline.core.stack.Component;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.writer.CsvWriter;
@@ -73,8 +72,8 @@ public final class WorkbookSink implements BundleSink {
   }
 
   @Override
-  public void part(Component part) throws IOException {
-    parts.row(cells(PartReading.of(part)));
+  public void part(BundlePart part) throws IOException {
+    parts.row(cells(part.item()));
   }
 
   @Override

@@ -63,6 +63,7 @@ record WrittenColumn(String symbol, Optional<Unit> unit) {
     List.of(RowItems.KIND, RawItem.CODE, RawItem.NAME).forEach(symbol -> columns.add(text(symbol)));
     options.contents().ofParts().forEach(symbol -> columns.add(property(symbol, options)));
     bodies(columns, options);
+    attachments(columns, options.contents());
     return columns;
   }
 

@@ -1,16 +1,15 @@
 package arborline.core.part21;
 
 import arborline.core.exchange.Bundle;
+import arborline.core.exchange.BundlePart;
 import arborline.core.exchange.BundleSink;
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.ItemKind;
-import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.RowItems;
 import arborline.core.exchange.WriteOptions;
 import arborline.core.exchange.WrittenBundle;
 import arborline.core.quantity.Unit;
-import arborline.core.stack.Component;
 import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -56,8 +55,8 @@ final class PropertySink implements BundleSink {
   }
 
   @Override
-  public void part(Component part) throws IOException {
-    parts.put(part.code(), item(form.part(PartReading.of(part))));
+  public void part(BundlePart part) throws IOException {
+    parts.put(part.code(), item(form.part(part.item())));
   }
 
   @Override

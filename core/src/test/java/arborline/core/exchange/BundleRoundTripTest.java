@@ -36,6 +36,8 @@ import org.junit.jupiter.params.provider.ValueSource;
  */
 class BundleRoundTripTest {
 
+  private static final List<String> PATHS = List.of("models/chuck.step", "chuck.png");
+
   private static final Component CHUCK =
       new Component(
           "BH-ER32",
@@ -124,15 +126,17 @@ class BundleRoundTripTest {
             Sample.tool("CLASS=twist-drill CODE=D-8 DC=8 LCF=40 OAL=90 DMM=8 SIG=140 NOF=2"),
             OptionalInt.of(13));
     Contents.Survey survey = new Contents.Survey();
-    List.of(CHUCK, COLLET).forEach(survey::add);
+    BundlePart chuck = new BundlePart(CHUCK, PATHS);
+    BundlePart collet = new BundlePart(COLLET, List.of());
+    List.of(chuck, collet).forEach(survey::add);
     List.of(mill(), drill).forEach(survey::add);
     ByteArrayOutputStream file = new ByteArrayOutputStream();
     try (BundleSink sink =
         BundleFormats.named(format)
             .orElseThrow()
             .create(file, new WriteOptions("Shop", survey.contents(), Optional.empty()))) {
-      sink.part(CHUCK);
-      sink.part(COLLET);
+      sink.part(chuck);
+      sink.part(collet);
       sink.write(mill());
       sink.write(drill);
     }
@@ -161,6 +165,7 @@ class BundleRoundTripTest {
         List.of("holder BH-ER32", "collet BC-ER32-10", "cutter M-10", "cutter D-8"),
         back.stream().map(item -> item.kind().word() + " " + item.tool().code()).toList());
     assertEquals(Optional.of(CHUCK), back.get(0).component());
+    assertEquals(PATHS, PathList.read(back.get(0).raw().item().text(RawItem.ATTACHMENT)));
     assertEquals(Optional.of(COLLET), back.get(1).component());
     Inspected mill = back.get(2);
     assertEquals(mill().tool().notes(), mill.tool().notes());

@@ -3,10 +3,12 @@ package arborline.server.acceptance;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.RawItem;
 import arborline.core.inspect.Disposition;
+import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Codes;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.LineRepository;
+import arborline.server.inspection.PartFiles;
 import arborline.server.inspection.ShopParts;
 import java.util.HashSet;
 import java.util.List;
@@ -24,11 +26,13 @@ class TakenParts {
   static final String PIECE = "part";
 
   private final ShopParts shop;
+  private final PartFiles files;
   private final LineRepository lines;
   private final TakenPieces pieces;
 
-  TakenParts(ShopParts shop, LineRepository lines, TakenPieces pieces) {
+  TakenParts(ShopParts shop, PartFiles files, LineRepository lines, TakenPieces pieces) {
     this.shop = shop;
+    this.files = files;
     this.lines = lines;
     this.pieces = pieces;
   }
@@ -46,13 +50,15 @@ class TakenParts {
   }
 
   private boolean take(long deliveryId, DeliveryLine line, int takeNo) {
-    Optional<ShopParts.TakenPart> part =
-        Inspector.inspect(line.raw().item()).component().flatMap(shop::take);
+    Inspected inspected = Inspector.inspect(line.raw().item());
+    Optional<ShopParts.TakenPart> part = inspected.component().flatMap(shop::take);
     part.ifPresent(known -> {
       line.taken(known.id(), takeNo);
       if (known.added()) {
         pieces.note(deliveryId, takeNo, PIECE, List.of(known.id()));
       }
+      pieces.note(
+          deliveryId, takeNo, PartFiles.KIND, files.takeForPart(known.id(), deliveryId, inspected));
     });
     return part.isPresent();
   }

@@ -6,25 +6,28 @@ import arborline.core.inspect.Inspected;
 import arborline.server.attachment.Attachments.Delivered;
 import arborline.server.delivery.AttachedFiles;
 import arborline.server.inspection.Belongings;
+import arborline.server.inspection.PartFiles;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
-/** Attachments that come with tools of a delivery, as files that their lines name. */
+/** Attachments that come with tools and parts of a delivery, as files that their lines name. */
 @Component
-class ArrivingAttachments implements Belongings {
+class ArrivingAttachments implements Belongings, PartFiles {
 
   private final Attachments attachments;
+  private final AttachmentOwners owners;
   private final AttachedFiles files;
 
-  ArrivingAttachments(Attachments attachments, AttachedFiles files) {
+  ArrivingAttachments(Attachments attachments, AttachmentOwners owners, AttachedFiles files) {
     this.attachments = attachments;
+    this.owners = owners;
     this.files = files;
   }
 
   @Override
   public String kind() {
-    return "attachment";
+    return KIND;
   }
 
   private List<Delivered> of(long deliveryId, Inspected arriving) {
@@ -43,13 +46,33 @@ class ArrivingAttachments implements Belongings {
 
   @Override
   public int unknown(long toolId, long deliveryId, Inspected arriving) {
+    return unknown(AttachmentOwner.tool(toolId), deliveryId, arriving);
+  }
+
+  @Override
+  public int unknownOfPart(long componentId, long deliveryId, Inspected arriving) {
+    return unknown(AttachmentOwner.component(componentId), deliveryId, arriving);
+  }
+
+  private int unknown(AttachmentOwner owner, long deliveryId, Inspected arriving) {
     List<Delivered> named = of(deliveryId, arriving);
-    return named.isEmpty() ? 0 : attachments.unknown(toolId, named).size();
+    return named.isEmpty() ? 0 : attachments.unknown(owner, named).size();
   }
 
   @Override
   public List<Long> take(long toolId, long deliveryId, Inspected arriving) {
-    return attachments.take(toolId, of(deliveryId, arriving));
+    return attachments.take(AttachmentOwner.tool(toolId), of(deliveryId, arriving));
+  }
+
+  @Override
+  public List<Long> takeForPart(long componentId, long deliveryId, Inspected arriving) {
+    List<Delivered> named = of(deliveryId, arriving);
+    if (named.isEmpty()) {
+      return List.of();
+    }
+    AttachmentOwner owner = AttachmentOwner.component(componentId);
+    owners.lock(owner);
+    return attachments.take(owner, named);
   }
 
   @Override

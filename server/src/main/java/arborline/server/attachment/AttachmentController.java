@@ -27,7 +27,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 
 @RestController
-@RequestMapping("/api/v1/tools/{toolId}/attachments")
+@RequestMapping("/api/v1/{owner:tools|components}/{ownerId}/attachments")
 class AttachmentController {
 
   /** Pictures that a browser shows without running anything that is in them. */
@@ -41,7 +41,7 @@ class AttachmentController {
   }
 
   /**
-   * A file that belongs to a tool.
+   * A file that belongs to a tool or a part.
    *
    * @param size in bytes
    * @param picture true where a browser can show it
@@ -70,21 +70,27 @@ class AttachmentController {
   }
 
   @GetMapping
-  Slice<AttachmentView> all(@PathVariable long toolId) {
-    return Slice.all(attachments.ofTool(toolId).stream().map(AttachmentView::of).toList());
+  Slice<AttachmentView> all(@PathVariable String owner, @PathVariable long ownerId) {
+    return Slice.all(
+        attachments.all(AttachmentOwner.at(owner, ownerId)).stream()
+            .map(AttachmentView::of)
+            .toList());
   }
 
   /** Attaches a file. */
   @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
-  AttachmentView add(@PathVariable long toolId, @RequestParam("file") MultipartFile file)
+  AttachmentView add(
+      @PathVariable String owner,
+      @PathVariable long ownerId,
+      @RequestParam("file") MultipartFile file)
       throws IOException {
     Path copy = Files.createTempFile("attachment", "");
     try {
       file.transferTo(copy);
       String name = Objects.requireNonNullElse(file.getOriginalFilename(), "");
-      return AttachmentView.of(attachments.add(toolId, name, copy));
+      return AttachmentView.of(attachments.add(AttachmentOwner.at(owner, ownerId), name, copy));
     } finally {
       Files.deleteIfExists(copy);
     }
@@ -93,15 +99,19 @@ class AttachmentController {
   /** Removes an attachment. */
   @DeleteMapping("/{id}")
   @MayEdit
-  Undoable remove(@PathVariable long toolId, @PathVariable long id) {
-    return new Undoable(attachments.remove(toolId, id));
+  Undoable remove(@PathVariable String owner, @PathVariable long ownerId, @PathVariable long id) {
+    return new Undoable(attachments.remove(AttachmentOwner.at(owner, ownerId), id));
   }
 
   /** Answers the file: a picture to be shown, everything else to be saved. */
   @GetMapping("/{id}/content")
-  void content(@PathVariable long toolId, @PathVariable long id, HttpServletResponse response)
+  void content(
+      @PathVariable String owner,
+      @PathVariable long ownerId,
+      @PathVariable long id,
+      HttpServletResponse response)
       throws IOException {
-    Attachments.Attachment file = attachments.get(toolId, id);
+    Attachments.Attachment file = attachments.get(AttachmentOwner.at(owner, ownerId), id);
     boolean shown = SHOWN.contains(file.mediaType());
     response.setContentType(shown ? file.mediaType() : "application/octet-stream");
     response.setContentLengthLong(file.size());

@@ -9,8 +9,6 @@ import arborline.server.support.Bulk;
 import arborline.server.support.FileHash;
 import arborline.server.support.FileKind;
 import arborline.server.support.Refusal;
-import arborline.server.tool.ToolStore;
-import arborline.server.tool.Tools;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import arborline.server.trail.UndoKind;
@@ -37,7 +35,7 @@ import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Files that belong to tools. A name stands once on a tool; a content is kept once. */
+/** Files that belong to tools and parts. A name stands once on each; a content is kept once. */
 @Service
 class Attachments implements AttachmentsOfTools {
 
@@ -49,8 +47,7 @@ class Attachments implements AttachmentsOfTools {
   private static final int LONGEST_NAME = 150;
 
   private final StoredContent contents;
-  private final Tools tools;
-  private final ToolStore store;
+  private final AttachmentOwners owners;
   private final JdbcClient jdbc;
   private final Bulk bulk;
   private final TransactionTemplate transaction;
@@ -60,8 +57,7 @@ class Attachments implements AttachmentsOfTools {
 
   Attachments(
       StoredContent contents,
-      Tools tools,
-      ToolStore store,
+      AttachmentOwners owners,
       JdbcClient jdbc,
       Bulk bulk,
       TransactionTemplate transaction,
@@ -69,8 +65,7 @@ class Attachments implements AttachmentsOfTools {
       Live live,
       Clock clock) {
     this.contents = contents;
-    this.tools = tools;
-    this.store = store;
+    this.owners = owners;
     this.jdbc = jdbc;
     this.bulk = bulk;
     this.transaction = transaction;
@@ -83,19 +78,24 @@ class Attachments implements AttachmentsOfTools {
   record Removed(long attachmentId) {}
 
   /**
-   * A file that belongs to a tool.
+   * A file that belongs to a tool or a part.
    *
    * @param size in bytes
    */
   record Attachment(
       long id,
-      long toolId,
+      AttachmentOwner.Kind owner,
+      long ownerId,
       String name,
       String mediaType,
       long size,
       String sha256,
       LocalDateTime createdAt,
       String createdBy) {
+
+    AttachmentOwner belongsTo() {
+      return new AttachmentOwner(owner, ownerId);
+    }
 
     Attached attached() {
       return new Attached(name, sha256);
@@ -104,23 +104,23 @@ class Attachments implements AttachmentsOfTools {
 
   private static final String SELECT =
       """
-      select id, tool_id, name, media_type, size, sha256, created_at, created_by from attachment
+      select id, owner, owner_id, name, media_type, size, sha256, created_at, created_by from attachment
       """;
 
-  List<Attachment> ofTool(long toolId) {
-    tools.get(toolId);
-    return jdbc.sql(SELECT + " where tool_id = ? and removed = 0 order by name_key")
-        .param(toolId)
+  List<Attachment> all(AttachmentOwner owner) {
+    owners.code(owner);
+    return jdbc.sql(SELECT + " where owner = ? and owner_id = ? and removed = 0 order by name_key")
+        .params(owner.kind().name(), owner.id())
         .query(Attachment.class)
         .list();
   }
 
-  Attachment get(long toolId, long id) {
-    return jdbc.sql(SELECT + " where tool_id = ? and id = ? and removed = 0")
-        .params(toolId, id)
+  Attachment get(AttachmentOwner owner, long id) {
+    return jdbc.sql(SELECT + " where owner = ? and owner_id = ? and id = ? and removed = 0")
+        .params(owner.kind().name(), owner.id(), id)
         .query(Attachment.class)
         .optional()
-        .orElseThrow(() -> Refusal.notFound("the tool has no such attachment"));
+        .orElseThrow(() -> Refusal.notFound("there is no such attachment"));
   }
 
   /** A name that is safe in a path and in a table. */
@@ -136,9 +136,9 @@ class Attachments implements AttachmentsOfTools {
     return name.toLowerCase(Locale.ROOT);
   }
 
-  /** Attaches a file to a tool. */
-  Attachment add(long toolId, String givenName, Path file) throws IOException {
-    tools.get(toolId);
+  /** Attaches a file. */
+  Attachment add(AttachmentOwner owner, String givenName, Path file) throws IOException {
+    String code = owners.code(owner);
     long size = Files.size(file);
     if (size == 0 || size > LARGEST) {
       throw Refusal.badRequest(
@@ -149,56 +149,57 @@ class Attachments implements AttachmentsOfTools {
     long id =
         transaction.execute(status -> {
           try {
-            store.lock(toolId);
-            requireRoom(toolId);
-            if (named(toolId, name).isPresent()) {
+            owners.lock(owner);
+            requireRoom(owner);
+            if (named(owner, name).isPresent()) {
               throw Refusal.conflict(
-                  "the tool has an attachment %s already; remove it first".formatted(name));
+                  "%s has an attachment %s already; remove it first".formatted(code, name));
             }
             contents.keep(sha256, file);
-            long added = insert(toolId, name, size, sha256);
+            long added = insert(owner, name, size, sha256);
             trail.record(
-                TrailRecord.of("tool", toolId, "attached %s to %s".formatted(name, code(toolId))));
+                TrailRecord.of(
+                    owner.kind().word(), owner.id(), "attached %s to %s".formatted(name, code)));
             return added;
           } catch (IOException broken) {
             throw new UncheckedIOException(broken);
           }
         });
-    return get(toolId, id);
+    return get(owner, id);
   }
 
-  private String code(long toolId) {
-    return tools.get(toolId).tool().code();
-  }
-
-  private void requireRoom(long toolId) {
+  private void requireRoom(AttachmentOwner owner) {
     long there =
-        jdbc.sql("select count(*) from attachment where tool_id = ? and removed = 0")
-            .param(toolId)
+        jdbc.sql("select count(*) from attachment where owner = ? and owner_id = ? and removed = 0")
+            .params(owner.kind().name(), owner.id())
             .query(Long.class)
             .single();
     if (there >= MOST) {
-      throw Refusal.conflict("a tool has at most %d attachments".formatted(MOST));
+      throw Refusal.conflict("at most %d attachments are possible".formatted(MOST));
     }
   }
 
-  private Optional<String> named(long toolId, String name) {
+  private Optional<String> named(AttachmentOwner owner, String name) {
     return jdbc.sql(
-            "select sha256 from attachment where tool_id = ? and removed = 0 and name_key = ?")
-        .params(toolId, key(name))
+            """
+            select sha256 from attachment
+            where owner = ? and owner_id = ? and removed = 0 and name_key = ?\
+            """)
+        .params(owner.kind().name(), owner.id(), key(name))
         .query(String.class)
         .optional();
   }
 
-  private long insert(long toolId, String name, long size, String sha256) {
+  private long insert(AttachmentOwner owner, String name, long size, String sha256) {
     jdbc.sql(
             """
-            insert into attachment (tool_id, name, name_key, media_type, size, sha256, created_at,
-              created_by)
-            values (?, ?, ?, ?, ?, ?, ?, ?)\
+            insert into attachment (owner, owner_id, name, name_key, media_type, size, sha256,
+              created_at, created_by)
+            values (?, ?, ?, ?, ?, ?, ?, ?, ?)\
             """)
         .params(
-            toolId,
+            owner.kind().name(),
+            owner.id(),
             name,
             key(name),
             FileKind.mediaType(name),
@@ -208,42 +209,42 @@ class Attachments implements AttachmentsOfTools {
             Actor.name())
         .update();
     long id = jdbc.sql("select last_insert_id()").query(Long.class).single();
-    live.say("tool", toolId, "attachment");
+    live.say(owner.kind().word(), owner.id(), "attachment");
     return id;
   }
 
-  /** A file of a delivery that is meant for a tool. */
+  /** A file of a delivery that is meant for a tool or a part. */
   record Delivered(String name, long size, String sha256, long deliveryId, int fileNo) {}
 
-  /** Those of these files that a tool does not have. */
-  List<Delivered> unknown(long toolId, Collection<Delivered> some) {
+  /** Those of these files that one does not have. */
+  List<Delivered> unknown(AttachmentOwner owner, Collection<Delivered> some) {
     List<String> known =
-        jdbc.sql("select sha256 from attachment where tool_id = ? and removed = 0")
-            .param(toolId)
+        jdbc.sql("select sha256 from attachment where owner = ? and owner_id = ? and removed = 0")
+            .params(owner.kind().name(), owner.id())
             .query(String.class)
             .list();
     return some.stream().filter(file -> !known.contains(file.sha256())).toList();
   }
 
-  /** Attaches files of a delivery to a tool that is locked; returns the rows that were made. */
+  /** Attaches files of a delivery to what is locked; returns the rows that were made. */
   @Transactional(propagation = Propagation.MANDATORY)
-  List<Long> take(long toolId, Collection<Delivered> some) {
-    return unknown(toolId, some).stream()
+  List<Long> take(AttachmentOwner owner, Collection<Delivered> some) {
+    return unknown(owner, some).stream()
         .filter(file -> file.size() <= LARGEST)
         .limit(MOST)
         .map(file -> {
           contents.keep(file.sha256(), file.size(), file.deliveryId(), file.fileNo());
-          return insert(toolId, free(toolId, plainName(file.name())), file.size(), file.sha256());
+          return insert(owner, free(owner, plainName(file.name())), file.size(), file.sha256());
         })
         .toList();
   }
 
-  /** A name that no other attachment of the tool has: {@code photo-2.png}. */
-  private String free(long toolId, String name) {
+  /** A name that no other attachment of it has: {@code photo-2.png}. */
+  private String free(AttachmentOwner owner, String name) {
     int dot = name.lastIndexOf('.');
     String base = dot < 0 ? name : name.substring(0, dot);
     String free = name;
-    for (int number = 2; named(toolId, free).isPresent(); number++) {
+    for (int number = 2; named(owner, free).isPresent(); number++) {
       free = "%s-%d%s".formatted(base, number, dot < 0 ? "" : name.substring(dot));
     }
     return free;
@@ -256,15 +257,17 @@ class Attachments implements AttachmentsOfTools {
   }
 
   /** Removes an attachment; returns the line of the trail that brings it back. */
-  long remove(long toolId, long id) {
+  long remove(AttachmentOwner owner, long id) {
     return transaction.execute(status -> {
-      store.lock(toolId);
-      Attachment attachment = get(toolId, id);
+      owners.lock(owner);
+      Attachment attachment = get(owner, id);
       takeBack(List.of(id));
-      live.say("tool", toolId, "attachment");
+      live.say(owner.kind().word(), owner.id(), "attachment");
       return trail.record(
           TrailRecord.of(
-                  "tool", toolId, "removed %s from %s".formatted(attachment.name(), code(toolId)))
+                  owner.kind().word(),
+                  owner.id(),
+                  "removed %s from %s".formatted(attachment.name(), owners.code(owner)))
               .undoneBy(REMOVED, new Removed(id)));
     });
   }
@@ -278,35 +281,48 @@ class Attachments implements AttachmentsOfTools {
             .query(Attachment.class)
             .optional()
             .orElseThrow(() -> Refusal.conflict("the attachment is back already"));
-    store.lock(gone.toolId());
-    if (named(gone.toolId(), gone.name()).isPresent()) {
+    AttachmentOwner owner = gone.belongsTo();
+    owners.lock(owner);
+    if (named(owner, gone.name()).isPresent()) {
       throw Refusal.conflict(
-          "the tool has another attachment %s now; remove it first".formatted(gone.name()));
+          "%s has another attachment %s now; remove it first"
+              .formatted(owners.code(owner), gone.name()));
     }
-    requireRoom(gone.toolId());
+    requireRoom(owner);
     jdbc.sql("update attachment set removed = 0 where id = ?").param(gone.id()).update();
-    live.say("tool", gone.toolId(), "attachment");
+    live.say(owner.kind().word(), owner.id(), "attachment");
   }
 
-  private record OfTool(long toolId, String name, String sha256) {}
+  private record Owned(long ownerId, String name, String sha256) {}
 
   @Override
   public Map<Long, List<Attached>> of(Collection<Long> toolIds) {
-    return toolIds.isEmpty()
+    return of(AttachmentOwner.Kind.TOOL, toolIds);
+  }
+
+  @Override
+  public Map<Long, List<Attached>> ofParts(Collection<Long> componentIds) {
+    return of(AttachmentOwner.Kind.COMPONENT, componentIds);
+  }
+
+  private Map<Long, List<Attached>> of(AttachmentOwner.Kind kind, Collection<Long> ids) {
+    return ids.isEmpty()
         ? new HashMap<>()
         : jdbc
             .sql(
                 """
-                select tool_id, name, sha256 from attachment
-                where tool_id in (:ids) and removed = 0 order by tool_id, name_key\
+                select owner_id, name, sha256 from attachment
+                where owner = :owner and owner_id in (:ids) and removed = 0
+                order by owner_id, name_key\
                 """)
-            .param("ids", toolIds)
-            .query(OfTool.class)
+            .param("owner", kind.name())
+            .param("ids", ids)
+            .query(Owned.class)
             .list()
             .stream()
             .collect(
                 Collectors.groupingBy(
-                    OfTool::toolId,
+                    Owned::ownerId,
                     LinkedHashMap::new,
                     Collectors.mapping(
                         row -> new Attached(row.name(), row.sha256()), Collectors.toList())));

@@ -1,7 +1,9 @@
 package arborline.server.delivery;
 
+import arborline.core.exchange.Cell;
 import arborline.core.exchange.CellsJson;
 import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.PathList;
 import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.RawItemsJson;
@@ -20,6 +22,7 @@ import jakarta.persistence.Id;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
@@ -214,6 +217,15 @@ public class DeliveryLine {
     List<RawItem> held = new ArrayList<>(own.stacks());
     others.forEach(other -> (other.kind() == ItemKind.STACK ? held : cuts).add(other));
     keep(new RawBundle(own.item(), cuts, held));
+  }
+
+  /** Adds files of the delivery, by their paths. */
+  public void name(List<String> paths) {
+    RawBundle own = raw();
+    List<String> all = new ArrayList<>(PathList.read(own.item().text(RawItem.ATTACHMENT)));
+    all.addAll(paths);
+    RawItem item = own.item().with(Map.of(RawItem.ATTACHMENT, Cell.of(PathList.text(all))));
+    keep(new RawBundle(item, own.cutting(), own.stacks()));
   }
 
   /** True where nothing belongs to it. */

@@ -6,7 +6,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 
-/** The attachments of tools, for whoever writes a file. */
+/** The attachments of tools and parts, for whoever writes a file. */
 public interface AttachmentsOfTools {
 
   /**
@@ -26,6 +26,9 @@ public interface AttachmentsOfTools {
 
   /** By tool id, in the order of their names; tools without any are left out. */
   Map<Long, List<Attached>> of(Collection<Long> toolIds);
+
+  /** The same of parts, by component id. */
+  Map<Long, List<Attached>> ofParts(Collection<Long> componentIds);
 
   /** Writes the content of one. */
   void copy(Attached attached, OutputStream target) throws IOException;

@@ -5,13 +5,13 @@ import arborline.core.convert.Progress;
 import arborline.core.convert.Readback;
 import arborline.core.exchange.Bundle;
 import arborline.core.exchange.BundleFormat;
+import arborline.core.exchange.BundlePart;
 import arborline.core.exchange.BundleSink;
 import arborline.core.exchange.Contents;
 import arborline.core.exchange.LossReport;
 import arborline.core.exchange.Losses;
 import arborline.core.exchange.WriteOptions;
 import arborline.core.quantity.Unit;
-import arborline.core.stack.Component;
 import arborline.server.exchange.AttachmentsOfTools.Attached;
 import arborline.server.library.LibraryContents;
 import arborline.server.tool.Tools;
@@ -129,8 +129,9 @@ class Exports {
     Set<Attached> all = new LinkedHashSet<>();
     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file));
         BundleSink sink = format.create(out, survey.options())) {
-      for (Component part : survey.parts().values()) {
-        sink.part(part);
+      for (WholeTools.WholePart part : survey.parts().values()) {
+        sink.part(part.part());
+        all.addAll(part.attached());
       }
       walk.through(
           chunk -> {},
@@ -148,13 +149,13 @@ class Exports {
       Walk walk, BundleFormat format, Survey survey, Path file) throws IOException {
     try (Readback back = Readback.open(file, format, survey.options())) {
       walk.through(chunk -> {}, (toolId, bundle, attached) -> back.compare(bundle));
-      return back.proof(survey.parts());
+      return back.proof(survey.plainParts());
     }
   }
 
   private static Losses losses(Survey survey, BundleFormat format, LossReport report) {
     Losses losses = new Losses(format, survey.options(), report);
-    survey.parts().values().forEach(losses::of);
+    survey.plainParts().values().forEach(losses::of);
     survey
         .older()
         .forEach((code, parts) ->
@@ -178,25 +179,32 @@ class Exports {
   /** What a file is to hold, seen before anything is written. */
   private record Survey(
       WriteOptions options,
-      Map<String, Component> parts,
+      Map<String, WholeTools.WholePart> parts,
       Map<String, List<String>> older,
-      Map<String, String> absentInserts) {}
+      Map<String, String> absentInserts) {
+
+    Map<String, BundlePart> plainParts() {
+      Map<String, BundlePart> plain = new TreeMap<>();
+      parts.forEach((code, part) -> plain.put(code, part.part()));
+      return plain;
+    }
+  }
 
   private Survey survey(String title, Walk walk, Optional<Unit> unit) throws IOException {
     Contents.Survey seen = new Contents.Survey();
-    Map<String, Component> parts = new TreeMap<>();
+    Map<String, WholeTools.WholePart> parts = new TreeMap<>();
     Map<String, List<String>> older = new TreeMap<>();
     Map<String, String> absent = new TreeMap<>();
     walk.through(
         chunk -> {
           absent.putAll(whole.absentInserts(chunk.values()));
-          parts.putAll(stacks.parts(chunk.keySet()));
+          parts.putAll(whole.parts(chunk.keySet()));
           stacks
               .olderParts(chunk.keySet())
               .forEach((tool, kept) -> older.put(chunk.get(tool).tool().code(), kept));
         },
         (toolId, bundle, attached) -> seen.add(bundle));
-    parts.values().forEach(seen::add);
+    parts.values().forEach(part -> seen.add(part.part()));
     return new Survey(new WriteOptions(title, seen.contents(), unit), parts, older, absent);
   }
 }

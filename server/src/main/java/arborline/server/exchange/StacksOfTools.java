@@ -12,8 +12,11 @@ public interface StacksOfTools {
   /** By tool id; tools without any are left out. */
   Map<Long, List<PlannedStack>> of(Collection<Long> toolIds);
 
+  /** A part with its row. */
+  record KnownPart(long id, Component component) {}
+
   /** The parts of these stacks, each in its newest version, by code. */
-  Map<String, Component> parts(Collection<Long> toolIds);
+  Map<String, KnownPart> parts(Collection<Long> toolIds);
 
   /** Parts that stacks keep in an older version, in words, by tool id. */
   Map<Long, List<String>> olderParts(Collection<Long> toolIds);

@@ -2,6 +2,7 @@ package arborline.server.exchange;
 
 import arborline.core.cutting.CuttingEntry;
 import arborline.core.exchange.Bundle;
+import arborline.core.exchange.BundlePart;
 import arborline.core.stack.PlannedStack;
 import arborline.core.tool.Tool;
 import arborline.server.exchange.AttachmentsOfTools.Attached;
@@ -101,9 +102,29 @@ class WholeTools {
           id,
           tool.getValue()
               .with(entries.getOrDefault(id, List.of()), planned.getOrDefault(id, List.of()))
-              .withAttachments(own.stream().map(Attached::path).toList()),
+              .withAttachments(paths(own)),
           own);
     }
+  }
+
+  /** A part of stacks with the files that it names. */
+  record WholePart(BundlePart part, List<Attached> attached) {}
+
+  /** The parts of the stacks of some tools, by code. */
+  Map<String, WholePart> parts(Collection<Long> toolIds) {
+    Map<String, StacksOfTools.KnownPart> known = stacks.parts(toolIds);
+    Map<Long, List<Attached>> attached =
+        attachments.ofParts(known.values().stream().map(StacksOfTools.KnownPart::id).toList());
+    Map<String, WholePart> parts = new TreeMap<>();
+    known.forEach((code, part) -> {
+      List<Attached> own = attached.getOrDefault(part.id(), List.of());
+      parts.put(code, new WholePart(new BundlePart(part.component(), paths(own)), own));
+    });
+    return parts;
+  }
+
+  private static List<String> paths(List<Attached> attached) {
+    return attached.stream().map(Attached::path).toList();
   }
 
   private Map<Long, Bundle> insertsOf(Collection<Bundle> some) {

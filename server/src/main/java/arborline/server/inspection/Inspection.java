@@ -36,6 +36,7 @@ class Inspection {
   private final FileReading reading;
   private final LineStore store;
   private final LooseLines loose;
+  private final FilesByCode filesByCode;
   private final LineClashes clashes;
   private final DeliverySummary summary;
   private final AttachedFiles attachedFiles;
@@ -50,6 +51,7 @@ class Inspection {
       FileReading reading,
       LineStore store,
       LooseLines loose,
+      FilesByCode filesByCode,
       LineClashes clashes,
       DeliverySummary summary,
       AttachedFiles attachedFiles,
@@ -62,6 +64,7 @@ class Inspection {
     this.reading = reading;
     this.store = store;
     this.loose = loose;
+    this.filesByCode = filesByCode;
     this.clashes = clashes;
     this.summary = summary;
     this.attachedFiles = attachedFiles;
@@ -83,6 +86,7 @@ class Inspection {
     try {
       if (read(found.get())) {
         loose.join(deliveryId);
+        filesByCode.join(deliveryId);
         clashes.judge(deliveryId);
         finish(deliveryId);
       } else {

@@ -56,6 +56,7 @@ public class LineJudge {
   private final Bulk bulk;
   private final DeliveryNeighbours neighbours;
   private final ShopParts shopParts;
+  private final PartFiles partFiles;
   private final AttachedFiles files;
   private final List<Belongings> belongings;
   private final HeldCodes held;
@@ -67,6 +68,7 @@ public class LineJudge {
       Bulk bulk,
       DeliveryNeighbours neighbours,
       ShopParts shopParts,
+      PartFiles partFiles,
       AttachedFiles files,
       List<Belongings> belongings,
       HeldCodes held,
@@ -76,6 +78,7 @@ public class LineJudge {
     this.bulk = bulk;
     this.neighbours = neighbours;
     this.shopParts = shopParts;
+    this.partFiles = partFiles;
     this.files = files;
     this.belongings = belongings;
     this.held = held;
@@ -90,7 +93,7 @@ public class LineJudge {
       Map<String, DeliveryNeighbours.FirstLine> firstTools,
       Map<String, DeliveryNeighbours.FirstLine> firstParts,
       Map<String, Present> tools,
-      Map<String, arborline.core.stack.Component> shopParts,
+      Map<String, ShopParts.KnownPart> shopParts,
       Map<String, arborline.core.stack.Component> deliveryParts,
       Map<String, String> promised,
       List<DeliveryNeighbours.Alike> alike,
@@ -99,7 +102,8 @@ public class LineJudge {
 
     Optional<arborline.core.stack.Component> part(String code) {
       String key = Codes.key(code);
-      return Optional.ofNullable(deliveryParts.getOrDefault(key, shopParts.get(key)));
+      return Optional.ofNullable(deliveryParts.get(key))
+          .or(() -> Optional.ofNullable(shopParts.get(key)).map(ShopParts.KnownPart::component));
     }
   }
 
@@ -313,14 +317,17 @@ public class LineJudge {
           inspected,
           Clashes.insideDelivery(code, earlier.seenFrom(line.fileNo), free(around, code)));
     }
-    arborline.core.stack.Component present = around.shopParts().get(key);
+    ShopParts.KnownPart present = around.shopParts().get(key);
     if (present == null) {
       return inspected;
     }
     arborline.core.stack.Component arriving = inspected.component().orElseThrow();
-    return Clashes.differences(arriving, present).isEmpty()
+    if (!Clashes.differences(arriving, present.component()).isEmpty()) {
+      return with(inspected, Clashes.withShop(arriving, present.component(), free(around, code)));
+    }
+    return partFiles.unknownOfPart(present.id(), line.deliveryId, inspected) == 0
         ? inspected.with(List.of(Clashes.partAlreadyHere(code)), Disposition.SKIPPED)
-        : with(inspected, Clashes.withShop(arriving, present, free(around, code)));
+        : inspected;
   }
 
   private Inspected toolWithClash(

@@ -9,8 +9,11 @@ import java.util.Optional;
 /** The parts of stacks that the shop has. */
 public interface ShopParts {
 
+  /** A part with its row. */
+  record KnownPart(long id, Component component) {}
+
   /** Parts by code key; unknown ones are left out. */
-  Map<String, Component> byKeys(Collection<String> codeKeys);
+  Map<String, KnownPart> byKeys(Collection<String> codeKeys);
 
   /** A part after taking it: its row, and whether it was made now. */
   record TakenPart(long id, boolean added) {}

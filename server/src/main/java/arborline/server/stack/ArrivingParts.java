@@ -47,12 +47,14 @@ class ArrivingParts implements ShopParts {
 
   @Override
   @Transactional(readOnly = true)
-  public Map<String, Component> byKeys(Collection<String> codeKeys) {
-    Map<String, Component> parts = new HashMap<>();
+  public Map<String, KnownPart> byKeys(Collection<String> codeKeys) {
+    Map<String, KnownPart> parts = new HashMap<>();
     if (!codeKeys.isEmpty()) {
       components
           .findByCodeKeyIn(codeKeys)
-          .forEach(row -> parts.put(row.codeKey, json.read(row.definition, Component.class)));
+          .forEach(row ->
+              parts.put(
+                  row.codeKey, new KnownPart(row.id, json.read(row.definition, Component.class))));
     }
     return parts;
   }

@@ -21,6 +21,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The parts that stacks are built from. */
@@ -243,6 +244,14 @@ public class Components {
   private long record(ComponentRow row, TrailRecord deed) {
     live.say("component", row.id, "");
     return trail.record(deed);
+  }
+
+  /** Lets nobody else change it until the transaction ends. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void lock(long id) {
+    if (components.lock(id) == 0) {
+      throw Refusal.notFound("there is no holder or extension " + id);
+    }
   }
 
   private static void check(Component component) {

@@ -60,10 +60,11 @@ class PlannedStacks implements StacksOfTools {
   }
 
   @Override
-  public Map<String, Component> parts(Collection<Long> toolIds) {
-    Map<String, Component> parts = new TreeMap<>();
+  public Map<String, KnownPart> parts(Collection<Long> toolIds) {
+    Map<String, KnownPart> parts = new TreeMap<>();
     parts(stacks.findByToolIdInOrderById(toolIds))
-        .forEach(row -> parts.put(row.code, json.read(row.definition, Component.class)));
+        .forEach(row ->
+            parts.put(row.code, new KnownPart(row.id, json.read(row.definition, Component.class))));
     return parts;
   }
 
