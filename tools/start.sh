@@ -21,7 +21,7 @@ accounts() {
 
 # Why the server would not start, where it says so in words.
 why_stopped() {
-  grep -h 'arbor line does not start' "$RUN/server.log" | tail -n 1 | sed 's/.*arbor line does/arbor line does/' |
+  tail -c "+$((logged + 1))" "$RUN/server.log" | grep -h 'arbor line does not start' | tail -n 1 | sed 's/.*arbor line does/arbor line does/' |
     grep . || tail -n 30 "$RUN/server.log" "$RUN/server.out"
 }
 
@@ -59,6 +59,7 @@ aot=()
 [ -f "$RUN/app.aot" ] && aot=(-XX:AOTCache="$RUN/app.aot")
 cd "$RUN/app"
 (umask 077 && : >>"$RUN/server.log" && : >"$RUN/server.out")
+logged=$(wc -c <"$RUN/server.log")
 ARBOR_LOG="$RUN/server.log" nohup java "${aot[@]}" "${SERVER_JVM[@]}" -jar arbor-line.jar \
   >"$RUN/server.out" 2>&1 </dev/null &
 echo $! >"$RUN/server.pid"

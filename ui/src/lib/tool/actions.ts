@@ -1,6 +1,6 @@
 import { act, perform } from '$lib/api/act';
 import { ALL } from '$lib/api/cache';
-import { api, ask, send, type Attachment, type ToolBody } from '$lib/api/client';
+import { api, ask, type ToolBody } from '$lib/api/client';
 
 const concerns = (id: number) => [
   ['tool', String(id)],
@@ -36,24 +36,4 @@ export const backToVersion = (id: number, version: number) =>
       ask(api.POST('/api/v1/tools/{id}/back', { params: { path: { id }, query: { version } } })),
     message: `Version ${version} stands again`,
     concerns: concerns(id)
-  });
-
-/** Attaches a file to a tool. */
-export const attach = (id: number, file: File, progress: (share: number) => void) =>
-  act({
-    ask: () => send(`/api/v1/tools/${id}/attachments`, [file], progress, 'file'),
-    message: `Attached ${file.name}`,
-    concerns: [['tool', String(id)]]
-  });
-
-export const removeAttachment = (id: number, attachment: Attachment) =>
-  act({
-    ask: () =>
-      ask(
-        api.DELETE('/api/v1/tools/{toolId}/attachments/{id}', {
-          params: { path: { toolId: id, id: attachment.id } }
-        })
-      ),
-    message: `Removed ${attachment.name}`,
-    concerns: [['tool', String(id)]]
   });

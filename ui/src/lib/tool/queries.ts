@@ -15,14 +15,6 @@ export const sheetQuery = (id: number) =>
     queryFn: () => readSheet(id)
   });
 
-/** Files that belong to a tool. */
-export const attachmentsQuery = (id: number) =>
-  queryOptions({
-    queryKey: ['tool', String(id), 'attachments'],
-    queryFn: () =>
-      ask(api.GET('/api/v1/tools/{toolId}/attachments', { params: { path: { toolId: id } } }))
-  });
-
 /** The sheet as it is on the server now. */
 export const readSheet = (id: number) =>
   ask(api.GET('/api/v1/tools/{id}', { params: { path: { id } } }));

@@ -8,35 +8,29 @@
   import { who } from '$lib/shell/session.svelte';
   import { isTable } from '$lib/grid/clipboard';
   import RecipesAndFolders from '$lib/recipe/RecipesAndFolders.svelte';
-  import { bytes, count, moment } from '$lib/shell/text';
+  import { bytes, moment } from '$lib/shell/text';
+  import FilePicker from '$lib/shell/FilePicker.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const deliveries = createQuery(deliveriesQuery);
 
   let over = $state(false);
-  let sending = $state<{ name: string; share: number } | null>(null);
-  let picker = $state<HTMLInputElement>();
+  let picker = $state<FilePicker>();
   const may = $derived(who.may('RECEIVE'));
 
   function onpaste(event: ClipboardEvent) {
     const text = event.clipboardData?.getData('text/plain') ?? '';
     if (may && isTable(text)) {
       event.preventDefault();
-      void receive([new File([text], 'pasted.tsv', { type: 'text/tab-separated-values' })]);
+      void picker?.take([new File([text], 'pasted.tsv', { type: 'text/tab-separated-values' })]);
     }
   }
 
   /** What comes together is one delivery. */
-  async function receive(files: Iterable<File> | null | undefined) {
-    over = false;
-    const list = [...(files ?? [])];
-    if (list.length === 0) return;
-    const name = list.length === 1 ? list[0].name : count(list.length, 'file');
-    sending = { name, share: 0 };
-    const id = await bringFiles(list, (share) => (sending = { name, share }));
+  async function receive(files: File[], progress: (share: number) => void) {
+    const id = await bringFiles(files, progress);
     if (id) await goto(`/receiving/${id}`);
-    sending = null;
   }
 
   function kind(delivery: Delivery): 'hold' | 'query' | 'pass' | 'skipped' | 'note' {
@@ -78,29 +72,19 @@
       ondragleave={() => (over = false)}
       ondrop={(e) => {
         e.preventDefault();
-        void receive(e.dataTransfer?.files);
+        over = false;
+        void picker?.take(e.dataTransfer?.files);
       }}
     >
-      {#if sending}
-        <p class="w-80">{sending.name}: {Math.round(sending.share * 100)} % sent</p>
-        <progress class="w-64" max="1" value={sending.share} aria-label="sent"></progress>
-      {:else}
-        <button class="button main" onclick={() => picker?.click()}>Add files</button>
-        <p class="text-soft">
-          or drop them here: tables and workbooks of any make, lists as XML or JSON, MTConnect
-          documents, a ZIP of all that; or paste rows of a spreadsheet. What comes together is one
-          delivery, inspected before anything enters a library.
-        </p>
-      {/if}
-      <input
-        bind:this={picker}
-        type="file"
-        multiple
-        class="sr-only"
-        tabindex="-1"
-        aria-label="Files to add"
-        onchange={(e) => void receive(e.currentTarget.files)}
-      />
+      <FilePicker bind:this={picker} label="Add files" purpose="Files to add" main send={receive}>
+        {#snippet hint()}
+          <p class="text-soft">
+            or drop them here: tables and workbooks of any make, lists as XML or JSON, MTConnect
+            documents, a ZIP of all that; or paste rows of a spreadsheet. What comes together is one
+            delivery, inspected before anything enters a library.
+          </p>
+        {/snippet}
+      </FilePicker>
     </div>
   {/if}
 

@@ -7,6 +7,7 @@
   import { componentQuery } from '$lib/stack/queries';
   import { createComponent, retireComponent, saveComponent } from '$lib/stack/actions';
   import { Problem, type Component, type Finding, type StackKept } from '$lib/api/client';
+  import Attachments from '$lib/attachment/Attachments.svelte';
   import CentreLine from '$lib/drawing/CentreLine.svelte';
   import Parts from '$lib/drawing/Parts.svelte';
   import { fit, view } from '$lib/drawing/geometry';
@@ -328,6 +329,11 @@
           <p class="text-soft">No stack uses it.</p>
         {/if}
       </section>
+      {#if !fresh}
+        <div class="col-start-2 -mx-5">
+          <Attachments owner={{ kind: 'components', id }} readonly={!may} />
+        </div>
+      {/if}
     </div>
   </div>
   <DialogFrame

@@ -6,6 +6,7 @@
   import { conversionsQuery } from '$lib/conversion/queries';
   import Choice from '$lib/shell/Choice.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
+  import FilePicker from '$lib/shell/FilePicker.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import { who } from '$lib/shell/session.svelte';
 
@@ -13,16 +14,9 @@
   const may = $derived(who.may('RECEIVE'));
   let format = $state('json');
   let unit = $state('');
-  let picker = $state<HTMLInputElement>();
-  let share = $state<number | null>(null);
 
-  async function convert(files: FileList | null) {
-    if (!files || files.length === 0) return;
-    share = 0;
-    await convertFiles([...files], format, unit, (sent) => (share = sent));
-    share = null;
-    if (picker) picker.value = '';
-  }
+  const convert = (files: File[], progress: (share: number) => void) =>
+    convertFiles(files, format, unit, progress);
 </script>
 
 <svelte:head><title>Convert files · Arbor Line</title></svelte:head>
@@ -39,21 +33,7 @@
     <div class="mb-5 mt-3 flex items-center gap-3">
       <Choice label="Format" bind:value={format} options={formats} />
       <Choice label="Unit of lengths" bind:value={unit} options={lengths} />
-      {#if share === null}
-        <button class="button main" onclick={() => picker?.click()}>Choose files</button>
-      {:else}
-        <progress max="1" value={share} aria-label="sent"></progress>
-        <span>{Math.round(share * 100)} % sent</span>
-      {/if}
-      <input
-        bind:this={picker}
-        type="file"
-        multiple
-        class="sr-only"
-        tabindex="-1"
-        aria-label="Files to convert"
-        onchange={(event) => void convert(event.currentTarget.files)}
-      />
+      <FilePicker label="Choose files" purpose="Files to convert" main send={convert} />
     </div>
   {/if}
   {#if conversions.error}

@@ -5,7 +5,7 @@
   import { classesQuery, readSheet, sheetQuery } from '$lib/tool/queries';
   import { backToVersion, saveTool } from '$lib/tool/actions';
   import { Problem } from '$lib/api/client';
-  import Attachments from '$lib/tool/Attachments.svelte';
+  import Attachments from '$lib/attachment/Attachments.svelte';
   import Comments from '$lib/naming/Comments.svelte';
   import Dropped from '$lib/tool/Dropped.svelte';
   import { Draft } from '$lib/tool/draft.svelte';
@@ -186,7 +186,7 @@
       <div>
         <Fields {draft} readonly={!may} />
         <Notes {draft} readonly={!may} />
-        <Attachments toolId={id} readonly={!may} />
+        <Attachments owner={{ kind: 'tools', id }} readonly={!may} />
         {#if turning}
           <Mounted
             toolId={id}

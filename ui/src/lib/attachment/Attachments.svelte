@@ -1,34 +1,37 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
+  import FilePicker from '$lib/shell/FilePicker.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import { bytes, moment } from '$lib/shell/text';
   import { attach, removeAttachment } from './actions';
-  import { attachmentsQuery } from './queries';
+  import { attachmentsQuery, type Owner } from './queries';
 
-  let { toolId, readonly = false }: { toolId: number; readonly?: boolean } = $props();
+  interface Props {
+    owner: Owner;
+    readonly?: boolean;
+  }
 
-  const attachments = createQuery(() => attachmentsQuery(toolId));
+  let { owner, readonly = false }: Props = $props();
+
+  const attachments = createQuery(() => attachmentsQuery(owner));
   const items = $derived(attachments.data?.items ?? []);
   const pictures = $derived(items.filter(({ picture }) => picture));
-  let picker = $state<HTMLInputElement>();
-  let sent = $state<number | null>(null);
+  let picker = $state<FilePicker>();
   let over = $state(false);
 
-  const content = (id: number) => `/api/v1/tools/${toolId}/attachments/${id}/content`;
+  const content = (id: number) => `/api/v1/${owner.kind}/${owner.id}/attachments/${id}/content`;
 
-  async function add(files: FileList | null | undefined) {
-    for (const file of files ?? []) {
-      sent = 0;
-      await attach(toolId, file, (share) => (sent = share));
+  /** One after the other; how much of all is sent. */
+  async function send(files: File[], progress: (share: number) => void) {
+    for (const [index, file] of files.entries()) {
+      await attach(owner, file, (share) => progress((index + share) / files.length));
     }
-    sent = null;
-    if (picker) picker.value = '';
   }
 
   function drop(event: DragEvent) {
     event.preventDefault();
     over = false;
-    if (!readonly) void add(event.dataTransfer?.files);
+    if (!readonly) void picker?.take(event.dataTransfer?.files);
   }
 </script>
 
@@ -45,13 +48,14 @@
   >
     <div class="flex items-baseline gap-3 px-5 pb-1 pt-3">
       <h2>Attachments</h2>
-      {#if !readonly && sent === null}
-        <button class="button quiet h-6!" onclick={() => picker?.click()}>Attach a file</button>
-      {/if}
-      {#if sent !== null}
-        <progress max="1" value={sent} aria-label="sent"></progress>
-      {:else if items.length === 0 && !attachments.error}
-        <span class="text-soft">or drop a picture, a model or a data sheet here</span>
+      {#if !readonly}
+        <FilePicker bind:this={picker} label="Attach a file" purpose="Files to attach" {send}>
+          {#snippet hint()}
+            {#if items.length === 0 && !attachments.error}
+              <span class="text-soft">or drop a picture, a model or a data sheet here</span>
+            {/if}
+          {/snippet}
+        </FilePicker>
       {/if}
     </div>
     {#if pictures.length > 0}
@@ -87,7 +91,7 @@
                   <button
                     class="button quiet h-6!"
                     aria-label="Remove {item.name}"
-                    onclick={() => void removeAttachment(toolId, item)}>Remove</button
+                    onclick={() => void removeAttachment(owner, item)}>Remove</button
                   >
                 {/if}
               </td>
@@ -97,14 +101,5 @@
       </table>
     {/if}
     <NotLoaded query={attachments} />
-    <input
-      bind:this={picker}
-      type="file"
-      multiple
-      class="sr-only"
-      tabindex="-1"
-      aria-label="Files to attach"
-      onchange={(event) => void add(event.currentTarget.files)}
-    />
   </section>
 {/if}
