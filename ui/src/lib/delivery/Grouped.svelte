@@ -5,7 +5,7 @@
   import { lineGroupsQuery, type Narrowed } from '$lib/delivery/queries';
   import { classesQuery } from '$lib/tool/queries';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
-  import { capital, count } from '$lib/shell/text';
+  import { capital, count, day } from '$lib/shell/text';
   import Lines from './Lines.svelte';
 
   let {
@@ -37,6 +37,8 @@
         return group === '' ? 'no number' : `${group} to ${Number(group) + 99}`;
       case 'file':
         return files[Number(group)] ?? `file ${Number(group) + 1}`;
+      case 'date':
+        return day(group);
       case 'kind':
         return capital(group === 'CUTTING' ? 'cutting data' : group.toLowerCase());
       default:

@@ -1,7 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { bytes, capital, count, timeLeft } from './text';
+import { bytes, capital, count, day, timeLeft } from './text';
 
 describe('words', () => {
+  it('call a day as it was written, wherever the reader is', () => {
+    expect(day('2023-03-09')).toBe('9 Mar 2023');
+  });
+
   it('count in the right number', () => {
     expect(count(1, 'tool')).toBe('1 tool');
     expect(count(1200, 'tool')).toBe('1,200 tools');

@@ -19,6 +19,13 @@ export function moment(iso: string): string {
   return MOMENT.format(new Date(iso));
 }
 
+const DAY = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'UTC' });
+
+/** A day as its place has it, whatever the reader's time zone: "9 Mar 2023". */
+export function day(iso: string): string {
+  return DAY.format(new Date(iso));
+}
+
 export function bytes(size: number): string {
   return size < 1e6 ? `${Math.ceil(size / 1e3)} kB` : `${(size / 1e6).toFixed(1)} MB`;
 }

@@ -43,6 +43,7 @@
     { value: 'number', label: 'by number' },
     { value: 'class', label: 'by class' },
     { value: 'diameter', label: 'by diameter' },
+    { value: 'date', label: 'by date of the file' },
     { value: 'finding', label: 'by finding' }
   ];
   const may = $derived(who.may('RECEIVE'));
@@ -56,7 +57,12 @@
     { value: 'kind', label: 'by kind' },
     { value: 'name', label: 'by first word of the name' },
     { value: 'number', label: 'by hundreds of the number' },
-    ...(files.length > 0 ? [{ value: 'file', label: 'by file' }] : [])
+    ...(files.length > 0
+      ? [
+          { value: 'file', label: 'by file' },
+          { value: 'date', label: 'by date of the file' }
+        ]
+      : [])
   ]);
   const reading = $derived(
     delivery.data?.state === 'reading' || delivery.data?.state === 'waiting'

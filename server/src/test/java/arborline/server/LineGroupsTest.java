@@ -2,6 +2,8 @@ package arborline.server;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -53,6 +55,23 @@ class LineGroupsTest extends ServerTest {
     assertEquals(Map.of("CUTTER", 4L), groups("kind"));
     assertEquals(Map.of("Rougher", 1L), groups("name&text=short"));
     assertEquals(400, lead.get(lines + "/groups?by=weather").status());
+  }
+
+  @Test
+  void linesAreSortedAndCountedByTheDateOfTheirFile() {
+    Map<String, byte[]> files = new TreeMap<>();
+    Map<String, LocalDateTime> changed = new TreeMap<>();
+    for (int year = 2024; year > 2021; year--) {
+      String name = "list of %d.csv".formatted(2030 - year);
+      String table = "CODE,NAME\nLG-D%1$d,of %1$d\n".formatted(year);
+      files.put(name, table.getBytes(StandardCharsets.UTF_8));
+      changed.put(name, LocalDateTime.of(year, 3, 9, 23, 59));
+    }
+    lines =
+        "/api/v1/deliveries/%d/lines".formatted(lead.deliver("dated.zip", Zips.of(files, changed)));
+    assertEquals(List.of("LG-D2022", "LG-D2023", "LG-D2024"), codes("?sort=date"));
+    assertEquals(Map.of("2022-03-09", 1L, "2023-03-09", 1L, "2024-03-09", 1L), groups("date"));
+    assertEquals(List.of("LG-D2023"), codes("?by=date&group=2023-03-09"));
   }
 
   @ParameterizedTest

@@ -5,8 +5,10 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -18,10 +20,17 @@ final class Zips {
 
   /** A ZIP of files, in their order. */
   static byte[] of(Map<String, byte[]> files) {
+    return of(files, Map.of());
+  }
+
+  /** The same with the times when some of them were last changed. */
+  static byte[] of(Map<String, byte[]> files, Map<String, LocalDateTime> changed) {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
       for (Map.Entry<String, byte[]> file : files.entrySet()) {
-        zip.putNextEntry(new ZipEntry(file.getKey()));
+        ZipEntry entry = new ZipEntry(file.getKey());
+        Optional.ofNullable(changed.get(file.getKey())).ifPresent(entry::setTimeLocal);
+        zip.putNextEntry(entry);
         zip.write(file.getValue());
       }
     } catch (IOException impossible) {

@@ -8,9 +8,11 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Files on their way into a delivery, in a folder of their own; a ZIP stands for what is in it. */
@@ -27,8 +29,9 @@ public final class ArrivingFiles implements AutoCloseable {
    * @param path where it stood in its ZIP; its name where it came by itself
    * @param content where it waits
    * @param zip true for a ZIP inside a ZIP, which is not opened
+   * @param dated when it was last changed; empty where nobody says
    */
-  record Arriving(String name, String path, Path content, boolean zip) {
+  record Arriving(String name, String path, Path content, boolean zip, Optional<LocalDate> dated) {
     long size() throws IOException {
       return Files.size(content);
     }
@@ -48,7 +51,7 @@ public final class ArrivingFiles implements AutoCloseable {
       Files.delete(file);
     } else {
       String called = shown.isBlank() ? "unnamed" : shown;
-      keep(new Arriving(called, called, file, false));
+      keep(new Arriving(called, called, file, false, Optional.empty()));
     }
   }
 
@@ -67,7 +70,7 @@ public final class ArrivingFiles implements AutoCloseable {
         if (!file.zip()) {
           opened.unpack(file, content);
         }
-        keep(new Arriving(file.name(), file.path(), content, file.zip()));
+        keep(new Arriving(file.name(), file.path(), content, file.zip(), file.dated()));
       }
     }
   }

@@ -19,6 +19,8 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.function.LongConsumer;
 import org.jspecify.annotations.Nullable;
@@ -135,6 +137,8 @@ public class Deliveries {
       files.store(deliveryId, fileNo, content);
     }
     byte[] head = files.head(deliveryId, fileNo);
+    LocalDate dated =
+        file.dated().orElseGet(() -> LocalDate.ofInstant(Instant.now(clock), ZoneOffset.UTC));
     boolean attached = !file.zip() && attached(file, head, alone);
     if (file.zip() || attached) {
       Document unread =
@@ -144,6 +148,7 @@ public class Deliveries {
               file.name(),
               file.path(),
               file.size(),
+              dated,
               attached ? Document.ATTACHMENT : Document.ZIP,
               json.text(ReadingView.of(TableReading.propose(head))));
       unread.sha256 = attached ? FileHash.of(file.content()) : null;
@@ -156,6 +161,7 @@ public class Deliveries {
         file.name(),
         file.path(),
         file.size(),
+        dated,
         reader.id(),
         json.text(
             readings.arriving(reader, head, () -> Files.newInputStream(file.content()), recipe)));

@@ -5,6 +5,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.io.Serializable;
+import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 
 /** One file of a delivery. */
@@ -32,6 +33,9 @@ public class Document {
   public String format;
   public long size;
 
+  /** When it was last changed; the day it was received where nobody says. */
+  public LocalDate dated;
+
   /** Of the content of an attachment; null for others. */
   public @Nullable String sha256;
 
@@ -58,6 +62,7 @@ public class Document {
       String name,
       String path,
       long size,
+      LocalDate dated,
       String format,
       String reading) {
     this.deliveryId = deliveryId;
@@ -65,6 +70,7 @@ public class Document {
     this.name = name.length() > 200 ? name.substring(0, 200) : name;
     this.path = path.length() > 500 ? path.substring(path.length() - 500) : path;
     this.size = size;
+    this.dated = dated;
     this.format = format;
     this.reading = reading;
   }

@@ -128,12 +128,19 @@ public class LineLists {
       @Nullable String by,
       @Nullable String group) {}
 
+  /** When the file of a line was last changed. */
+  private static final String DATED =
+      """
+      (select d.dated from Document d where d.deliveryId = l.deliveryId and d.fileNo = l.fileNo)\
+      """;
+
   /** What lines can be grouped by: a name by its first word, a number by its hundred. */
   private static final Map<String, String> GROUPS =
       Map.of(
           "class", "l.classId",
           "kind", "cast(l.kind as string)",
           "file", "cast(l.fileNo as string)",
+          "date", "cast(%s as string)".formatted(DATED),
           "name", "substring(l.name, 1, locate(' ', concat(l.name, ' ')) - 1)",
           "number", "coalesce(cast(l.number - mod(l.number, 100) as string), '')");
 
@@ -182,13 +189,14 @@ public class LineLists {
           "class", "l.classId",
           "number", "l.number",
           "diameter", "l.dc",
+          "date", DATED,
           "finding", "(select min(f.code) from LineFinding f where f.lineId = l.id)");
 
   /**
    * Lists lines.
    *
    * @param sort {@code position}, {@code code}, {@code name}, {@code class}, {@code number}, {@code
-   *     diameter} or {@code finding}
+   *     diameter}, {@code date} or {@code finding}
    * @param after place of the last line that was seen; for other orders how many were seen
    */
   Slice<LineView> lines(

@@ -6,10 +6,13 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Enumeration;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
@@ -80,7 +83,18 @@ public final class ZipOfFiles implements AutoCloseable {
    * @param path with its folders, forward slashes between them
    * @param zip true for a ZIP inside, which is not opened
    */
-  public record Inside(String name, String path, boolean zip, ZipEntry entry) {}
+  public record Inside(String name, String path, boolean zip, ZipEntry entry) {
+
+    /** The day it was last changed, in the time of whoever packed it; empty where none is told. */
+    public Optional<LocalDate> dated() {
+      return Optional.ofNullable(entry.getTimeLocal())
+          .map(LocalDateTime::toLocalDate)
+          .filter(day -> day.getYear() > FIRST_YEAR);
+    }
+  }
+
+  /** What a ZIP says that knows no time. */
+  private static final int FIRST_YEAR = 1980;
 
   /** Its files; what operating systems put beside them is left out. */
   public List<Inside> files() {
