@@ -24,29 +24,42 @@ final class ClassWords {
    */
   record Named(String toolClass, String words) {}
 
-  private static final List<Named> LONGEST_FIRST = load();
+  /** Words as they stand among others: one tool of a kind, several, inside of a longer word. */
+  private record Phrase(Named named, String one, String several, boolean inside) {
+
+    static Phrase of(Named named) {
+      String words = named.words();
+      return new Phrase(
+          named,
+          " " + words + " ",
+          " " + words + "s ",
+          words.length() >= COMPOUND && words.indexOf(' ') < 0);
+    }
+
+    boolean stands(String text) {
+      return inside && text.contains(named.words()) || text.contains(one) || text.contains(several);
+    }
+  }
+
+  private static final List<Phrase> LONGEST_FIRST = load();
 
   private ClassWords() {}
 
-  private static List<Named> load() {
+  private static List<Phrase> load() {
     Map<String, String> table = WordTable.read("class-words.tsv");
     List<Named> named = new ArrayList<>();
     table.forEach((words, toolClass) -> named.add(new Named(toolClass, words)));
     named.sort(Comparator.comparing((Named one) -> -one.words().length()));
-    return List.copyOf(named);
+    return named.stream().map(Phrase::of).toList();
   }
 
   /** The class that a text names; nothing where no word of it names one. */
   static Optional<Named> find(String text) {
     String words =
         " " + Words.normal(text.length() > LONGEST ? text.substring(0, LONGEST) : text) + " ";
-    return LONGEST_FIRST.stream().filter(named -> stands(named.words(), words)).findFirst();
-  }
-
-  private static boolean stands(String phrase, String words) {
-    if (words.contains(" " + phrase + " ") || words.contains(" " + phrase + "s ")) {
-      return true;
-    }
-    return phrase.length() >= COMPOUND && phrase.indexOf(' ') < 0 && words.contains(phrase);
+    return LONGEST_FIRST.stream()
+        .filter(phrase -> phrase.stands(words))
+        .map(Phrase::named)
+        .findFirst();
   }
 }
