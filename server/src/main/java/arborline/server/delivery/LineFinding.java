@@ -6,7 +6,7 @@ import jakarta.persistence.IdClass;
 import java.io.Serializable;
 import org.hibernate.annotations.Immutable;
 
-/** A finding of a line, for filters; written in batches by {@link LineJudge}. */
+/** A finding of a line, for filters; written in batches by the inspection. */
 @Entity
 @Immutable
 @IdClass(LineFinding.Key.class)

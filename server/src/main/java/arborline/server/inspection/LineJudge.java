@@ -1,9 +1,7 @@
 package arborline.server.inspection;
 
 import arborline.core.exchange.ItemKind;
-import arborline.core.exchange.PathList;
 import arborline.core.exchange.RawBundle;
-import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.inspect.Allowance;
@@ -15,31 +13,21 @@ import arborline.core.inspect.Inspector;
 import arborline.core.inspect.Settled;
 import arborline.core.inspect.StackCheck;
 import arborline.core.library.Codes;
-import arborline.core.tool.Completed;
 import arborline.core.tool.RuleBook;
 import arborline.core.tool.Tool;
 import arborline.server.delivery.AttachedFiles;
 import arborline.server.delivery.DeliveryLine;
-import arborline.server.support.Bulk;
+import arborline.server.inspection.Surroundings.ShopTool;
 import arborline.server.support.Json;
 import arborline.server.tool.HeldCodes;
 import arborline.server.tool.StoredTools;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.function.Predicate;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
@@ -49,62 +37,29 @@ import org.springframework.stereotype.Component;
 @Component
 public class LineJudge {
 
-  private static final int LONGEST_KEY = 60;
-
-  private final JdbcClient jdbc;
-  private final JdbcTemplate template;
-  private final Bulk bulk;
+  private final LineSurroundings surroundings;
   private final DeliveryNeighbours neighbours;
-  private final ShopParts shopParts;
   private final PartFiles partFiles;
-  private final AttachedFiles files;
   private final List<Belongings> belongings;
   private final HeldCodes held;
+  private final LineFindings lineFindings;
   private final Json json;
 
   LineJudge(
-      JdbcClient jdbc,
-      JdbcTemplate template,
-      Bulk bulk,
+      LineSurroundings surroundings,
       DeliveryNeighbours neighbours,
-      ShopParts shopParts,
       PartFiles partFiles,
-      AttachedFiles files,
       List<Belongings> belongings,
       HeldCodes held,
+      LineFindings lineFindings,
       Json json) {
-    this.jdbc = jdbc;
-    this.template = template;
-    this.bulk = bulk;
+    this.surroundings = surroundings;
     this.neighbours = neighbours;
-    this.shopParts = shopParts;
     this.partFiles = partFiles;
-    this.files = files;
     this.belongings = belongings;
     this.held = held;
+    this.lineFindings = lineFindings;
     this.json = json;
-  }
-
-  private record Present(long id, String codeKey, Tool tool, String hash, boolean shelved) {}
-
-  /** What the lines of one batch meet. */
-  private record Surroundings(
-      long deliveryId,
-      Map<String, DeliveryNeighbours.FirstLine> firstTools,
-      Map<String, DeliveryNeighbours.FirstLine> firstParts,
-      Map<String, Present> tools,
-      Map<String, ShopParts.KnownPart> shopParts,
-      Map<String, arborline.core.stack.Component> deliveryParts,
-      Map<String, String> promised,
-      List<DeliveryNeighbours.Alike> alike,
-      Set<String> inserts,
-      List<AttachedFiles.AttachedFile> files) {
-
-    Optional<arborline.core.stack.Component> part(String code) {
-      String key = Codes.key(code);
-      return Optional.ofNullable(deliveryParts.get(key))
-          .or(() -> Optional.ofNullable(shopParts.get(key)).map(ShopParts.KnownPart::component));
-    }
   }
 
   /** The codes of these lines that no tool carries and that are not free all the same. */
@@ -114,11 +69,12 @@ public class LineJudge {
 
   /** What can be understood of a line, with its tool from the shop where it belongs to one. */
   public Inspected inspected(DeliveryLine line) {
-    Present owner = line.kind.standsAlone() ? null : shop(Set.of(line.codeKey)).get(line.codeKey);
+    ShopTool owner =
+        line.kind.standsAlone() ? null : surroundings.shop(Set.of(line.codeKey)).get(line.codeKey);
     return inspected(line, owner);
   }
 
-  private Inspected inspected(DeliveryLine line, @Nullable Present owner) {
+  private Inspected inspected(DeliveryLine line, @Nullable ShopTool owner) {
     RawBundle raw = raw(line);
     return line.kind.standsAlone() || owner == null
         ? Inspector.inspect(raw)
@@ -128,7 +84,7 @@ public class LineJudge {
   /** Judges these lines of one delivery; the caller saves them. */
   public void judge(long deliveryId, List<DeliveryLine> lines) {
     List<Inspected> alone = lines.stream().map(line -> Inspector.inspect(raw(line))).toList();
-    Surroundings around = around(deliveryId, lines, alone);
+    Surroundings around = surroundings.of(deliveryId, lines, alone);
     Map<Long, List<Finding>> findings = new HashMap<>();
     for (int i = 0; i < lines.size(); i++) {
       DeliveryLine line = lines.get(i);
@@ -138,7 +94,7 @@ public class LineJudge {
       line.judged(full, json.text(full.findings()));
       findings.put(line.id, full.findings());
     }
-    store(deliveryId, findings);
+    lineFindings.replace(deliveryId, findings);
   }
 
   private static Inspected allowed(DeliveryLine line, Inspected inspected) {
@@ -147,39 +103,10 @@ public class LineJudge {
         : inspected.with(Allowance.of(inspected.findings(), line.allowed));
   }
 
-  private Surroundings around(long deliveryId, List<DeliveryLine> rows, List<Inspected> lines) {
-    Set<String> tools = keys(lines, line -> !part(line));
-    Set<String> parts = keys(lines, LineJudge::part);
-    Set<String> ofStacks =
-        lines.stream()
-            .flatMap(line -> stackParts(line).stream())
-            .map(Codes::key)
-            .collect(Collectors.toSet());
-    Set<String> allParts = new HashSet<>(parts);
-    allParts.addAll(ofStacks);
-    return new Surroundings(
-        deliveryId,
-        neighbours.firstLines(deliveryId, tools, false),
-        neighbours.firstLines(deliveryId, parts, true),
-        tools.isEmpty() ? Map.of() : shop(tools),
-        allParts.isEmpty() ? Map.of() : shopParts.byKeys(allParts),
-        neighbours.parts(deliveryId, ofStacks),
-        held.why(tools),
-        alike(deliveryId, rows, lines),
-        neighbours.inserts(deliveryId, of(lines, line -> StoredTools.insertKey(line.tool()))),
-        lines.stream().anyMatch(line -> !attachments(line).isEmpty())
-            ? files.of(deliveryId)
-            : List.of());
-  }
-
-  private static List<String> attachments(Inspected line) {
-    return PathList.read(line.raw().item().text(RawItem.ATTACHMENT));
-  }
-
   /** What a line names and nobody sent. */
   private static Inspected withAttachments(Inspected inspected, Surroundings around) {
     List<String> missing =
-        attachments(inspected).stream()
+        LineSurroundings.attachments(inspected).stream()
             .filter(path -> AttachedFiles.find(around.files(), path).isEmpty())
             .toList();
     return missing.isEmpty() || inspected.disposition() == Disposition.SKIPPED
@@ -187,33 +114,12 @@ public class LineJudge {
         : with(inspected, Clashes.attachmentMissing(missing));
   }
 
-  private List<DeliveryNeighbours.Alike> alike(
-      long deliveryId, List<DeliveryLine> rows, List<Inspected> lines) {
-    List<DeliveryNeighbours.Alike> found =
-        new ArrayList<>(neighbours.alike(of(lines, line -> dimensions(line.tool()))));
-    found.addAll(
-        neighbours.linesAt(
-            deliveryId,
-            rows.stream().map(row -> row.twinPosition).filter(Objects::nonNull).toList()));
-    return found;
-  }
-
-  private static @Nullable Long dimensions(Tool tool) {
-    return StoredTools.dimensionKey(Completed.of(tool).tool());
-  }
-
-  private static <T> Set<T> of(List<Inspected> lines, Function<Inspected, @Nullable T> what) {
-    return lines.stream()
-        .filter(line -> line.kind().standsAlone() && !part(line))
-        .map(what)
-        .filter(Objects::nonNull)
-        .collect(Collectors.toSet());
-  }
-
   /** A tool under another code that is just like it, in the shop before one in the delivery. */
   private static Inspected withAlike(DeliveryLine line, Inspected inspected, Surroundings around) {
-    Long key = around.alike().isEmpty() ? null : dimensions(inspected.tool());
-    if (key == null || part(inspected) || inspected.disposition() == Disposition.SKIPPED) {
+    Long key = around.alike().isEmpty() ? null : LineSurroundings.dimensions(inspected.tool());
+    if (key == null
+        || LineSurroundings.part(inspected)
+        || inspected.disposition() == Disposition.SKIPPED) {
       return inspected;
     }
     String code = Codes.key(inspected.tool().code());
@@ -235,27 +141,6 @@ public class LineJudge {
         : with(inspected, Clashes.insertMissing(inspected.tool().word("MIID").orElseThrow()));
   }
 
-  private static boolean part(Inspected line) {
-    return line.kind().component().isPresent();
-  }
-
-  /** Codes of the parts that the stacks of a line name, and a stack by itself. */
-  private static List<String> stackParts(Inspected line) {
-    return Stream.concat(
-            line.raw().stacks().stream(),
-            line.kind() == ItemKind.STACK ? Stream.of(line.raw().item()) : Stream.empty())
-        .flatMap(stack -> stack.parts().stream())
-        .toList();
-  }
-
-  private static Set<String> keys(List<Inspected> lines, Predicate<Inspected> which) {
-    return lines.stream()
-        .filter(which)
-        .map(line -> Codes.key(line.tool().code()))
-        .filter(key -> !key.isEmpty() && key.length() <= LONGEST_KEY)
-        .collect(Collectors.toSet());
-  }
-
   private RawBundle raw(DeliveryLine line) {
     RawBundle raw = line.raw();
     return line.readingFindings == null
@@ -267,7 +152,7 @@ public class LineJudge {
   private Inspected judged(DeliveryLine line, Inspected alone, Surroundings around) {
     String key = Codes.key(alone.tool().code());
     if (!alone.kind().standsAlone()) {
-      Present owner = around.tools().get(key);
+      ShopTool owner = around.tools().get(key);
       return owner == null
           ? alone
           : held(
@@ -278,13 +163,13 @@ public class LineJudge {
     if (key.isEmpty() || alone.disposition() == Disposition.SKIPPED) {
       return withStacks(alone, alone.tool(), around);
     }
-    return part(alone)
+    return LineSurroundings.part(alone)
         ? partWithClash(line, alone, around, key)
         : toolWithClash(line, withStacks(alone, alone.tool(), around), around, key);
   }
 
   /** What the shop's tool has already is not brought again. */
-  private Inspected held(DeliveryLine line, Inspected inspected, Present owner) {
+  private Inspected held(DeliveryLine line, Inspected inspected, ShopTool owner) {
     boolean known =
         inspected.disposition() != Disposition.HOLD
             && unknown(line.deliveryId, owner.id(), inspected) == 0;
@@ -339,7 +224,7 @@ public class LineJudge {
           inspected,
           Clashes.insideDelivery(code, earlier.seenFrom(line.fileNo), free(around, code)));
     }
-    Present present = around.tools().get(key);
+    ShopTool present = around.tools().get(key);
     if (present == null) {
       return around.promised().containsKey(key)
           ? with(inspected, Clashes.held(around.promised().get(key), free(around, code)))
@@ -362,7 +247,7 @@ public class LineJudge {
   }
 
   /** What was chosen against the shop's tool as it stands; a choice against another one is over. */
-  private Optional<LineChoice> settled(DeliveryLine line, Present present) {
+  private Optional<LineChoice> settled(DeliveryLine line, ShopTool present) {
     Optional<LineChoice> choice =
         Optional.ofNullable(line.choice)
             .map(text -> json.read(text, LineChoice.class).against(present.hash()))
@@ -394,70 +279,7 @@ public class LineJudge {
     return inspected.with(findings);
   }
 
-  private Map<String, Present> shop(Collection<String> keys) {
-    Map<String, Present> present = new HashMap<>();
-    jdbc
-        .sql(
-            """
-            select t.id, t.code_key, t.code, v.name, v.class_id, v.vals, v.hash,
-              exists(select 1 from entry e where e.tool_id = t.id) as shelved
-            from tool t join tool_version v on v.id = t.version_id
-            where t.code_key in (:keys)\
-            """)
-        .param("keys", keys)
-        .query((row, index) ->
-            new Present(
-                row.getLong("id"),
-                row.getString("code_key"),
-                StoredTools.tool(
-                    row.getString("code"),
-                    row.getString("name"),
-                    row.getString("class_id"),
-                    row.getString("vals")),
-                row.getString("hash"),
-                row.getBoolean("shelved")))
-        .stream()
-        .forEach(tool -> present.put(tool.codeKey(), tool));
-    return present;
-  }
-
   private String free(Surroundings around, String code) {
     return Codes.nextFree(code, key -> neighbours.used(around.deliveryId(), key));
-  }
-
-  private void store(long deliveryId, Map<Long, List<Finding>> findings) {
-    if (!findings.isEmpty()) {
-      bulk.each("delete from line_finding where line_id = ?", findings.keySet());
-      insert(deliveryId, findings);
-    }
-  }
-
-  /** Stores the findings of new lines, so that lines can be grouped by them. */
-  public void insert(long deliveryId, Map<Long, List<Finding>> findings) {
-    List<Object[]> rows = new ArrayList<>();
-    findings.forEach((lineId, found) ->
-        found.stream()
-            .collect(Collectors.toMap(Finding::code, finding -> finding, (one, other) -> one))
-            .values()
-            .forEach(finding -> rows.add(row(deliveryId, lineId, finding))));
-    if (!rows.isEmpty()) {
-      template.batchUpdate(
-          "insert into line_finding"
-              + " (line_id, code, kind, delivery_id, severity, repair_id, repair_title)"
-              + " values (?, ?, ?, ?, ?, ?, ?)",
-          rows);
-    }
-  }
-
-  private static Object[] row(long deliveryId, long lineId, Finding finding) {
-    return new Object[] {
-      lineId,
-      finding.code(),
-      finding.kind(),
-      deliveryId,
-      finding.severity().name(),
-      finding.repair().map(repair -> repair.id()).orElse(null),
-      finding.repair().map(repair -> repair.title()).orElse(null)
-    };
   }
 }

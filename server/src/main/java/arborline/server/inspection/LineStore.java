@@ -17,15 +17,19 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 class LineStore {
 
-  private final LineJudge judge;
+  private final LineFindings findings;
   private final Bulk bulk;
   private final Live live;
   private final JdbcClient jdbc;
   private final TransactionTemplate transaction;
 
   LineStore(
-      LineJudge judge, Bulk bulk, Live live, JdbcClient jdbc, TransactionTemplate transaction) {
-    this.judge = judge;
+      LineFindings findings,
+      Bulk bulk,
+      Live live,
+      JdbcClient jdbc,
+      TransactionTemplate transaction) {
+    this.findings = findings;
     this.bulk = bulk;
     this.live = live;
     this.jdbc = jdbc;
@@ -47,7 +51,7 @@ class LineStore {
     transaction.executeWithoutResult(status -> {
       advance(document, before, batch.rows().size());
       bulk.insert(DeliveryLine.TARGET, batch.rows());
-      judge.insert(document.deliveryId, batch.findings());
+      findings.insert(document.deliveryId, batch.findings());
       jdbc.sql(
               """
               update delivery set lines_read = lines_read + ?, bytes_read = bytes_read + ?
