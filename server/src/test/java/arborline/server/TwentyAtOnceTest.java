@@ -3,7 +3,9 @@ package arborline.server;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -70,5 +72,44 @@ class TwentyAtOnceTest extends ServerTest {
       assertEquals(200, answer.status(), answer.toString());
       assertEquals(1200, answer.number("lines"));
     }
+  }
+
+  private static List<Callable<Api.Answer>> all(Callable<Api.Answer> deed) {
+    return Collections.nCopies(PEOPLE, deed);
+  }
+
+  @Test
+  void whoSavesOneRecipeWithOthersMakesAVersionOrIsToldToSaveAgain() throws Exception {
+    long delivery = lead.deliver("TWR.csv", "Ding;Dm\nTWR-1;8\n");
+    Map<String, Object> choice =
+        Api.body("columns", Map.of("0", Map.of("symbol", "CODE"), "1", Map.of("symbol", "DC")));
+    lead.send("PUT", PATH + delivery + "/reading", choice);
+    lead.untilRead(delivery);
+    String save = PATH + delivery + "/recipe";
+    List<Api.Answer> answers =
+        atOnce(all(() -> lead.post(save, Api.body("name", "Twenty together"))));
+    assertTrue(
+        answers.stream().allMatch(answer -> List.of(201, 409).contains(answer.status())),
+        answers.toString());
+    List<Long> versions =
+        answers.stream()
+            .filter(answer -> answer.status() == 201)
+            .map(answer -> answer.number("number"))
+            .sorted()
+            .toList();
+    assertEquals(LongStream.rangeClosed(1, versions.size()).boxed().toList(), versions);
+    assertTrue(!versions.isEmpty(), answers.toString());
+  }
+
+  @Test
+  void oneOfAllWhoAddAFolderOfOneNameGetsIt() throws Exception {
+    List<Api.Answer> answers =
+        atOnce(all(() -> lead.post("/api/v1/folders", Api.body("name", "Twenty together"))));
+    assertEquals(
+        List.of(1L, PEOPLE - 1L),
+        List.of(
+            answers.stream().filter(answer -> answer.status() == 201).count(),
+            answers.stream().filter(answer -> answer.status() == 409).count()),
+        answers.toString());
   }
 }
