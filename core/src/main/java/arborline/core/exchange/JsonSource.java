@@ -11,7 +11,6 @@ import java.util.TreeMap;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
-import tools.jackson.core.ObjectReadContext;
 
 /** Reads our JSON tool by tool. */
 final class JsonSource implements ItemSource {
@@ -24,12 +23,12 @@ final class JsonSource implements ItemSource {
   private boolean ended;
 
   JsonSource(InputStream file) throws IOException {
-    json = JsonFormat.JSON.createParser(ObjectReadContext.empty(), file);
+    json = JsonFile.open(file);
     try {
       expect(json.nextToken() == JsonToken.START_OBJECT, "the file is not a JSON object");
       ended = !toList();
     } catch (JacksonException broken) {
-      throw unreadable(broken);
+      throw JsonFile.unreadable(broken);
     }
   }
 
@@ -74,7 +73,7 @@ final class JsonSource implements ItemSource {
       }
       return Optional.ofNullable(read.poll());
     } catch (JacksonException broken) {
-      throw unreadable(broken);
+      throw JsonFile.unreadable(broken);
     }
   }
 
@@ -122,15 +121,6 @@ final class JsonSource implements ItemSource {
           "line %d: %s; expected is our JSON tool format"
               .formatted(json.currentLocation().getLineNr(), otherwise));
     }
-  }
-
-  private static UnreadableFileException unreadable(JacksonException broken) {
-    return new UnreadableFileException(
-        "line %d: not valid JSON: %s"
-            .formatted(
-                broken.getLocation() == null ? 1 : broken.getLocation().getLineNr(),
-                broken.getOriginalMessage()),
-        broken);
   }
 
   @Override

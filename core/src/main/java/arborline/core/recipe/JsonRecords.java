@@ -1,5 +1,6 @@
 package arborline.core.recipe;
 
+import arborline.core.exchange.JsonFile;
 import arborline.core.exchange.UnreadableFileException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -11,8 +12,6 @@ import java.util.Optional;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
-import tools.jackson.core.ObjectReadContext;
-import tools.jackson.core.json.JsonFactory;
 
 /**
  * Records of a JSON list, however deep they stand: an object that holds no list of further records.
@@ -20,16 +19,14 @@ import tools.jackson.core.json.JsonFactory;
  */
 final class JsonRecords implements RecordRows.Records {
 
-  private static final JsonFactory JSON = JsonFactory.builder().build();
-
   private final JsonParser json;
   private final Deque<Level> levels = new ArrayDeque<>();
   private final Deque<ListRecord> ready = new ArrayDeque<>();
   private boolean ended;
   private boolean any;
 
-  JsonRecords(InputStream file) {
-    json = JSON.createParser(ObjectReadContext.empty(), file);
+  JsonRecords(InputStream file) throws UnreadableFileException {
+    json = JsonFile.open(file);
   }
 
   /** An object that is open. */
@@ -56,12 +53,7 @@ final class JsonRecords implements RecordRows.Records {
         step();
       }
     } catch (JacksonException broken) {
-      throw new UnreadableFileException(
-          "line %d: not valid JSON: %s"
-              .formatted(
-                  broken.getLocation() == null ? 1 : broken.getLocation().getLineNr(),
-                  broken.getOriginalMessage()),
-          broken);
+      throw JsonFile.unreadable(broken);
     }
     if (ready.isEmpty() && !any) {
       throw new UnreadableFileException(

@@ -1,6 +1,7 @@
 package arborline.core.exchange;
 
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.inspect.Inspector;
@@ -65,6 +66,21 @@ class BrokenFilesTest {
     byte[] noise = new byte[2_000];
     new Random(run.getCurrentRepetition()).nextBytes(noise);
     assertTrue(read(noise) >= 0);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"json", "json-list"})
+  void jsonInAnEncodingThatIsNoneIsRefusedInWords(String reader) {
+    byte[] file = {0, 0, (byte) 0xff, (byte) 0xfe, 0, 0, '{', 0};
+    ItemReader format = BundleFormats.reader(reader).orElseThrow();
+    UnreadableFileException refused =
+        assertThrows(
+            UnreadableFileException.class,
+            () ->
+                format
+                    .open(new ByteArrayInputStream(file), file, TableReading.propose(file))
+                    .next());
+    assertTrue(refused.getMessage().startsWith("line 1: not valid JSON"), refused.getMessage());
   }
 
   @ParameterizedTest
