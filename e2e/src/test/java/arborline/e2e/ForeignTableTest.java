@@ -47,7 +47,7 @@ class ForeignTableTest extends BrowserTest {
     receive("krume.csv", table("EFA"));
     page.getByText("How it was read").click();
     page.getByRole(
-            AriaRole.LINK, new Page.GetByRoleOptions().setName("Decide about columns, drawn"))
+            AriaRole.LINK, new Page.GetByRoleOptions().setName("Decide about columns"))
         .click();
     assertThat(readAs("Krume")).isVisible();
     type(readAs("Krume"), "WHATEVER");

@@ -28,7 +28,7 @@ class ShotsTest {
     page.navigate("/receiving");
     Journey.link(page, "halle-2.csv").click();
     page.getByText("How it was read").click();
-    Journey.link(page, "Decide about columns, drawn").click();
+    Journey.link(page, "Decide about columns").click();
     assertThat(page.getByRole(AriaRole.ROW).nth(5)).isVisible();
     page.locator("[data-column='2'] button").first().click();
     shot(page, "reading");

@@ -45,10 +45,17 @@ final class ColumnProfile {
     }
     boolean counts =
         cells.stream().allMatch(cell -> cell.matches("\\d{1,2}") && teeth(Integer.parseInt(cell)));
-    if (counts && !has(roles, "NOF", Meaning.TEETH)) {
+    if (counts && !running(cells) && !has(roles, "NOF", Meaning.TEETH)) {
       return new ColumnSample(samples, Optional.of("NOF"), "small whole numbers: perhaps teeth");
     }
     return new ColumnSample(samples, Optional.empty(), "");
+  }
+
+  /** True for numbers of lines: each one more than the one before. */
+  private static boolean running(List<String> cells) {
+    int first = Integer.parseInt(cells.getFirst());
+    return IntStream.range(0, cells.size())
+        .allMatch(i -> Integer.parseInt(cells.get(i)) == first + i);
   }
 
   private static boolean teeth(int count) {

@@ -106,7 +106,7 @@ final class Columns {
         Meaning.NOTE,
         Optional.empty(),
         Optional.empty(),
-        cell.isBlank() ? "it has no header" : "we do not know its header");
+        cell.isBlank() ? "no header" : "header not known");
   }
 
   /** {@code FL} is the teeth beside a length of cut, else the flute length beside the teeth. */

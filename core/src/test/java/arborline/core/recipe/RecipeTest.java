@@ -226,6 +226,17 @@ class RecipeTest {
     assertEquals(List.of("", "", ""), texts(TABLE, reading, "SIG"));
   }
 
+  @ParameterizedTest
+  @CsvSource({"2 4 3, NOF", "1 2 3, ''", "7 8 9, ''", "118 140 118, SIG", "2 40 3, ''"})
+  void numbersOfLinesAreNoTeeth(String numbers, String guess) {
+    String[] cells = numbers.split(" ");
+    StringBuilder table = new StringBuilder("Item;Durchmesser;Zz;Gesamt\n");
+    for (int i = 0; i < cells.length; i++) {
+      table.append("A-%d;%d;%s;72\n".formatted(i, 6 + i, cells[i]));
+    }
+    assertEquals(guess, column(proposed(table.toString()), "Zz").sample().guess().orElse(""));
+  }
+
   private static Column column(TableReading reading, String header) {
     return reading.columns().stream()
         .filter(column -> column.header().equals(header))
