@@ -75,18 +75,18 @@
       </ul>
     {/if}
     {#if items.length > 0}
-      <table class="rows mx-5 w-[calc(100%-2.5rem)] table-fixed">
+      <table class="rows mx-5 w-[calc(100%-2.5rem)]">
         <tbody>
           {#each items as item (item.id)}
             <tr>
-              <td class="truncate">
+              <td class="w-full max-w-0 truncate">
                 <a class="hover:text-working" href={content(item.id)} download={item.name}
                   >{item.name}</a
                 >
               </td>
-              <td class="number w-24">{bytes(item.size)}</td>
-              <td class="w-56 truncate text-[13px] text-soft">{moment(item.at)}, {item.by}</td>
-              <td class="w-24 text-right">
+              <td class="number whitespace-nowrap">{bytes(item.size)}</td>
+              <td class="whitespace-nowrap text-[13px] text-soft">{moment(item.at)}, {item.by}</td>
+              <td class="text-right">
                 {#if !readonly}
                   <button
                     class="button quiet h-6!"

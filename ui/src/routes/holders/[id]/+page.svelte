@@ -177,9 +177,9 @@
       </ul>
     {/if}
     <div
-      class="grid grid-cols-[360px_minmax(0,1fr)] gap-8 px-5 pt-4 xl:grid-cols-[380px_minmax(0,1fr)_300px]"
+      class="grid grid-cols-[360px_minmax(0,1fr)] grid-rows-[auto_auto_1fr] gap-8 px-5 pt-4 xl:grid-cols-[380px_minmax(0,1fr)_300px]"
     >
-      <div class="grid grid-cols-[130px_1fr] content-start items-center gap-2">
+      <div class="row-span-3 grid grid-cols-[130px_1fr] content-start items-center gap-2">
         <label class="text-soft" for="code">Code</label>
         <input id="code" class="field code" readonly={!may} bind:value={draft.code} />
         <label class="text-soft" for="name">Name</label>
@@ -330,7 +330,7 @@
         {/if}
       </section>
       {#if !fresh}
-        <div class="col-start-2 -mx-5">
+        <div class="col-start-2 -mx-5 xl:col-span-2">
           <Attachments owner={{ kind: 'components', id }} readonly={!may} />
         </div>
       {/if}
