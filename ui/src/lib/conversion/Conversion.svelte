@@ -10,6 +10,7 @@
 
   const running = $derived(['waiting', 'running'].includes(conversion.state));
   const left = new TimeLeft(() => (running ? conversion.share : undefined));
+  const missing = $derived(conversion.reports.filter((report) => !report.output).length);
   const equal = $derived(conversion.reports.every((report) => report.equal));
 
   function kind(report: Conversion['reports'][number]): 'pass' | 'query' | 'hold' {
@@ -33,7 +34,7 @@
         ...report.differences.slice(0, 2)
       ]
         .filter(Boolean)
-        .join('; ')
+        .join('; ') || 'nothing'
     );
   }
 </script>
@@ -65,16 +66,20 @@
           >
         {/if}
       {:else}
-        {#if conversion.state === 'done'}
+        {#if conversion.state === 'done' && missing > 0}
+          <Mark kind="hold" word={`${count(missing, 'file')} not converted`} />
+        {:else if conversion.state === 'done'}
           <Mark
             kind={equal ? 'pass' : 'query'}
             word={equal ? 'proved equal' : 'with differences'}
           />
+        {:else}
+          <Mark kind="hold" word={conversion.state} />
+        {/if}
+        {#if conversion.state === 'done'}
           <a class="button" href="/api/v1/conversions/{conversion.id}/content" download
             >Save the ZIP</a
           >
-        {:else}
-          <Mark kind="hold" word={conversion.state} />
         {/if}
         {#if may}
           <button class="button quiet" onclick={() => void removeConversion(conversion.id)}
