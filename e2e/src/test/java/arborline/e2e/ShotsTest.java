@@ -44,7 +44,7 @@ class ShotsTest {
     Journey.link(page, "Shop milling").click();
     steps.hang("MC-FE10", "MC-BE06", "MC-DR6-8");
     shot(page, "library");
-    page.getByText("MC-CR06L").first().click();
+    Journey.link(page, "MC-CR06L").first().click();
     assertThat(Journey.heading(page, "MC-CR06L")).isVisible();
     shot(page, "sheet");
     page.navigate("/libraries/1/new");
@@ -87,7 +87,8 @@ class ShotsTest {
     shot(page, "cutting");
     page.navigate("/libraries");
     Journey.link(page, "Ossel turning").click();
-    page.getByText("OT-PDJNR25").first().click();
+    Journey.link(page, "OT-PDJNR25").first().click();
+    assertThat(Journey.heading(page, "OT-PDJNR25")).isVisible();
     page.getByText("Mounted on the turret").scrollIntoViewIfNeeded();
     page.mouse().move(400, 500);
     page.mouse().wheel(0, 800);
