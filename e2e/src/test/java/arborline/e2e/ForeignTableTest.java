@@ -46,8 +46,7 @@ class ForeignTableTest extends BrowserTest {
   void columnsAreDecidedTheToolsAreDrawnAndTheRecipeIsFoundAgain() throws IOException {
     receive("krume.csv", table("EFA"));
     page.getByText("How it was read").click();
-    page.getByRole(
-            AriaRole.LINK, new Page.GetByRoleOptions().setName("Decide about columns"))
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Decide about columns"))
         .click();
     assertThat(readAs("Krume")).isVisible();
     type(readAs("Krume"), "WHATEVER");
