@@ -5,7 +5,7 @@
   import { type Delivery } from '$lib/api/client';
   import Choice from '$lib/shell/Choice.svelte';
   import { soFar } from '$lib/shell/live.svelte';
-  import { count } from '$lib/shell/text';
+  import { capital, count } from '$lib/shell/text';
 
   let { delivery }: { delivery: Delivery } = $props();
 
@@ -93,7 +93,7 @@
     </button>
   {:else}
     <p class="text-soft">
-      {delivery.note ||
+      {capital(delivery.note) ||
         (staying > 0
           ? `Nothing can be taken now: ${count(staying, 'line')} must be corrected or looked at first.`
           : delivery.taken > 0

@@ -186,8 +186,14 @@ final class Api {
 
   /** Sends one file. */
   Uploaded upload(String path, Resource file) {
+    return upload(path, file, Map.of());
+  }
+
+  /** The same with fields of the form beside the file. */
+  Uploaded upload(String path, Resource file, Map<String, String> fields) {
     MultiValueMap<String, Object> parts = new LinkedMultiValueMap<>();
     parts.add("file", file);
+    fields.forEach(parts::add);
     ResponseEntity<byte[]> response =
         http.post()
             .uri(path)

@@ -4,7 +4,7 @@ import de.siegmar.fastcsv.reader.CsvParseException;
 import java.io.IOException;
 
 /** The file as a whole cannot be read; the message says where, why and what to do. */
-public final class UnreadableFileException extends IOException {
+public class UnreadableFileException extends IOException {
 
   private static final long serialVersionUID = 1L;
 

@@ -1,6 +1,7 @@
 package arborline.core.part21;
 
 import java.util.List;
+import java.util.stream.Stream;
 
 /** An argument of a statement. */
 sealed interface Argument {
@@ -24,4 +25,16 @@ sealed interface Argument {
 
   /** A typed value, such as {@code LENGTH_MEASURE(5.)}. */
   record Typed(Entity entity) implements Argument {}
+
+  /** What is referred to in arguments, also within lists and typed values. */
+  static Stream<Long> references(List<Argument> arguments) {
+    return arguments.stream()
+        .flatMap(argument ->
+            switch (argument) {
+              case Reference reference -> Stream.of(reference.id());
+              case Several several -> references(several.of());
+              case Typed typed -> references(typed.entity().arguments());
+              default -> Stream.empty();
+            });
+  }
 }

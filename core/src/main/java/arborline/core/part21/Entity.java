@@ -19,6 +19,11 @@ record Entity(String name, List<Argument> arguments) {
     return at(index) instanceof Argument.Text text ? text.value() : "";
   }
 
+  /** True where a string that says something is the first argument. */
+  boolean startsWithText() {
+    return !text(0).isBlank();
+  }
+
   /** The instance that is referred to at an index; 0 where none is. */
   long reference(int index) {
     return at(index) instanceof Argument.Reference reference ? reference.id() : 0;

@@ -16,13 +16,23 @@ final class PhysicalFile implements AutoCloseable {
   private static final int DEEPEST = 50;
   private static final int MOST_ARGUMENTS = 100_000;
 
-  private final BufferedReader text;
-  private long line = 1;
+  private final Reader text;
+  private long line;
   private int sign;
   private int length;
 
   PhysicalFile(Reader reader) throws IOException {
-    this.text = new BufferedReader(reader);
+    this(new BufferedReader(reader), 1);
+  }
+
+  /**
+   * Reads from the middle of a file.
+   *
+   * @param first number of the line on which it begins
+   */
+  PhysicalFile(Reader text, long first) throws IOException {
+    this.text = text;
+    this.line = first;
     advance();
   }
 
@@ -73,7 +83,7 @@ final class PhysicalFile implements AutoCloseable {
   }
 
   private UnreadableFileException fault(String what) {
-    return new UnreadableFileException("line %d: %s".formatted(line, what));
+    return new FaultyStatementException(line, what);
   }
 
   private UnreadableFileException unexpected() {

@@ -1,7 +1,10 @@
 package arborline.core.part21;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A statement of a file.
@@ -19,6 +22,45 @@ record Statement(long line, long id, List<Entity> entities) {
   /** The entity of that name among them. */
   Optional<Entity> entity(String name) {
     return entities.stream().filter(entity -> entity.name().equals(name)).findFirst();
+  }
+
+  /** The instances that it refers to, in the order of its arguments. */
+  Stream<Long> references() {
+    return entities.stream().flatMap(entity -> Argument.references(entity.arguments()));
+  }
+
+  /** The names of its entities, one behind the other. */
+  String names() {
+    return entities.size() == 1
+        ? entities.getFirst().name()
+        : entities.stream().map(Entity::name).collect(Collectors.joining(" "));
+  }
+
+  /** Strings on the first level, in their order; empty ones left out. */
+  List<String> texts() {
+    return entities.stream()
+        .flatMap(entity -> Literals.texts(entity.arguments()).stream())
+        .filter(text -> !text.isBlank())
+        .toList();
+  }
+
+  /** The first of these; empty where there is none. */
+  String firstText() {
+    return texts().stream().findFirst().orElse("");
+  }
+
+  /** All numbers, in lists and typed values as well. */
+  List<BigDecimal> numbers() {
+    return entities.stream()
+        .flatMap(entity -> Literals.numbers(entity.arguments()).stream())
+        .toList();
+  }
+
+  /** The first enumeration. */
+  Optional<String> word() {
+    return entities.stream()
+        .flatMap(entity -> Literals.word(entity.arguments()).stream())
+        .findFirst();
   }
 
   String name() {

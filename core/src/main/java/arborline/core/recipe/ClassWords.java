@@ -10,7 +10,7 @@ import java.util.Optional;
  * Which class words name, in six languages. The longest phrase that stands in a text wins; long
  * words are found inside compounds as well.
  */
-final class ClassWords {
+public final class ClassWords {
 
   /** From how many letters on a word may be part of a longer one. */
   private static final int COMPOUND = 6;
@@ -53,7 +53,12 @@ final class ClassWords {
     return named.stream().map(Phrase::of).toList();
   }
 
-  /** The class that a text names; nothing where no word of it names one. */
+  /** Id of the class that a text names; nothing where no word of it names one. */
+  public static Optional<String> classOf(String text) {
+    return find(text).map(Named::toolClass);
+  }
+
+  /** The class that a text names, with the words; nothing where no word of it names one. */
   static Optional<Named> find(String text) {
     String words =
         " " + Words.normal(text.length() > LONGEST ? text.substring(0, LONGEST) : text) + " ";

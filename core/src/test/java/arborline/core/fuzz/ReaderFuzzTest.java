@@ -5,8 +5,11 @@ import arborline.core.exchange.BundleFormats;
 import arborline.core.exchange.Grouping;
 import arborline.core.exchange.ItemReader;
 import arborline.core.exchange.RawBundle;
+import arborline.core.exchange.UnreadableFileException;
 import arborline.core.formula.ValueFormula;
 import arborline.core.inspect.Inspector;
+import arborline.core.part21.ExchangedItems;
+import arborline.core.part21.PropertyDictionary;
 import arborline.core.quantity.Unit;
 import com.code_intelligence.jazzer.junit.FuzzTest;
 import java.io.ByteArrayInputStream;
@@ -40,6 +43,15 @@ class ReaderFuzzTest {
         next = items.next();
       }
     } catch (IOException refused) {
+      // a refusal with its reason is an answer
+    }
+  }
+
+  @FuzzTest(maxDuration = MINUTE)
+  void properties(byte[] file) {
+    try {
+      ExchangedItems.read(file, PropertyDictionary.NONE);
+    } catch (UnreadableFileException refused) {
       // a refusal with its reason is an answer
     }
   }
