@@ -175,7 +175,9 @@ public record ExchangedItems(String vendor, List<ExchangedItem> items, List<Part
           .skip(1)
           .filter(text -> text.chars().noneMatch(Character::isDigit))
           .filter(text -> ItemKinds.of(text).isPresent())
-          .min(Comparator.comparingInt(String::length));
+          .min(
+              Comparator.comparing((String text) -> Character.isUpperCase(text.charAt(0)))
+                  .thenComparingInt(String::length));
     }
 
     private Optional<ItemKinds.Named> named(int place) {

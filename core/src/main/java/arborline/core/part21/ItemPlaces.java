@@ -1,5 +1,6 @@
 package arborline.core.part21;
 
+import arborline.core.quantity.Conversion;
 import arborline.core.quantity.Unit;
 import arborline.core.quantity.UnitKind;
 import java.math.BigDecimal;
@@ -49,9 +50,7 @@ final class ItemPlaces {
                     .flatMap(place -> height(place).stream())
                     .findFirst());
     return height.flatMap(z ->
-        unit.map(one ->
-            arborline.core.quantity.Conversion.convert(one.amount(z), one.unit(), Unit.MILLIMETRE)
-                .amount()));
+        unit.map(one -> Conversion.convert(one.amount(z), one.unit(), Unit.MILLIMETRE).amount()));
   }
 
   /** Statements that a usage leads to, nearest first, without leaving for another item. */

@@ -31,10 +31,17 @@ record MeasureUnit(Unit unit, BigDecimal factor) {
     if (factor.compareTo(BigDecimal.ONE) == 0) {
       return number;
     }
-    BigDecimal product = number.multiply(factor);
-    return product.precision() > DIGITS
-        ? product.round(new MathContext(DIGITS, RoundingMode.HALF_EVEN))
-        : product;
+    return sensible(number.multiply(factor));
+  }
+
+  /** A number to twelve digits, without zeros that say nothing. */
+  static BigDecimal sensible(BigDecimal number) {
+    if (number.precision() <= DIGITS) {
+      return number;
+    }
+    BigDecimal rounded =
+        number.round(new MathContext(DIGITS, RoundingMode.HALF_EVEN)).stripTrailingZeros();
+    return rounded.scale() < 0 ? rounded.setScale(0) : rounded;
   }
 
   /** The same in the one of our units that it is exactly, such as inches for 25.4 mm. */

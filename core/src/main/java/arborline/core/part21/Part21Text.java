@@ -1,5 +1,7 @@
 package arborline.core.part21;
 
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -10,7 +12,7 @@ final class Part21Text {
       Pattern.compile(
           "\\\\(?:(?<slash>\\\\)|X2\\\\(?<two>(?:[0-9A-Fa-f]{4})*)\\\\X0\\\\"
               + "|X4\\\\(?<four>(?:[0-9A-Fa-f]{8})*)\\\\X0\\\\|X\\\\(?<byte>[0-9A-Fa-f]{2})"
-              + "|S\\\\(?<shifted>.)|P[A-I]\\\\|[NF]\\\\)",
+              + "|S\\\\(?<shifted>.)|P(?<page>[A-I])\\\\|[NF]\\\\)",
           Pattern.DOTALL);
   private static final int HALF = 128;
   private static final int HEX = 16;
@@ -43,13 +45,20 @@ final class Part21Text {
     }
     Matcher directives = DIRECTIVE.matcher(raw);
     StringBuilder text = new StringBuilder();
+    Charset page = StandardCharsets.ISO_8859_1;
     while (directives.find()) {
-      directives.appendReplacement(text, Matcher.quoteReplacement(replaced(directives)));
+      page = directives.group("page") == null ? page : page(directives.group("page").charAt(0));
+      directives.appendReplacement(text, Matcher.quoteReplacement(replaced(directives, page)));
     }
     return directives.appendTail(text).toString();
   }
 
-  private static String replaced(Matcher found) {
+  /** The part of ISO 8859 that shifted characters are of: {@code A} for the first. */
+  private static Charset page(char letter) {
+    return Charset.forName("ISO-8859-" + (letter - 'A' + 1));
+  }
+
+  private static String replaced(Matcher found, Charset page) {
     if (found.group("slash") != null) {
       return "\\";
     }
@@ -64,7 +73,7 @@ final class Part21Text {
     }
     return found.group("shifted") == null
         ? ""
-        : String.valueOf((char) (found.group("shifted").charAt(0) + HALF));
+        : new String(new byte[] {(byte) (found.group("shifted").charAt(0) + HALF)}, page);
   }
 
   private static String units(String digits, int each) {

@@ -1,5 +1,6 @@
 package arborline.core.part21;
 
+import arborline.core.quantity.Conversion;
 import arborline.core.quantity.Unit;
 import java.math.BigDecimal;
 import java.util.Optional;
@@ -31,12 +32,14 @@ record PropertyReading(
     return new PropertyReading(line, name, Optional.of(number), unit, limit, "");
   }
 
-  /** The number in a unit of ours; nothing where its unit is none of that kind. */
+  /**
+   * The number in a unit of ours; nothing where its unit is none of that kind. What a conversion
+   * brings beyond twelve digits comes from the rounding of whoever wrote the file.
+   */
   Optional<BigDecimal> in(Unit wanted) {
     return number.flatMap(size ->
         unit.filter(one -> one.unit().convertsTo(wanted))
-            .map(one ->
-                arborline.core.quantity.Conversion.convert(one.amount(size), one.unit(), wanted)
-                    .amount()));
+            .map(one -> Conversion.convert(one.amount(size), one.unit(), wanted).amount())
+            .map(MeasureUnit::sensible));
   }
 }
