@@ -53,7 +53,7 @@ class LibraryTest extends BrowserTest {
     download.saveAs(file);
     page.navigate("/receiving");
     page.getByLabel("Files to add").setInputFiles(file);
-    assertThat(page.getByLabel("Taking")).containsText("nothing to take");
+    assertThat(page.getByLabel("Taking")).containsText("Nothing to take");
   }
 
   @Test
