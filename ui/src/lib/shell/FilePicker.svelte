@@ -18,15 +18,25 @@
   let picker = $state<HTMLInputElement>();
   let sending = $state<{ name: string; share: number } | null>(null);
 
-  /** Sends files that came another way: dropped or pasted. */
-  export async function take(files: Iterable<File> | null | undefined) {
+  let before: Promise<unknown> = Promise.resolve();
+
+  /** Sends files, also such as were dropped or pasted, behind those that are on their way. */
+  export function take(files: Iterable<File> | null | undefined): Promise<unknown> {
     const list = [...(files ?? [])];
-    if (list.length === 0 || sending) return;
+    if (picker) picker.value = '';
+    const next = () => sendAll(list);
+    if (list.length > 0) before = before.then(next, next);
+    return before;
+  }
+
+  async function sendAll(list: File[]) {
     const name = list.length === 1 ? list[0].name : `${list.length} files`;
     sending = { name, share: 0 };
-    await send(list, (share) => (sending = { name, share }));
-    sending = null;
-    if (picker) picker.value = '';
+    try {
+      await send(list, (share) => (sending = { name, share }));
+    } finally {
+      sending = null;
+    }
   }
 </script>
 

@@ -27,6 +27,25 @@ test('chosen files are sent together, and how far they are is shown until they a
   expect(await screen.findByRole('button', { name: 'Add files' })).toBeTruthy();
 });
 
+test('files that are chosen while others are on their way are sent behind them', async () => {
+  const sent: string[] = [];
+  let done = () => {};
+  render(FilePicker, {
+    label: 'Add files',
+    purpose: 'More files',
+    send: (files) => {
+      sent.push(files[0].name);
+      return new Promise<void>((resolve) => (done = resolve));
+    }
+  });
+  const input = screen.getByLabelText('More files');
+  await fireEvent.change(input, { target: { files: [file('first.csv')] } });
+  await fireEvent.change(input, { target: { files: [file('second.csv')] } });
+  expect(sent).toEqual(['first.csv']);
+  done();
+  await expect.poll(() => sent).toEqual(['first.csv', 'second.csv']);
+});
+
 test('no file is nothing to send', async () => {
   let calls = 0;
   render(FilePicker, { label: 'Add', purpose: 'Files', send: async () => calls++ });
