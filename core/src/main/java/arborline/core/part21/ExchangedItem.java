@@ -1,6 +1,7 @@
 package arborline.core.part21;
 
 import arborline.core.exchange.ItemKind;
+import arborline.core.quantity.Quantity;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
@@ -14,7 +15,8 @@ import java.util.SortedMap;
  * @param kind what it is; a stack for an assembly
  * @param classId our tool class; empty where the file names none
  * @param names by language, the empty one where none is said; English or the first is its name
- * @param values by symbol
+ * @param values by symbol, in the unit of the symbol
+ * @param authored the same in the units in which they are written
  * @param texts by symbol
  * @param ranges by symbol: least and greatest where the symbol has no name for these
  * @param machineSide connection code; empty where none is written
@@ -32,6 +34,7 @@ public record ExchangedItem(
     String name,
     SortedMap<String, String> names,
     SortedMap<String, BigDecimal> values,
+    SortedMap<String, Quantity> authored,
     SortedMap<String, String> texts,
     SortedMap<String, List<BigDecimal>> ranges,
     String machineSide,

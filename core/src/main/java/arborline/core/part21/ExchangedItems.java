@@ -127,6 +127,7 @@ public record ExchangedItems(String vendor, List<ExchangedItem> items, List<Part
           name.strip(),
           names,
           values.numbers,
+          values.authored,
           values.texts,
           values.ranges,
           sides.getOrDefault(MACHINE_SIDE, ""),

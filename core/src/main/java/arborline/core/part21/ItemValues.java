@@ -2,6 +2,7 @@ package arborline.core.part21;
 
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
+import arborline.core.quantity.Quantity;
 import arborline.core.quantity.Unit;
 import arborline.core.quantity.UnitKind;
 import java.math.BigDecimal;
@@ -22,6 +23,7 @@ final class ItemValues {
   private final PropertyDictionary dictionary;
   private final List<Part21Fault> faults;
   final SortedMap<String, BigDecimal> numbers = new TreeMap<>();
+  final SortedMap<String, Quantity> authored = new TreeMap<>();
   final SortedMap<String, String> texts = new TreeMap<>();
   final SortedMap<String, List<BigDecimal>> ranges = new TreeMap<>();
   final SortedMap<String, String> kept = new TreeMap<>();
@@ -77,7 +79,8 @@ final class ItemValues {
       }
     }
     if (!nominal.isEmpty()) {
-      value(symbol, unit.get(), nominal).ifPresent(size -> numbers.put(symbol, size));
+      value(symbol, unit.get(), nominal)
+          .ifPresent(size -> put(symbol, unit.get(), size, nominal.getFirst()));
     } else if (known(symbol + "N") && known(symbol + "X")) {
       limit(symbol + "N", unit.get(), limits.get("MIN"));
       limit(symbol + "X", unit.get(), limits.get("MAX"));
@@ -116,8 +119,23 @@ final class ItemValues {
 
   private void limit(String symbol, Unit unit, PropertyReading reading) {
     if (reading != null) {
-      in(symbol, unit, reading).ifPresent(size -> numbers.put(symbol, size));
+      in(symbol, unit, reading).ifPresent(size -> put(symbol, unit, size, reading));
     }
+  }
+
+  private void put(String symbol, Unit unit, BigDecimal size, PropertyReading reading) {
+    numbers.put(symbol, size);
+    Optional<Quantity> written =
+        reading
+            .unit()
+            .filter(one -> one.unit().convertsTo(unit))
+            .flatMap(
+                one -> reading.number().map(number -> quantity(one.amount(number), one.unit())));
+    authored.put(symbol, written.orElseGet(() -> quantity(size, unit)));
+  }
+
+  private static Quantity quantity(BigDecimal size, Unit unit) {
+    return new Quantity(size.toPlainString(), size, unit);
   }
 
   private Optional<BigDecimal> value(String symbol, Unit unit, List<PropertyReading> readings) {

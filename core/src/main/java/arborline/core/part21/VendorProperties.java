@@ -1,0 +1,159 @@
+package arborline.core.part21;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.ItemReader;
+import arborline.core.exchange.ItemSource;
+import arborline.core.exchange.PartReading;
+import arborline.core.exchange.PathList;
+import arborline.core.exchange.RawItem;
+import arborline.core.exchange.StackReading;
+import arborline.core.exchange.TableReading;
+import arborline.core.exchange.TextHead;
+import arborline.core.exchange.UnreadableFileException;
+import arborline.core.finding.Finding;
+import com.google.auto.service.AutoService;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+
+/**
+ * Property files of vendors as items of a delivery: sizes in the units in which they are written.
+ */
+@AutoService(ItemReader.class)
+public final class VendorProperties implements ItemReader {
+
+  private static final int LARGEST = 8 * 1024 * 1024;
+
+  /** Said of the value itself, which is then asked. */
+  private static final Set<String> OF_VALUES =
+      Set.of(Part21Fault.CONTRADICTING_VALUES, Part21Fault.MISSING_UNIT);
+
+  @Override
+  public String id() {
+    return "properties";
+  }
+
+  @Override
+  public boolean recognises(byte[] head) {
+    String start = TextHead.sniff(head).decode(head).stripLeading();
+    return start.startsWith("ISO-10303-21;") && !start.contains("'" + PropertyFile.SCHEMA + "'");
+  }
+
+  @Override
+  public ItemSource open(InputStream file, byte[] head, TableReading reading) throws IOException {
+    byte[] content = file.readNBytes(LARGEST + 1);
+    if (content.length > LARGEST) {
+      throw new UnreadableFileException(
+          "line 1: the file is larger than 8 MB: a model rather than properties");
+    }
+    ExchangedItems read = ExchangedItems.read(content, PropertyDictionary.NONE);
+    List<RawItem> items = items(read);
+    if (items.isEmpty()) {
+      throw new UnreadableFileException(
+          "line 1: no item with properties is in this file; a model is attached to a tool on its"
+              + " sheet");
+    }
+    return new Listed(items.iterator());
+  }
+
+  private record Listed(Iterator<RawItem> items) implements ItemSource {
+
+    @Override
+    public Optional<RawItem> next() {
+      return items.hasNext() ? Optional.of(items.next()) : Optional.empty();
+    }
+
+    @Override
+    public void close() {
+      // nothing is open
+    }
+  }
+
+  private static List<RawItem> items(ExchangedItems read) {
+    List<RawItem> items = new ArrayList<>();
+    List<Finding> said = new ArrayList<>();
+    read.faults().stream()
+        .filter(fault -> !OF_VALUES.contains(fault.kind()))
+        .forEach(fault ->
+            said.add(
+                Finding.note(
+                    "file-" + fault.kind(),
+                    "line %d: %s".formatted(fault.line(), fault.message()),
+                    RawItem.CODE)));
+    for (ExchangedItem item : read.items()) {
+      if (item.kind() != ItemKind.STACK && says(item)) {
+        items.add(alone(item, items.isEmpty() ? said : List.of()));
+      }
+    }
+    read.items().stream()
+        .filter(item -> item.kind() == ItemKind.STACK)
+        .flatMap(item -> stack(item, read.items()).stream())
+        .forEach(items::add);
+    return items;
+  }
+
+  private static boolean says(ExchangedItem item) {
+    return !item.authored().isEmpty() || !item.texts().isEmpty() || !item.doubtful().isEmpty();
+  }
+
+  private static RawItem alone(ExchangedItem item, List<Finding> said) {
+    SortedMap<String, Cell> cells = new TreeMap<>();
+    put(cells, RawItem.CODE, item.id());
+    put(cells, RawItem.NAME, item.name());
+    item.authored().forEach((symbol, size) -> cells.put(symbol, Cell.of(size.text(), size.unit())));
+    item.texts().forEach((symbol, text) -> put(cells, symbol, text));
+    put(cells, PartReading.MACHINE_SIDE, item.machineSide());
+    put(cells, PartReading.WORK_SIDE, item.workSide());
+    put(cells, RawItem.ATTACHMENT, PathList.text(item.models()));
+    item.kept().forEach((name, text) -> put(cells, RawItem.note(name), text));
+    boolean tool = item.kind() == ItemKind.CUTTER || item.kind() == ItemKind.INSERT;
+    if (tool) {
+      put(
+          cells,
+          RawItem.CLASS,
+          item.kind() == ItemKind.INSERT ? "insert" : item.classId().orElse(""));
+    }
+    List<Finding> findings = new ArrayList<>(said);
+    item.doubtful()
+        .forEach((symbol, about) ->
+            findings.add(
+                Finding.query("value-doubtful", "%s: %s".formatted(symbol, about), symbol)));
+    return new RawItem(item.line(), item.kind(), cells, findings);
+  }
+
+  private static void put(SortedMap<String, Cell> cells, String symbol, String text) {
+    if (!text.isBlank()) {
+      cells.put(symbol, Cell.of(text));
+    }
+  }
+
+  /** An assembly as a stack of its cutter; nothing where none of its parts is one. */
+  private static Optional<RawItem> stack(ExchangedItem assembly, List<ExchangedItem> all) {
+    List<String> parts = new ArrayList<>();
+    String cutter = "";
+    for (ExchangedItem.Part part : assembly.parts()) {
+      boolean cuts =
+          all.stream()
+              .anyMatch(item -> item.id().equals(part.id()) && item.kind() == ItemKind.CUTTER);
+      if (cuts) {
+        cutter = part.id();
+      } else {
+        parts.add(part.id());
+      }
+    }
+    SortedMap<String, Cell> cells = new TreeMap<>();
+    put(cells, RawItem.NAME, assembly.id());
+    put(cells, StackReading.SEAT, assembly.machineSide().replaceFirst(":m$", ":f"));
+    return cutter.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new RawItem(assembly.line(), ItemKind.STACK, cutter, cells, parts, List.of()));
+  }
+}
