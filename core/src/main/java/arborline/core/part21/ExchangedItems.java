@@ -5,11 +5,9 @@ import arborline.core.exchange.UnreadableFileException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.Stream;
@@ -25,6 +23,7 @@ public record ExchangedItems(String vendor, List<ExchangedItem> items, List<Part
   private static final String MACHINE_SIDE = "CCMS";
   private static final String WORK_SIDE = "CCWS";
   private static final int ORGANISATION = 3;
+  private static final int DEEPEST_NAME = 4;
 
   /**
    * Reads a file.
@@ -152,12 +151,12 @@ public record ExchangedItems(String vendor, List<ExchangedItem> items, List<Part
     /** The names of an item by language, the one that is referred to first before the others. */
     private SortedMap<String, String> names(int place) {
       SortedMap<String, String> names = new TreeMap<>();
-      graph.referred(place).forEach(other -> names(other, names, new HashSet<>()));
+      graph.referred(place).forEach(other -> names(other, names, 0));
       return names;
     }
 
-    private void names(int place, Map<String, String> names, Set<Integer> seen) {
-      if (graph.role(place) != StatementRole.LANGUAGE || !seen.add(place)) {
+    private void names(int place, Map<String, String> names, int depth) {
+      if (graph.role(place) != StatementRole.LANGUAGE || depth > DEEPEST_NAME) {
         return;
       }
       String text = graph.statement(place).firstText();
@@ -166,7 +165,7 @@ public record ExchangedItems(String vendor, List<ExchangedItem> items, List<Part
       if (!leaf && !text.isEmpty()) {
         names.putIfAbsent(graph.statement(referred.getFirst()).firstText(), text);
       } else {
-        referred.forEach(next -> names(next, names, seen));
+        referred.forEach(next -> names(next, names, depth + 1));
       }
     }
 

@@ -16,13 +16,16 @@ import java.util.Set;
 final class ItemPlaces {
 
   private static final int DEEPEST = 6;
+  private static final int MOST_AROUND = 500;
 
   private final PropertyGraph graph;
   private final MeasureUnits units;
+  private final Optional<MeasureUnit> only;
 
   ItemPlaces(PropertyGraph graph, MeasureUnits units) {
     this.graph = graph;
     this.units = units;
+    this.only = only();
   }
 
   private record Step(int place, int depth) {}
@@ -38,7 +41,7 @@ final class ItemPlaces {
             .flatMap(place -> units.of(graph.statement(place).id()).stream())
             .filter(one -> one.unit().kind() == UnitKind.LENGTH)
             .findFirst()
-            .or(this::only);
+            .or(() -> only);
     Optional<BigDecimal> height =
         around.stream()
             .filter(place -> graph.statement(place).names().contains("TRANSFORMATION"))
@@ -59,7 +62,7 @@ final class ItemPlaces {
     Deque<Step> open = new ArrayDeque<>();
     open.add(new Step(usage, 0));
     graph.referring(usage).forEach(place -> open.add(new Step(place, 1)));
-    while (!open.isEmpty()) {
+    while (!open.isEmpty() && around.size() < MOST_AROUND) {
       Step at = open.poll();
       boolean leaves =
           graph.role(at.place()) == StatementRole.ITEM

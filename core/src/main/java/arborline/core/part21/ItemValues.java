@@ -18,6 +18,7 @@ import java.util.TreeMap;
 /** The values of one item: what its readings come to, and where they contradict each other. */
 final class ItemValues {
 
+  private static final int LONGEST_KEPT = 2000;
   private static final double SAME = 1e-6;
 
   private final PropertyDictionary dictionary;
@@ -39,10 +40,14 @@ final class ItemValues {
       if (symbol.isPresent()) {
         bySymbol.computeIfAbsent(symbol.get(), name -> new ArrayList<>()).add(reading);
       } else {
-        kept.merge(reading.name().strip(), written(reading), "%s; %s"::formatted);
+        kept.merge(reading.name().strip(), written(reading), ItemValues::both);
       }
     }
     bySymbol.forEach(this::symbol);
+  }
+
+  private static String both(String one, String other) {
+    return one.length() > LONGEST_KEPT ? one : "%s; %s".formatted(one, other);
   }
 
   /** Notes that a property is named and its value is nowhere. */

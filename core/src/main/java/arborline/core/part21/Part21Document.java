@@ -28,6 +28,9 @@ final class Part21Document {
   /** How many lines are taken out of one statement to make sense of it. */
   private static final int MOST_LINES_OUT = 20;
 
+  /** A file with more lines that are no statements is no exchange file. */
+  private static final int MOST_GARBAGE = 1000;
+
   private static final String START = "ISO-10303-21";
   private static final String END = "END-" + START;
   private static final Pattern EXTERNAL =
@@ -39,6 +42,7 @@ final class Part21Document {
   private final Set<Long> external = new HashSet<>();
   private final Set<Long> twice = new HashSet<>();
   private final List<Part21Fault> faults = new ArrayList<>();
+  private final Set<Long> garbageLines = new HashSet<>();
   private String section = "";
 
   private Part21Document() {}
@@ -57,6 +61,11 @@ final class Part21Document {
     Part21Document document = new Part21Document();
     for (StatementText statement : StatementTexts.of(text)) {
       document.take(statement);
+      if (document.garbageLines.size() > MOST_GARBAGE) {
+        throw new UnreadableFileException(
+            "line %d: more than %d lines are no statements: this is no exchange file"
+                .formatted(statement.line(), MOST_GARBAGE));
+      }
       if (document.all.size() > MOST_INSTANCES) {
         throw new UnreadableFileException(
             "line %d: more than %d instances".formatted(statement.line(), MOST_INSTANCES));
@@ -180,7 +189,7 @@ final class Part21Document {
   }
 
   private void garbage(long line, String why) {
-    if (faults.stream().noneMatch(fault -> fault.line() == line)) {
+    if (garbageLines.add(line)) {
       faults.add(new Part21Fault(line, Part21Fault.GARBAGE, "this is no statement: " + why));
     }
   }

@@ -18,11 +18,14 @@ import java.util.Set;
 final class PropertyReadings {
 
   private static final int NOMINAL_AND_LIMITS = 3;
+  private static final List<String> LIMITS =
+      List.of("LIMIT", "RANGE", "INTERVAL", "BOUND", "TOLERANCE", "LEVEL");
 
   private final PropertyGraph graph;
   private final PropertyDictionary dictionary;
   private final MeasureUnits units;
   private final Map<Integer, List<PropertyReading>> ofItems = new HashMap<>();
+  private final Map<Integer, List<MeasureUnit>> contexts = new HashMap<>();
   private final Map<Integer, List<String>> missing = new HashMap<>();
 
   PropertyReadings(PropertyGraph graph, PropertyDictionary dictionary, MeasureUnits units) {
@@ -101,6 +104,11 @@ final class PropertyReadings {
           .orElse(List.of());
     }
     Optional<MeasureUnit> unit = unit(place, name);
+    if (numbers.size() == 2 && !limits(statement)) {
+      return List.of(
+          PropertyReading.text(
+              statement.line(), name, "%s or %s".formatted(numbers.get(0), numbers.get(1))));
+    }
     if (numbers.size() == 2) {
       return List.of(
           PropertyReading.number(
@@ -112,6 +120,16 @@ final class PropertyReadings {
         numbers.size() == NOMINAL_AND_LIMITS ? nominal(numbers) : numbers.getFirst();
     return List.of(
         PropertyReading.number(statement.line(), name, number, unit, limit(place, statement)));
+  }
+
+  /** True where two numbers are limits: they are said to be, or both are sizes and none counts. */
+  private static boolean limits(Statement statement) {
+    boolean said = LIMITS.stream().anyMatch(statement.names()::contains);
+    return said
+        || statement.entities().stream()
+            .flatMap(entity -> entity.arguments().stream())
+            .filter(Argument.Number.class::isInstance)
+            .allMatch(number -> ((Argument.Number) number).literal().contains("."));
   }
 
   /** The one of three that lies between the others; where all are offsets of it, the first. */
@@ -160,20 +178,24 @@ final class PropertyReadings {
 
   private Optional<MeasureUnit> inContext(int place, UnitKind kind) {
     for (int representation : graph.referring(place)) {
-      for (int context : graph.referred(representation)) {
-        if (graph.role(context) == StatementRole.CONTEXT) {
-          Optional<MeasureUnit> unit =
-              graph.referred(context).stream()
-                  .flatMap(one -> units.of(graph.statement(one).id()).stream())
-                  .filter(one -> one.unit().kind() == kind)
-                  .findFirst();
-          if (unit.isPresent()) {
-            return unit;
-          }
-        }
+      Optional<MeasureUnit> unit =
+          contexts.computeIfAbsent(representation, this::unitsOf).stream()
+              .filter(one -> one.unit().kind() == kind)
+              .findFirst();
+      if (unit.isPresent()) {
+        return unit;
       }
     }
     return Optional.empty();
+  }
+
+  /** The units of the contexts that a representation refers to. */
+  private List<MeasureUnit> unitsOf(int representation) {
+    return graph.referred(representation).stream()
+        .filter(context -> graph.role(context) == StatementRole.CONTEXT)
+        .flatMap(context -> graph.referred(context).stream())
+        .flatMap(one -> units.of(graph.statement(one).id()).stream())
+        .toList();
   }
 
   /** Lists of names, values and units in one statement; a list of such lists as well. */

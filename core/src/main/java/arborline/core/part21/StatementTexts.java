@@ -25,6 +25,9 @@ final class StatementTexts {
   private int at;
   private int line = 1;
 
+  /** True once no comment is closed any more. */
+  private boolean endless;
+
   private StatementTexts(String file) {
     this.file = file;
   }
@@ -84,7 +87,8 @@ final class StatementTexts {
 
   /** A comment that nobody closes ends with its line. */
   private void passComment() {
-    int end = file.indexOf("*/", at + 2);
+    int end = endless ? -1 : file.indexOf("*/", at + 2);
+    endless = end < 0;
     int lineEnd = file.indexOf('\n', at);
     int past = end >= 0 ? end + 2 : lineEnd >= 0 ? lineEnd : file.length();
     for (int i = at; i < past; i++) {

@@ -11,7 +11,8 @@ import javax.imageio.stream.ImageInputStream;
 /** How large a picture is, where it is one and whole. */
 public record PictureSize(int width, int height) {
 
-  private static final long MOST_POINTS = 100_000_000L;
+  /** A larger one is believed by its head. */
+  private static final long MOST_POINTS = 16_000_000L;
 
   /** The size of a picture; nothing where a file is none, or is cut off. */
   public static Optional<PictureSize> of(byte[] file) {

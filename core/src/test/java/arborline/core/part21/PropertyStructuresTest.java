@@ -288,4 +288,37 @@ class PropertyStructuresTest {
   void stringsAreReadInEveryAlphabet(String raw, String text) {
     assertEquals(text, Part21Text.decoded(raw));
   }
+
+  @Test
+  void twoNumbersThatMayBeASizeAndACountAreAsked() throws IOException {
+    ExchangedItem item =
+        read("""
+        #1=ITEM('X-1','twist drill','Drill');
+        #2=TOOL_PROPERTY('DC',#1,12.,3,#900);
+        """)
+            .items()
+            .getFirst();
+    assertEquals(Map.of(), values(item));
+    assertTrue(item.doubtful().get("DC").contains("12 or 3"), item.doubtful().toString());
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"x;", "/*\n", "#1=A();\n", "'", "#2=LANGUAGE(#2);"})
+  void muchOfTheSameEndsInBoundedTime(String piece) throws IOException {
+    String file = "ISO-10303-21;HEADER;ENDSEC;DATA;" + piece.repeat(200_000);
+    try {
+      assertTrue(ExchangedItems.read(file.getBytes(StandardCharsets.UTF_8), IDS).items().isEmpty());
+    } catch (UnreadableFileException refused) {
+      assertTrue(refused.getMessage().startsWith("line "), refused.getMessage());
+    }
+  }
+
+  @Test
+  void namesInALongChainAreNotFollowedForever() throws IOException {
+    StringBuilder chain = new StringBuilder("#1=ITEM('X-1',#100);");
+    for (int i = 10; i < 50_000; i++) {
+      chain.append("#%d=STRING_WITH_LANGUAGE($,#%d);".formatted(i * 10, i * 10 + 10));
+    }
+    assertEquals("X-1", read(chain.toString()).items().getFirst().id());
+  }
 }
