@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /** An argument of a statement. */
-sealed interface Argument {
+public sealed interface Argument {
 
   /** A string, decoded. */
   record Text(String value) implements Argument {}

@@ -4,18 +4,18 @@ import java.util.List;
 import java.util.Optional;
 
 /** A name and its arguments: {@code ITEM('M-10', $)}. */
-record Entity(String name, List<Argument> arguments) {
+public record Entity(String name, List<Argument> arguments) {
 
-  Entity {
+  public Entity {
     arguments = List.copyOf(arguments);
   }
 
-  private Argument at(int index) {
+  public Argument at(int index) {
     return index < arguments.size() ? arguments.get(index) : new Argument.Unset();
   }
 
   /** The string at an index; empty where none stands there. */
-  String text(int index) {
+  public String text(int index) {
     return at(index) instanceof Argument.Text text ? text.value() : "";
   }
 
@@ -25,18 +25,23 @@ record Entity(String name, List<Argument> arguments) {
   }
 
   /** The instance that is referred to at an index; 0 where none is. */
-  long reference(int index) {
+  public long reference(int index) {
     return at(index) instanceof Argument.Reference reference ? reference.id() : 0;
   }
 
   /** The word at an index; empty where none stands there. */
-  String word(int index) {
+  public String word(int index) {
     return at(index) instanceof Argument.Word word ? word.value() : "";
   }
 
-  Optional<String> number(int index) {
+  public Optional<String> number(int index) {
     return at(index) instanceof Argument.Number number
         ? Optional.of(number.literal())
         : Optional.empty();
+  }
+
+  /** The list at an index; empty where none stands there. */
+  public List<Argument> list(int index) {
+    return at(index) instanceof Argument.Several several ? several.of() : List.of();
   }
 }

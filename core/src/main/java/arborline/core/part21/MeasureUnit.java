@@ -11,7 +11,7 @@ import java.math.RoundingMode;
  * @param unit ours
  * @param factor how many of it are one of the file's
  */
-record MeasureUnit(Unit unit, BigDecimal factor) {
+public record MeasureUnit(Unit unit, BigDecimal factor) {
 
   private static final int DIGITS = 12;
 

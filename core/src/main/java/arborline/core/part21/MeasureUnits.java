@@ -11,7 +11,7 @@ import java.util.Optional;
  * The units of a file, by their factors and not by their names. Source: ISO 10303-41, measure
  * schema.
  */
-final class MeasureUnits {
+public final class MeasureUnits {
 
   private static final int DEEPEST = 8;
   private static final BigDecimal DEGREES = new BigDecimal("57.295779513082320877");
@@ -38,7 +38,7 @@ final class MeasureUnits {
   private final Part21Document document;
   private final Map<Long, Optional<MeasureUnit>> known = new HashMap<>();
 
-  MeasureUnits(Part21Document document) {
+  public MeasureUnits(Part21Document document) {
     this.document = document;
   }
 
@@ -58,7 +58,7 @@ final class MeasureUnits {
   }
 
   /** The unit of a statement; nothing where it is none that we know. */
-  Optional<MeasureUnit> of(long id) {
+  public Optional<MeasureUnit> of(long id) {
     return of(id, 0);
   }
 

@@ -20,7 +20,7 @@ import java.util.regex.Pattern;
  * All statements of an exchange file by their numbers, read with whatever faults it has. Source:
  * ISO 10303-21, with the sections of its third edition.
  */
-final class Part21Document {
+public final class Part21Document {
 
   /** From here on a file holds more than anybody looks at. */
   static final int MOST_INSTANCES = 2_000_000;
@@ -52,7 +52,7 @@ final class Part21Document {
    *
    * @throws UnreadableFileException where it is no exchange file, or holds more than can be
    */
-  static Part21Document read(byte[] file) throws UnreadableFileException {
+  public static Part21Document read(byte[] file) throws UnreadableFileException {
     String text = TextHead.sniff(file).decode(file);
     if (!text.stripLeading().startsWith(START)) {
       throw new UnreadableFileException(
@@ -78,11 +78,11 @@ final class Part21Document {
   }
 
   /** Instances in the order of the file; of a number that stands twice both. */
-  List<Statement> statements() {
+  public List<Statement> statements() {
     return all;
   }
 
-  Optional<Statement> instance(long id) {
+  public Optional<Statement> instance(long id) {
     return Optional.ofNullable(instances.get(id));
   }
 
@@ -91,12 +91,12 @@ final class Part21Document {
     return twice.contains(id);
   }
 
-  List<Part21Fault> faults() {
+  public List<Part21Fault> faults() {
     return faults;
   }
 
   /** The statement of the header with a name, such as {@code FILE_NAME}. */
-  Optional<Entity> header(String name) {
+  public Optional<Entity> header(String name) {
     return header.stream().flatMap(statement -> statement.entity(name).stream()).findFirst();
   }
 

@@ -13,19 +13,19 @@ import java.util.stream.Stream;
  * @param id of the instance; 0 for a statement of the header and for a section's word
  * @param entities one, or the partial ones of a complex instance
  */
-record Statement(long line, long id, List<Entity> entities) {
+public record Statement(long line, long id, List<Entity> entities) {
 
-  Statement {
+  public Statement {
     entities = List.copyOf(entities);
   }
 
   /** The entity of that name among them. */
-  Optional<Entity> entity(String name) {
+  public Optional<Entity> entity(String name) {
     return entities.stream().filter(entity -> entity.name().equals(name)).findFirst();
   }
 
   /** The instances that it refers to, in the order of its arguments. */
-  Stream<Long> references() {
+  public Stream<Long> references() {
     return entities.stream().flatMap(entity -> Argument.references(entity.arguments()));
   }
 
@@ -63,7 +63,7 @@ record Statement(long line, long id, List<Entity> entities) {
         .findFirst();
   }
 
-  String name() {
+  public String name() {
     return entities.isEmpty() ? "" : entities.getFirst().name();
   }
 }

@@ -1,0 +1,129 @@
+package arborline.core.solid;
+
+import arborline.core.exchange.UnreadableFileException;
+import arborline.core.solid.shape.Vector3;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a solid is: around which axis it is turned and what its contour is, or how large it is where
+ * it is not turned. Lengths in mm, whatever the file is written in.
+ *
+ * @param turned the axis and contour; nothing where it is not turned around one axis
+ * @param axes of which none stands out, where a person must say which it is
+ * @param unit of the file: {@code mm}, {@code in}, {@code m}, or how many mm
+ * @param bodies that enclose something
+ * @param open true where faces enclose nothing
+ * @param box along the file's directions
+ * @param ownBox along the part's own directions
+ * @param parts where there are several bodies each for itself
+ */
+public record SolidReading(
+    Optional<TurnedShape> turned,
+    List<SolidAxis> axes,
+    String unit,
+    String schema,
+    int bodies,
+    boolean open,
+    Optional<Vector3> box,
+    Optional<Vector3> ownBox,
+    List<SolidProposal> proposals,
+    List<SolidPart> parts,
+    List<SolidFinding> findings) {
+
+  private static final int MOST_PARTS = 20;
+
+  /** An axis goes for the part's where so much of the length at least is turned around it. */
+  private static final double TURNED_SHARE = 0.25;
+
+  private static final double WIDEST_GAP = Math.toRadians(190);
+
+  /** Two axes are equally good where the second has so much of the first's surface. */
+  private static final double AS_GOOD = 0.9;
+
+  /**
+   * Reads a file.
+   *
+   * @throws UnreadableFileException where it is no exchange file
+   */
+  public static SolidReading read(byte[] file) throws UnreadableFileException {
+    return of(SolidFile.read(file));
+  }
+
+  static SolidReading of(SolidModel model) {
+    List<SolidFinding> findings = new ArrayList<>(model.findings());
+    List<Body> bodies = model.bodies();
+    List<Found> valid = valid(bodies);
+    boolean tie = valid.size() > 1 && valid.get(1).area() >= AS_GOOD * valid.getFirst().area();
+    Optional<TurnedShape> turned =
+        valid.isEmpty() || tie
+            ? Optional.empty()
+            : Optional.of(TurnedShape.of(valid.getFirst().contour(), bodies));
+    if (tie) {
+      findings.add(
+          new SolidFinding(
+              0, "which-axis", "two axes are equally good: say which one the tool turns around"));
+    } else if (turned.isEmpty() && !bodies.isEmpty()) {
+      findings.add(new SolidFinding(0, "not-turned", "the part is not turned around one axis"));
+    }
+    turned.ifPresent(shape -> findings.addAll(BodyFindings.of(bodies, shape)));
+    Optional<Extents> box =
+        bodies.isEmpty() || turned.isPresent()
+            ? Optional.empty()
+            : Optional.of(Extents.alongFile(bodies));
+    Optional<Extents> own = box.map(file -> Extents.own(bodies));
+    return new SolidReading(
+        turned,
+        tie ? valid.stream().limit(2).map(Found::axis).toList() : List.of(),
+        model.unit(),
+        model.schema(),
+        (int) bodies.stream().filter(Body::closed).count(),
+        bodies.stream().anyMatch(body -> !body.closed()),
+        box.map(Extents::size),
+        own.map(Extents::size),
+        SolidProposals.of(turned, own.map(Extents::size), bodies),
+        bodies.size() > 1
+            ? bodies.stream().limit(MOST_PARTS).map(SolidReading::part).toList()
+            : List.of(),
+        List.copyOf(findings));
+  }
+
+  private static SolidPart part(Body body) {
+    List<Body> alone = List.of(body);
+    List<Found> valid = valid(alone);
+    Optional<TurnedShape> turned =
+        valid.isEmpty() || tied(valid)
+            ? Optional.empty()
+            : Optional.of(TurnedShape.of(valid.getFirst().contour(), alone));
+    Optional<Vector3> box =
+        turned.isPresent() ? Optional.empty() : Optional.of(Extents.own(alone).size());
+    return new SolidPart(body.name(), turned, SolidProposals.of(turned, box, alone));
+  }
+
+  private static boolean tied(List<Found> valid) {
+    return valid.size() > 1 && valid.get(1).area() >= AS_GOOD * valid.getFirst().area();
+  }
+
+  private record Found(Contour contour, double area) {
+    SolidAxis axis() {
+      return new SolidAxis(
+          contour.axis().at(contour.from()), contour.axis().direction(), contour.turnedDiameter());
+    }
+  }
+
+  private static List<Found> valid(List<Body> bodies) {
+    List<Found> found = new ArrayList<>();
+    for (AxisSearch.Candidate candidate : AxisSearch.of(bodies)) {
+      boolean counts = found.isEmpty() || candidate.area() >= AS_GOOD * found.getFirst().area();
+      if (!counts) {
+        break;
+      }
+      Contour contour = Contour.of(bodies, candidate.axis());
+      if (contour.turnedShare() >= TURNED_SHARE && contour.widestGap() <= WIDEST_GAP) {
+        found.add(new Found(contour, candidate.area()));
+      }
+    }
+    return found;
+  }
+}
