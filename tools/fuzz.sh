@@ -1,7 +1,7 @@
 # Feeds the readers with what their corpus grows into, guided by coverage: a minute each, or of one.
 source "$(dirname "$0")/common.sh"
 choose_jdk
-readers=(csv table xlsx json jsonList xmlList text p21 properties mtconnect assets formula)
+readers=(csv table xlsx json jsonList xmlList text p21 properties solid mtconnect assets formula)
 [ $# -gt 0 ] && readers=("$1")
 minutes="${2:-1}"
 mvn -q -B -ntp install -N -DskipTests

@@ -118,8 +118,11 @@ final class BodyReader {
     try {
       return Optional.of(faces(units).face(id));
     } catch (UnusableShapeException unusable) {
-      findings.add(
-          unusable.line(), "face-not-read", "a face is left out: " + unusable.getMessage());
+      long line =
+          unusable.line() > 0
+              ? unusable.line()
+              : document.instance(id).map(Statement::line).orElse(0L);
+      findings.add(line, "face-not-read", "a face is left out: " + unusable.getMessage());
       return Optional.empty();
     }
   }

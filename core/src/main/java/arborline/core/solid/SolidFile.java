@@ -21,16 +21,18 @@ final class SolidFile {
 
   private static final int DEEPEST = 32;
   private static final int MOST_BODIES = 1000;
+  private static final int MOST_PLACES = 20_000;
 
   private final Part21Document document;
   private final ShapeContexts contexts;
   private final SolidFindings findings = new SolidFindings();
   private final BodyReader reader;
-  private final PartPlaces places;
+  private final PartPlaces parts;
   private final Map<Long, Statement> representations = new HashMap<>();
   private final List<Body> bodies = new ArrayList<>();
   private final Set<Long> placed = new HashSet<>();
   private ShapeUnits units = ShapeUnits.MILLIMETRES;
+  private int places;
 
   private SolidFile(Part21Document document) {
     this.document = document;
@@ -41,7 +43,7 @@ final class SolidFile {
         representations.put(statement.id(), statement);
       }
     }
-    this.places = new PartPlaces(document, representations.keySet(), this::unitsOf, reader);
+    this.parts = new PartPlaces(document, representations.keySet(), this::unitsOf, reader);
   }
 
   /**
@@ -74,7 +76,7 @@ final class SolidFile {
   }
 
   private void read() {
-    for (long root : places.roots()) {
+    for (long root : parts.roots()) {
       place(root, Placement.IDENTITY, 1, 0, new HashSet<>());
     }
     for (Statement statement : document.statements()) {
@@ -92,6 +94,12 @@ final class SolidFile {
 
   private void place(
       long representation, Placement placement, double scale, int depth, Set<Long> above) {
+    if (++places > MOST_PLACES) {
+      if (places == MOST_PLACES + 1) {
+        findings.add(0, "too-many-parts", "more than %d placed parts".formatted(MOST_PLACES));
+      }
+      return;
+    }
     Statement statement = representations.get(representation);
     if (statement == null || depth > DEEPEST || !above.add(representation)) {
       findings.add(
@@ -109,7 +117,7 @@ final class SolidFile {
           .instance(id)
           .ifPresent(item -> item(item, here.scaled(scale), placement, scale, depth, above));
     }
-    for (PartPlaces.Part part : places.parts(representation)) {
+    for (PartPlaces.Part part : parts.parts(representation)) {
       place(
           part.representation(),
           part.placement().then(placement),
@@ -131,7 +139,7 @@ final class SolidFile {
       placed.add(item.id());
       add(item, here, placement);
     } else if (item.entity("MAPPED_ITEM").isPresent()) {
-      places
+      parts
           .mapped(item)
           .ifPresent(part ->
               place(

@@ -11,6 +11,7 @@ import arborline.core.inspect.Inspector;
 import arborline.core.part21.ExchangedItems;
 import arborline.core.part21.PropertyDictionary;
 import arborline.core.quantity.Unit;
+import arborline.core.solid.SolidReading;
 import com.code_intelligence.jazzer.junit.FuzzTest;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -51,6 +52,15 @@ class ReaderFuzzTest {
   void properties(byte[] file) {
     try {
       ExchangedItems.read(file, PropertyDictionary.NONE);
+    } catch (UnreadableFileException refused) {
+      // a refusal with its reason is an answer
+    }
+  }
+
+  @FuzzTest(maxDuration = MINUTE)
+  void solid(byte[] file) {
+    try {
+      SolidReading.read(file);
     } catch (UnreadableFileException refused) {
       // a refusal with its reason is an answer
     }

@@ -1,0 +1,216 @@
+package arborline.core.solid;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import arborline.core.exchange.UnreadableFileException;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Files with solids that are broken, hostile or strange: each is answered with what is wrong. */
+class BadSolidsTest {
+
+  private static String hex() throws IOException {
+    return new String(SolidShapesTest.file("hex.step"), StandardCharsets.US_ASCII);
+  }
+
+  private static SolidReading read(String text) throws IOException {
+    return SolidReading.read(text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static String data(String statements) {
+    return "ISO-10303-21;\nHEADER;\nFILE_SCHEMA(('AUTOMOTIVE_DESIGN'));\nENDSEC;\nDATA;\n"
+        + statements
+        + "\nENDSEC;\nEND-ISO-10303-21;\n";
+  }
+
+  private static List<String> codes(SolidReading reading) {
+    return reading.findings().stream().map(SolidFinding::code).distinct().toList();
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {"", "solid cube\nfacet normal 0 0 1", "\u0000\u0000\u0000", "PK\u0003\u0004"})
+  void whatIsNoExchangeFileIsRefused(String text) {
+    UnreadableFileException refused = assertThrows(UnreadableFileException.class, () -> read(text));
+    assertTrue(refused.getMessage().startsWith("line 1:"), refused.getMessage());
+  }
+
+  @Test
+  void aFileWithoutASolidSaysSo() throws IOException {
+    SolidReading read = read(data("#1=CARTESIAN_POINT('',(0.,0.,0.));"));
+    assertEquals(List.of("no-solid"), codes(read));
+    assertEquals(0, read.bodies());
+    assertTrue(read.turned().isEmpty());
+  }
+
+  @Test
+  void aDanglingReferenceCostsItsFaceAndIsNamedWithItsLine() throws IOException {
+    String text = hex().replaceFirst("(?m)^#\\d+ = CYLINDRICAL_SURFACE\\(.*\\);\n", "");
+    SolidReading read = read(text);
+    assertTrue(codes(read).contains("dangling-reference"));
+    SolidFinding left =
+        read.findings().stream()
+            .filter(finding -> finding.code().equals("face-not-read"))
+            .findFirst()
+            .orElseThrow();
+    assertTrue(left.message().contains("stands nowhere"), left.message());
+    assertTrue(left.line() > 0, left.toString());
+  }
+
+  @Test
+  void aMissingEndOfSectionIsAFindingOnly() throws IOException {
+    String text = hex();
+    int end = text.lastIndexOf("ENDSEC;");
+    SolidReading read = read(text.substring(0, end) + text.substring(end + 7));
+    assertTrue(codes(read).contains("missing-endsec"));
+    assertEquals(65, read.turned().orElseThrow().length(), 1e-6);
+  }
+
+  @Test
+  void assembliesThatHoldThemselvesEnd() throws IOException {
+    SolidReading read =
+        read(
+            data(
+                """
+                #1=SHAPE_REPRESENTATION('',(#10),#9);
+                #2=SHAPE_REPRESENTATION('',(#10),#9);
+                #10=AXIS2_PLACEMENT_3D('',#11,$,$);
+                #11=CARTESIAN_POINT('',(0.,0.,0.));
+                #20=(REPRESENTATION_RELATIONSHIP('','',#1,#2)
+                  REPRESENTATION_RELATIONSHIP_WITH_TRANSFORMATION(#30)
+                  SHAPE_REPRESENTATION_RELATIONSHIP());
+                #21=(REPRESENTATION_RELATIONSHIP('','',#2,#1)
+                  REPRESENTATION_RELATIONSHIP_WITH_TRANSFORMATION(#30)
+                  SHAPE_REPRESENTATION_RELATIONSHIP());
+                #30=ITEM_DEFINED_TRANSFORMATION('','',#10,#10);\
+                """));
+    assertTrue(codes(read).contains("assembly-cycle"), codes(read).toString());
+  }
+
+  @Test
+  void mappedItemsThatMultiplyWithoutEndStop() throws IOException {
+    StringBuilder text = new StringBuilder();
+    for (int level = 0; level < 40; level++) {
+      int id = 100 * (level + 1);
+      text.append("#%d=SHAPE_REPRESENTATION('',(#%d,#%d),#9);%n".formatted(id, id + 1, id + 2));
+      for (int copy = 1; copy <= 2; copy++) {
+        text.append("#%d=MAPPED_ITEM('',#%d,#10);%n".formatted(id + copy, id + 3));
+      }
+      text.append("#%d=REPRESENTATION_MAP(#10,#%d);%n".formatted(id + 3, id + 100));
+    }
+    text.append("#4100=SHAPE_REPRESENTATION('',(#10),#9);\n");
+    text.append("#10=AXIS2_PLACEMENT_3D('',#11,$,$);\n#11=CARTESIAN_POINT('',(0.,0.,0.));");
+    assertFalse(codes(read(data(text.toString()))).isEmpty());
+  }
+
+  @Test
+  void curvesInOneAnotherEnd() throws IOException {
+    String text =
+        hex()
+            .replaceFirst(
+                "CIRCLE\\('',#(\\d+),[0-9.]+\\)", "TRIMMED_CURVE('',#999999,(),(),.T.,.T.)")
+            .replaceFirst(
+                "ENDSEC;\\s*END-ISO",
+                "#999999=TRIMMED_CURVE('',#999999,(),(),.T.,.T.);\nENDSEC;\nEND-ISO");
+    assertTrue(
+        read(text).findings().stream()
+            .anyMatch(finding -> finding.message().contains("in one another")));
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "1.E308",
+        "-5.",
+        "0.",
+        "99999999999999999999999999999999999999.",
+        "$",
+        "'five'",
+        "NAN",
+        "1.E999999999"
+      })
+  void sizesThatAreNoneCostTheirFaceOnly(String size) throws IOException {
+    String text =
+        hex()
+            .replaceFirst(
+                "(CYLINDRICAL_SURFACE\\('',#\\d+,)[0-9.]+\\)",
+                "$1" + size.replace("$", "\\$") + ")");
+    SolidReading read = read(text);
+    assertTrue(
+        codes(read).contains("face-not-read") || codes(read).contains("garbage"),
+        read.findings().toString());
+  }
+
+  @Test
+  void hugeNumbersOfInstancesAreNamed() {
+    String line = "#99999999999999999999=CARTESIAN_POINT('',(0.,0.,0.));";
+    assertTrue(
+        assertDoesNotFail(data(line)).findings().stream().anyMatch(finding -> finding.line() == 6),
+        () -> assertDoesNotFail(data(line)).findings().toString());
+  }
+
+  private static SolidReading assertDoesNotFail(String text) {
+    try {
+      return read(text);
+    } catch (IOException failed) {
+      throw new AssertionError(failed);
+    }
+  }
+
+  @Test
+  void anEntityNameOfAMegabyteIsRead() throws IOException {
+    assertEquals(List.of("no-solid"), codes(read(data("#1=" + "A".repeat(1024 * 1024) + "();"))));
+  }
+
+  @Test
+  void aFaceWithoutEdgesOrWithEdgesOfNoLengthDoesNoHarm() throws IOException {
+    SolidReading read =
+        read(
+            data(
+                """
+                #1=MANIFOLD_SOLID_BREP('',#2);
+                #2=CLOSED_SHELL('',(#3,#4));
+                #3=ADVANCED_FACE('',(),#10,.T.);
+                #4=ADVANCED_FACE('',(#5),#10,.T.);
+                #5=FACE_BOUND('',#6,.T.);
+                #6=EDGE_LOOP('',(#7));
+                #7=ORIENTED_EDGE('',*,*,#8,.T.);
+                #8=EDGE_CURVE('',#9,#9,#11,.T.);
+                #9=VERTEX_POINT('',#12);
+                #10=CYLINDRICAL_SURFACE('',#13,5.);
+                #11=LINE('',#12,#14);
+                #12=CARTESIAN_POINT('',(5.,0.,0.));
+                #13=AXIS2_PLACEMENT_3D('',#15,$,$);
+                #14=VECTOR('',#16,1.);
+                #15=CARTESIAN_POINT('',(0.,0.,0.));
+                #16=DIRECTION('',(1.,0.,0.));\
+                """));
+    assertEquals(1, read.bodies());
+    assertTrue(codes(read).contains("unit-not-written"));
+  }
+
+  @Test
+  void aShellThatIsNotThereIsNamed() throws IOException {
+    assertTrue(codes(read(data("#1=MANIFOLD_SOLID_BREP('',#2);"))).contains("no-shell"));
+  }
+
+  @Test
+  void splinesWhoseKnotsDoNotFitAreNamed() throws IOException {
+    SolidReading read =
+        read(
+            hex()
+                .replaceFirst(
+                    "CIRCLE\\('',#(\\d+),[0-9.]+\\)",
+                    "B_SPLINE_CURVE_WITH_KNOTS('',3,(#1,#1),.UNSPECIFIED.,.F.,.F.,(4,4),(0.,1.),.U.)"));
+    assertTrue(
+        read.findings().stream().anyMatch(finding -> finding.code().endsWith("-not-read")),
+        read.findings().toString());
+  }
+}
