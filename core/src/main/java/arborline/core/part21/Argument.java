@@ -6,6 +6,11 @@ import java.util.stream.Stream;
 /** An argument of a statement. */
 public sealed interface Argument {
 
+  /** What stands nowhere, and a string that says nothing: both stand often. */
+  Unset UNSET = new Unset();
+
+  Text EMPTY = new Text("");
+
   /** A string, decoded. */
   record Text(String value) implements Argument {}
 

@@ -11,7 +11,7 @@ public record Entity(String name, List<Argument> arguments) {
   }
 
   public Argument at(int index) {
-    return index < arguments.size() ? arguments.get(index) : new Argument.Unset();
+    return index < arguments.size() ? arguments.get(index) : Argument.UNSET;
   }
 
   /** The string at an index; empty where none stands there. */

@@ -21,7 +21,12 @@ public record Statement(long line, long id, List<Entity> entities) {
 
   /** The entity of that name among them. */
   public Optional<Entity> entity(String name) {
-    return entities.stream().filter(entity -> entity.name().equals(name)).findFirst();
+    for (Entity entity : entities) {
+      if (entity.name().equals(name)) {
+        return Optional.of(entity);
+      }
+    }
+    return Optional.empty();
   }
 
   /** The instances that it refers to, in the order of its arguments. */

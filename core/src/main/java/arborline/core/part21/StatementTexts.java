@@ -1,7 +1,6 @@
 package arborline.core.part21;
 
-import java.util.ArrayList;
-import java.util.List;
+import java.util.Arrays;
 
 /**
  * Cuts the text of a file into statements: at each semicolon that stands neither in a string nor in
@@ -13,65 +12,93 @@ final class StatementTexts {
   /** From here on a text is no statement that anybody wrote. */
   static final int LONGEST = 4 * 1024 * 1024;
 
-  /**
-   * The text of a statement.
-   *
-   * @param line on which it begins, from 1
-   * @param text without the semicolon
-   */
-  record StatementText(int line, String text) {}
+  private static final int FIRST_SIZE = 1024;
 
-  private final String file;
+  private final char[] file;
+  private int[] starts = new int[FIRST_SIZE];
+  private int[] ends = new int[FIRST_SIZE];
+  private int[] lines = new int[FIRST_SIZE];
+  private int size;
   private int at;
   private int line = 1;
 
   /** True once no comment is closed any more. */
   private boolean endless;
 
-  private StatementTexts(String file) {
-    this.file = file;
-  }
-
   /** All of a file; what stands behind the last semicolon is one more. */
-  static List<StatementText> of(String file) {
-    StatementTexts texts = new StatementTexts(file);
-    List<StatementText> all = new ArrayList<>();
-    for (StatementText next = texts.next(); next != null; next = texts.next()) {
-      all.add(next);
+  StatementTexts(char[] file) {
+    this.file = file;
+    skipBlanksAndComments();
+    while (at < file.length) {
+      cut();
+      skipBlanksAndComments();
     }
-    return all;
   }
 
-  private StatementText next() {
-    skipBlanksAndComments();
-    if (at >= file.length()) {
-      return null;
-    }
+  int size() {
+    return size;
+  }
+
+  /** Where a statement begins. */
+  int start(int index) {
+    return starts[index];
+  }
+
+  /** Where it ends: at its semicolon, or at the end of the file. */
+  int end(int index) {
+    return ends[index];
+  }
+
+  /** On which line it begins, from 1. */
+  int line(int index) {
+    return lines[index];
+  }
+
+  /** Its text without the semicolon. */
+  String text(int index) {
+    return new String(file, starts[index], ends[index] - starts[index]);
+  }
+
+  private void cut() {
     int start = at;
     int startLine = line;
     boolean quoted = false;
-    while (at < file.length() && at - start < LONGEST) {
-      char sign = file.charAt(at);
-      if (sign == '\n') {
+    int most = (int) Math.min(file.length, (long) start + LONGEST);
+    while (at < most) {
+      char sign = file[at];
+      if (sign == '\'') {
+        quoted = !quoted;
+      } else if (sign == '\n') {
         line++;
         quoted = quoted && !instanceBegins(at + 1);
-      } else if (sign == '\'') {
-        quoted = !quoted;
       } else if (!quoted && sign == ';') {
-        return new StatementText(startLine, file.substring(start, at++));
-      } else if (!quoted && comment()) {
+        add(start, startLine);
+        at++;
+        return;
+      } else if (!quoted && sign == '/' && comment()) {
         passComment();
         continue;
       }
       at++;
     }
-    return new StatementText(startLine, file.substring(start, at));
+    add(start, startLine);
+  }
+
+  private void add(int start, int startLine) {
+    if (size == starts.length) {
+      starts = Arrays.copyOf(starts, 2 * size);
+      ends = Arrays.copyOf(ends, 2 * size);
+      lines = Arrays.copyOf(lines, 2 * size);
+    }
+    starts[size] = start;
+    ends[size] = Math.min(at, file.length);
+    lines[size++] = startLine;
   }
 
   private void skipBlanksAndComments() {
-    while (at < file.length()) {
-      if (Character.isWhitespace(file.charAt(at))) {
-        line += file.charAt(at) == '\n' ? 1 : 0;
+    while (at < file.length) {
+      if (Character.isWhitespace(file[at])) {
+        line += file[at] == '\n' ? 1 : 0;
         at++;
       } else if (comment()) {
         passComment();
@@ -82,37 +109,54 @@ final class StatementTexts {
   }
 
   private boolean comment() {
-    return file.startsWith("/*", at);
+    return file[at] == '/' && at + 1 < file.length && file[at + 1] == '*';
   }
 
   /** A comment that nobody closes ends with its line. */
   private void passComment() {
-    int end = endless ? -1 : file.indexOf("*/", at + 2);
+    int end = endless ? -1 : closed(at + 2);
     endless = end < 0;
-    int lineEnd = file.indexOf('\n', at);
-    int past = end >= 0 ? end + 2 : lineEnd >= 0 ? lineEnd : file.length();
+    int past = end >= 0 ? end : lineEnd();
     for (int i = at; i < past; i++) {
-      line += file.charAt(i) == '\n' ? 1 : 0;
+      line += file[i] == '\n' ? 1 : 0;
     }
     at = past;
+  }
+
+  /** Behind the end of a comment; below 0 where it has none. */
+  private int closed(int from) {
+    for (int i = from; i + 1 < file.length; i++) {
+      if (file[i] == '*' && file[i + 1] == '/') {
+        return i + 2;
+      }
+    }
+    return -1;
+  }
+
+  private int lineEnd() {
+    int i = at;
+    while (i < file.length && file[i] != '\n') {
+      i++;
+    }
+    return i;
   }
 
   /** True where {@code #12=} stands at a place. */
   private boolean instanceBegins(int place) {
     int i = place;
-    while (i < file.length() && (file.charAt(i) == ' ' || file.charAt(i) == '\t')) {
+    while (i < file.length && (file[i] == ' ' || file[i] == '\t')) {
       i++;
     }
-    if (i >= file.length() || file.charAt(i) != '#') {
+    if (i >= file.length || file[i] != '#') {
       return false;
     }
     int digits = ++i;
-    while (i < file.length() && Character.isDigit(file.charAt(i))) {
+    while (i < file.length && Character.isDigit(file[i])) {
       i++;
     }
-    while (i < file.length() && file.charAt(i) == ' ') {
+    while (i < file.length && file[i] == ' ') {
       i++;
     }
-    return i > digits && i < file.length() && file.charAt(i) == '=';
+    return i > digits && i < file.length && file[i] == '=';
   }
 }

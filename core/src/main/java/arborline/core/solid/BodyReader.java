@@ -11,10 +11,18 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /** Bodies of a file: solids, solids with hollows, and shells. Source: ISO 10303-42. */
 final class BodyReader {
+
+  /** Items of a representation that are bodies. */
+  static final List<String> ITEMS =
+      List.of(
+          "MANIFOLD_SOLID_BREP",
+          "BREP_WITH_VOIDS",
+          "FACETED_BREP",
+          "SHELL_BASED_SURFACE_MODEL",
+          "FACE_BASED_SURFACE_MODEL");
 
   private static final int MOST_FACES = 200_000;
 
@@ -34,13 +42,7 @@ final class BodyReader {
 
   /** True for an item of a representation that is a body, or several. */
   static boolean is(Statement item) {
-    return Stream.of(
-            "MANIFOLD_SOLID_BREP",
-            "BREP_WITH_VOIDS",
-            "FACETED_BREP",
-            "SHELL_BASED_SURFACE_MODEL",
-            "FACE_BASED_SURFACE_MODEL")
-        .anyMatch(name -> item.entity(name).isPresent());
+    return ITEMS.stream().anyMatch(name -> item.entity(name).isPresent());
   }
 
   /** The bodies of an item, placed. */

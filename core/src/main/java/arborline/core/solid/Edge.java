@@ -1,6 +1,9 @@
 package arborline.core.solid;
 
+import arborline.core.solid.shape.Axis;
+import arborline.core.solid.shape.Closeness;
 import arborline.core.solid.shape.Curve;
+import arborline.core.solid.shape.Ellipse;
 import arborline.core.solid.shape.Vector3;
 
 /**
@@ -51,7 +54,7 @@ record Edge(Curve curve, double from, double to, Vector3 start, Vector3 end) {
   int pieces() {
     return switch (curve) {
       case arborline.core.solid.shape.Line line -> 4;
-      case arborline.core.solid.shape.Ellipse ellipse ->
+      case Ellipse ellipse ->
           Math.clamp((int) Math.ceil(Math.abs(to - from) / (2 * Math.PI) * 48), 4, 48);
       case arborline.core.solid.shape.Polyline polyline ->
           Math.clamp((int) Math.ceil(Math.abs(to - from)), 1, 200);
@@ -70,5 +73,17 @@ record Edge(Curve curve, double from, double to, Vector3 start, Vector3 end) {
 
   private static double floorMod(double value, double period) {
     return value - period * Math.floor(value / period);
+  }
+
+  /** True for a piece of a circle around an axis. */
+  boolean around(Axis axis) {
+    return curve instanceof Ellipse ellipse
+        && ellipse.round()
+        && Closeness.AXES.same(axis, ellipse.frame().axis());
+  }
+
+  /** True for a whole circle around an axis. */
+  boolean circle(Axis axis) {
+    return around(axis) && Math.abs(to - from) > curve.period() - 1e-9;
   }
 }

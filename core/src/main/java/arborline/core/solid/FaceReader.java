@@ -104,11 +104,19 @@ final class FaceReader {
     Statement statement = statement(document, id);
     Entity loop = statement.entities().getFirst();
     return switch (loop.name()) {
-      case "EDGE_LOOP" -> references(loop.list(1)).stream().map(this::use).toList();
+      case "EDGE_LOOP" -> uses(references(loop.list(1)));
       case "POLY_LOOP" -> polygon(references(loop.list(1)));
       case "VERTEX_LOOP" -> List.of();
       default -> throw unusable(statement, "is no loop");
     };
+  }
+
+  private List<EdgeUse> uses(List<Long> ids) {
+    List<EdgeUse> uses = new ArrayList<>(ids.size());
+    for (long id : ids) {
+      uses.add(use(id));
+    }
+    return uses;
   }
 
   private List<EdgeUse> polygon(List<Long> corners) {

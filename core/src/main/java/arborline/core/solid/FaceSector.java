@@ -17,6 +17,11 @@ final class FaceSector {
   private FaceSector() {}
 
   static Sector of(Face face, Axis axis) {
+    for (EdgeUse use : face.edges()) {
+      if (use.edge().circle(axis)) {
+        return Sector.WHOLE;
+      }
+    }
     Vector3 x = axis.direction().anyAcross();
     Vector3 y = axis.direction().cross(x);
     List<Double> angles = new ArrayList<>();

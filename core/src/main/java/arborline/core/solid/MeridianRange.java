@@ -2,6 +2,7 @@ package arborline.core.solid;
 
 import arborline.core.solid.shape.ArcMeridian;
 import arborline.core.solid.shape.Axis;
+import arborline.core.solid.shape.Line;
 import arborline.core.solid.shape.Meridian;
 import arborline.core.solid.shape.SampledMeridian;
 import arborline.core.solid.shape.StraightMeridian;
@@ -27,7 +28,12 @@ record MeridianRange(double from, double to) {
     boolean round = meridian instanceof ArcMeridian arc && arc.r0() > ON_AXIS;
     return round
         ? aroundTube(ranges, axis, meridian, region)
-        : withTips(hull(ranges), axis, meridian, region);
+        : withTips(hull(ranges), closed(face, axis), axis, meridian, region);
+  }
+
+  /** True where whole circles bound it on both sides. */
+  private static boolean closed(Face face, Axis axis) {
+    return face.edges().stream().map(EdgeUse::edge).filter(edge -> edge.circle(axis)).count() > 1;
   }
 
   /** A region that is made when it is first asked for. */
@@ -48,7 +54,7 @@ record MeridianRange(double from, double to) {
   }
 
   private static MeridianRange along(Edge edge, Axis axis, Meridian meridian) {
-    int pieces = edge.pieces();
+    int pieces = steps(edge, axis, meridian);
     double low = Double.MAX_VALUE;
     double high = -Double.MAX_VALUE;
     double before = Double.NaN;
@@ -66,6 +72,15 @@ record MeridianRange(double from, double to) {
     return new MeridianRange(low, high);
   }
 
+  /** A circle around the axis stays at one place; a line along a straight meridian has ends. */
+  private static int steps(Edge edge, Axis axis, Meridian meridian) {
+    if (edge.around(axis)) {
+      return 1;
+    }
+    boolean straight = edge.curve() instanceof Line && meridian instanceof StraightMeridian;
+    return straight ? 1 : edge.pieces();
+  }
+
   private static MeridianRange hull(List<MeridianRange> ranges) {
     return new MeridianRange(
         ranges.stream().mapToDouble(MeridianRange::from).min().orElse(Double.NaN),
@@ -77,9 +92,12 @@ record MeridianRange(double from, double to) {
    * seem to hold what lies between its own edges looks the wrong way and is not asked.
    */
   private static MeridianRange withTips(
-      MeridianRange hull, Axis axis, Meridian meridian, Lazy region) {
+      MeridianRange hull, boolean closed, Axis axis, Meridian meridian, Lazy region) {
     double from = hull.from();
     double to = hull.to();
+    if (closed && to - from > NEAR) {
+      return hull;
+    }
     boolean trusted =
         Double.isNaN(from) || to - from < NEAR || covered(axis, meridian, (from + to) / 2, region);
     for (double tip : tips(meridian)) {

@@ -52,18 +52,19 @@ final class PartPlaces {
     this.representations = representations;
     this.units = units;
     this.reader = reader;
-    document.statements().forEach(this::products);
-    document.statements().forEach(this::relationship);
-    document.statements().forEach(this::mappedSource);
+    document.named("SHAPE_DEFINITION_REPRESENTATION").forEach(this::product);
+    document.named("CONTEXT_DEPENDENT_SHAPE_REPRESENTATION").forEach(this::usage);
+    document.named("REPRESENTATION_RELATIONSHIP").forEach(this::relationship);
+    document.named("SHAPE_REPRESENTATION_RELATIONSHIP").stream()
+        .filter(statement -> statement.entities().size() == 1)
+        .forEach(this::relationship);
+    document.named("MAPPED_ITEM").forEach(this::mappedSource);
   }
 
   /** Representations that stand in no other one. */
   List<Long> roots() {
     List<Long> roots =
-        document.statements().stream()
-            .map(Statement::id)
-            .filter(id -> representations.contains(id) && !within.contains(id))
-            .toList();
+        representations.stream().filter(id -> !within.contains(id)).sorted().toList();
     return roots.isEmpty() ? representations.stream().sorted().limit(1).toList() : roots;
   }
 
@@ -71,7 +72,7 @@ final class PartPlaces {
     return parts.getOrDefault(representation, List.of());
   }
 
-  private void products(Statement statement) {
+  private void product(Statement statement) {
     statement
         .entity("SHAPE_DEFINITION_REPRESENTATION")
         .ifPresent(link ->
@@ -82,6 +83,9 @@ final class PartPlaces {
                     ofDefinition
                         .computeIfAbsent(shape.reference(2), key -> new HashSet<>())
                         .add(link.reference(1))));
+  }
+
+  private void usage(Statement statement) {
     statement
         .entity("CONTEXT_DEPENDENT_SHAPE_REPRESENTATION")
         .ifPresent(link ->

@@ -38,9 +38,11 @@ final class SolidFile {
     this.document = document;
     this.contexts = new ShapeContexts(document);
     this.reader = new BodyReader(document, findings);
-    for (Statement statement : document.statements()) {
-      if (isRepresentation(statement)) {
-        representations.put(statement.id(), statement);
+    for (String name : document.names()) {
+      if (name.endsWith("REPRESENTATION")) {
+        document.named(name).stream()
+            .filter(SolidFile::isRepresentation)
+            .forEach(statement -> representations.put(statement.id(), statement));
       }
     }
     this.parts = new PartPlaces(document, representations.keySet(), this::unitsOf, reader);
@@ -79,9 +81,11 @@ final class SolidFile {
     for (long root : parts.roots()) {
       place(root, Placement.IDENTITY, 1, 0, new HashSet<>());
     }
-    for (Statement statement : document.statements()) {
-      if (BodyReader.is(statement) && !placed.contains(statement.id())) {
-        add(statement, units, Placement.IDENTITY);
+    for (String name : BodyReader.ITEMS) {
+      for (Statement statement : document.named(name)) {
+        if (!placed.contains(statement.id())) {
+          add(statement, units, Placement.IDENTITY);
+        }
       }
     }
     if (!bodies.isEmpty() && !units.written()) {
