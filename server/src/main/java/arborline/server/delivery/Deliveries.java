@@ -167,9 +167,11 @@ public class Deliveries {
             readings.arriving(reader, head, () -> Files.newInputStream(file.content()), recipe)));
   }
 
-  /** True for a picture, a model or a document; a model by itself may hold properties of a tool. */
+  /** True for a picture, a model or a document; by itself a file may hold a table all the same. */
   private static boolean attached(Arriving file, byte[] head, boolean alone) {
-    return alone ? FileKind.starts(head).isPresent() : FileKind.attached(file.name(), head);
+    return alone
+        ? FileKind.starts(head).isPresent() || FileKind.solid(file.name())
+        : FileKind.attached(file.name(), head);
   }
 
   /** The files of a delivery in their order. */

@@ -6,14 +6,18 @@ import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import arborline.server.trail.Undoable;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -43,6 +47,7 @@ class DeliveryController {
   private final ReadingPreview preview;
   private final Recipes recipes;
   private final Json json;
+  private final StoredFile stored;
 
   DeliveryController(
       Deliveries deliveries,
@@ -52,7 +57,9 @@ class DeliveryController {
       Readings readings,
       ReadingPreview preview,
       Recipes recipes,
-      Json json) {
+      Json json,
+      StoredFile stored) {
+    this.stored = stored;
     this.deliveries = deliveries;
     this.lists = lists;
     this.groups = groups;
@@ -101,9 +108,11 @@ class DeliveryController {
    * A file of a delivery.
    *
    * @param file its number in the delivery, from 0
+   * @param path where it stood in its ZIP; its name where it came by itself
    * @param reading how it is read; null where it is no table
    */
-  record FileView(int file, String name, String format, @Nullable ReadingView reading) {}
+  record FileView(
+      int file, String name, String path, String format, @Nullable ReadingView reading) {}
 
   @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @MayReceive
@@ -166,8 +175,27 @@ class DeliveryController {
     return new FileView(
         document.fileNo,
         document.name,
+        document.path,
         document.format,
         Readings.table(document.format) ? json.read(document.reading, ReadingView.class) : null);
+  }
+
+  /** A file of a delivery as it came, to be saved. */
+  @GetMapping("/{id}/files/{file}/content")
+  void content(@PathVariable long id, @PathVariable int file, HttpServletResponse response)
+      throws IOException {
+    Document document = deliveries.document(id, file);
+    response.setContentType("application/octet-stream");
+    response.setContentLengthLong(document.size);
+    response.setHeader(
+        HttpHeaders.CONTENT_DISPOSITION,
+        ContentDisposition.attachment()
+            .filename(document.name, StandardCharsets.UTF_8)
+            .build()
+            .toString());
+    try (InputStream content = stored.open(id, file)) {
+      content.transferTo(response.getOutputStream());
+    }
   }
 
   @GetMapping("/{id}/lines")

@@ -1,5 +1,6 @@
 package arborline.server.delivery;
 
+import arborline.server.support.FileKind;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
@@ -53,6 +54,11 @@ public class Document {
 
   /** Why it could not be read to its end; null where it was. */
   public String problem;
+
+  /** True for a model that is read as an item of its own where no line names it. */
+  public boolean solid() {
+    return format.equals(ATTACHMENT) && FileKind.solid(name);
+  }
 
   protected Document() {}
 

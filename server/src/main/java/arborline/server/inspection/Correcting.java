@@ -68,9 +68,14 @@ class Correcting {
    */
   record Changed(long lines, long undo) {}
 
-  /** Replaces cells of one line. */
+  /**
+   * Replaces cells of one line.
+   *
+   * @param kind what it is from now on; null as before
+   */
   @Transactional
-  DeliveryLine correct(long id, long lineId, Map<String, String> cells) {
+  DeliveryLine correct(long id, long lineId, Map<String, String> cells, @Nullable String kind) {
+    Optional<ItemKind> other = Optional.ofNullable(kind).map(Correcting::kind);
     Delivery delivery = ready(id);
     DeliveryLine line =
         lines
@@ -84,9 +89,28 @@ class Correcting {
         delivery,
         after -> FoundLines.among(List.of(lineId), after),
         changed -> true,
-        changed -> replace(changed, cells),
-        count -> "corrected line %d of %s: %s".formatted(lineNo, delivery.name, text(cells)));
+        changed -> {
+          other.ifPresent(is -> changed.kind = is);
+          replace(changed, cells);
+        },
+        count ->
+            "corrected line %d of %s: %s"
+                .formatted(
+                    lineNo,
+                    delivery.name,
+                    other.map(is -> is.word() + (cells.isEmpty() ? "" : ", ")).orElse("")
+                        + text(cells)));
     return lines.findByDeliveryIdAndId(id, lineId).orElseThrow();
+  }
+
+  private static ItemKind kind(String word) {
+    return ItemKind.named(word)
+        .filter(kind -> kind.standsAlone() && kind != ItemKind.REMARK)
+        .orElseThrow(() ->
+            Refusal.badRequest(
+                "'%s' is nothing that a line can be: say cutter, insert, holder, extension,"
+                        .formatted(word)
+                    + " collet, arbor or aggregate"));
   }
 
   private static String text(Map<String, String> cells) {

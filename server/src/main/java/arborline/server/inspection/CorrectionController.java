@@ -36,7 +36,13 @@ class CorrectionController {
     this.comparison = comparison;
   }
 
-  record Corrections(Map<String, String> cells) {}
+  /**
+   * What a line says instead.
+   *
+   * @param kind what it is: {@code cutter}, {@code insert}, {@code holder}, {@code extension},
+   *     {@code collet}, {@code arbor} or {@code aggregate}; null as before
+   */
+  record Corrections(Map<String, String> cells, @Nullable String kind) {}
 
   /**
    * @param severity of the findings that are meant; null for any
@@ -56,7 +62,7 @@ class CorrectionController {
   @MayReceive
   LineLists.LineView correct(
       @PathVariable long id, @PathVariable long lineId, @RequestBody Corrections corrections) {
-    return lists.view(correcting.correct(id, lineId, corrections.cells()));
+    return lists.view(correcting.correct(id, lineId, corrections.cells(), corrections.kind()));
   }
 
   @PostMapping("/{id}/repair")

@@ -4,6 +4,7 @@ import arborline.core.exchange.BundleFormats;
 import arborline.core.exchange.CountedStream;
 import arborline.core.exchange.Grouping;
 import arborline.core.exchange.ItemReader;
+import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.TableReading;
 import arborline.core.exchange.UnreadableFileException;
@@ -11,6 +12,7 @@ import arborline.core.finding.Finding;
 import arborline.core.inspect.FileProfile;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
+import arborline.core.solid.SolidSource;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.Document;
 import arborline.server.delivery.DocumentRepository;
@@ -79,6 +81,23 @@ class FileReading {
     }
     return new Batches(document, before, counted, file, source, problem);
   }
+
+  /**
+   * Opens a model that no line names: as the item that its solid is, or as the items whose
+   * properties it holds.
+   *
+   * @param before how many lines of the delivery are stored
+   */
+  Batches openSolid(Document document, long before) throws IOException {
+    byte[] head = files.head(document.deliveryId, document.fileNo);
+    CountedStream counted = new CountedStream(files.open(document.deliveryId, document.fileNo));
+    InputStream file = new BufferedInputStream(counted, BUFFER);
+    ItemSource source =
+        new SolidSource(document.path, file, BundleFormats.reader(PROPERTIES).orElseThrow(), head);
+    return new Batches(document, before, counted, file, new Grouping(source), null);
+  }
+
+  private static final String PROPERTIES = "properties";
 
   private static final String NO_TABLE =
       "this is a picture or a document and holds no table; attach it to a tool on its sheet";

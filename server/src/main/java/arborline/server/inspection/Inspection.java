@@ -84,9 +84,13 @@ class Inspection {
       return;
     }
     try {
-      if (read(found.get())) {
+      boolean whole = read(found.get());
+      if (whole) {
         loose.join(deliveryId);
         filesByCode.join(deliveryId);
+        whole = solids(found.get());
+      }
+      if (whole) {
         clashes.judge(deliveryId);
         finish(deliveryId);
       } else {
@@ -120,11 +124,19 @@ class Inspection {
     return found;
   }
 
-  /** Reads all files of a delivery in their order; false where somebody stopped it. */
+  /**
+   * Reads all files of a delivery in their order but for models; false where somebody stopped it.
+   */
   private boolean read(Delivery delivery) throws IOException {
     long before = 0;
     for (Document document : documents.findByDeliveryIdOrderByFileNo(delivery.id)) {
-      long lines = document.finished ? document.linesRead : read(delivery, document, before);
+      if (document.solid()) {
+        continue;
+      }
+      long lines =
+          document.finished
+              ? document.linesRead
+              : read(delivery, document, reading.open(document, before));
       if (lines < 0) {
         return false;
       }
@@ -133,10 +145,39 @@ class Inspection {
     return true;
   }
 
+  /**
+   * Reads the models that no line names, each as an item behind all others; false where somebody
+   * stopped it.
+   */
+  private boolean solids(Delivery delivery) throws IOException {
+    List<Document> all = documents.findByDeliveryIdOrderByFileNo(delivery.id);
+    List<Integer> unnamed =
+        attachedFiles.unnamed(delivery.id).stream()
+            .map(AttachedFiles.AttachedFile::fileNo)
+            .toList();
+    long before = all.stream().mapToLong(document -> document.linesRead).sum();
+    for (Document document : all) {
+      if (!document.solid() || document.finished) {
+        continue;
+      }
+      if (!unnamed.contains(document.fileNo)) {
+        store.finish(document, null);
+        continue;
+      }
+      long lines = read(delivery, document, reading.openSolid(document, before));
+      if (lines < 0) {
+        return false;
+      }
+      before += lines - document.linesRead;
+    }
+    return true;
+  }
+
   /** The lines of a file once all are stored; -1 where somebody stopped it. */
-  private long read(Delivery delivery, Document document, long before) throws IOException {
+  private long read(Delivery delivery, Document document, FileReading.Batches opened)
+      throws IOException {
     long stored = document.linesRead;
-    try (FileReading.Batches batches = reading.open(document, before)) {
+    try (FileReading.Batches batches = opened) {
       LineBatch batch = batches.next();
       while (!batch.empty()) {
         if (stops.asked(delivery.work())) {

@@ -32,8 +32,9 @@ class LineSnapshots {
     jdbc.sql(
             """
             insert into delivery_line_before
-              (delivery_id, change_no, line_id, cells, reading_findings, looked_at, choice, allowed)
-            select delivery_id, :change, id, cells, reading_findings, looked_at, choice, allowed
+              (delivery_id, change_no, line_id, cells, reading_findings, looked_at, choice, allowed, kind)
+            select delivery_id, :change, id, cells, reading_findings, looked_at, choice, allowed,
+              kind
             from delivery_line where delivery_id = :delivery and id in (:lines)\
             """)
         .param("change", changeNo)
@@ -93,7 +94,8 @@ class LineSnapshots {
             update delivery_line l join delivery_line_before b
               on b.delivery_id = :delivery and b.change_no = :change and b.line_id = l.id
             set l.cells = b.cells, l.reading_findings = b.reading_findings,
-              l.looked_at = b.looked_at, l.choice = b.choice, l.allowed = b.allowed
+              l.looked_at = b.looked_at, l.choice = b.choice, l.allowed = b.allowed,
+              l.kind = coalesce(b.kind, l.kind)
             where l.id in (:lines)\
             """)
         .param("delivery", deliveryId)

@@ -51,6 +51,11 @@ public final class FileKind {
     return MEDIA.containsKey(ending(name)) || starts(head).isPresent();
   }
 
+  /** True for a model that may be read as a solid. */
+  public static boolean solid(String name) {
+    return mediaType(name).equals("model/step");
+  }
+
   /** True where a file begins as a picture or a PDF does, whatever its name is. */
   public static Optional<String> starts(byte[] head) {
     return STARTS.stream()

@@ -1,0 +1,111 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import arborline.core.stack.StepSolid;
+import arborline.core.tool.outline.Point;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Models without data become lines of a delivery: what each may be, with its model. */
+class SolidTrayTest extends ServerTest {
+
+  private static byte[] solid(Point... half) throws IOException {
+    StringBuilder file = new StringBuilder();
+    StepSolid.write(file, "part", List.of(half), Instant.EPOCH);
+    return file.toString().getBytes(StandardCharsets.US_ASCII);
+  }
+
+  private static byte[] drill() throws IOException {
+    return solid(
+        new Point(0, 6), new Point(60, 6), new Point(60, 5), new Point(100, 5), new Point(102, 0));
+  }
+
+  private static byte[] rod() throws IOException {
+    return solid(new Point(0, 8), new Point(90, 8));
+  }
+
+  private JsonNode lines(long delivery) {
+    return lead.get("/api/v1/deliveries/%d/lines".formatted(delivery)).at("items");
+  }
+
+  private static JsonNode line(JsonNode lines, String code) {
+    return StreamSupport.stream(lines.spliterator(), false)
+        .filter(one -> one.get("code").asString().equals(code))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private long tray() throws IOException {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    files.put("tray/STR-DRILL.step", drill());
+    files.put("tray/STR-ROD.stp", rod());
+    files.put("tray/STR-BROKEN.step", "ISO-10303-21;\nDATA;\n".getBytes(StandardCharsets.US_ASCII));
+    return lead.deliver("tray.zip", Zips.of(files));
+  }
+
+  @Test
+  void eachModelIsItsOwnResult() throws IOException {
+    long delivery = tray();
+    JsonNode lines = lines(delivery);
+    assertEquals(2, lines.size(), lines.toString());
+    JsonNode drill = line(lines, "STR-DRILL");
+    assertEquals("drill-twist", drill.get("classId").asString());
+    assertEquals("10", drill.at("/cells/DC/text").asString());
+    assertEquals("12", drill.at("/cells/DMM/text").asString());
+    assertTrue(drill.get("findings").toString().contains("solid-proposed"), drill.toString());
+    String note = lead.get("/api/v1/deliveries/" + delivery).text("note");
+    assertTrue(note.contains("STR-BROKEN.step: "), note);
+  }
+
+  @Test
+  void whatItIsCanBeSaidAndTakenBack() throws IOException {
+    long delivery = tray();
+    JsonNode rod = line(lines(delivery), "STR-ROD");
+    String path = "/api/v1/deliveries/%d/lines/%d".formatted(delivery, rod.get("id").asLong());
+    Api.Answer said = say(path, "extension");
+    assertEquals("extension", said.text("kind"));
+    assertEquals(400, say(path, "stack").status());
+    assertEquals(400, say(path, "spoon").status());
+    long entry = lead.get("/api/v1/trail?limit=1").at("items").get(0).get("id").asLong();
+    lead.post("/api/v1/trail/%d/undo".formatted(entry), Map.of());
+    assertEquals("cutter", line(lines(delivery), "STR-ROD").get("kind").asString());
+  }
+
+  private Api.Answer say(String path, String kind) {
+    return lead.send("PATCH", path, Map.of("cells", Map.of(), "kind", kind));
+  }
+
+  @Test
+  void aModelThatALineNamesIsNoLineOfItsOwn() throws IOException {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    files.put(
+        "tools.csv",
+        "CODE;CLASS;DC;ATTACHMENT\nSTR-N1;drill-twist;10;models/a.step\n"
+            .getBytes(StandardCharsets.UTF_8));
+    files.put("models/a.step", drill());
+    files.put("models/STR-N1.stp", drill());
+    long delivery = lead.deliver("named.zip", Zips.of(files));
+    assertEquals(1, lines(delivery).size(), lines(delivery).toString());
+  }
+
+  @Test
+  void aModelByItselfIsALineAndComesWithItsTool() throws IOException {
+    long delivery = lead.deliver("STR-ALONE.step", new String(drill(), StandardCharsets.US_ASCII));
+    JsonNode line = line(lines(delivery), "STR-ALONE");
+    assertEquals("STR-ALONE.step", line.at("/cells/ATTACHMENT/text").asString());
+    assertArrayEquals(
+        drill(), lead.bytes("/api/v1/deliveries/%d/files/0/content".formatted(delivery)));
+    assertEquals(
+        404, lead.get("/api/v1/deliveries/%d/files/7/content".formatted(delivery)).status());
+  }
+}
