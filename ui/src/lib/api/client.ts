@@ -47,6 +47,7 @@ export type ColumnDecision = Schemas['ColumnDecision'];
 export type RecipeBody = Schemas['RecipeBody'];
 export type WrittenFile = Schemas['WrittenFileView'];
 export type Neighbour = Schemas['Neighbour'];
+export type SolidAnswer = Schemas['ExplainedSolid'];
 export type Conversion = Schemas['ConversionView'];
 export type Attachment = Schemas['AttachmentView'];
 export type ReadingChoice = Schemas['ReadingChoice'];
@@ -108,6 +109,15 @@ export async function ask<T>(
 /** Sends files as one new delivery, telling how far it is. */
 export const bring = (files: File[], progress: (share: number) => void): Promise<number> =>
   send('/api/v1/deliveries', files, progress);
+
+/** What the solid of a file is. */
+export function explainSolid(file: Blob, name: string): Promise<SolidAnswer> {
+  const form = new FormData();
+  form.append('file', file, name);
+  return ask(
+    api.POST('/api/v1/explain/solid', { body: { file: name }, bodySerializer: () => form })
+  );
+}
 
 /**
  * Sends files, telling how far it is; answers the identity of what became of them.

@@ -68,6 +68,37 @@ export const correctLines = (
     concerns: concerns(id)
   });
 
+/** Says what a line is, with cells that change with it. */
+export const nameLine = (
+  id: number,
+  line: number,
+  kind: string | undefined,
+  cells: Record<string, string>
+) =>
+  act({
+    ask: () =>
+      ask(
+        api.PATCH('/api/v1/deliveries/{id}/lines/{lineId}', {
+          params: { path: { id, lineId: line } },
+          body: { cells, kind }
+        })
+      ),
+    concerns: concerns(id)
+  });
+
+/** Says of lines that somebody looked at them. */
+export const lookedAtLines = (id: number, lines: number[]) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/deliveries/{id}/look', {
+          params: { path: { id } },
+          body: { lines }
+        })
+      ),
+    concerns: concerns(id)
+  });
+
 const question = ({ code, severity }: FindingGroup) => ({ finding: code, severity });
 
 /** Applies one repair to all lines of a question that offer it. */

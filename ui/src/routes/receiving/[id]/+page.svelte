@@ -51,6 +51,12 @@
   const files = $derived(
     (delivery.data?.files.length ?? 0) > 1 ? delivery.data!.files.map((file) => file.name) : []
   );
+  /** True where models came that may be items of their own. */
+  const solids = $derived(
+    delivery.data?.files.some(
+      (file) => file.format === 'attachment' && /\.(stp|step)$/i.test(file.name)
+    ) ?? false
+  );
   const groupings = $derived([
     { value: '', label: 'not grouped' },
     { value: 'class', label: 'by class' },
@@ -134,6 +140,9 @@
           aria-pressed={part === 'all'}
           onclick={() => (part = part === 'all' ? '' : 'all')}>All lines as a list</button
         >
+        {#if solids}
+          <a class="button" href="/receiving/{id}/solids">Go through the solids</a>
+        {/if}
         {#if part}
           <input
             class="field w-56"

@@ -58,6 +58,10 @@ final class CutterShapes {
         : flat(tip, reach);
   }
 
+  private boolean square() {
+    return shape.flats().stream().anyMatch(flats -> flats.count() == 4);
+  }
+
   /** The largest distance from the axis before the shank; of a plain rod the rod's. */
   private double cuttingRadius() {
     double largest = 0;
@@ -107,10 +111,14 @@ final class CutterShapes {
     return end;
   }
 
+  /** With the length of the cutting part, where flutes or a neck tell it. */
   private Dimensions withEdge(double cuttingRadius) {
     double edge = flutes.to() > 0 ? Math.min(flutes.to(), shape.length()) : edgeEnd(cuttingRadius);
     Dimensions common = common(cuttingRadius);
-    return edge > 0 && edge < shape.length() * 0.95 ? common.add("APMX", edge) : common;
+    Span tip = spans.getFirst();
+    double least = tip.cylinder() ? 0 : tip.z1() + LEVEL;
+    boolean told = edge > least && edge < shape.length() * 0.95;
+    return told ? common.add("APMX", edge) : common;
   }
 
   private List<SolidProposal> round(Span tip, double reach) {
@@ -132,20 +140,9 @@ final class CutterShapes {
         break;
       }
     }
-    boolean stepped =
-        steps.size() > 1
-            && spans.get(2).cone()
-            && spans.get(2).z1() <= steps.get(1).z0() + LEVEL
-            && shank > 2;
+    boolean stepped = shankSteps(steps) > 1 && spans.get(2).cone();
     if (stepped) {
-      Dimensions sizes = common(steps.get(shankSteps(steps) - 1).r0()).add("SIG", point);
-      for (int i = 0; i < shankSteps(steps); i++) {
-        sizes.add("DC" + (i + 1), 2 * steps.get(i).r0());
-        if (i + 1 < shankSteps(steps)) {
-          sizes.add("SDL" + (i + 1), steps.get(i).z1());
-        }
-      }
-      return List.of(sizes.as("cutter", "drill-step", 0.8));
+      return List.of(stepDrill(steps.subList(0, shankSteps(steps)), point));
     }
     Dimensions sizes = common(tip.r1()).add("SIG", point);
     double edge =
@@ -153,18 +150,41 @@ final class CutterShapes {
     if (flutes.to() <= 0 && edge > 0) {
       sizes.add("LCF", edge);
     }
-    boolean blunt = point <= 125 && tip.r1() >= spans.get(shank).r0() - LEVEL;
+    boolean full = tip.r1() >= spans.get(shank).r0() - LEVEL;
+    double drill = point >= 110 ? full ? 0.75 : 0.85 : full ? 0.3 : 0.5;
+    double spot = full && point >= 80 && flutes.to() <= 0 ? 0.55 : 0.2;
+    double engraver = point < 70 ? 0.6 : 0.05;
     return List.of(
-        sizes.as("cutter", "drill-twist", blunt ? 0.5 : 0.85),
-        common(tip.r1()).add("SIG", point).as("cutter", "drill-spot", blunt ? 0.45 : 0.2),
-        new Dimensions()
-            .add("DCN", 0)
+        sizes.as("cutter", "drill-twist", drill),
+        common(tip.r1()).add("SIG", point).as("cutter", "drill-spot", spot),
+        pointedMill(tip, point).as("cutter", "engraver", engraver),
+        pointedMill(tip, point)
             .add("DCX", 2 * tip.r1())
-            .add("DC", 2 * tip.r1())
-            .add("SIG", point)
-            .add("DMM", 2 * spans.get(shank).r0())
-            .add("OAL", shape.length())
-            .as("cutter", "chamfer-mill", blunt ? 0.4 : 0.1));
+            .as("cutter", "chamfer-mill", point < 110 ? 0.5 : 0.1));
+  }
+
+  /** The smallest diameter cuts first; each step has its length from the tip and its cone. */
+  private SolidProposal stepDrill(List<Span> steps, double point) {
+    Dimensions sizes = common(steps.getFirst().r0()).add("SIG", point);
+    for (int i = 1; i < steps.size(); i++) {
+      Span before = steps.get(i - 1);
+      sizes.add("DC" + i, 2 * steps.get(i).r0()).add("SDL" + i, before.z1());
+      Span cone = spans.get(spans.indexOf(before) + 1);
+      sizes.add("STA" + i, cone.cone() ? 2 * cone.angle() : 180);
+    }
+    if (flutes.to() <= 0) {
+      sizes.add("LCF", steps.getLast().z1());
+    }
+    return sizes.as("cutter", "drill-step", 0.8);
+  }
+
+  private Dimensions pointedMill(Span tip, double point) {
+    return new Dimensions()
+        .add("DCN", 2 * tip.r0())
+        .add("DC", 2 * tip.r1())
+        .add("SIG", point)
+        .add("DMM", 2 * spans.get(shank).r0())
+        .add("OAL", shape.length());
   }
 
   private static double last(List<Span> steps) {
@@ -173,9 +193,8 @@ final class CutterShapes {
 
   /** Steps that cut: the widest is the shank where it goes to the end. */
   private int shankSteps(List<Span> steps) {
-    return steps.getLast() == spans.get(shank) && steps.size() > 2
-        ? steps.size() - 1
-        : steps.size();
+    boolean ends = !steps.isEmpty() && steps.getLast() == spans.get(shank);
+    return ends ? steps.size() - 1 : steps.size();
   }
 
   private List<SolidProposal> tap(Span tip) {
@@ -186,13 +205,23 @@ final class CutterShapes {
         .findFirst()
         .ifPresent(square -> sizes.add("DRVS", 2 * square.distance()));
     return List.of(
-        sizes.as("cutter", "tap-cutting", tip.cone() ? 0.8 : 0.6),
+        sizes.as("cutter", "tap-cutting", tip.cone() && square() ? 0.8 : 0.6),
         common(thread).as("cutter", "reamer", 0.35));
   }
 
   private List<SolidProposal> flat(Span tip, double reach) {
     boolean chamfered = tip.cone() && tip.length() < 0.2 * reach && tip.angle() > 0;
     boolean tapered = tip.cone() && tip.angle() > 0 && !chamfered;
+    boolean lead =
+        tapered
+            && spans.size() > 1
+            && spans.get(1).cylinder()
+            && shank > 1
+            && spans.get(1).length() > tip.length()
+            && spans.get(1).r0() > spans.get(shank).r0() + LEVEL;
+    if (lead) {
+      return tap(tip);
+    }
     if (tapered && tip.angle() > 20) {
       return List.of(
           new Dimensions()

@@ -25,12 +25,12 @@ final class HolderShapes {
                       && span.length() > 0.3 * shape.length());
       double bore = shape.bore().getAsDouble();
       if (through && narrows) {
-        proposals.add(sizes(shape).add("DCB", bore).as("collet", "", 0.85));
+        proposals.add(sizes(shape).add("DCONWS", bore).as("collet", "", 0.85));
       }
       boolean wall = bore > 0.3 * shape.diameter() && shape.length() > 1.2 * shape.diameter();
       if (wall) {
         double shank = spans.getLast().cylinder() ? spans.getLast().r1() : lastCylinder(spans);
-        Dimensions sizes = sizes(shape).add("DCB", bore);
+        Dimensions sizes = sizes(shape).add("DCONWS", bore);
         proposals.add(
             (shank > 0 ? sizes.add("DMM", 2 * shank) : sizes)
                 .as("extension", "", narrows ? 0.3 : 0.6));
@@ -61,7 +61,7 @@ final class HolderShapes {
   private static SolidProposal holder(TurnedShape shape) {
     Dimensions sizes = sizes(shape).text("CCMS", shape.connection().orElseThrow());
     shape.gauge().ifPresent(gauge -> sizes.add("LF", gauge));
-    shape.bore().ifPresent(bore -> sizes.add("DCB", bore));
+    shape.bore().ifPresent(bore -> sizes.add("DCONWS", bore));
     return sizes.as("holder", "", shape.bore().isPresent() ? 0.95 : 0.7);
   }
 }

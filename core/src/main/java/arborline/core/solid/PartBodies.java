@@ -52,14 +52,14 @@ final class PartBodies {
     double z = (span.z0() + span.z1()) / 2 + rise * (span.r1() - span.r0()) / chord;
     double r = (span.r0() + span.r1()) / 2 - rise * span.length() / chord;
     double from = Math.atan2(span.r0() - r, span.z0() - z);
-    double to = Math.atan2(span.r1() - r, span.z1() - z);
+    double way = Math.IEEEremainder(Math.atan2(span.r1() - r, span.z1() - z) - from, 2 * Math.PI);
     double step = 2 * Math.acos(Math.max(0, 1 - BESIDE / span.radius()));
-    int pieces = Math.clamp((int) Math.ceil(Math.abs(to - from) / step), 1, 24);
+    int pieces = Math.clamp((int) Math.ceil(Math.abs(way) / step), 1, 24);
     List<Span> cones = new ArrayList<>();
     double z0 = span.z0();
     double r0 = span.r0();
     for (int i = 1; i <= pieces; i++) {
-      double angle = from + (to - from) * i / pieces;
+      double angle = from + way * i / pieces;
       double z1 = z + span.radius() * Math.cos(angle);
       double r1 = r + span.radius() * Math.sin(angle);
       cones.add(new Span(z0, r0, z1, r1, 0));

@@ -9,6 +9,7 @@ import arborline.core.finding.Finding;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.stack.Bodies;
+import arborline.core.tool.ToolClasses;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -96,7 +97,11 @@ public final class SolidItem {
     String what =
         "read from its solid as %s, %s %% sure: look whether class and sizes are right"
             .formatted(
-                likely.classId().orElse(likely.kind()).replace('-', ' '),
+                likely
+                    .classId()
+                    .flatMap(ToolClasses::named)
+                    .map(toolClass -> toolClass.sheet().title())
+                    .orElse(likely.kind()),
                 likely.confidence().movePointRight(2).toBigInteger());
     return likely.confidence().compareTo(SURE) < 0
         ? Finding.query("solid-proposed", what, RawItem.CLASS)

@@ -1,6 +1,5 @@
 package arborline.core.solid;
 
-import arborline.core.solid.shape.Vector3;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -12,7 +11,7 @@ final class SolidProposals {
   private SolidProposals() {}
 
   static List<SolidProposal> of(
-      Optional<TurnedShape> turned, Optional<Vector3> box, List<Body> bodies) {
+      Optional<TurnedShape> turned, Optional<Extents> box, List<Body> bodies) {
     List<SolidProposal> proposals = new ArrayList<>();
     turned.ifPresent(shape -> {
       proposals.addAll(HolderShapes.of(shape));

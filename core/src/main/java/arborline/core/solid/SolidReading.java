@@ -82,7 +82,7 @@ public record SolidReading(
         bodies.stream().anyMatch(body -> !body.closed()),
         box.map(Extents::size),
         own.map(Extents::size),
-        SolidProposals.of(turned, own.map(Extents::size), bodies),
+        SolidProposals.of(turned, own, bodies),
         bodies.size() > 1
             ? bodies.stream().limit(MOST_PARTS).map(SolidReading::part).toList()
             : List.of(),
@@ -96,8 +96,7 @@ public record SolidReading(
         valid.isEmpty() || tied(valid)
             ? Optional.empty()
             : Optional.of(TurnedShape.of(valid.getFirst().contour(), alone));
-    Optional<Vector3> box =
-        turned.isPresent() ? Optional.empty() : Optional.of(Extents.own(alone).size());
+    Optional<Extents> box = turned.isPresent() ? Optional.empty() : Optional.of(Extents.own(alone));
     return new SolidPart(body.name(), turned, SolidProposals.of(turned, box, alone));
   }
 

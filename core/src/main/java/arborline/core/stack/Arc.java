@@ -18,6 +18,9 @@ record Arc(int to, double z, double r, double radius) {
   private static final double SAME = 1e-6;
   private static final double ROUNDING = 1e-9;
 
+  /** Points of an arc follow each other within this angle, radians; corners of a groove do not. */
+  private static final double STEP = Math.toRadians(30);
+
   /** The longest arc that begins at a point; nothing where fewer than four points make one. */
   static Optional<Arc> from(List<Point> profile, int from) {
     if (from + FEWEST > profile.size()) {
@@ -25,7 +28,8 @@ record Arc(int to, double z, double r, double radius) {
     }
     return through(profile.get(from), profile.get(from + 1), profile.get(from + 2))
         .map(circle -> circle.extended(profile, from + 2))
-        .filter(arc -> arc.to >= from + FEWEST - 1);
+        .filter(arc -> arc.to >= from + FEWEST - 1)
+        .filter(arc -> arc.smallSteps(profile, from));
   }
 
   private Arc extended(List<Point> profile, int known) {
@@ -36,6 +40,17 @@ record Arc(int to, double z, double r, double radius) {
       last++;
     }
     return new Arc(last, z, r, radius);
+  }
+
+  private boolean smallSteps(List<Point> profile, int from) {
+    for (int i = from; i < to; i++) {
+      Point a = profile.get(i);
+      Point b = profile.get(i + 1);
+      if (Math.hypot(b.z() - a.z(), b.r() - a.r()) > 2 * radius * Math.sin(STEP / 2)) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private boolean holds(Point point) {

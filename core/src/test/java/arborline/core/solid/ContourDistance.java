@@ -30,9 +30,9 @@ final class ContourDistance {
     double cz = (arc.z1() + arc.z2()) / 2 + rise * dr / chord;
     double cr = (arc.r1() + arc.r2()) / 2 - rise * dz / chord;
     double from = Math.atan2(arc.r1() - cr, arc.z1() - cz);
-    double to = Math.atan2(arc.r2() - cr, arc.z2() - cz);
+    double way = Math.IEEEremainder(Math.atan2(arc.r2() - cr, arc.z2() - cz) - from, 2 * Math.PI);
     for (int i = 0; i <= STEPS; i++) {
-      double angle = from + (to - from) * i / STEPS;
+      double angle = from + way * i / STEPS;
       points.add(
           new double[] {cz + arc.radius() * Math.cos(angle), cr + arc.radius() * Math.sin(angle)});
     }

@@ -10,10 +10,14 @@ import arborline.core.exchange.RawItem;
 import arborline.core.exchange.UnreadableFileException;
 import arborline.core.finding.Severity;
 import arborline.core.part21.VendorProperties;
+import arborline.core.stack.StepSolid;
+import arborline.core.tool.outline.Point;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** Solids without data as items of a delivery. */
@@ -56,6 +60,92 @@ class SolidItemTest {
     assertTrue(
         holder.text(PartReading.BODIES).endsWith("37 x 36; 1 x 36-34"),
         holder.text(PartReading.BODIES));
+  }
+
+  private static RawItem turned(Point... half) throws IOException {
+    StringBuilder file = new StringBuilder();
+    StepSolid.write(file, "part", List.of(half), Instant.EPOCH);
+    byte[] content = file.toString().getBytes(StandardCharsets.US_ASCII);
+    return SolidItem.of("part.step", SolidReading.read(content));
+  }
+
+  @Test
+  void aDrillWithAWiderShankHasNoStep() throws IOException {
+    RawItem drill =
+        turned(
+            new Point(0, 2.8),
+            new Point(0.2, 3),
+            new Point(36, 3),
+            new Point(38, 2.5),
+            new Point(64, 2.5),
+            new Point(65.5024, 0));
+    assertEquals("drill-twist", drill.text(RawItem.CLASS));
+    assertEquals("5", drill.text("DC"));
+    assertEquals("6", drill.text("DMM"));
+  }
+
+  @Test
+  void aStepDrillHasItsStepsFromTheSmallestOn() throws IOException {
+    RawItem drill = item("g05-step-drill-turned-surfaces");
+    assertEquals("drill-step", drill.text(RawItem.CLASS));
+    assertEquals("6.8", drill.text("DC"));
+    assertEquals("10.2", drill.text("DC1"));
+    assertEquals("32", drill.text("SDL1"));
+    assertEquals("90", drill.text("STA1"));
+    assertEquals("118", drill.text("SIG"));
+    assertEquals("14", drill.text("DMM"));
+  }
+
+  @Test
+  void aPlainRodHasNoCuttingLength() throws IOException {
+    RawItem rod = turned(new Point(0, 2.8), new Point(0.2, 3), new Point(57, 3));
+    assertEquals("", rod.text("APMX"));
+    RawItem necked =
+        turned(
+            new Point(0, 5),
+            new Point(42, 5),
+            new Point(42, 4.7),
+            new Point(50, 4.7),
+            new Point(50, 5),
+            new Point(72, 5));
+    assertEquals("22", necked.text("APMX"));
+    assertEquals("9.4", necked.text("DN"));
+  }
+
+  @Test
+  void aThreadWiderThanItsShankWithALeadIsATap() throws IOException {
+    RawItem tap =
+        turned(
+            new Point(0, 4.5),
+            new Point(80, 4.5),
+            new Point(82, 6),
+            new Point(105, 6),
+            new Point(110, 4.6));
+    assertEquals("tap-cutting", tap.text(RawItem.CLASS));
+    assertEquals("12", tap.text("TD"));
+  }
+
+  @Test
+  void anInsertHasItsPlan() throws IOException {
+    RawItem insert = item("g11-insert-80");
+    assertEquals(ItemKind.INSERT, insert.kind());
+    assertEquals("C", insert.text("SC"));
+    assertEquals("12.7", insert.text("IC"));
+    assertEquals("4.76", insert.text("S"));
+    assertEquals("0.8", insert.text("RE"));
+    assertEquals("5.16", insert.text("D1"));
+  }
+
+  @Test
+  void aTurningHolderHasItsShankAndIsAsked() throws IOException {
+    RawItem holder = item("g10-turning-holder");
+    assertEquals("25", holder.text("B"));
+    assertEquals("32", holder.text("H"));
+    assertEquals("150", holder.text("OAL"));
+    assertTrue(
+        holder.findings().stream()
+            .anyMatch(finding ->
+                finding.code().equals("solid-proposed") && finding.severity() == Severity.QUERY));
   }
 
   @Test

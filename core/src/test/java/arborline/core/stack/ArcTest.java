@@ -12,6 +12,18 @@ import org.junit.jupiter.api.Test;
 
 class ArcTest {
 
+  /** The four corners of a symmetrical groove lie on one circle, and are no arc. */
+  @Test
+  void aGrooveIsNoArc() {
+    List<Point> groove =
+        List.of(
+            new Point(71, 31.775),
+            new Point(73.757, 27),
+            new Point(79.243, 27),
+            new Point(82, 31.775));
+    assertTrue(Arc.from(groove, 0).isEmpty());
+  }
+
   /** Points of a circle from one angle to another, degrees, in equal steps. */
   private static List<Point> circle(
       double z, double r, double radius, double from, double to, int points) {

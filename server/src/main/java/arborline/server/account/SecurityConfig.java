@@ -23,6 +23,9 @@ import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.util.matcher.NegatedRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
 
 @Configuration
 @EnableMethodSecurity
@@ -83,11 +86,17 @@ class SecurityConfig {
         .requestCache(AbstractHttpConfigurer::disable)
         .headers(headers ->
             headers
-                .contentSecurityPolicy(policy -> policy.policyDirectives(ContentPolicy.text()))
+                .addHeaderWriter(ContentPolicy.writer(WORKERS, ContentPolicy.OF_WORKERS))
+                .addHeaderWriter(
+                    ContentPolicy.writer(new NegatedRequestMatcher(WORKERS), ContentPolicy.text()))
                 .referrerPolicy(policy ->
                     policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
     return http.build();
   }
+
+  /** Scripts that run beside the page. */
+  private static final RequestMatcher WORKERS =
+      PathPatternRequestMatcher.withDefaults().matcher("/_app/immutable/workers/**");
 
   private static AuthenticationEntryPoint signInFirst() {
     return (request, response, failure) ->

@@ -5,6 +5,7 @@ import arborline.server.delivery.Deliveries;
 import arborline.server.recipe.RecipeBody;
 import arborline.server.recipe.Recipes;
 import arborline.server.support.Json;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -37,6 +38,27 @@ class DemoDeliveries {
         arriving.add(file.getFileName().toString(), content);
         deliveries.bring(arriving, null, null);
       }
+    }
+    bringTray(demo.resolve("tray"));
+  }
+
+  /** Solids without data: those that stand there, and turned ones that are written from a table. */
+  private void bringTray(Path tray) throws IOException {
+    if (!Files.isDirectory(tray)) {
+      return;
+    }
+    try (ArrivingFiles arriving = new ArrivingFiles()) {
+      for (TurnedParts.TurnedPart part : TurnedParts.read(tray.resolve("turned.tsv"))) {
+        arriving.add(part.code() + ".step", new ByteArrayInputStream(part.solid()));
+      }
+      for (Path file : files(tray)) {
+        if (file.toString().endsWith(".step")) {
+          try (InputStream content = Files.newInputStream(file)) {
+            arriving.add(file.getFileName().toString(), content);
+          }
+        }
+      }
+      deliveries.bring(arriving, null, null);
     }
   }
 
