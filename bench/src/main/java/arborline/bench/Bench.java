@@ -6,8 +6,8 @@ import java.util.Arrays;
 import java.util.Set;
 
 /**
- * Prints figures: {@code Bench <project folder> <work folder> [knowledge] [files] [table] [import]
- * [list]}; all of them where none is named.
+ * Prints figures: {@code Bench <project folder> <work folder> [knowledge] [files] [solids] [table]
+ * [import] [list]}; all of them where none is named.
  */
 public final class Bench {
 
@@ -17,12 +17,15 @@ public final class Bench {
     Set<String> wanted =
         arguments.length > 2
             ? Set.of(Arrays.copyOfRange(arguments, 2, arguments.length))
-            : Set.of("knowledge", "files", "table", "import", "list");
+            : Set.of("knowledge", "files", "solids", "table", "import", "list");
     if (wanted.contains("knowledge")) {
       new KnowledgeFigures().print();
     }
     if (wanted.contains("files")) {
       new FileFigures(Path.of(arguments[1], "files")).print();
+    }
+    if (wanted.contains("solids")) {
+      new SolidFigures(Path.of(arguments[1], "files")).print();
     }
     if (wanted.contains("table")) {
       new ReconciliationFigure().print();

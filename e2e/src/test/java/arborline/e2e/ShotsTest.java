@@ -32,6 +32,14 @@ class ShotsTest {
     assertThat(page.getByRole(AriaRole.ROW).nth(5)).isVisible();
     page.locator("[data-column='2'] button").first().click();
     shot(page, "reading");
+    page.navigate("/receiving");
+    Journey.link(page, "CRIB-0117.step and 19 more").click();
+    Journey.link(page, "Go through the solids").click();
+    Journey.button(page, "CRIB-1004").click();
+    assertThat(page.getByText("ø63.55 × 150 mm")).isVisible();
+    Journey.button(page, "In space").click();
+    assertThat(page.locator("canvas")).isVisible();
+    shot(page, "solids");
     Steps steps = new Steps(page);
     steps.receive(Journey.STARTER);
     shot(page, "delivery");
@@ -70,10 +78,6 @@ class ShotsTest {
     page.getByLabel("Distance from the axis").fill("12");
     assertThat(page.getByText("of overhang clear")).isVisible();
     shot(page, "stack");
-    Journey.button(page, "3D view").click();
-    assertThat(page.locator("canvas")).isVisible();
-    shot(page, "stack-in-space");
-    Journey.button(page, "Drawing").click();
     Journey.button(page, "Save").click();
     Journey.link(page, "MC-FE10").click();
     Journey.link(page, "Cutting data").click();

@@ -36,7 +36,7 @@ public final class Part21Document {
       Pattern.compile("\\s*#(\\d{1,18})\\s*=\\s*<.*", Pattern.DOTALL);
 
   /** So many instances are kept as read; more are read again whenever they are asked for. */
-  private static final int MOST_KEPT = 20_000;
+  private static final int MOST_KEPT = 250_000;
 
   private final char[] text;
   private final StatementTexts texts;
