@@ -56,7 +56,15 @@
   <NotLoaded query={read} />
   <p class="absolute left-5 top-3 text-soft">{sizes}</p>
   <div class="absolute right-4 top-3 flex gap-2">
-    <button class={['button', flat && 'border-working!']} aria-pressed={flat} onclick={() => (flat = true)}>From the side</button>
-    <button class={['button', !flat && 'border-working!']} aria-pressed={!flat} onclick={() => (flat = false)}>In space</button>
+    <button
+      class={['button', flat && 'border-working!']}
+      aria-pressed={flat}
+      onclick={() => (flat = true)}>From the side</button
+    >
+    <button
+      class={['button', !flat && 'border-working!']}
+      aria-pressed={!flat}
+      onclick={() => (flat = false)}>In space</button
+    >
   </div>
 </section>

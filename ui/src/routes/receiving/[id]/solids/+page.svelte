@@ -42,14 +42,16 @@
   );
   const hidden = ['CODE', 'NAME', 'CLASS', 'ATTACHMENT', 'BODIES', 'CCMS', 'CCWS', 'BODYMATERIAL'];
   /** Sizes that are there, and those that are asked for. */
-  const sizes = $derived([
-    ...new Set([
-      ...Object.keys(line?.cells ?? {}).filter((symbol) => !line?.cells[symbol]?.implied),
-      ...(line?.findings ?? [])
-        .filter((finding) => finding.code.startsWith('missing.'))
-        .flatMap((finding) => finding.properties)
-    ])
-  ].filter((symbol) => !hidden.includes(symbol) && !symbol.startsWith('NOTE')));
+  const sizes = $derived(
+    [
+      ...new Set([
+        ...Object.keys(line?.cells ?? {}).filter((symbol) => !line?.cells[symbol]?.implied),
+        ...(line?.findings ?? [])
+          .filter((finding) => finding.code.startsWith('missing.'))
+          .flatMap((finding) => finding.properties)
+      ])
+    ].filter((symbol) => !hidden.includes(symbol) && !symbol.startsWith('NOTE'))
+  );
   const classOptions = $derived([
     { value: '', label: 'class not known yet' },
     ...(classes.data?.items ?? []).map(({ id: value, title }) => ({ value, label: title }))
