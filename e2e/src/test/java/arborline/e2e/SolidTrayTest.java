@@ -66,7 +66,8 @@ class SolidTrayTest extends BrowserTest {
   void whatIsNoSolidIsNamedAndTheOthersStay() throws IOException {
     Path broken = folder.resolve("EST-BROKEN.step");
     Files.writeString(broken, "solid x\nendsolid");
-    steps.receive(broken);
+    page.navigate("/receiving");
+    page.getByLabel("Files to add").setInputFiles(broken);
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("no file of ISO 10303-21");
   }
 }

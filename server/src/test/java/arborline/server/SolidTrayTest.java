@@ -99,6 +99,54 @@ class SolidTrayTest extends ServerTest {
   }
 
   @Test
+  void whatWasNamedOnceIsProposedForItsLikes() throws IOException {
+    Point[] odd = {
+      new Point(0, 8),
+      new Point(40, 8),
+      new Point(40, 11),
+      new Point(55, 11),
+      new Point(55, 3),
+      new Point(61, 3)
+    };
+    long first = lead.deliver("STR-ODD.step", new String(solid(odd), StandardCharsets.US_ASCII));
+    JsonNode line = line(lines(first), "STR-ODD");
+    lead.send(
+        "PATCH",
+        "/api/v1/deliveries/%d/lines/%d".formatted(first, line.get("id").asLong()),
+        Map.of("cells", Map.of("CLASS", "counterbore")));
+    Point[] larger = new Point[odd.length];
+    for (int i = 0; i < odd.length; i++) {
+      larger[i] = new Point(1.5 * odd[i].z(), 1.25 * odd[i].r());
+    }
+    long second =
+        lead.deliver("STR-ODD-2.step", new String(solid(larger), StandardCharsets.US_ASCII));
+    JsonNode like = line(lines(second), "STR-ODD-2");
+    assertEquals("counterbore", like.get("classId").asString(), like.toString());
+    assertTrue(like.get("findings").toString().contains("was said to be"), like.toString());
+  }
+
+  @Test
+  void sizesThatTheModelContradictsAreAsked() throws IOException {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    files.put(
+        "tools.csv",
+        ("CODE;CLASS;DC;DMM;LCF;OAL;NOF;SIG;ATTACHMENT\n"
+                + "STR-C1;drill-twist;10;12;40;110;2;136;models/a.step\n"
+                + "STR-C2;drill-twist;10;12;40;102;2;136;models/a.step\n")
+            .getBytes(StandardCharsets.UTF_8));
+    files.put("models/a.step", drill());
+    JsonNode lines = lines(lead.deliver("compared.zip", Zips.of(files)));
+    assertTrue(
+        line(lines, "STR-C1")
+            .get("findings")
+            .toString()
+            .contains("OAL is 110 mm, but its model is 102 mm long"),
+        lines.toString());
+    assertEquals("query", line(lines, "STR-C1").get("disposition").asString());
+    assertTrue(!line(lines, "STR-C2").get("findings").toString().contains("model-"));
+  }
+
+  @Test
   void aModelByItselfIsALineAndComesWithItsTool() throws IOException {
     long delivery = lead.deliver("STR-ALONE.step", new String(drill(), StandardCharsets.US_ASCII));
     JsonNode line = line(lines(delivery), "STR-ALONE");

@@ -65,7 +65,8 @@
 
   function keys(event: KeyboardEvent) {
     const inField =
-      event.target instanceof Element && event.target.closest('input, select, [role]');
+      event.target instanceof Element &&
+      event.target.closest('input, [role=listbox], [role=option]') !== null;
     if (inField || event.ctrlKey || event.metaKey || event.altKey) return;
     if (event.key === 'ArrowRight') at = Math.min(at + 1, lines.length - 1);
     else if (event.key === 'ArrowLeft') at = Math.max(at - 1, 0);

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -46,16 +47,35 @@ final class PropertyGraph {
       back.add(new ArrayList<>(2));
     }
     for (int i = 0; i < statements.size(); i++) {
-      int from = i;
-      statements
-          .get(i)
-          .references()
-          .filter(id -> places.containsKey(id) && !document.twice(id))
-          .distinct()
-          .forEach(id -> {
-            forward.get(from).add(places.get(id));
-            back.get(places.get(id)).add(from);
-          });
+      Set<Integer> referred = new LinkedHashSet<>();
+      for (Entity entity : statements.get(i).entities()) {
+        referred(document, places, entity.arguments(), referred);
+      }
+      for (int to : referred) {
+        forward.get(i).add(to);
+        back.get(to).add(i);
+      }
+    }
+  }
+
+  private static void referred(
+      Part21Document document,
+      Map<Long, Integer> places,
+      List<Argument> arguments,
+      Set<Integer> referred) {
+    for (Argument argument : arguments) {
+      switch (argument) {
+        case Argument.Reference reference -> {
+          Integer to = places.get(reference.id());
+          if (to != null && !document.twice(reference.id())) {
+            referred.add(to);
+          }
+        }
+        case Argument.Several several -> referred(document, places, several.of(), referred);
+        case Argument.Typed typed ->
+            referred(document, places, typed.entity().arguments(), referred);
+        default -> {}
+      }
     }
   }
 

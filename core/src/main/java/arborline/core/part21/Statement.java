@@ -1,6 +1,7 @@
 package arborline.core.part21;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -43,15 +44,27 @@ public record Statement(long line, long id, List<Entity> entities) {
 
   /** Strings on the first level, in their order; empty ones left out. */
   List<String> texts() {
-    return entities.stream()
-        .flatMap(entity -> Literals.texts(entity.arguments()).stream())
-        .filter(text -> !text.isBlank())
-        .toList();
+    List<String> texts = new ArrayList<>(4);
+    for (Entity entity : entities) {
+      for (Argument argument : entity.arguments()) {
+        if (argument instanceof Argument.Text text && !text.value().isBlank()) {
+          texts.add(text.value());
+        }
+      }
+    }
+    return texts;
   }
 
   /** The first of these; empty where there is none. */
   String firstText() {
-    return texts().stream().findFirst().orElse("");
+    for (Entity entity : entities) {
+      for (Argument argument : entity.arguments()) {
+        if (argument instanceof Argument.Text text && !text.value().isBlank()) {
+          return text.value();
+        }
+      }
+    }
+    return "";
   }
 
   /** All numbers, in lists and typed values as well. */

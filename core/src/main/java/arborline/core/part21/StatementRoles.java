@@ -1,8 +1,6 @@
 package arborline.core.part21;
 
-import java.util.Arrays;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
@@ -13,37 +11,6 @@ import java.util.Set;
  */
 final class StatementRoles {
 
-  private static final List<String> ITEMS =
-      List.of(
-          "ITEM",
-          "PRODUCT",
-          "TOOL",
-          "RECORD",
-          "ARTICLE",
-          "PART",
-          "ASSEMBLY",
-          "INSERT",
-          "HOLDER",
-          "CUTTER",
-          "COLLET",
-          "EXTENSION",
-          "COMPONENT");
-  private static final List<String> NO_ITEMS =
-      List.of(
-          "PROPERTY",
-          "REPRESENTATION",
-          "VALUE",
-          "MEASURE",
-          "ASSOCIATION",
-          "DEFINITION",
-          "REFERENCE",
-          "RELATION",
-          "OCCURRENCE",
-          "VERSION",
-          "FEATURE",
-          "CHARACTERISTIC");
-  private static final List<String> PROPERTIES =
-      List.of("PROPERTY", "REPRESENTATION_ITEM", "CHARACTERISTIC", "ATTRIBUTE", "PARAMETER");
   private static final Set<String> FILES =
       Set.of(
           "stp", "step", "stl", "dxf", "dwg", "igs", "iges", "pdf", "png", "jpg", "jpeg", "gif",
@@ -54,6 +21,7 @@ final class StatementRoles {
 
   private final PropertyDictionary dictionary;
   private final Map<String, int[]> shares = new HashMap<>();
+  private final Map<String, StatementNames> known = new HashMap<>();
 
   StatementRoles(Part21Document document, PropertyDictionary dictionary) {
     this.dictionary = dictionary;
@@ -68,37 +36,35 @@ final class StatementRoles {
   }
 
   StatementRole of(Statement statement) {
-    String names = statement.names();
-    if (MeasureUnits.is(statement)) {
+    StatementNames names =
+        known.computeIfAbsent(statement.names(), key -> StatementNames.of(statement));
+    if (names.unit()) {
       return StatementRole.UNIT;
     }
-    if (has(names, "CONTEXT", "EXPONENTS") && !has(names, "PROPERTY", "MEASURE_REPRESENTATION")) {
+    if (names.context()) {
       return StatementRole.CONTEXT;
     }
-    if (has(names, "LANGUAGE")) {
+    if (names.language()) {
       return StatementRole.LANGUAGE;
     }
-    if (has(names, "PLACEMENT", "CARTESIAN", "DIRECTION", "TRANSFORMATION", "AXIS")) {
+    if (names.place()) {
       return StatementRole.PLACE;
     }
-    if (has(names, "QUALIFIER")) {
-      return StatementRole.QUALIFIER;
-    }
-    return byWords(statement, names);
+    return names.qualifier() ? StatementRole.QUALIFIER : byContent(statement, names);
   }
 
-  private StatementRole byWords(Statement statement, String names) {
+  private StatementRole byContent(Statement statement, StatementNames names) {
     boolean named = dictionary.symbol(statement.firstText()).isPresent();
-    if (!named && has(names, "CLASS", "CATEGORY")) {
+    if (!named && names.classed()) {
       return StatementRole.CLASS;
     }
     if (!named && file(statement)) {
       return item(statement, names) ? StatementRole.ITEM : StatementRole.FILE;
     }
-    if (has(names, "USAGE", "OCCURRENCE")) {
+    if (names.used()) {
       return StatementRole.USAGE;
     }
-    if (has(names, "CONNECTION")) {
+    if (names.connection()) {
       return StatementRole.CONNECTION;
     }
     if (item(statement, names)) {
@@ -110,15 +76,8 @@ final class StatementRoles {
     return value(statement, names) ? StatementRole.VALUE : StatementRole.LINK;
   }
 
-  private static boolean has(String names, String... words) {
-    return Arrays.stream(words).anyMatch(names::contains);
-  }
-
-  private boolean item(Statement statement, String names) {
-    boolean called =
-        ITEMS.stream().anyMatch(names::contains) && NO_ITEMS.stream().noneMatch(names::contains);
-    return called
-        && !has(names, "FILE", "MODEL", "DOCUMENT")
+  private static boolean item(Statement statement, StatementNames names) {
+    return names.item()
         && !statement.firstText().isBlank()
         && statement.entities().getFirst().startsWithText();
   }
@@ -133,29 +92,21 @@ final class StatementRoles {
     return dot > 0 && FILES.contains(text.substring(dot + 1).toLowerCase(Locale.ROOT));
   }
 
-  private boolean property(Statement statement, String names) {
+  private boolean property(Statement statement, StatementNames names) {
     String first = statement.firstText();
     if (first.isEmpty()) {
       return false;
     }
-    boolean defined = has(names, "DEFINITION") && !has(names, "REPRESENTATION_ITEM");
-    if (!defined && PROPERTIES.stream().anyMatch(names::contains)) {
+    if (names.property()) {
       return true;
     }
-    int[] share = shares.getOrDefault(names, new int[] {1, 0});
-    return !valued(names) && dictionary.names(first) && share[1] >= MOSTLY * share[0];
+    int[] share = shares.getOrDefault(statement.names(), new int[] {1, 0});
+    return !names.valued() && dictionary.names(first) && share[1] >= MOSTLY * share[0];
   }
 
-  private static boolean valued(String names) {
-    return has(names, "VALUE", "STRING", "TEXT", "NUMERICAL", "MEASURE", "LIMIT", "RANGE");
-  }
-
-  private static boolean value(Statement statement, String names) {
-    boolean literal =
-        !statement.numbers().isEmpty()
-            || statement.word().isPresent()
-            || !statement.firstText().isEmpty();
-    boolean joins = has(names, "REPRESENTATION", "ASSOCIATION", "DEFINITION", "ASSIGNMENT");
-    return literal && (valued(names) && !joins || !statement.numbers().isEmpty() && !joins);
+  private static boolean value(Statement statement, StatementNames names) {
+    boolean numbered = !statement.numbers().isEmpty();
+    boolean literal = numbered || statement.word().isPresent() || !statement.firstText().isEmpty();
+    return literal && !names.joins() && (names.valued() || numbered);
   }
 }

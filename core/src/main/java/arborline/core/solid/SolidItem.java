@@ -35,14 +35,16 @@ public final class SolidItem {
    * The item.
    *
    * @param path of the file, which comes with it as its model; its name without ending is the code
+   * @param named what somebody said that a solid of this shape is
    */
-  public static RawItem of(String path, SolidReading reading) {
+  public static RawItem of(String path, SolidReading reading, Optional<NamedShape> named) {
     SortedMap<String, Cell> cells = new TreeMap<>();
     List<Finding> findings = new ArrayList<>();
     cells.put(RawItem.CODE, Cell.of(stem(path)));
     cells.put(RawItem.ATTACHMENT, Cell.of(PathList.text(List.of(path))));
-    Optional<SolidProposal> proposal = proposal(reading);
-    ItemKind kind = proposal.map(likely -> kind(likely)).orElse(ItemKind.CUTTER);
+    Optional<SolidProposal> proposal = proposal(reading, named);
+    ItemKind kind =
+        named.map(NamedShape::kind).or(() -> proposal.map(SolidItem::kind)).orElse(ItemKind.CUTTER);
     proposal.ifPresent(likely -> {
       likely
           .classId()
@@ -51,13 +53,16 @@ public final class SolidItem {
       likely.properties().forEach((symbol, size) -> cells.put(symbol, cell(symbol, size)));
       likely.texts().forEach((symbol, text) -> cells.put(symbol, Cell.of(text)));
     });
+    named
+        .filter(said -> tool(said.kind()) && !said.classId().isEmpty())
+        .ifPresent(said -> cells.put(RawItem.CLASS, Cell.of(said.classId())));
     if (!tool(kind)) {
       reading
           .turned()
           .ifPresent(
               shape -> cells.put(PartReading.BODIES, Cell.of(Bodies.text(PartBodies.of(shape)))));
     }
-    findings.add(said(proposal));
+    findings.add(named.map(SolidItem::saidBefore).orElseGet(() -> said(proposal)));
     reading.findings().forEach(finding -> findings.add(said(finding)));
     return new RawItem(1, kind, cells, findings);
   }
@@ -72,11 +77,27 @@ public final class SolidItem {
     return kind == ItemKind.CUTTER || kind == ItemKind.INSERT;
   }
 
-  /** Of several bodies the holder among them is the item, where the whole tells none. */
-  private static Optional<SolidProposal> proposal(SolidReading reading) {
-    return reading.proposals().stream()
-        .filter(likely -> !likely.kind().equals("other"))
-        .findFirst();
+  /** The likeliest; where somebody named the shape, the one of that class before others. */
+  private static Optional<SolidProposal> proposal(
+      SolidReading reading, Optional<NamedShape> named) {
+    List<SolidProposal> likely =
+        reading.proposals().stream().filter(one -> !one.kind().equals("other")).toList();
+    return likely.stream()
+        .filter(
+            one -> named.isPresent() && one.classId().equals(Optional.of(named.get().classId())))
+        .findFirst()
+        .or(() -> likely.stream().findFirst());
+  }
+
+  private static Finding saidBefore(NamedShape named) {
+    return Finding.note(
+        "solid-named",
+        "a part of this shape was said to be a %s: look whether the sizes are right"
+            .formatted(
+                ToolClasses.named(named.classId())
+                    .map(toolClass -> toolClass.sheet().title())
+                    .orElse(named.kind().word())),
+        RawItem.CLASS);
   }
 
   private static ItemKind kind(SolidProposal proposal) {

@@ -22,6 +22,7 @@ public final class SolidSource implements ItemSource {
   private final InputStream file;
   private final ItemReader properties;
   private final byte[] head;
+  private final NamedShape.Known named;
   private ItemSource items;
 
   /**
@@ -30,8 +31,11 @@ public final class SolidSource implements ItemSource {
    * @param path where it stands in its delivery; its name is the item's code
    * @param properties reads a file that holds properties and no solid
    * @param head the file's first bytes, still part of it
+   * @param named what solids of a shape were said to be before
    */
-  public SolidSource(String path, InputStream file, ItemReader properties, byte[] head) {
+  public SolidSource(
+      String path, InputStream file, ItemReader properties, byte[] head, NamedShape.Known named) {
+    this.named = named;
     this.path = path;
     this.file = file;
     this.properties = properties;
@@ -63,7 +67,7 @@ public final class SolidSource implements ItemSource {
           head,
           properties.propose(head, () -> new ByteArrayInputStream(content)));
     }
-    return new Single(SolidItem.of(path, reading));
+    return new Single(SolidItem.of(path, reading, named.named(ShapeKey.of(reading))));
   }
 
   private static final class Single implements ItemSource {

@@ -18,6 +18,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Solids without data as items of a delivery. */
@@ -26,7 +27,12 @@ class SolidItemTest {
   private static RawItem item(String name) throws IOException {
     InputStream file = SolidItemTest.class.getResourceAsStream("/vectors/step/" + name + ".step");
     try (SolidSource source =
-        new SolidSource("tray/" + name + ".step", file, new VendorProperties(), new byte[0])) {
+        new SolidSource(
+            "tray/" + name + ".step",
+            file,
+            new VendorProperties(),
+            new byte[0],
+            NamedShape.Known.NONE)) {
       RawItem item = source.next().orElseThrow();
       assertTrue(source.next().isEmpty());
       return item;
@@ -66,7 +72,7 @@ class SolidItemTest {
     StringBuilder file = new StringBuilder();
     StepSolid.write(file, "part", List.of(half), Instant.EPOCH);
     byte[] content = file.toString().getBytes(StandardCharsets.US_ASCII);
-    return SolidItem.of("part.step", SolidReading.read(content));
+    return SolidItem.of("part.step", SolidReading.read(content), Optional.empty());
   }
 
   @Test
@@ -82,6 +88,36 @@ class SolidItemTest {
     assertEquals("drill-twist", drill.text(RawItem.CLASS));
     assertEquals("5", drill.text("DC"));
     assertEquals("6", drill.text("DMM"));
+  }
+
+  private static byte[] rod(double diameter, double length) throws IOException {
+    StringBuilder file = new StringBuilder();
+    List<Point> half = List.of(new Point(0, diameter / 2), new Point(length, diameter / 2));
+    StepSolid.write(file, "rod", half, Instant.EPOCH);
+    return file.toString().getBytes(StandardCharsets.US_ASCII);
+  }
+
+  @Test
+  void whatSomebodyNamedIsProposedForOthersOfItsShape() throws IOException {
+    SolidReading small = SolidReading.read(rod(6, 50));
+    SolidReading large = SolidReading.read(rod(12, 90));
+    assertEquals(ShapeKey.of(small), ShapeKey.of(large));
+    RawItem reamer =
+        SolidItem.of("large.step", large, Optional.of(new NamedShape(ItemKind.CUTTER, "reamer")));
+    assertEquals("reamer", reamer.text(RawItem.CLASS));
+    assertEquals("12", reamer.text("DC"));
+    assertTrue(reamer.findings().getFirst().message().contains("was said to be a reamer"));
+    RawItem arbor =
+        SolidItem.of("large.step", large, Optional.of(new NamedShape(ItemKind.ARBOR, "")));
+    assertEquals(ItemKind.ARBOR, arbor.kind());
+    assertEquals("90 x 12", arbor.text(PartReading.BODIES));
+  }
+
+  @Test
+  void otherShapesHaveOtherKeys() throws IOException {
+    assertTrue(
+        !ShapeKey.of(SolidReading.read(rod(6, 50)))
+            .equals(ShapeKey.of(SolidReading.read(SolidShapesTest.file("ball.step")))));
   }
 
   @Test
@@ -171,7 +207,12 @@ class SolidItemTest {
     assertThrows(
         UnreadableFileException.class,
         () ->
-            new SolidSource("a.step", new ByteArrayInputStream(none), new VendorProperties(), none)
+            new SolidSource(
+                    "a.step",
+                    new ByteArrayInputStream(none),
+                    new VendorProperties(),
+                    none,
+                    NamedShape.Known.NONE)
                 .next());
   }
 }

@@ -1,10 +1,13 @@
 package arborline.server.inspection;
 
+import arborline.core.exchange.RawItem;
 import arborline.core.finding.Severity;
 import arborline.server.account.MayReceive;
+import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.LineLists;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
+import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -24,12 +27,18 @@ class CorrectionController {
   private static final int LONGEST_REASON = 250;
 
   private final Correcting correcting;
+  private final NamedShapes shapes;
   private final LineLists lists;
   private final Beside beside;
   private final LibraryComparison comparison;
 
   CorrectionController(
-      Correcting correcting, LineLists lists, Beside beside, LibraryComparison comparison) {
+      Correcting correcting,
+      LineLists lists,
+      Beside beside,
+      LibraryComparison comparison,
+      NamedShapes shapes) {
+    this.shapes = shapes;
     this.correcting = correcting;
     this.lists = lists;
     this.beside = beside;
@@ -61,8 +70,13 @@ class CorrectionController {
   @PatchMapping("/{id}/lines/{lineId}")
   @MayReceive
   LineLists.LineView correct(
-      @PathVariable long id, @PathVariable long lineId, @RequestBody Corrections corrections) {
-    return lists.view(correcting.correct(id, lineId, corrections.cells(), corrections.kind()));
+      @PathVariable long id, @PathVariable long lineId, @RequestBody Corrections corrections)
+      throws IOException {
+    DeliveryLine line = correcting.correct(id, lineId, corrections.cells(), corrections.kind());
+    if (corrections.kind() != null || corrections.cells().containsKey(RawItem.CLASS)) {
+      shapes.remember(line);
+    }
+    return lists.view(line);
   }
 
   @PostMapping("/{id}/repair")

@@ -42,10 +42,13 @@ class FileReading {
 
   private final StoredFile files;
   private final DocumentRepository documents;
+  private final NamedShapes namedShapes;
   private final Ids ids;
   private final Json json;
 
-  FileReading(StoredFile files, DocumentRepository documents, Ids ids, Json json) {
+  FileReading(
+      StoredFile files, DocumentRepository documents, NamedShapes namedShapes, Ids ids, Json json) {
+    this.namedShapes = namedShapes;
     this.files = files;
     this.documents = documents;
     this.ids = ids;
@@ -93,7 +96,8 @@ class FileReading {
     CountedStream counted = new CountedStream(files.open(document.deliveryId, document.fileNo));
     InputStream file = new BufferedInputStream(counted, BUFFER);
     ItemSource source =
-        new SolidSource(document.path, file, BundleFormats.reader(PROPERTIES).orElseThrow(), head);
+        new SolidSource(
+            document.path, file, BundleFormats.reader(PROPERTIES).orElseThrow(), head, namedShapes);
     return new Batches(document, before, counted, file, new Grouping(source), null);
   }
 

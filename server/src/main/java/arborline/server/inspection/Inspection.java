@@ -37,6 +37,7 @@ class Inspection {
   private final LineStore store;
   private final LooseLines loose;
   private final FilesByCode filesByCode;
+  private final ModelChecks models;
   private final LineClashes clashes;
   private final DeliverySummary summary;
   private final AttachedFiles attachedFiles;
@@ -52,6 +53,7 @@ class Inspection {
       LineStore store,
       LooseLines loose,
       FilesByCode filesByCode,
+      ModelChecks models,
       LineClashes clashes,
       DeliverySummary summary,
       AttachedFiles attachedFiles,
@@ -65,6 +67,7 @@ class Inspection {
     this.store = store;
     this.loose = loose;
     this.filesByCode = filesByCode;
+    this.models = models;
     this.clashes = clashes;
     this.summary = summary;
     this.attachedFiles = attachedFiles;
@@ -88,7 +91,8 @@ class Inspection {
       if (whole) {
         loose.join(deliveryId);
         filesByCode.join(deliveryId);
-        whole = solids(found.get());
+        whole =
+            models.check(deliveryId, () -> stops.asked(found.get().work())) && solids(found.get());
       }
       if (whole) {
         clashes.judge(deliveryId);

@@ -1,0 +1,110 @@
+package arborline.core.solid;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.RawItem;
+import arborline.core.finding.Finding;
+import arborline.core.quantity.Entry;
+import arborline.core.quantity.EntryParser;
+import arborline.core.quantity.Unit;
+import arborline.core.quantity.UnitKind;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/** Sizes of an item that its own model contradicts: length, largest diameter, shank. */
+public final class ModelComparison {
+
+  /** Models are drawn with small liberties: so far they may lie beside what is written, mm. */
+  private static final double LENGTH = 0.1;
+
+  private static final double DIAMETER = 0.05;
+  private static final List<String> DIAMETERS =
+      List.of("DC", "DCX", "DMM", "BD", "DCONMS", "DC1", "DC2", "DC3", "DN", "TD");
+
+  private ModelComparison() {}
+
+  /**
+   * What the model says otherwise, each to be asked; nothing of what is not turned, and of several
+   * bodies together.
+   */
+  public static List<Finding> of(RawItem item, SolidReading reading) {
+    List<Finding> findings = new ArrayList<>();
+    if (reading.turned().isEmpty() || reading.bodies() > 1) {
+      return findings;
+    }
+    TurnedShape shape = reading.turned().get();
+    size(item, "OAL")
+        .filter(length -> Math.abs(length - shape.length()) > LENGTH)
+        .ifPresent(length ->
+            findings.add(
+                contradicted("model-length", "OAL", length, "is %s mm long", shape.length())));
+    widest(item)
+        .filter(widest -> Math.abs(widest.getValue() - shape.diameter()) > DIAMETER)
+        .ifPresent(widest ->
+            findings.add(
+                contradicted(
+                    "model-diameter",
+                    widest.getKey(),
+                    widest.getValue(),
+                    "is \u00f8%s mm at its widest",
+                    shape.diameter())));
+    Optional<Double> shank = shank(shape);
+    size(item, "DMM")
+        .filter(diameter -> shank.isPresent() && Math.abs(diameter - shank.get()) > DIAMETER)
+        .ifPresent(diameter ->
+            findings.add(
+                contradicted(
+                    "model-shank", "DMM", diameter, "has a shank of \u00f8%s mm", shank.get())));
+    return findings;
+  }
+
+  private static Finding contradicted(
+      String code, String symbol, double written, String says, double solid) {
+    return Finding.query(
+        code,
+        "%s is %s mm, but its model %s"
+            .formatted(symbol, number(written), says.formatted(number(solid))),
+        symbol);
+  }
+
+  private static String number(double value) {
+    return Dimensions.plain(value, 3).toPlainString();
+  }
+
+  private static Optional<Map.Entry<String, Double>> widest(RawItem item) {
+    Map<String, Double> sizes = new TreeMap<>();
+    DIAMETERS.forEach(
+        symbol -> size(item, symbol).ifPresent(diameter -> sizes.put(symbol, diameter)));
+    return sizes.entrySet().stream().max(Comparator.comparingDouble(Map.Entry::getValue));
+  }
+
+  /** The diameter of the last cylinder towards the machine, behind a chamfer at most. */
+  private static Optional<Double> shank(TurnedShape shape) {
+    List<Span> spans = Span.of(shape.profile());
+    for (Span span : spans.reversed()) {
+      if (span.cylinder()) {
+        return Optional.of(2 * span.r0());
+      }
+      if (shape.length() - span.z0() > Math.max(3, 0.04 * shape.length())) {
+        return Optional.empty();
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** A length of an item, mm. */
+  private static Optional<Double> size(RawItem item, String symbol) {
+    Cell cell = item.cells().get(symbol);
+    if (cell == null || cell.blank()) {
+      return Optional.empty();
+    }
+    return EntryParser.parse(cell.text(), cell.unit().orElse(Unit.MILLIMETRE))
+                instanceof Entry.Understood understood
+            && understood.quantity().unit().kind() == UnitKind.LENGTH
+        ? Optional.of(understood.quantity().in(Unit.MILLIMETRE).doubleValue())
+        : Optional.empty();
+  }
+}

@@ -1,0 +1,65 @@
+package arborline.core.solid;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.RawItem;
+import arborline.core.finding.Finding;
+import arborline.core.quantity.Unit;
+import arborline.core.stack.StepSolid;
+import arborline.core.tool.outline.Point;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+
+/** Sizes that are written, against the model that comes with them. */
+class ModelComparisonTest {
+
+  private static SolidReading mill() throws IOException {
+    StringBuilder file = new StringBuilder();
+    List<Point> half =
+        List.of(
+            new Point(0, 4.7),
+            new Point(0.3, 5),
+            new Point(50, 5),
+            new Point(50, 4),
+            new Point(72, 4));
+    StepSolid.write(file, "mill", half, Instant.EPOCH);
+    return SolidReading.read(file.toString().getBytes(StandardCharsets.US_ASCII));
+  }
+
+  private static List<String> said(String... sizes) throws IOException {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    for (String size : sizes) {
+      String[] parts = size.split(" ");
+      Unit unit = parts.length > 2 ? Unit.named(parts[2]).orElseThrow() : Unit.MILLIMETRE;
+      cells.put(parts[0], new Cell(parts[1], Optional.of(unit), false));
+    }
+    return ModelComparison.of(new RawItem(1, cells, List.of()), mill()).stream()
+        .map(Finding::message)
+        .toList();
+  }
+
+  @Test
+  void whatAgreesIsNotSaid() throws IOException {
+    assertEquals(List.of(), said("DC 8", "DMM 10", "OAL 72"));
+    assertEquals(List.of(), said("DC 0.315 in", "DMM 0.3937 in", "OAL 2.8346 in"));
+    assertEquals(List.of(), said());
+  }
+
+  @Test
+  void lengthDiameterAndShankThatTheModelContradictsAreAsked() throws IOException {
+    assertEquals(List.of("OAL is 100 mm, but its model is 72 mm long"), said("OAL 100", "DMM 10"));
+    assertEquals(
+        List.of(
+            "DMM is 12 mm, but its model is \u00f810 mm at its widest",
+            "DMM is 12 mm, but its model has a shank of \u00f810 mm"),
+        said("DC 8", "DMM 12"));
+    assertEquals(
+        List.of("OAL is 76.2 mm, but its model is 72 mm long"), said("OAL 3 in", "DMM 10"));
+  }
+}
