@@ -56,8 +56,8 @@ class SolidTrayTest extends BrowserTest {
     choose("Kind", "holder");
     assertThat(page.getByLabel("CCMS of line 1")).isVisible();
     page.keyboard().press("ArrowLeft");
-    choose("Class", "corner rounding mill");
-    for (String said : List.of("is not given", "hexagon")) {
+    choose("Class", "chamfer mill");
+    for (String said : List.of("chamfer mill", "hexagon")) {
       assertThat(page.getByText(Pattern.compile(said)).first()).isVisible();
     }
   }

@@ -1,6 +1,8 @@
 package arborline.core.solid;
 
 import arborline.core.solid.shape.Axis;
+import arborline.core.solid.shape.Closeness;
+import arborline.core.solid.shape.Plane;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -23,6 +25,14 @@ final class BodyFindings {
     if (shape.length() < 1e-6 || shape.diameter() < 1e-6) {
       findings.add(new SolidFinding(0, "no-size", "the body has no size"));
     }
+    if (free(bodies, shape) > Generators.MOST_RIDGED) {
+      findings.add(
+          new SolidFinding(
+              0,
+              "many-free-faces",
+              "of more than %d free faces only the edges are looked at: the contour may be too slim"
+                  .formatted(Generators.MOST_RIDGED)));
+    }
     for (Flats flats : shape.flats()) {
       findings.add(flats(flats));
     }
@@ -36,6 +46,21 @@ final class BodyFindings {
       within(bodies, shape, findings);
     }
     return findings;
+  }
+
+  /** The most faces of a body that are neither flat nor turned around the axis. */
+  private static long free(List<Body> bodies, TurnedShape shape) {
+    Axis axis = new Axis(shape.axis().point(), shape.axis().direction());
+    return bodies.stream()
+        .mapToLong(body -> {
+          Axis local = Generators.local(body, axis);
+          return body.faces().stream()
+              .filter(face -> !(face.surface() instanceof Plane))
+              .filter(face -> face.surface().meridian(local, Closeness.AXES).isEmpty())
+              .count();
+        })
+        .max()
+        .orElse(0);
   }
 
   private static SolidFinding flats(Flats flats) {

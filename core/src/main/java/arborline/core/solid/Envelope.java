@@ -32,7 +32,7 @@ final class Envelope {
 
   private List<Generator> of(List<Generator> generators) {
     List<Generator> sorted =
-        generators.stream()
+        SamePieces.joined(generators).stream()
             .filter(generator -> generator.piece().to() - generator.piece().from() > SHORT)
             .sorted(Comparator.comparingDouble(generator -> generator.piece().from()))
             .toList();

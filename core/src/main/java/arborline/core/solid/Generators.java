@@ -18,6 +18,9 @@ import java.util.Set;
  */
 final class Generators {
 
+  /** So many free faces are looked at within; of others only the edges count. */
+  static final int MOST_RIDGED = 3000;
+
   private final Axis axis;
   private final List<Generator> found = new ArrayList<>();
 
@@ -42,6 +45,7 @@ final class Generators {
       }
     }
     Reach reach = new Reach(Envelope.outermost(List.copyOf(generators.found)));
+    int ridged = 0;
     Set<Edge> done = Collections.newSetFromMap(new IdentityHashMap<>());
     for (Face face : others) {
       for (EdgeUse use : face.edges()) {
@@ -49,7 +53,9 @@ final class Generators {
           generators.edge(use.edge());
         }
       }
-      generators.ridges(face, reach);
+      if (ridged++ < MOST_RIDGED) {
+        generators.ridges(face, reach);
+      }
     }
     return generators.found;
   }

@@ -1,6 +1,8 @@
 package arborline.core.solid;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 
 /** A contour as corners and arcs, from its lowest place to its highest. */
@@ -12,6 +14,7 @@ final class ProfileElements {
   /** How far a chord may lie beside a hollow arc, and a line beside samples, mm. */
   private static final double CHORD = 1e-4;
 
+  private static final int MOST_AT_ONCE = 1000;
   private static final double HALF = 0.999 * Math.PI;
 
   private final List<ProfileElement> elements = new ArrayList<>();
@@ -110,18 +113,46 @@ final class ProfileElements {
     for (Generator part : parts) {
       points.add(new double[] {part.piece().to(), part.piece().r(part.piece().to())});
     }
-    corner(points.getFirst()[0], points.getFirst()[1]);
-    simplified(points, 0, points.size() - 1);
+    boolean[] kept = kept(points);
+    for (int i = 0; i < kept.length; i++) {
+      if (kept[i]) {
+        corner(points.get(i)[0], points.get(i)[1]);
+      }
+    }
   }
 
-  /** Leaves out points that lie on the line between others. Source: Ramer and Douglas-Peucker. */
-  private void simplified(List<double[]> points, int from, int to) {
-    double[] a = points.get(from);
-    double[] b = points.get(to);
+  private record Run(int from, int to) {}
+
+  /** All but points that lie on the line between others. Source: Ramer, Douglas and Peucker. */
+  private static boolean[] kept(List<double[]> points) {
+    boolean[] kept = new boolean[points.size()];
+    Deque<Run> open = new ArrayDeque<>();
+    open.push(new Run(0, points.size() - 1));
+    kept[0] = true;
+    while (!open.isEmpty()) {
+      Run run = open.pop();
+      kept[run.to()] = true;
+      int farthest = run.to() - run.from() > MOST_AT_ONCE ? middle(run) : farthest(points, run);
+      if (farthest >= 0) {
+        open.push(new Run(farthest, run.to()));
+        open.push(new Run(run.from(), farthest));
+      }
+    }
+    return kept;
+  }
+
+  /** Long runs are cut first, so that no shape takes more than its time. */
+  private static int middle(Run run) {
+    return (run.from() + run.to()) / 2;
+  }
+
+  private static int farthest(List<double[]> points, Run run) {
+    double[] a = points.get(run.from());
+    double[] b = points.get(run.to());
     double length = Math.hypot(b[0] - a[0], b[1] - a[1]);
     int farthest = -1;
     double distance = CHORD;
-    for (int i = from + 1; i < to; i++) {
+    for (int i = run.from() + 1; i < run.to(); i++) {
       double[] p = points.get(i);
       double beside =
           length == 0
@@ -132,11 +163,6 @@ final class ProfileElements {
         farthest = i;
       }
     }
-    if (farthest < 0) {
-      corner(b[0], b[1]);
-    } else {
-      simplified(points, from, farthest);
-      simplified(points, farthest, to);
-    }
+    return farthest;
   }
 }
