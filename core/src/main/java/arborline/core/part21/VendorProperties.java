@@ -7,7 +7,6 @@ import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.PartReading;
 import arborline.core.exchange.PathList;
 import arborline.core.exchange.RawItem;
-import arborline.core.exchange.StackReading;
 import arborline.core.exchange.TableReading;
 import arborline.core.exchange.TextHead;
 import arborline.core.exchange.UnreadableFileException;
@@ -48,12 +47,22 @@ public final class VendorProperties implements ItemReader {
 
   @Override
   public ItemSource open(InputStream file, byte[] head, TableReading reading) throws IOException {
+    return open(file, PropertyDictionary.NONE);
+  }
+
+  /**
+   * Opens a file whose ids stand for what its vendor's dictionary says.
+   *
+   * @throws UnreadableFileException where it is no property file
+   */
+  public static ItemSource open(InputStream file, PropertyDictionary dictionary)
+      throws IOException {
     byte[] content = file.readNBytes(LARGEST + 1);
     if (content.length > LARGEST) {
       throw new UnreadableFileException(
           "line 1: the file is larger than 8 MB: a model rather than properties");
     }
-    ExchangedItems read = ExchangedItems.read(content, PropertyDictionary.NONE);
+    ExchangedItems read = ExchangedItems.read(content, dictionary);
     List<RawItem> items = items(read);
     if (items.isEmpty()) {
       throw new UnreadableFileException(
@@ -94,7 +103,7 @@ public final class VendorProperties implements ItemReader {
     }
     read.items().stream()
         .filter(item -> item.kind() == ItemKind.STACK)
-        .flatMap(item -> stack(item, read.items()).stream())
+        .flatMap(item -> new AssemblyParts(item, read.items()).stack().stream())
         .forEach(items::add);
     return items;
   }
@@ -132,28 +141,5 @@ public final class VendorProperties implements ItemReader {
     if (!text.isBlank()) {
       cells.put(symbol, Cell.of(text));
     }
-  }
-
-  /** An assembly as a stack of its cutter; nothing where none of its parts is one. */
-  private static Optional<RawItem> stack(ExchangedItem assembly, List<ExchangedItem> all) {
-    List<String> parts = new ArrayList<>();
-    String cutter = "";
-    for (ExchangedItem.Part part : assembly.parts()) {
-      boolean cuts =
-          all.stream()
-              .anyMatch(item -> item.id().equals(part.id()) && item.kind() == ItemKind.CUTTER);
-      if (cuts) {
-        cutter = part.id();
-      } else {
-        parts.add(part.id());
-      }
-    }
-    SortedMap<String, Cell> cells = new TreeMap<>();
-    put(cells, RawItem.NAME, assembly.id());
-    put(cells, StackReading.SEAT, assembly.machineSide().replaceFirst(":m$", ":f"));
-    return cutter.isEmpty()
-        ? Optional.empty()
-        : Optional.of(
-            new RawItem(assembly.line(), ItemKind.STACK, cutter, cells, parts, List.of()));
   }
 }

@@ -1,18 +1,15 @@
 package arborline.core.vendor;
 
-import arborline.core.exchange.JsonFile;
 import arborline.core.exchange.UnreadableFileException;
-import java.io.ByteArrayInputStream;
-import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import tools.jackson.core.JacksonException;
-import tools.jackson.core.JsonParser;
-import tools.jackson.core.JsonToken;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
- * What a package says of itself: a JSON object with the vendor, the release and the files that
+ * What a package says of itself, in JSON or in XML: the vendor, the release and the files that
  * belong to it, wherever in it they are named.
  *
  * @param file its name
@@ -31,13 +28,34 @@ public record Manifest(
    */
   public record Named(String file, String id) {}
 
-  private static final List<String> VENDOR = List.of("vendor", "supplier", "manufacturer", "maker");
-  private static final List<String> RELEASE = List.of("release", "edition", "issue", "version");
-  private static final List<String> ID = List.of("id", "item", "code", "article", "product");
-
   public Manifest {
     named = List.copyOf(named);
     pictures = List.copyOf(pictures);
+  }
+
+  /** Endings of files that a package has; a name on the web may look like another one. */
+  private static final Set<String> ENDINGS =
+      Set.of(
+          "p21", "stp", "step", "png", "jpg", "jpeg", "gif", "bmp", "pdf", "txt", "html", "htm",
+          "csv", "json", "xml", "dxf", "svg", "doc", "rtf");
+
+  /** Files that it names and that are not among these, by name without regard to case. */
+  public List<String> missing(Collection<String> files) {
+    Set<String> there =
+        files.stream().map(name -> name.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+    String folder = file.substring(0, file.lastIndexOf('/') + 1).toLowerCase(Locale.ROOT);
+    return named.stream()
+        .map(Named::file)
+        .filter(name -> !name.contains("://") && !name.contains("@"))
+        .filter(name -> ENDINGS.contains(ending(name)))
+        .filter(name -> !there.contains(name.toLowerCase(Locale.ROOT)))
+        .filter(name -> !there.contains(folder + name.toLowerCase(Locale.ROOT)))
+        .distinct()
+        .toList();
+  }
+
+  private static String ending(String name) {
+    return name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
   }
 
   /**
@@ -47,97 +65,19 @@ public record Manifest(
    */
   public static Optional<Manifest> read(String file, byte[] content)
       throws UnreadableFileException {
-    Reading reading = new Reading();
-    try (JsonParser json = JsonFile.open(new ByteArrayInputStream(content))) {
-      if (json.nextToken() != JsonToken.START_OBJECT) {
-        return Optional.empty();
-      }
-      reading.object(json, "", 0);
-    } catch (JacksonException broken) {
-      throw JsonFile.unreadable(broken);
-    }
-    return reading.vendor.isEmpty() && reading.release.isEmpty()
-        ? Optional.empty()
-        : Optional.of(
-            new Manifest(file, reading.vendor, reading.release, reading.named, reading.pictures));
+    ManifestFields fields = new ManifestFields();
+    boolean understood =
+        markup(content) ? ManifestXml.read(content, fields) : ManifestJson.read(content, fields);
+    return understood ? fields.manifest(file) : Optional.empty();
   }
 
-  private static final class Reading {
-    private static final int DEEPEST = 20;
-    private String vendor = "";
-    private String release = "";
-    private final List<Named> named = new ArrayList<>();
-    private final List<String> pictures = new ArrayList<>();
-
-    private void object(JsonParser json, String under, int depth) {
-      String id = "";
-      List<String> files = new ArrayList<>();
-      while (json.nextToken() == JsonToken.PROPERTY_NAME) {
-        String name = json.currentName().toLowerCase(Locale.ROOT);
-        JsonToken value = json.nextToken();
-        if (value == JsonToken.VALUE_STRING || value == JsonToken.VALUE_NUMBER_INT) {
-          String text = json.getString().strip();
-          id = ID.contains(name) ? text : id;
-          if (path(text)) {
-            files.add(text);
-            picture(name, under, text);
-          } else if (depth == 0) {
-            about(name, text);
-          }
-        } else {
-          nested(json, value, name, depth);
-        }
-      }
-      for (String file : files) {
-        named.add(new Named(file, id));
+  static boolean markup(byte[] content) {
+    for (byte letter : content) {
+      boolean text = letter > ' ';
+      if (text) {
+        return letter == '<';
       }
     }
-
-    private void about(String name, String text) {
-      vendor = vendor.isEmpty() && VENDOR.contains(name) ? text : vendor;
-      release = release.isEmpty() && RELEASE.contains(name) ? text : release;
-    }
-
-    private void nested(JsonParser json, JsonToken value, String name, int depth) {
-      if (depth > DEEPEST) {
-        json.skipChildren();
-      } else if (value == JsonToken.START_OBJECT) {
-        object(json, name, depth + 1);
-      } else if (value == JsonToken.START_ARRAY) {
-        list(json, name, depth + 1);
-      }
-    }
-
-    private void list(JsonParser json, String name, int depth) {
-      for (JsonToken value = json.nextToken();
-          value != null && value != JsonToken.END_ARRAY;
-          value = json.nextToken()) {
-        if (value == JsonToken.VALUE_STRING && path(json.getString().strip())) {
-          String file = json.getString().strip();
-          named.add(new Named(file, ""));
-          picture("", name, file);
-        } else {
-          nested(json, value, name, depth);
-        }
-      }
-    }
-
-    private void picture(String name, String under, String file) {
-      boolean called =
-          name.startsWith("pic")
-              || name.startsWith("image")
-              || name.startsWith("photo")
-              || under.startsWith("pic")
-              || under.startsWith("image")
-              || under.startsWith("photo");
-      if (called) {
-        pictures.add(file);
-      }
-    }
-
-    /** True for what looks like the name of a file. */
-    private static boolean path(String text) {
-      return text.length() < 500 && text.matches("[^\\n\"<>|]*[^\\s./]\\.[A-Za-z][A-Za-z0-9]{0,4}");
-    }
+    return false;
   }
 }

@@ -5,7 +5,6 @@ import arborline.core.part21.ExchangedItem;
 import arborline.core.part21.ExchangedItems;
 import arborline.core.part21.Part21Fault;
 import arborline.core.part21.PropertyDictionary;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
+import java.util.SortedSet;
 import java.util.TreeMap;
 
 /**
@@ -49,6 +49,7 @@ public record VendorPackage(
   private static final String NOT_A_PICTURE = "not-a-picture";
   private static final long LARGEST = 64L * 1024 * 1024;
   private static final List<String> PICTURES = List.of("png", "jpg", "jpeg", "gif", "bmp");
+  private static final List<String> DESCRIBING = List.of("json", "xml");
   private static final List<String> DOCUMENTS = List.of("pdf", "txt", "html", "htm", "doc", "rtf");
 
   /**
@@ -79,8 +80,8 @@ public record VendorPackage(
 
     VendorPackage read(PropertyDictionary given) throws IOException {
       for (String name : files.names()) {
-        if (ending(name).equals("json")) {
-          json(name);
+        if (DESCRIBING.contains(ending(name))) {
+          describing(name);
         }
       }
       dictionary = dictionary.properties().isEmpty() ? given : dictionary;
@@ -109,18 +110,15 @@ public record VendorPackage(
       return Optional.of(files.content(name));
     }
 
-    private void json(String name) throws IOException {
+    private void describing(String name) throws IOException {
       Optional<byte[]> content = content(name);
       if (content.isEmpty()) {
         return;
       }
       try {
-        PropertyDictionary ids = PropertyDictionary.read(new ByteArrayInputStream(content.get()));
-        if (!ids.properties().isEmpty()) {
-          dictionary = ids;
-        } else if (manifest.isEmpty()) {
-          manifest = Manifest.read(name, content.get());
-        }
+        Described found = Described.read(name, content.get());
+        dictionary = found.dictionary().orElse(dictionary);
+        manifest = manifest.or(found::manifest);
       } catch (UnreadableFileException broken) {
         faults.add(new Fault(name, 0, "unreadable", broken.getMessage()));
       }
@@ -186,13 +184,12 @@ public record VendorPackage(
     }
 
     private void missing() {
-      for (Manifest.Named named : manifest.map(Manifest::named).orElse(List.of())) {
-        if (!files.names().contains(named.file()) && ending(named.file()).equals("p21")) {
-          faults.add(
-              new Fault(
-                  named.file(), 0, MISSING_FILE, "the manifest names it, and it is not there"));
-        }
-      }
+      SortedSet<String> names = files.names();
+      manifest.stream()
+          .flatMap(known -> known.missing(names).stream())
+          .forEach(file ->
+              faults.add(
+                  new Fault(file, 0, MISSING_FILE, "the manifest names it, and it is not there")));
     }
 
     private SortedMap<String, PictureSize> pictures() throws IOException {

@@ -1,0 +1,76 @@
+package arborline.core.part21;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.ItemSource;
+import arborline.core.exchange.RawItem;
+import arborline.core.exchange.StackReading;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class AssemblyPartsTest {
+
+  private static RawItem stack(String extra) throws IOException {
+    String file =
+        """
+        ISO-10303-21;
+        HEADER;
+        FILE_NAME('a.p21','2026-03-02T09:14:00',(''),('Brack Holders'),'','','');
+        ENDSEC;
+        DATA;
+        #1=UNIT(.MILLI.,.METRE.);
+        #10=ITEM('SET-1','tool assembly','Set');
+        #20=ITEM('MC-12','square end mill','End mill 12');
+        #21=PROPERTY_VALUE(#20,'DC',12.,#1,$);
+        #22=PROPERTY_VALUE(#20,'LF',83.,#1,$);
+        #23=CONNECTION(#20,'machine side','CY-A-12:m');
+        #30=ITEM('EXT-1','extension','Extension');
+        #31=PROPERTY_VALUE(#30,'LPR',50.,#1,$);
+        #32=CONNECTION(#30,'machine side','CY-A-20:m');
+        #33=CONNECTION(#30,'workpiece side','CY-A-12:f');
+        #40=ITEM('HLD-1','holder','Holder');
+        #41=PROPERTY_VALUE(#40,'LPR',70.,#1,$);
+        #42=CONNECTION(#40,'machine side','HA-63:m');
+        #43=CONNECTION(#40,'workpiece side','CY-A-20:f');
+        #50=CONNECTION(#10,'machine side','HA-63:m');
+        #51=ASSEMBLY_USAGE('1',#10,#20,$);
+        #52=ASSEMBLY_USAGE('2',#10,#30,$);
+        #53=ASSEMBLY_USAGE('3',#10,#40,$);
+        %s
+        ENDSEC;
+        END-ISO-10303-21;
+        """
+            .formatted(extra);
+    try (ItemSource source =
+        VendorProperties.open(
+            new ByteArrayInputStream(file.getBytes(StandardCharsets.UTF_8)),
+            PropertyDictionary.NONE)) {
+      for (Optional<RawItem> item = source.next(); item.isPresent(); item = source.next()) {
+        if (item.get().kind() == ItemKind.STACK) {
+          return item.get();
+        }
+      }
+    }
+    throw new AssertionError("no stack");
+  }
+
+  @Test
+  void partsStandInTheOrderInWhichTheyTakeEachOther() throws IOException {
+    RawItem stack = stack("");
+    assertEquals("MC-12", stack.owner());
+    assertEquals(List.of("HLD-1", "EXT-1"), stack.parts());
+    assertEquals("HA-63:f", stack.text(StackReading.SEAT));
+    assertEquals("", stack.text(StackReading.OVERHANG));
+  }
+
+  @Test
+  void theOverhangIsWhatTheLengthOfTheWholeLeaves() throws IOException {
+    RawItem stack = stack("#60=PROPERTY_VALUE(#10,'LPR',158.5,#1,$);");
+    assertEquals("38.5", stack.text(StackReading.OVERHANG));
+  }
+}

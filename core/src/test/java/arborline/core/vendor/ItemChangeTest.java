@@ -1,0 +1,116 @@
+package arborline.core.vendor;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.Interpreter;
+import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.PartReading;
+import arborline.core.exchange.RawItem;
+import arborline.core.quantity.Unit;
+import arborline.core.stack.Component;
+import arborline.core.tool.Tool;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+
+class ItemChangeTest {
+
+  private static final Map<String, Cell> DRILL =
+      Map.of(
+          RawItem.CODE,
+          Cell.of("MC-6120-1000"),
+          RawItem.NAME,
+          Cell.of("Drill 10"),
+          RawItem.CLASS,
+          Cell.of("drill"),
+          "DC",
+          Cell.of("10", Unit.MILLIMETRE),
+          "LU",
+          Cell.of("49", Unit.MILLIMETRE),
+          "RPMX",
+          Cell.of("24000", Unit.REVOLUTION_PER_MINUTE));
+
+  private static RawItem raw(Map<String, Cell> changes) {
+    return new RawItem(1, new TreeMap<>(DRILL), List.of()).with(changes);
+  }
+
+  private static Tool tool(Map<String, Cell> changes) {
+    return Interpreter.interpret(raw(changes)).tool();
+  }
+
+  private static Cell mm(String text) {
+    return Cell.of(text, Unit.MILLIMETRE);
+  }
+
+  @Test
+  void whatTheShopNeverTouchedFollowsTheVendor() {
+    ItemChange change =
+        ItemChange.of(tool(Map.of()), tool(Map.of("LU", mm("47"))), tool(Map.of("DC", mm("9.98"))));
+    assertEquals(
+        List.of(new ItemChange.Field("LU", "49 mm", "47 mm", "49 mm", ItemChange.Outcome.FOLLOWS)),
+        change.fields());
+    assertEquals(Set.of("LU"), change.proposed());
+    assertEquals(Set.of(), change.asked());
+  }
+
+  @Test
+  void whatBothChangedIsAsked() {
+    ItemChange change =
+        ItemChange.of(tool(Map.of()), tool(Map.of("LU", mm("47"))), tool(Map.of("LU", mm("45"))));
+    assertEquals(Set.of(), change.proposed());
+    assertEquals(Set.of("LU"), change.asked());
+  }
+
+  @Test
+  void whatTheVendorNoLongerSaysIsNotTakenAwaySilently() {
+    ItemChange change =
+        ItemChange.of(tool(Map.of()), tool(Map.of("RPMX", Cell.of(""))), tool(Map.of()));
+    assertEquals(ItemChange.Outcome.WITHDRAWN, change.fields().getFirst().outcome());
+    assertEquals(Set.of("RPMX"), change.asked());
+  }
+
+  @Test
+  void whatTheShopHasAlreadyIsNoQuestion() {
+    ItemChange change =
+        ItemChange.of(tool(Map.of()), tool(Map.of("LU", mm("47"))), tool(Map.of("LU", mm("47.0"))));
+    assertEquals(ItemChange.Outcome.AGREES, change.fields().getFirst().outcome());
+    assertEquals(Set.of(), change.asked());
+  }
+
+  @Test
+  void theSameSizeInInchIsNoChange() {
+    Tool inch = tool(Map.of("DC", Cell.of("0.3937", Unit.INCH)));
+    assertEquals(List.of(), ItemChange.of(tool(Map.of()), inch, tool(Map.of())).fields());
+  }
+
+  @Test
+  void aTenthOfAMillimetreIsAChangeInInchToo() {
+    Tool inch = tool(Map.of("DC", Cell.of("0.3898", Unit.INCH)));
+    assertEquals(Set.of("DC"), ItemChange.of(tool(Map.of()), inch, tool(Map.of())).proposed());
+  }
+
+  private static Component holder(String bodies, String name) {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    cells.put(RawItem.CODE, Cell.of("BRK-1"));
+    cells.put(RawItem.NAME, Cell.of(name));
+    cells.put(PartReading.MACHINE_SIDE, Cell.of("HA-63:m"));
+    cells.put(PartReading.WORK_SIDE, Cell.of("CY-A-12:f"));
+    cells.put(PartReading.BODIES, Cell.of(bodies));
+    return PartReading.interpret(
+            new RawItem(1, ItemKind.HOLDER, cells, List.of()), Component.Kind.HOLDER)
+        .component();
+  }
+
+  @Test
+  void theBodyOfAHolderIsOneField() {
+    ItemChange change =
+        ItemChange.of(
+            holder("26x63; 60x28", "Shrink holder"),
+            holder("26x63; 62x28", "Shrink holder"),
+            holder("26x63; 60x28", "Shrink holder of the crib"));
+    assertEquals(Set.of(PartReading.BODIES), change.proposed());
+  }
+}
