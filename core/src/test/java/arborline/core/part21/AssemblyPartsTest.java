@@ -32,11 +32,11 @@ class AssemblyPartsTest {
         #30=ITEM('EXT-1','extension','Extension');
         #31=PROPERTY_VALUE(#30,'LPR',50.,#1,$);
         #32=CONNECTION(#30,'machine side','CY-A-20:m');
-        #33=CONNECTION(#30,'workpiece side','CY-A-12:f');
+        #33=CONNECTION(#30,'workpiece side','CY-HY-12:f');
         #40=ITEM('HLD-1','holder','Holder');
         #41=PROPERTY_VALUE(#40,'LPR',70.,#1,$);
         #42=CONNECTION(#40,'machine side','HA-63:m');
-        #43=CONNECTION(#40,'workpiece side','CY-A-20:f');
+        #43=CONNECTION(#40,'workpiece side','CY-HY-20:f');
         #50=CONNECTION(#10,'machine side','HA-63:m');
         #51=ASSEMBLY_USAGE('1',#10,#20,$);
         #52=ASSEMBLY_USAGE('2',#10,#30,$);

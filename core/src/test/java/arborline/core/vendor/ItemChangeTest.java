@@ -96,8 +96,8 @@ class ItemChangeTest {
     TreeMap<String, Cell> cells = new TreeMap<>();
     cells.put(RawItem.CODE, Cell.of("BRK-1"));
     cells.put(RawItem.NAME, Cell.of(name));
-    cells.put(PartReading.MACHINE_SIDE, Cell.of("HA-63:m"));
-    cells.put(PartReading.WORK_SIDE, Cell.of("CY-A-12:f"));
+    cells.put(PartReading.MACHINE_SIDE, Cell.of("HT-A-63:m"));
+    cells.put(PartReading.WORK_SIDE, Cell.of("CY-HY-12:f"));
     cells.put(PartReading.BODIES, Cell.of(bodies));
     return PartReading.interpret(
             new RawItem(1, ItemKind.HOLDER, cells, List.of()), Component.Kind.HOLDER)
