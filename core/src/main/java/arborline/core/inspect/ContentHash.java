@@ -1,6 +1,9 @@
 package arborline.core.inspect;
 
 import arborline.core.cutting.CuttingEntry;
+import arborline.core.exchange.PartReading;
+import arborline.core.exchange.RawItem;
+import arborline.core.stack.Component;
 import arborline.core.stack.PlannedStack;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
@@ -34,6 +37,22 @@ public final class ContentHash {
         .map(stack -> stack.toString())
         .sorted()
         .forEach(text -> content.append(text).append('\n'));
+    return digest(content);
+  }
+
+  /** Of a holder or another part, its code apart. */
+  public static String of(Component part) {
+    StringBuilder content = new StringBuilder(256);
+    content.append(part.kind()).append('\n');
+    PartReading.of(part)
+        .cells()
+        .forEach((symbol, cell) -> {
+          if (!symbol.equals(RawItem.CODE)) {
+            content.append(symbol).append('=').append(cell.text());
+            cell.unit().ifPresent(unit -> content.append(' ').append(unit.code()));
+            content.append('\n');
+          }
+        });
     return digest(content);
   }
 

@@ -130,6 +130,8 @@ public final class VendorProperties implements ItemReader {
           item.kind() == ItemKind.INSERT ? "insert" : item.classId().orElse(""));
     }
     List<Finding> findings = new ArrayList<>(said);
+    StepsFromTip.apply(item.classId().orElse(""), cells, item.values())
+        .ifPresent(done -> findings.add(Finding.note("steps-numbered", done, "DC")));
     item.doubtful()
         .forEach((symbol, about) ->
             findings.add(

@@ -70,7 +70,47 @@ class VendorPropertiesTest {
     assertEquals("MC-2210-12", stack.owner());
     assertEquals(List.of("BRK-J40-C32-070", "BRK-C32-12"), stack.parts());
     assertEquals("ST-JD-40:f", stack.text("SEAT"));
+    assertEquals("48.5", stack.text("OVERHANG"));
     assertEquals("CO-A-32:f", items.get(1).text("CCWS"));
+  }
+
+  private static RawItem stepDrill(String diameters) throws IOException {
+    return read("""
+    ISO-10303-21;
+    HEADER;
+    FILE_NAME('a.p21','2026-03-02T09:14:00',(''),('Dreave Edge'),'','','');
+    ENDSEC;
+    DATA;
+    #1=TOOL_ITEM('SD-1','Step drill','step drill');
+    #2=UNIT(.MILLI.,.METRE.);
+    %s
+    #9=TOOL_PROPERTY('SDL1',#1,27.,#2,$);
+    ENDSEC;
+    END-ISO-10303-21;
+    """
+            .formatted(diameters)
+            .getBytes(StandardCharsets.UTF_8))
+        .getFirst();
+  }
+
+  @Test
+  void stepsThatAreCountedFromTheTipGetOurNumbers() throws IOException {
+    RawItem drill =
+        stepDrill("#5=TOOL_PROPERTY('DC1',#1,8.5,#2,$);\n#6=TOOL_PROPERTY('DC2',#1,11.,#2,$);");
+    assertEquals(Cell.of("8.5", Unit.MILLIMETRE), drill.cells().get("DC"));
+    assertEquals(Cell.of("11", Unit.MILLIMETRE), drill.cells().get("DC1"));
+    assertTrue(!drill.cells().containsKey("DC2"));
+    assertEquals("27", drill.text("SDL1"));
+    assertTrue(drill.findings().getLast().message().contains("DC1, DC2"));
+  }
+
+  @Test
+  void aTipThatIsSaidByItselfKeepsItsSteps() throws IOException {
+    RawItem drill =
+        stepDrill("#5=TOOL_PROPERTY('DC',#1,8.5,#2,$);\n#6=TOOL_PROPERTY('DC1',#1,11.,#2,$);");
+    assertEquals("8.5", drill.text("DC"));
+    assertEquals("11", drill.text("DC1"));
+    assertEquals(List.of(), drill.findings());
   }
 
   @Test

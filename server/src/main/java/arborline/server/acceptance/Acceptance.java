@@ -56,6 +56,7 @@ public class Acceptance {
   private final TakenBelongings belonging;
   private final TakenPieces pieces;
   private final TakenChanges changed;
+  private final VendorTakings vendors;
   private final Counts counts;
   private final Trail trail;
   private final Live live;
@@ -73,6 +74,7 @@ public class Acceptance {
       TakenBelongings belonging,
       TakenPieces pieces,
       TakenChanges changed,
+      VendorTakings vendors,
       Counts counts,
       Trail trail,
       Live live,
@@ -88,6 +90,7 @@ public class Acceptance {
     this.belonging = belonging;
     this.pieces = pieces;
     this.changed = changed;
+    this.vendors = vendors;
     this.counts = counts;
     this.trail = trail;
     this.live = live;
@@ -289,12 +292,14 @@ public class Acceptance {
     List<Long> toolIds = session.take(arriving);
     for (int i = 0; i < entering.size(); i++) {
       entering.get(i).taken(toolIds.get(i), takeNo);
+      vendors.note(delivery.id, takeNo, entering.get(i));
       belonging.take(delivery.id, takeNo, toolIds.get(i), entering.get(i));
     }
     for (DeliveryLine line : staying) {
       long toolId = present.get(line.codeKey).id();
       changed.change(delivery, takeNo, toolId, line);
       line.taken(toolId, takeNo);
+      vendors.note(delivery.id, takeNo, line);
       pieces.note(delivery.id, takeNo, TakenPieces.STAYING, List.of(toolId));
       belonging.take(delivery.id, takeNo, toolId, line);
     }

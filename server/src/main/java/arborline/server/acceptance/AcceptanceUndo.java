@@ -3,7 +3,6 @@ package arborline.server.acceptance;
 import arborline.server.account.Permission;
 import arborline.server.delivery.Clearing;
 import arborline.server.delivery.DeliveryRepository;
-import arborline.server.inspection.ShopParts;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
@@ -23,7 +22,8 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
   private final DeliveryRepository deliveries;
   private final Clearing clearing;
   private final TakenBelongings belongings;
-  private final ShopParts parts;
+  private final TakenParts parts;
+  private final VendorTakings vendors;
   private final TakenPieces pieces;
   private final TakenChanges changes;
   private final JdbcClient jdbc;
@@ -33,7 +33,8 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
       DeliveryRepository deliveries,
       Clearing clearing,
       TakenBelongings belongings,
-      ShopParts parts,
+      TakenParts parts,
+      VendorTakings vendors,
       TakenPieces pieces,
       TakenChanges changes,
       JdbcClient jdbc,
@@ -42,6 +43,7 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
     this.clearing = clearing;
     this.belongings = belongings;
     this.parts = parts;
+    this.vendors = vendors;
     this.pieces = pieces;
     this.changes = changes;
     this.jdbc = jdbc;
@@ -82,7 +84,8 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
         .params(take.deliveryId(), take.takeNo())
         .update();
     belongings.takeBack(take.deliveryId(), take.takeNo());
-    parts.takeBack(pieces.of(take.deliveryId(), take.takeNo(), TakenParts.PIECE));
+    parts.takeBack(take.deliveryId(), take.takeNo());
+    vendors.takeBack(take.deliveryId(), take.takeNo());
     changes.takeBack(pieces.of(take.deliveryId(), take.takeNo(), TakenChanges.PIECE));
     pieces.forget(take.deliveryId(), take.takeNo());
     live.say("delivery", take.deliveryId(), "taking undone");

@@ -65,6 +65,7 @@ public class Clearing {
     emptied("delete from line_finding where delivery_id = ? limit ?", deliveryId);
     emptied("delete from delivery_line_before where delivery_id = ? limit ?", deliveryId);
     emptied("delete from delivery_line where delivery_id = ? limit ?", deliveryId);
+    emptied("delete from vendor_package where delivery_id = ? limit ?", deliveryId);
     transaction.executeWithoutResult(status -> restart(deliveryId));
   }
 

@@ -3,6 +3,8 @@ package arborline.server.delivery;
 import arborline.core.exchange.BundleFormats;
 import arborline.core.exchange.ItemReader;
 import arborline.core.exchange.TableReading;
+import arborline.core.exchange.UnreadableFileException;
+import arborline.core.vendor.Described;
 import arborline.server.account.Actor;
 import arborline.server.delivery.ArrivingFiles.Arriving;
 import arborline.server.live.Live;
@@ -22,6 +24,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
+import java.util.Set;
 import java.util.function.LongConsumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
@@ -35,6 +39,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class Deliveries {
 
   private static final int MOST = 200;
+
+  /** What a manifest or a dictionary looks like by its first bytes. */
+  private static final Set<String> LISTS = Set.of("json-list", "xml-list");
+
+  private static final long LARGEST_DESCRIPTION = 64L * 1024 * 1024;
 
   private final DeliveryRepository deliveries;
   private final DocumentRepository documents;
@@ -122,7 +131,7 @@ public class Deliveries {
     delivery.libraryId = library;
     int fileNo = 0;
     for (Arriving file : arriving) {
-      documents.save(document(delivery.id, fileNo, file, recipe, arriving.size() == 1));
+      documents.save(document(delivery.id, fileNo, file, recipe, arriving));
       fileNo++;
     }
     trail.record(TrailRecord.of("delivery", delivery.id, "received " + delivery.name));
@@ -131,8 +140,9 @@ public class Deliveries {
   }
 
   private Document document(
-      long deliveryId, int fileNo, Arriving file, @Nullable String recipe, boolean alone)
+      long deliveryId, int fileNo, Arriving file, @Nullable String recipe, List<Arriving> all)
       throws IOException {
+    boolean alone = all.size() == 1;
     try (InputStream content = Files.newInputStream(file.content())) {
       files.store(deliveryId, fileNo, content);
     }
@@ -140,7 +150,8 @@ public class Deliveries {
     LocalDate dated =
         file.dated().orElseGet(() -> LocalDate.ofInstant(Instant.now(clock), ZoneOffset.UTC));
     boolean attached = !file.zip() && attached(file, head, alone);
-    if (file.zip() || attached) {
+    boolean describes = !file.zip() && !attached && describes(file, head, all);
+    if (file.zip() || attached || describes) {
       Document unread =
           new Document(
               deliveryId,
@@ -149,7 +160,7 @@ public class Deliveries {
               file.path(),
               file.size(),
               dated,
-              attached ? Document.ATTACHMENT : Document.ZIP,
+              unread(file, describes),
               json.text(ReadingView.of(TableReading.propose(head))));
       unread.sha256 = attached ? FileHash.of(file.content()) : null;
       return unread;
@@ -165,6 +176,31 @@ public class Deliveries {
         reader.id(),
         json.text(
             readings.arriving(reader, head, () -> Files.newInputStream(file.content()), recipe)));
+  }
+
+  private static String unread(Arriving file, boolean describes) {
+    if (file.zip()) {
+      return Document.ZIP;
+    }
+    return describes ? Document.DESCRIPTION : Document.ATTACHMENT;
+  }
+
+  /** True for a manifest or a dictionary beside property files. */
+  private static boolean describes(Arriving file, byte[] head, List<Arriving> all)
+      throws IOException {
+    boolean may =
+        LISTS.contains(BundleFormats.recognise(head).id()) && file.size() <= LARGEST_DESCRIPTION;
+    boolean beside =
+        all.stream().anyMatch(other -> other.name().toLowerCase(Locale.ROOT).endsWith(".p21"));
+    if (!may || !beside) {
+      return false;
+    }
+    try {
+      Described found = Described.read(file.path(), Files.readAllBytes(file.content()));
+      return found.manifest().isPresent() || found.dictionary().isPresent();
+    } catch (UnreadableFileException broken) {
+      return true;
+    }
   }
 
   /** True for a picture, a model or a document; by itself a file may hold a table all the same. */

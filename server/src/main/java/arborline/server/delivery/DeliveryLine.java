@@ -93,6 +93,12 @@ public class DeliveryLine {
   /** Stacks that came with it; null without any. */
   public @Nullable String stacks;
 
+  /** By what its vendor calls it; null where it comes from none. */
+  public @Nullable String vendorItem;
+
+  /** What its vendor said, whatever was corrected since; null where it comes from none. */
+  public @Nullable String vendorCells;
+
   /** The tool or the part that it became; null while it was not taken. */
   public @Nullable Long takenId;
 
@@ -125,7 +131,9 @@ public class DeliveryLine {
               "looked_at",
               "owner",
               "cutting",
-              "stacks"),
+              "stacks",
+              "vendor_item",
+              "vendor_cells"),
           line ->
               new Object[] {
                 line.id,
@@ -151,7 +159,9 @@ public class DeliveryLine {
                 line.lookedAt,
                 line.owner,
                 line.cutting,
-                line.stacks
+                line.stacks,
+                line.vendorItem,
+                line.vendorCells
               });
 
   protected DeliveryLine() {}
@@ -199,6 +209,72 @@ public class DeliveryLine {
       owner = cut(item.owner(), 70);
       cutting = item.kind() == ItemKind.CUTTING ? RawItemsJson.toText(List.of(item)) : null;
       stacks = item.kind() == ItemKind.STACK ? RawItemsJson.toText(List.of(item)) : null;
+    }
+  }
+
+  /** Gets what another line says of the same item; its vendor said that as well. */
+  public void restated(RawItem fuller, DeliveryLine other) {
+    RawBundle own = raw();
+    RawBundle others = other.raw();
+    List<RawItem> cuts = new ArrayList<>(own.cutting());
+    cuts.addAll(others.cutting());
+    List<RawItem> held = new ArrayList<>(own.stacks());
+    held.addAll(others.stacks());
+    keep(new RawBundle(fuller, cuts, held));
+    vendorCells = cells;
+  }
+
+  /** It has nothing to take. */
+  public void skip(String why) {
+    disposition = Disposition.SKIPPED;
+    findings = why;
+    readingFindings = why;
+    RawBundle own = raw();
+    keep(new RawBundle(own.item(), List.of(), List.of()));
+    looksBeyond = false;
+  }
+
+  /** Gets other cells before it is judged. */
+  public void recode(Map<String, Cell> replacements) {
+    RawBundle own = raw();
+    keep(new RawBundle(own.item().with(replacements), own.cutting(), own.stacks()));
+    code = cut(own.item().with(replacements).text(RawItem.CODE), 60);
+    codeKey = Codes.key(code);
+  }
+
+  /**
+   * Its stacks name their tool and their parts by other codes.
+   *
+   * @param codes by the keys of those that they name
+   */
+  public void recodeParts(Map<String, String> codes) {
+    RawBundle own = raw();
+    if (kind == ItemKind.STACK) {
+      keep(RawBundle.of(recoded(own.item(), codes)));
+    } else if (!own.stacks().isEmpty()) {
+      keep(
+          new RawBundle(
+              own.item(),
+              own.cutting(),
+              own.stacks().stream().map(stack -> recoded(stack, codes)).toList()));
+    }
+  }
+
+  private static RawItem recoded(RawItem stack, Map<String, String> codes) {
+    return new RawItem(
+        stack.line(),
+        stack.kind(),
+        codes.getOrDefault(Codes.key(stack.owner()), stack.owner()),
+        stack.cells(),
+        stack.parts().stream().map(part -> codes.getOrDefault(Codes.key(part), part)).toList(),
+        stack.findings());
+  }
+
+  /** It is an item of a vendor, as it was read. */
+  public void ofVendor() {
+    if (kind.standsAlone() && !codeKey.isEmpty()) {
+      vendorItem = code;
+      vendorCells = cells;
     }
   }
 

@@ -21,6 +21,12 @@ public class Document {
   /** The format of a picture, a model or a document, which belongs to tools and holds none. */
   public static final String ATTACHMENT = "attachment";
 
+  /** The format of a manifest or a dictionary of a vendor, which is about the other files. */
+  public static final String DESCRIPTION = "description";
+
+  /** The format of property files of vendors. */
+  public static final String PROPERTIES = "properties";
+
   /** Which file of which delivery, from 0. */
   public record Key(long deliveryId, int fileNo) implements Serializable {}
 

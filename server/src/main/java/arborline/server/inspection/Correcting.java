@@ -198,15 +198,16 @@ class Correcting {
    * Settles for lines whose code the shop has for another tool whose values stand.
    *
    * @param lineIds the lines; null for all that have such a finding
+   * @param finding that they have
    */
   @Transactional
-  Changed settle(long id, @Nullable List<Long> lineIds, LineChoice choice) {
+  Changed settle(long id, @Nullable List<Long> lineIds, FindingChoice finding, LineChoice choice) {
     Delivery delivery = ready(id);
     String text = json.text(choice);
     return make(
         delivery,
-        concerned(id, lineIds, new FindingChoice("code-taken", null)),
-        line -> line.kind == ItemKind.CUTTER || line.kind == ItemKind.INSERT,
+        concerned(id, lineIds, finding),
+        line -> line.kind.standsAlone(),
         line -> line.choice = text,
         count ->
             "chose to %s for %s of %s"

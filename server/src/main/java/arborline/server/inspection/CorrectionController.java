@@ -103,14 +103,28 @@ class CorrectionController {
    * @param answer {@code keep}, {@code replace} or {@code merge}
    * @param fields that come from the line when both are merged
    * @param lines null for all that have such a finding
+   * @param finding {@code code-taken} where none is said, or {@code vendor-conflict}
    */
   record SettleOrder(
-      @Nullable String answer, @Nullable List<String> fields, @Nullable List<Long> lines) {}
+      @Nullable String answer,
+      @Nullable List<String> fields,
+      @Nullable List<Long> lines,
+      @Nullable String finding) {
+
+    FindingChoice choice() {
+      String known = finding == null ? "code-taken" : finding;
+      if (!List.of("code-taken", VendorVerdict.CONFLICT).contains(known)) {
+        throw Refusal.badRequest("finding is code-taken or vendor-conflict");
+      }
+      return new FindingChoice(known, null);
+    }
+  }
 
   @PostMapping("/{id}/settle")
   @MayReceive
   Correcting.Changed settle(@PathVariable long id, @RequestBody SettleOrder order) {
-    return correcting.settle(id, order.lines(), LineChoice.of(order.answer(), order.fields()));
+    return correcting.settle(
+        id, order.lines(), order.choice(), LineChoice.of(order.answer(), order.fields()));
   }
 
   /**

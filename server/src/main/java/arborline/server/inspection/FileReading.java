@@ -12,6 +12,8 @@ import arborline.core.finding.Finding;
 import arborline.core.inspect.FileProfile;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
+import arborline.core.part21.PropertyDictionary;
+import arborline.core.part21.VendorProperties;
 import arborline.core.solid.SolidSource;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.Document;
@@ -58,13 +60,17 @@ class FileReading {
   /**
    * Opens a file behind the lines that are stored already.
    *
+   * @param dictionary what the ids of its vendor stand for
    * @param before how many lines of the delivery come before this file
    */
-  Batches open(Document document, long before) throws IOException {
+  Batches open(Document document, long before, PropertyDictionary dictionary) throws IOException {
     byte[] head = files.head(document.deliveryId, document.fileNo);
     TableReading reading = json.read(document.reading, ReadingView.class).reading();
     if (document.format.equals(Document.ZIP)) {
       return nothing(document, before, ZipOfFiles.NESTED);
+    }
+    if (document.format.equals(Document.DESCRIPTION)) {
+      return nothing(document, before, null);
     }
     if (document.format.equals(Document.ATTACHMENT)) {
       return nothing(document, before, alone(document) ? NO_TABLE : null);
@@ -75,7 +81,11 @@ class FileReading {
     Grouping source = null;
     String problem = null;
     try {
-      source = new Grouping(format.open(file, head, reading));
+      source =
+          new Grouping(
+              document.format.equals(Document.PROPERTIES)
+                  ? VendorProperties.open(file, dictionary)
+                  : format.open(file, head, reading));
       for (long line = 0; line < document.linesRead && source.next().isPresent(); line++) {
         // stored before
       }
@@ -97,11 +107,13 @@ class FileReading {
     InputStream file = new BufferedInputStream(counted, BUFFER);
     ItemSource source =
         new SolidSource(
-            document.path, file, BundleFormats.reader(PROPERTIES).orElseThrow(), head, namedShapes);
+            document.path,
+            file,
+            BundleFormats.reader(Document.PROPERTIES).orElseThrow(),
+            head,
+            namedShapes);
     return new Batches(document, before, counted, file, new Grouping(source), null);
   }
-
-  private static final String PROPERTIES = "properties";
 
   private static final String NO_TABLE =
       "this is a picture or a document and holds no table; attach it to a tool on its sheet";
@@ -207,6 +219,9 @@ class FileReading {
               place,
               inspected,
               clean ? "[]" : json.text(inspected.findings()));
+      if (document.format.equals(Document.PROPERTIES)) {
+        row.ofVendor();
+      }
       row.readingFindings =
           raw.item().findings().isEmpty() ? null : json.text(raw.item().findings());
       if (!clean) {

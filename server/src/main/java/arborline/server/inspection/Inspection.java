@@ -1,11 +1,13 @@
 package arborline.server.inspection;
 
+import arborline.core.part21.PropertyDictionary;
 import arborline.server.delivery.AttachedFiles;
 import arborline.server.delivery.Clearing;
 import arborline.server.delivery.Delivery;
 import arborline.server.delivery.DeliveryRepository;
 import arborline.server.delivery.Document;
 import arborline.server.delivery.DocumentRepository;
+import arborline.server.delivery.VendorPackages;
 import arborline.server.live.Live;
 import arborline.server.support.PassingFault;
 import arborline.server.support.StopRequests;
@@ -35,6 +37,9 @@ class Inspection {
   private final DocumentRepository documents;
   private final FileReading reading;
   private final LineStore store;
+  private final VendorPackages packages;
+  private final RestatedLines restated;
+  private final VendorIdentity identity;
   private final LooseLines loose;
   private final FilesByCode filesByCode;
   private final ModelChecks models;
@@ -51,6 +56,9 @@ class Inspection {
       DocumentRepository documents,
       FileReading reading,
       LineStore store,
+      VendorPackages packages,
+      RestatedLines restated,
+      VendorIdentity identity,
       LooseLines loose,
       FilesByCode filesByCode,
       ModelChecks models,
@@ -65,6 +73,9 @@ class Inspection {
     this.documents = documents;
     this.reading = reading;
     this.store = store;
+    this.packages = packages;
+    this.restated = restated;
+    this.identity = identity;
     this.loose = loose;
     this.filesByCode = filesByCode;
     this.models = models;
@@ -89,6 +100,8 @@ class Inspection {
     try {
       boolean whole = read(found.get());
       if (whole) {
+        restated.join(deliveryId);
+        identity.join(deliveryId);
         loose.join(deliveryId);
         filesByCode.join(deliveryId);
         whole =
@@ -133,14 +146,16 @@ class Inspection {
    */
   private boolean read(Delivery delivery) throws IOException {
     long before = 0;
-    for (Document document : documents.findByDeliveryIdOrderByFileNo(delivery.id)) {
+    List<Document> all = documents.findByDeliveryIdOrderByFileNo(delivery.id);
+    PropertyDictionary dictionary = packages.describe(all).dictionary();
+    for (Document document : all) {
       if (document.solid()) {
         continue;
       }
       long lines =
           document.finished
               ? document.linesRead
-              : read(delivery, document, reading.open(document, before));
+              : read(delivery, document, reading.open(document, before, dictionary));
       if (lines < 0) {
         return false;
       }

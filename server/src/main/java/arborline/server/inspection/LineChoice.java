@@ -1,6 +1,7 @@
 package arborline.server.inspection;
 
 import arborline.core.inspect.Settled;
+import arborline.core.stack.Component;
 import arborline.server.support.Refusal;
 import java.util.List;
 import java.util.TreeSet;
@@ -11,8 +12,13 @@ import org.jspecify.annotations.Nullable;
  *
  * @param fields that come from the line when both are merged
  * @param against content of the shop's tool against which it was chosen; null until it is judged
+ * @param proposed true where it follows from what the vendor changed and nobody chose; else null
  */
-public record LineChoice(Settled.Answer answer, List<String> fields, @Nullable String against) {
+public record LineChoice(
+    Settled.Answer answer,
+    List<String> fields,
+    @Nullable String against,
+    @Nullable Boolean proposed) {
 
   private static final int MOST = 200;
 
@@ -32,12 +38,22 @@ public record LineChoice(Settled.Answer answer, List<String> fields, @Nullable S
     if (known == Settled.Answer.MERGE && from.isEmpty()) {
       throw Refusal.badRequest("say which fields come from the line");
     }
-    return new LineChoice(known, from, null);
+    return new LineChoice(known, from, null, null);
+  }
+
+  /** What follows from what a vendor changed. */
+  static LineChoice proposed(Settled settled, String against) {
+    return new LineChoice(settled.answer(), List.copyOf(settled.fields()), against, true);
   }
 
   /** The same, made against a tool where it was not yet. */
   LineChoice against(String hash) {
-    return against == null ? new LineChoice(answer, fields, hash) : this;
+    return against == null ? new LineChoice(answer, fields, hash, proposed) : this;
+  }
+
+  /** What the shop's part is after it. */
+  public Component settled(Component arriving, Component present) {
+    return VendorLines.settled(arriving, present, settled());
   }
 
   public Settled settled() {

@@ -13,6 +13,7 @@ import arborline.core.inspect.Inspector;
 import arborline.core.inspect.Settled;
 import arborline.core.inspect.StackCheck;
 import arborline.core.library.Codes;
+import arborline.core.stack.Component;
 import arborline.core.tool.RuleBook;
 import arborline.core.tool.Tool;
 import arborline.server.delivery.AttachedFiles;
@@ -28,13 +29,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.springframework.stereotype.Component;
+import org.springframework.stereotype.Service;
 
 /**
  * Judges stored lines anew, with what other lines and the shop have to say about their codes and
  * about the parts of their stacks.
  */
-@Component
+@Service
 public class LineJudge {
 
   private final LineSurroundings surroundings;
@@ -42,6 +43,7 @@ public class LineJudge {
   private final PartFiles partFiles;
   private final List<Belongings> belongings;
   private final HeldCodes held;
+  private final VendorLines vendors;
   private final LineFindings lineFindings;
   private final Json json;
 
@@ -51,6 +53,7 @@ public class LineJudge {
       PartFiles partFiles,
       List<Belongings> belongings,
       HeldCodes held,
+      VendorLines vendors,
       LineFindings lineFindings,
       Json json) {
     this.surroundings = surroundings;
@@ -58,6 +61,7 @@ public class LineJudge {
     this.partFiles = partFiles;
     this.belongings = belongings;
     this.held = held;
+    this.vendors = vendors;
     this.lineFindings = lineFindings;
     this.json = json;
   }
@@ -150,6 +154,9 @@ public class LineJudge {
   }
 
   private Inspected judged(DeliveryLine line, Inspected alone, Surroundings around) {
+    if (alone.findings().stream().anyMatch(found -> found.code().equals(RestatedLines.RESTATED))) {
+      return alone.with(alone.findings(), Disposition.SKIPPED);
+    }
     String key = Codes.key(alone.tool().code());
     if (!alone.kind().standsAlone()) {
       ShopTool owner = around.tools().get(key);
@@ -206,9 +213,13 @@ public class LineJudge {
     if (present == null) {
       return inspected;
     }
-    arborline.core.stack.Component arriving = inspected.component().orElseThrow();
+    Component arriving = inspected.component().orElseThrow();
     if (!Clashes.differences(arriving, present.component()).isEmpty()) {
-      return with(inspected, Clashes.withShop(arriving, present.component(), free(around, code)));
+      return settled(line, ContentHash.of(present.component()))
+          .map(choice -> chosen(inspected, present.component(), choice.settled()))
+          .or(() -> vendors.part(line, inspected, present, around))
+          .orElseGet(() ->
+              with(inspected, Clashes.withShop(arriving, present.component(), free(around, code))));
     }
     return partFiles.unknownOfPart(present.id(), line.deliveryId, inspected) == 0
         ? inspected.with(List.of(Clashes.partAlreadyHere(code)), Disposition.SKIPPED)
@@ -238,8 +249,9 @@ public class LineJudge {
     }
     return same
         ? inspected
-        : settled(line, present)
+        : settled(line, present.hash())
             .map(choice -> chosen(inspected, present.tool(), choice.settled()))
+            .or(() -> vendors.tool(line, inspected, present, around))
             .orElseGet(() ->
                 with(
                     inspected,
@@ -247,16 +259,25 @@ public class LineJudge {
   }
 
   /** What was chosen against the shop's tool as it stands; a choice against another one is over. */
-  private Optional<LineChoice> settled(DeliveryLine line, ShopTool present) {
+  private Optional<LineChoice> settled(DeliveryLine line, String present) {
     Optional<LineChoice> choice =
         Optional.ofNullable(line.choice)
-            .map(text -> json.read(text, LineChoice.class).against(present.hash()))
-            .filter(known -> present.hash().equals(known.against()));
+            .map(text -> json.read(text, LineChoice.class).against(present))
+            .filter(known -> !Boolean.TRUE.equals(known.proposed()))
+            .filter(known -> present.equals(known.against()));
     line.choice = choice.map(json::text).orElse(null);
     return choice;
   }
 
-  private static Inspected chosen(Inspected inspected, Tool present, Settled settled) {
+  private static Inspected chosen(Inspected inspected, Component present, Settled settled) {
+    Component after = VendorLines.settled(inspected.component().orElseThrow(), present, settled);
+    List<String> changes = Clashes.differences(after, present);
+    return settled.answer() == Settled.Answer.KEEP || changes.isEmpty()
+        ? inspected.with(List.of(Clashes.kept(present.code())), Disposition.SKIPPED)
+        : with(inspected, Clashes.changes(present.code(), changes));
+  }
+
+  static Inspected chosen(Inspected inspected, Tool present, Settled settled) {
     Tool after = settled.of(inspected.tool(), present);
     List<String> changes = Clashes.differences(after, present);
     if (settled.answer() == Settled.Answer.KEEP || changes.isEmpty()) {
@@ -273,7 +294,7 @@ public class LineJudge {
     return inspected.with(findings);
   }
 
-  private static Inspected with(Inspected inspected, Finding finding) {
+  static Inspected with(Inspected inspected, Finding finding) {
     List<Finding> findings = new ArrayList<>(inspected.findings());
     findings.add(finding);
     return inspected.with(findings);

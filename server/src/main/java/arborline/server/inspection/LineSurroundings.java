@@ -9,9 +9,12 @@ import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import arborline.server.delivery.AttachedFiles;
 import arborline.server.delivery.DeliveryLine;
+import arborline.server.delivery.VendorPackages;
+import arborline.server.delivery.VendorPackages.VendorPackage;
 import arborline.server.inspection.Surroundings.ShopTool;
 import arborline.server.tool.HeldCodes;
 import arborline.server.tool.StoredTools;
+import arborline.server.vendor.VendorItems;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -19,6 +22,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -39,18 +43,24 @@ class LineSurroundings {
   private final ShopParts shopParts;
   private final AttachedFiles files;
   private final HeldCodes held;
+  private final VendorPackages packages;
+  private final VendorItems items;
 
   LineSurroundings(
       JdbcClient jdbc,
       DeliveryNeighbours neighbours,
       ShopParts shopParts,
       AttachedFiles files,
-      HeldCodes held) {
+      HeldCodes held,
+      VendorPackages packages,
+      VendorItems items) {
     this.jdbc = jdbc;
     this.neighbours = neighbours;
     this.shopParts = shopParts;
     this.files = files;
     this.held = held;
+    this.packages = packages;
+    this.items = items;
   }
 
   /**
@@ -66,6 +76,8 @@ class LineSurroundings {
             .flatMap(line -> stackParts(line).stream())
             .map(Codes::key)
             .collect(Collectors.toSet());
+    Optional<VendorPackage> vendor =
+        vendorItems(rows).isEmpty() ? Optional.empty() : packages.of(deliveryId);
     Set<String> allParts = new HashSet<>(parts);
     allParts.addAll(ofStacks);
     return new Surroundings(
@@ -80,7 +92,17 @@ class LineSurroundings {
         neighbours.inserts(deliveryId, kept(lines, line -> StoredTools.insertKey(line.tool()))),
         lines.stream().anyMatch(line -> !attachments(line).isEmpty())
             ? files.of(deliveryId)
-            : List.of());
+            : List.of(),
+        vendor,
+        vendor.map(known -> items.known(known.vendorKey(), vendorItems(rows))).orElse(Map.of()));
+  }
+
+  private static Set<String> vendorItems(List<DeliveryLine> rows) {
+    return rows.stream()
+        .map(row -> row.vendorItem)
+        .filter(Objects::nonNull)
+        .map(Codes::key)
+        .collect(Collectors.toSet());
   }
 
   private List<DeliveryNeighbours.Alike> alike(

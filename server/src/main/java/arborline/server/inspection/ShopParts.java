@@ -21,6 +21,16 @@ public interface ShopParts {
   /** Takes a part, or finds the same one; nothing where another stands under its code. */
   Optional<TakenPart> take(Component part);
 
+  /**
+   * Changes a part; stacks that follow it follow.
+   *
+   * @return the version that it had before
+   */
+  int change(long id, Component after);
+
+  /** Makes the version stand again that a part had before it was changed. */
+  void bringBack(long id, int version);
+
   /** Takes parts back out that no stack needs. */
   void takeBack(List<Long> rows);
 }

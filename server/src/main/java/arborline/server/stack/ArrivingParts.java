@@ -7,6 +7,7 @@ import arborline.server.account.Actor;
 import arborline.server.inspection.ShopParts;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
+import arborline.server.support.Refusal;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
@@ -23,6 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class ArrivingParts implements ShopParts {
 
+  private final Components known;
   private final ComponentRepository components;
   private final ComponentVersionRepository versions;
   private final JdbcClient jdbc;
@@ -31,12 +33,14 @@ class ArrivingParts implements ShopParts {
   private final Clock clock;
 
   ArrivingParts(
+      Components known,
       ComponentRepository components,
       ComponentVersionRepository versions,
       JdbcClient jdbc,
       Json json,
       Live live,
       Clock clock) {
+    this.known = known;
     this.components = components;
     this.versions = versions;
     this.jdbc = jdbc;
@@ -73,6 +77,34 @@ class ArrivingParts implements ShopParts {
     versions.save(new ComponentVersion(row, Actor.name(), Instant.now(clock)));
     live.say("component", row.id, "");
     return Optional.of(new TakenPart(row.id, true));
+  }
+
+  @Override
+  @Transactional(propagation = Propagation.MANDATORY)
+  public int change(long id, Component after) {
+    ComponentRow row = locked(id);
+    int before = row.versionNo;
+    known.define(row, after);
+    live.say("component", row.id, "");
+    return before;
+  }
+
+  @Override
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void bringBack(long id, int version) {
+    ComponentRow row = locked(id);
+    if (row.versionNo != version + 1) {
+      throw Refusal.conflict(
+          "%s was changed again since; take the later change back first".formatted(row.code));
+    }
+    String before = versions.findByComponentIdAndVersionNo(id, version).orElseThrow().definition;
+    known.define(row, json.read(before, Component.class));
+    live.say("component", row.id, "");
+  }
+
+  private ComponentRow locked(long id) {
+    components.lock(id);
+    return components.findById(id).orElseThrow();
   }
 
   @Override

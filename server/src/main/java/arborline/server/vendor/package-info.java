@@ -1,0 +1,2 @@
+/** What the shop has of vendors, and what vendors say of it now. */
+package arborline.server.vendor;

@@ -1,0 +1,315 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** A vendor's next release comes as differences against what the shop took before. */
+class VendorReleasesTest extends ServerTest {
+
+  private static final Path PACKAGES = Path.of("../core/src/test/resources/vectors/part21");
+
+  private static String property(int id, String symbol, String value) {
+    return "#%d=TOOL_PROPERTY('%s',#1,%s,%s,$);\n"
+        .formatted(id, symbol, value, symbol.equals("NOF") ? "$" : "#2");
+  }
+
+  /** A drill; lengths as {@code LU=49 OAL=89}. */
+  private static String drill(String id, String sizes) {
+    StringBuilder properties = new StringBuilder();
+    int next = 10;
+    for (String size : sizes.split(" ")) {
+      properties.append(property(next++, size.split("=")[0], size.split("=")[1] + "."));
+    }
+    return """
+    ISO-10303-21;
+    HEADER;
+    FILE_NAME('a.p21','2026-03-02T09:14:00',(''),('Dreave Edge'),'','','');
+    ENDSEC;
+    DATA;
+    #1=TOOL_ITEM('%s','Drill','twist drill');
+    #2=UNIT(.MILLI.,.METRE.);
+    #3=UNIT('deg');
+    #4=TOOL_PROPERTY('SIG',#1,140.,#3,$);
+    #5=TOOL_PROPERTY('NOF',#1,2,$,$);
+    %sENDSEC;
+    END-ISO-10303-21;
+    """
+        .formatted(id, properties);
+  }
+
+  private static byte[] release(String vendor, String release, Map<String, String> items) {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    StringBuilder named = new StringBuilder();
+    items.forEach((id, text) -> {
+      named.append("<item id='%1$s' file='items/%1$s.p21'/>".formatted(id));
+      if (!text.isEmpty()) {
+        files.put("items/%s.p21".formatted(id), text.getBytes(StandardCharsets.UTF_8));
+      }
+    });
+    files.put(
+        "package.xml",
+        "<package><vendor>%s</vendor><release>%s</release>%s</package>"
+            .formatted(vendor, release, named)
+            .getBytes(StandardCharsets.UTF_8));
+    return Zips.of(files);
+  }
+
+  private static Map<String, String> drills(String... idsAndSizes) {
+    Map<String, String> items = new LinkedHashMap<>();
+    for (int i = 0; i < idsAndSizes.length; i += 2) {
+      String sizes = idsAndSizes[i + 1];
+      items.put(idsAndSizes[i], sizes.isEmpty() ? "" : drill(idsAndSizes[i], sizes));
+    }
+    return items;
+  }
+
+  private JsonNode line(long delivery, String code) {
+    return StreamSupport.stream(
+            lead.get("/api/v1/deliveries/%d/lines?limit=500".formatted(delivery))
+                .at("items")
+                .spliterator(),
+            false)
+        .filter(one -> one.get("code").asString().equals(code))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private Api.Answer take(long delivery, long library) {
+    Api.Answer taken =
+        lead.post("/api/v1/deliveries/%d/accept".formatted(delivery), Api.body("library", library));
+    assertEquals(200, taken.status(), taken.toString());
+    assertEquals(
+        0,
+        lead.get("/api/v1/deliveries/%d".formatted(delivery)).number("query"),
+        lead.get("/api/v1/deliveries/%d/lines".formatted(delivery)).toString());
+    return taken;
+  }
+
+  private long tool(long library, String code) {
+    return StreamSupport.stream(
+            lead.get("/api/v1/libraries/%d/tools?limit=500".formatted(library))
+                .at("items")
+                .spliterator(),
+            false)
+        .filter(one -> one.get("code").asString().equals(code))
+        .findFirst()
+        .orElseThrow()
+        .get("toolId")
+        .asLong();
+  }
+
+  private String value(long tool, String symbol) {
+    return lead.get("/api/v1/tools/%d".formatted(tool))
+        .body()
+        .at("/answer/values/%s/text".formatted(symbol))
+        .asString();
+  }
+
+  private Api.Answer report(long delivery) {
+    return lead.get("/api/v1/deliveries/%d/package".formatted(delivery));
+  }
+
+  private static final String DRILL = "DC=8 LU=49 OAL=89 LCF=55 DMM=8";
+
+  @Test
+  void whatTheVendorChangedFollowsAndWhatTheShopChangedStays() {
+    long library = library("Releases: following");
+    take(
+        lead.deliver(
+            "one.zip", release("Follow Edge", "26-1", drills("VRF-1", DRILL, "VRF-2", DRILL))),
+        library);
+    long first = tool(library, "VRF-1");
+    lead.send(
+        "PUT",
+        "/api/v1/tools/%d?version=1".formatted(first),
+        Draft.of(
+            "VRF-1",
+            "Our drill",
+            "drill-twist",
+            "DC=7.98 LU=49 OAL=89 LCF=55 DMM=8 SIG=140 NOF=2"));
+    long next =
+        lead.deliver(
+            "two.zip",
+            release(
+                "Follow Edge",
+                "26-2",
+                drills("VRF-1", DRILL.replace("LU=49", "LU=47"), "VRF-2", DRILL)));
+    JsonNode changed = line(next, "VRF-1");
+    assertEquals("pass", changed.get("disposition").asString(), changed.toString());
+    assertTrue(changed.toString().contains("LU 49 mm to 47 mm"), changed.toString());
+    assertEquals("skipped", line(next, "VRF-2").get("disposition").asString());
+    Api.Answer report = report(next);
+    assertEquals("Follow Edge", report.text("vendor"));
+    assertEquals("26-2", report.text("release"));
+    assertEquals("26-1", report.text("taken"));
+    assertEquals(1, report.number("changed"));
+    assertEquals(1, report.number("unchanged"));
+    long undo = take(next, library).number("undo");
+    assertEquals("47", value(first, "LU"));
+    assertEquals("7.98", value(first, "DC"));
+    assertEquals("Our drill", lead.get("/api/v1/tools/" + first).text("name"));
+    assertEquals(
+        "26-2",
+        lead.get("/api/v1/tools/%d/origin".formatted(first))
+            .at("items")
+            .get(0)
+            .get("release")
+            .asString());
+    assertEquals(200, lead.post("/api/v1/trail/%d/undo".formatted(undo), Map.of()).status());
+    assertEquals("49", value(first, "LU"));
+    assertEquals(
+        "26-1",
+        lead.get("/api/v1/tools/%d/origin".formatted(first))
+            .at("items")
+            .get(0)
+            .get("release")
+            .asString());
+  }
+
+  @Test
+  void whatBothChangedIsAskedAndNothingEntersBefore() {
+    long library = library("Releases: conflict");
+    take(lead.deliver("one.zip", release("Conflict Edge", "1", drills("VRC-1", DRILL))), library);
+    long tool = tool(library, "VRC-1");
+    lead.send(
+        "PUT",
+        "/api/v1/tools/%d?version=1".formatted(tool),
+        Draft.of("VRC-1", "Drill", "drill-twist", "DC=8 LU=45 OAL=89 LCF=55 DMM=8 SIG=140 NOF=2"));
+    long next =
+        lead.deliver(
+            "two.zip",
+            release("Conflict Edge", "2", drills("VRC-1", DRILL.replace("LU=49", "LU=47"))));
+    JsonNode asked = line(next, "VRC-1");
+    assertEquals("hold", asked.get("disposition").asString(), asked.toString());
+    assertTrue(
+        asked.toString().contains("LU was 49 mm and is now 47 mm with the vendor, the shop has 45"),
+        asked.toString());
+    take(next, library);
+    assertEquals("45", value(tool, "LU"));
+    Api.Answer settled =
+        lead.post(
+            "/api/v1/deliveries/%d/settle".formatted(next),
+            Api.body("answer", "merge", "fields", List.of("LU"), "finding", "vendor-conflict"));
+    assertEquals(1, settled.number("lines"), settled.toString());
+    take(next, library);
+    assertEquals("47", value(tool, "LU"));
+  }
+
+  @Test
+  void aToolThatWasRenamedHereIsStillTheVendorsItem() {
+    long library = library("Releases: renamed");
+    long first = lead.deliver("one.zip", release("Rename Edge", "1", drills("VRN-1", DRILL)));
+    lead.send(
+        "PATCH",
+        "/api/v1/deliveries/%d/lines/%d".formatted(first, line(first, "VRN-1").get("id").asLong()),
+        Api.body("cells", Api.body("CODE", "OUR-DRILL-8")));
+    take(first, library);
+    long tool = tool(library, "OUR-DRILL-8");
+    long next =
+        lead.deliver(
+            "two.zip",
+            release("Rename Edge", "2", drills("VRN-1", DRILL.replace("OAL=89", "OAL=91"))));
+    JsonNode line = line(next, "OUR-DRILL-8");
+    assertEquals("pass", line.get("disposition").asString(), line.toString());
+    take(next, library);
+    assertEquals("91", value(tool, "OAL"));
+  }
+
+  @Test
+  void takingTheSamePackageTwiceChangesNothing() {
+    long library = library("Releases: twice");
+    byte[] once = release("Twice Edge", "1", drills("VRT-1", DRILL, "VRT-2", DRILL));
+    take(lead.deliver("one.zip", once), library);
+    long again = lead.deliver("again.zip", once);
+    assertEquals("skipped", line(again, "VRT-1").get("disposition").asString());
+    assertEquals(0, take(again, library).number("accepted"));
+  }
+
+  @Test
+  void anOlderReleaseChangesNothing() {
+    long library = library("Releases: older");
+    take(lead.deliver("two.zip", release("Older Edge", "10", drills("VRO-1", DRILL))), library);
+    long older =
+        lead.deliver(
+            "one.zip",
+            release("Older Edge", "9", drills("VRO-1", DRILL.replace("LU=49", "LU=40"))));
+    JsonNode line = line(older, "VRO-1");
+    assertEquals("skipped", line.get("disposition").asString(), line.toString());
+    assertTrue(line.toString().contains("newer than 9"), line.toString());
+    assertTrue(report(older).at("older").asBoolean());
+  }
+
+  @Test
+  void whatIsNoLongerMadeIsListedWithWhereItIsUsedAndNoted() {
+    long library = library("Releases: discontinued");
+    take(
+        lead.deliver(
+            "one.zip",
+            release("Gone Edge", "1", drills("VRD-1", DRILL, "VRD-2", DRILL, "VRD-3", DRILL))),
+        library);
+    long next =
+        lead.deliver("two.zip", release("Gone Edge", "2", drills("VRD-1", DRILL, "VRD-3", "")));
+    Api.Answer report = report(next);
+    assertEquals(1, report.at("discontinued").size(), report.toString());
+    JsonNode gone = report.at("discontinued").get(0);
+    assertEquals("VRD-2", gone.get("item").asString());
+    assertEquals("Releases: discontinued", gone.at("/used/0/name").asString());
+    assertEquals("VRD-3", report.at("notCompared").get(0).asString());
+    assertEquals("missing-file", report.at("faults").get(0).get("kind").asString());
+    Api.Answer noted = lead.post("/api/v1/deliveries/%d/discontinued".formatted(next), Map.of());
+    String origin = "/api/v1/tools/%d/origin".formatted(tool(library, "VRD-2"));
+    assertEquals("2", lead.get(origin).at("items").get(0).get("discontinued").asString());
+    lead.post("/api/v1/trail/%d/undo".formatted(noted.number("undo")), Map.of());
+    assertTrue(lead.get(origin).at("items").get(0).get("discontinued").isNull());
+  }
+
+  @Test
+  void aDeliveryOfNoVendorHasNoReport() {
+    assertEquals(
+        404, report(lead.deliver("plain.csv", "CODE,CLASS,DC\nVRX-1,end-mill-flat,10\n")).status());
+  }
+
+  @Test
+  void theGivenReleasesComeAsTheDifferencesThatTheyAre() throws IOException {
+    long library = library("Releases: given");
+    take(
+        lead.deliver("k1.zip", Files.readAllBytes(PACKAGES.resolve("k1-marram-2026-1.zip"))),
+        library);
+    long next =
+        lead.deliver("k2.zip", Files.readAllBytes(PACKAGES.resolve("k2-marram-2026-2.zip")));
+    JsonNode truth =
+        Api.JSON
+            .readTree(Files.readAllBytes(PACKAGES.resolve("k2-marram-2026-2.json")))
+            .get("differences");
+    Api.Answer report = report(next);
+    for (JsonNode change : truth.get("changed")) {
+      JsonNode line = line(next, change.get("id").asString());
+      assertTrue(
+          line.get("findings").toString().contains(change.get("symbol").asString() + " "),
+          change + " in " + line);
+    }
+    for (JsonNode same : truth.get("unchanged")) {
+      assertEquals("skipped", line(next, same.asString()).get("disposition").asString());
+    }
+    assertEquals(
+        StreamSupport.stream(truth.get("discontinued").spliterator(), false)
+            .map(JsonNode::asString)
+            .toList(),
+        StreamSupport.stream(report.at("discontinued").spliterator(), false)
+            .map(gone -> gone.get("item").asString())
+            .toList());
+    assertEquals(truth.get("notCompared"), report.at("notCompared"));
+    assertEquals(truth.get("new").size(), report.number("fresh"), report.toString());
+  }
+}
