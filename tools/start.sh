@@ -30,7 +30,7 @@ start_shop() {
   alive shop && return
   port_free "$SHOP_PORT" || fail "port $SHOP_PORT is taken; set ARBOR_SHOP_PORT to a free one"
   nohup java -Xmx128m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -jar shop/target/arbor-shop-exec.jar \
-    "$SHOP_PORT" "$RUN/shop" >"$RUN/shop.log" 2>&1 </dev/null &
+    "$SHOP_PORT" "$RUN/shop" demo/vendors >"$RUN/shop.log" 2>&1 </dev/null &
   echo $! >"$RUN/shop.pid"
 }
 

@@ -42,7 +42,8 @@ public final class RunningLine implements AutoCloseable {
                 "-jar",
                 root.resolve("shop/target/arbor-shop-exec.jar").toString(),
                 Integer.toString(shopPort),
-                work.resolve("shop-" + shopPort).toString()),
+                work.resolve("shop-" + shopPort).toString(),
+                root.resolve("demo/vendors").toString()),
             Map.of(),
             work.resolve("shop.log"));
     startServer();

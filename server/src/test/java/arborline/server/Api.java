@@ -46,7 +46,10 @@ final class Api {
 
   private static String shop() {
     try {
-      int port = Shop.start(0, Files.createTempDirectory("shop")).getAddress().getPort();
+      int port =
+          Shop.start(0, Files.createTempDirectory("shop"), Path.of("../demo/vendors"))
+              .getAddress()
+              .getPort();
       return "http://127.0.0.1:" + port;
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);

@@ -166,7 +166,7 @@ class VendorReleasesTest extends ServerTest {
             .get(0)
             .get("release")
             .asString());
-    assertEquals(200, lead.post("/api/v1/trail/%d/undo".formatted(undo), Map.of()).status());
+    assertEquals(204, lead.post("/api/v1/trail/%d/undo".formatted(undo), Map.of()).status());
     assertEquals("49", value(first, "LU"));
     assertEquals(
         "26-1",

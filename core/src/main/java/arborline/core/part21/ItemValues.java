@@ -181,11 +181,13 @@ final class ItemValues {
       return reading.number();
     }
     if (reading.unit().isEmpty()) {
-      faults.add(
-          new Part21Fault(
-              reading.line(),
-              Part21Fault.MISSING_UNIT,
-              "%s %s has no unit".formatted(symbol, reading.number().get().toPlainString())));
+      if (unit.kind() == UnitKind.LENGTH || unit.kind() == UnitKind.ANGLE) {
+        faults.add(
+            new Part21Fault(
+                reading.line(),
+                Part21Fault.MISSING_UNIT,
+                "%s %s has no unit".formatted(symbol, reading.number().get().toPlainString())));
+      }
       doubtful.put(symbol, reading.number().get().toPlainString() + " without a unit");
       return Optional.empty();
     }

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * All statements of an exchange file by their numbers, read with whatever faults it has. Source:
@@ -188,10 +189,18 @@ public final class Part21Document {
   }
 
   private void word(int index, String word) {
-    int line = texts.line(index);
-    if (word.equals(START)) {
+    if (word.equals(START) || sectionWord(texts.line(index), word)) {
       return;
     }
+    if (section.equals("REFERENCE")) {
+      external(word);
+    } else if (!section.equals("ANCHOR") && !section.equals("SIGNATURE")) {
+      parse(index);
+    }
+  }
+
+  /** Takes a word that ends a section or begins one; false where it is none. */
+  private boolean sectionWord(int line, String word) {
     if (word.startsWith(END)) {
       closeSection(line);
       section = END;
@@ -200,11 +209,10 @@ public final class Part21Document {
     } else if (begins(word)) {
       closeSection(line);
       section = word.replaceFirst("\\W.*", "");
-    } else if (section.equals("REFERENCE")) {
-      external(word);
-    } else if (!section.equals("ANCHOR") && !section.equals("SIGNATURE")) {
-      parse(index);
+    } else {
+      return false;
     }
+    return true;
   }
 
   private static boolean begins(String text) {
@@ -259,6 +267,9 @@ public final class Part21Document {
     String[] lines = texts.text(index).split("\n", -1);
     Set<Integer> out = new HashSet<>();
     while (out.size() <= Math.min(lines.length - 1, MOST_LINES_OUT)) {
+      if (endsSection(first, lines, out)) {
+        return;
+      }
       try {
         Optional<Statement> read = parsed(first, lines, out);
         read.ifPresent(statement -> keep(statement, index, true));
@@ -274,6 +285,17 @@ public final class Part21Document {
         garbage(first + wrong, fault.getMessage());
       }
     }
+  }
+
+  /** What is left may be the word that ends a section or begins the next. */
+  private boolean endsSection(int first, String[] lines, Set<Integer> out) {
+    List<Integer> left =
+        IntStream.range(0, lines.length)
+            .filter(i -> !out.contains(i) && !lines[i].isBlank())
+            .boxed()
+            .toList();
+    String word = left.size() == 1 ? lines[left.getFirst()].strip() : "";
+    return sectionWord(left.isEmpty() ? first : first + left.getFirst(), word);
   }
 
   private Optional<Statement> parsed(int first, String[] lines, Set<Integer> out)

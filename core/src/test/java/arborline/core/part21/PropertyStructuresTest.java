@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -320,5 +321,24 @@ class PropertyStructuresTest {
       chain.append("#%d=STRING_WITH_LANGUAGE($,#%d);".formatted(i * 10, i * 10 + 10));
     }
     assertEquals("X-1", read(chain.toString()).items().getFirst().id());
+  }
+
+  @Test
+  void garbageBeforeTheEndOfASectionTakesItNotAway() throws IOException {
+    ExchangedItems read = read("#1=ITEM('A','drill','x');\n?? <<< copied twice");
+    assertEquals(
+        List.of(Part21Fault.GARBAGE),
+        read.faults().stream().map(Part21Fault::kind).toList(),
+        read.faults().toString());
+    assertEquals(1, read.items().size());
+  }
+
+  @Test
+  void aWeightWithoutItsUnitIsAskedAndIsNoFaultOfLengths() throws IOException {
+    ExchangedItems read = read("#1=ITEM('A','drill','x');\n#2=TOOL_PROPERTY('WT',#1,1.2,#77,$);");
+    assertEquals(
+        List.of(Part21Fault.DANGLING_REFERENCE),
+        read.faults().stream().map(Part21Fault::kind).toList());
+    assertEquals(Set.of("WT"), read.items().getFirst().doubtful().keySet());
   }
 }

@@ -1,0 +1,2 @@
+/** The dispatch of vendors: lists their packages, and sends them, over HTTP. */
+package arborline.shop.dispatch;
