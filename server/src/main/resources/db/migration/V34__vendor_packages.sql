@@ -47,3 +47,11 @@ alter table delivery_line
 
 -- The version that a part had before a taking changed it.
 alter table taken_piece add column version_no int not null default 0;
+
+-- Which package of the vendor dispatch came as which delivery.
+create table fetched_package (
+  package_id varchar(80) collate utf8mb4_bin not null primary key,
+  sha256 char(64) character set ascii not null,
+  delivery_id bigint not null,
+  index fetched_package_delivery (delivery_id)
+);

@@ -112,7 +112,7 @@ public final class VendorProperties implements ItemReader {
     return !item.authored().isEmpty() || !item.texts().isEmpty() || !item.doubtful().isEmpty();
   }
 
-  private static RawItem alone(ExchangedItem item, List<Finding> said) {
+  static RawItem alone(ExchangedItem item, List<Finding> said) {
     SortedMap<String, Cell> cells = new TreeMap<>();
     put(cells, RawItem.CODE, item.id());
     put(cells, RawItem.NAME, item.name());

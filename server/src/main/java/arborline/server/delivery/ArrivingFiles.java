@@ -22,6 +22,7 @@ public final class ArrivingFiles implements AutoCloseable {
 
   private final Path folder;
   private final List<Arriving> files = new ArrayList<>();
+  private final List<String> added = new ArrayList<>();
 
   /**
    * A file that arrives.
@@ -46,11 +47,12 @@ public final class ArrivingFiles implements AutoCloseable {
     Path file = next();
     Files.copy(content, file, StandardCopyOption.REPLACE_EXISTING);
     String shown = VisibleText.only(name.replaceAll(".*[/\\\\]", ""));
+    String called = shown.isBlank() ? "unnamed" : shown;
+    added.add(called);
     if (ZipOfFiles.is(file)) {
       unpack(file);
       Files.delete(file);
     } else {
-      String called = shown.isBlank() ? "unnamed" : shown;
       keep(new Arriving(called, called, file, false, Optional.empty()));
     }
   }
@@ -80,6 +82,12 @@ public final class ArrivingFiles implements AutoCloseable {
     if (files.size() > MOST) {
       throw Refusal.badRequest("a delivery has at most %d files".formatted(MOST));
     }
+  }
+
+  /** What they are called together: a ZIP by its own name, several files by the first of them. */
+  String title() {
+    String first = added.getFirst();
+    return added.size() == 1 ? first : "%s and %d more".formatted(first, added.size() - 1);
   }
 
   List<Arriving> files() {

@@ -104,10 +104,11 @@ public class Deliveries {
       ArrivingFiles files, @Nullable String recipe, @Nullable Long library, LongConsumer noted) {
     readings.requireKnown(recipe);
     List<Arriving> arriving = files.files();
+    String title = files.title();
     long id =
         transaction.execute(status -> {
           try {
-            long stored = store(arriving, recipe, library);
+            long stored = store(title, arriving, recipe, library);
             noted.accept(stored);
             return stored;
           } catch (IOException broken) {
@@ -118,11 +119,9 @@ public class Deliveries {
     return id;
   }
 
-  private long store(List<Arriving> arriving, @Nullable String recipe, @Nullable Long library)
+  private long store(
+      String name, List<Arriving> arriving, @Nullable String recipe, @Nullable Long library)
       throws IOException {
-    String first = arriving.getFirst().name();
-    String name =
-        arriving.size() == 1 ? first : "%s and %d more".formatted(first, arriving.size() - 1);
     long size = 0;
     for (Arriving file : arriving) {
       size += file.size();
