@@ -39,10 +39,13 @@ create table vendor_discontinued (
   primary key (vendor_key, item_key)
 );
 
--- By what the vendor calls it and what the vendor said, whatever is corrected afterwards.
+-- By what the vendor calls it and what the vendor said, whatever is corrected afterwards; and
+-- whether it was held against its model: DONE, ASKED (it will be) or LEFT (somebody stopped it).
 alter table delivery_line
   add column vendor_item varchar(60),
   add column vendor_cells mediumtext,
+  add column inspection varchar(10) character set ascii not null default 'DONE',
+  add index delivery_line_inspection (delivery_id, inspection),
   add index delivery_line_vendor (delivery_id, vendor_item);
 
 -- The version that a part had before a taking changed it.

@@ -126,13 +126,13 @@ class NewsTest extends ServerTest {
   @Test
   void aPackageThatComesInPartIsNotKept() throws IOException, InterruptedException {
     behave("{\"cutAfterBytes\": 5000}");
-    Api.Answer cut = lead.post("/api/v1/news/marram-2026-1/fetch", Map.of());
+    Api.Answer cut = lead.post("/api/v1/news/marram-2026-2/fetch", Map.of());
     assertEquals(502, cut.status());
     behave("{\"wrongSum\": true}");
-    Api.Answer other = lead.post("/api/v1/news/marram-2026-1/fetch", Map.of());
+    Api.Answer other = lead.post("/api/v1/news/marram-2026-2/fetch", Map.of());
     assertEquals(502, other.status());
     assertTrue(other.toString().contains("check sum"), other.toString());
-    assertTrue(news("Marram Carbide").at("/earlier/0/delivery").isNull());
+    assertTrue(news("Marram Carbide").at("/newest/delivery").isNull());
   }
 
   @Test

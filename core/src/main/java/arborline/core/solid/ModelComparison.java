@@ -1,12 +1,15 @@
 package arborline.core.solid;
 
 import arborline.core.exchange.Cell;
+import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Unit;
 import arborline.core.quantity.UnitKind;
+import arborline.core.stack.Bodies;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -41,6 +44,18 @@ public final class ModelComparison {
         .ifPresent(length ->
             findings.add(
                 contradicted("model-length", "OAL", length, "is %s mm long", shape.length())));
+    front(item, shape)
+        .ifPresent(front ->
+            size(item, "LPR")
+                .filter(length -> Math.abs(length - front) > LENGTH)
+                .ifPresent(length ->
+                    findings.add(
+                        contradicted(
+                            "model-length",
+                            "LPR",
+                            length,
+                            "stands %s mm out of its gauge plane",
+                            front))));
     widest(item)
         .filter(widest -> Math.abs(widest.getValue() - shape.diameter()) > DIAMETER)
         .ifPresent(widest ->
@@ -61,6 +76,33 @@ public final class ModelComparison {
     return findings;
   }
 
+  /**
+   * The cylinders and cones of a holder or another part as its model has them, in front of the
+   * gauge plane or as far as it is said to stand out; nothing where they are written, where the
+   * model contradicts the sizes, or where it is not turned.
+   */
+  public static Optional<String> bodies(RawItem item, SolidReading reading) {
+    Optional<TurnedShape> shape = reading.turned().filter(turned -> reading.bodies() == 1);
+    boolean wanted =
+        item.kind().component().isPresent()
+            && item.kind() != ItemKind.COLLET
+            && item.text(PartReading.BODIES).isEmpty();
+    if (!wanted || shape.isEmpty() || !of(item, reading).isEmpty()) {
+      return Optional.empty();
+    }
+    double end =
+        size(item, "LPR").or(() -> front(item, shape.get())).orElseGet(() -> shape.get().length());
+    return Optional.of(Bodies.text(PartBodies.of(shape.get(), end)))
+        .filter(text -> !text.isEmpty());
+  }
+
+  /** How far a part stands out of its gauge plane; nothing for what has none. */
+  private static Optional<Double> front(RawItem item, TurnedShape shape) {
+    return item.kind().component().isPresent() && shape.gauge().isPresent()
+        ? Optional.of(shape.gauge().getAsDouble())
+        : Optional.empty();
+  }
+
   private static Finding contradicted(
       String code, String symbol, double written, String says, double solid) {
     return Finding.query(
@@ -76,8 +118,9 @@ public final class ModelComparison {
 
   private static Optional<Map.Entry<String, Double>> widest(RawItem item) {
     Map<String, Double> sizes = new TreeMap<>();
-    DIAMETERS.forEach(
-        symbol -> size(item, symbol).ifPresent(diameter -> sizes.put(symbol, diameter)));
+    boolean part = item.kind().component().isPresent();
+    (part ? List.of("BDX") : DIAMETERS)
+        .forEach(symbol -> size(item, symbol).ifPresent(diameter -> sizes.put(symbol, diameter)));
     return sizes.entrySet().stream().max(Comparator.comparingDouble(Map.Entry::getValue));
   }
 

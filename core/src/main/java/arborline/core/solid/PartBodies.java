@@ -21,7 +21,11 @@ final class PartBodies {
   private PartBodies() {}
 
   static List<Frustum> of(TurnedShape shape) {
-    double end = shape.gauge().orElse(shape.length());
+    return of(shape, shape.gauge().orElse(shape.length()));
+  }
+
+  /** What stands in front of a plane that lies so far from the workpiece end, mm. */
+  static List<Frustum> of(TurnedShape shape, double end) {
     List<Span> spans = new ArrayList<>();
     for (Span span : Span.of(shape.profile())) {
       if (span.z0() < end - LEAST) {

@@ -3,6 +3,8 @@ package arborline.core.solid;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import arborline.core.exchange.Cell;
+import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.quantity.Unit;
@@ -61,5 +63,51 @@ class ModelComparisonTest {
         said("DC 8", "DMM 12"));
     assertEquals(
         List.of("OAL is 76.2 mm, but its model is 72 mm long"), said("OAL 3 in", "DMM 10"));
+  }
+
+  private static RawItem holder(String... sizes) {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    for (String size : sizes) {
+      cells.put(size.split(" ")[0], Cell.of(size.split(" ")[1], Unit.MILLIMETRE));
+    }
+    return new RawItem(1, ItemKind.HOLDER, cells, List.of());
+  }
+
+  private static SolidReading taper() throws IOException {
+    StringBuilder file = new StringBuilder();
+    List<Point> half =
+        List.of(
+            new Point(-65.4, 12.691),
+            new Point(0, 22.225),
+            new Point(2, 22.225),
+            new Point(2, 31.5),
+            new Point(27, 31.5),
+            new Point(27, 14),
+            new Point(90, 10.5));
+    StepSolid.write(file, "holder", half, Instant.EPOCH);
+    return SolidReading.read(file.toString().getBytes(StandardCharsets.US_ASCII));
+  }
+
+  @Test
+  void aHolderGetsItsBodyFromItsModelInFrontOfTheGaugePlane() throws IOException {
+    assertEquals(
+        Optional.of("2 x 44.45; 25 x 63; 63 x 28-21"),
+        ModelComparison.bodies(holder("LPR 90", "BDX 63", "BD 28"), taper()));
+  }
+
+  @Test
+  void aModelThatContradictsTheSizesGivesNoBody() throws IOException {
+    assertEquals(
+        List.of("LPR is 80 mm, but its model stands 90 mm out of its gauge plane"),
+        ModelComparison.of(holder("LPR 80", "BDX 63"), taper()).stream()
+            .map(Finding::message)
+            .toList());
+    assertEquals(Optional.empty(), ModelComparison.bodies(holder("LPR 80"), taper()));
+  }
+
+  @Test
+  void aBodyThatIsWrittenStays() throws IOException {
+    RawItem written = holder("LPR 90").with(java.util.Map.of(PartReading.BODIES, Cell.of("90x50")));
+    assertEquals(Optional.empty(), ModelComparison.bodies(written, taper()));
   }
 }

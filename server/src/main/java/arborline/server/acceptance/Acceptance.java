@@ -3,7 +3,6 @@ package arborline.server.acceptance;
 import arborline.core.exchange.Interpreter;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.RawItem;
-import arborline.core.inspect.Disposition;
 import arborline.core.library.Numbering;
 import arborline.server.delivery.Counts;
 import arborline.server.delivery.Delivery;
@@ -272,12 +271,11 @@ public class Acceptance {
     List<AcceptedTools.Arriving> arriving = new ArrayList<>();
     Set<String> codes = new HashSet<>();
     for (DeliveryLine line : chunk) {
-      boolean open = line.takenId == null && codes.add(line.codeKey);
-      boolean good = line.disposition == Disposition.PASS || line.disposition == Disposition.QUERY;
+      boolean enters = line.enters() && codes.add(line.codeKey);
       Present existing = present.get(line.codeKey);
-      if (open && good && existing != null && existing.shelved()) {
+      if (enters && existing != null && existing.shelved()) {
         staying.add(line);
-      } else if (open && good) {
+      } else if (enters) {
         entering.add(line);
         arriving.add(arriving(line, existing));
       }

@@ -1,6 +1,5 @@
 package arborline.server.acceptance;
 
-import arborline.core.inspect.Disposition;
 import arborline.core.inspect.Inspected;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.inspection.Belongings;
@@ -50,9 +49,7 @@ class TakenBelongings {
   int take(long deliveryId, List<DeliveryLine> some, int takeNo) {
     int taken = 0;
     for (DeliveryLine line : some) {
-      boolean good = line.disposition == Disposition.PASS || line.disposition == Disposition.QUERY;
-      Optional<Long> owner =
-          line.takenId == null && good ? tools.byCode(line.code) : Optional.empty();
+      Optional<Long> owner = line.enters() ? tools.byCode(line.code) : Optional.empty();
       if (owner.isPresent()) {
         take(deliveryId, takeNo, owner.get(), line);
         line.taken(owner.get(), takeNo);

@@ -4,7 +4,6 @@ import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.RawItem;
 import arborline.core.inspect.Clashes;
 import arborline.core.inspect.ContentHash;
-import arborline.core.inspect.Disposition;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Codes;
@@ -61,8 +60,7 @@ class TakenParts {
   int take(long deliveryId, List<DeliveryLine> some, int takeNo) {
     int taken = 0;
     for (DeliveryLine line : some) {
-      boolean good = line.disposition == Disposition.PASS || line.disposition == Disposition.QUERY;
-      if (line.takenId == null && good) {
+      if (line.enters()) {
         taken += take(deliveryId, line, takeNo) ? 1 : 0;
       }
     }

@@ -265,6 +265,32 @@ public class Deliveries {
         .orElseThrow(() -> Refusal.notFound("the delivery has no file " + fileNo));
   }
 
+  /**
+   * Has lines held against the models that they name; what was taken stays as it is.
+   *
+   * @param lineIds the lines; null for all that were not
+   */
+  void inspect(long id, @Nullable List<Long> lineIds) {
+    boolean any =
+        transaction.execute(status -> {
+          Delivery delivery =
+              deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
+          if (delivery.state != Delivery.State.READY) {
+            throw Refusal.conflict("the delivery is not read to its end yet; wait for it");
+          }
+          boolean asked = counts.askInspection(id, lineIds);
+          if (asked) {
+            delivery.state = Delivery.State.READING;
+            stops.clear(delivery.work());
+            live.say("delivery", id, "inspecting");
+          }
+          return asked;
+        });
+    if (any) {
+      InspectionQueue.add(scheduler.getObject(), id);
+    }
+  }
+
   /** Asks the running work on a delivery to stop. */
   void stop(long id) {
     stops.ask(get(id).work());

@@ -48,6 +48,7 @@ class DeliveryController {
   private final Recipes recipes;
   private final Json json;
   private final StoredFile stored;
+  private final VendorPackages packages;
 
   DeliveryController(
       Deliveries deliveries,
@@ -58,7 +59,9 @@ class DeliveryController {
       ReadingPreview preview,
       Recipes recipes,
       Json json,
-      StoredFile stored) {
+      StoredFile stored,
+      VendorPackages packages) {
+    this.packages = packages;
     this.stored = stored;
     this.deliveries = deliveries;
     this.lists = lists;
@@ -77,6 +80,9 @@ class DeliveryController {
    *
    * @param format of its first file
    * @param others lines that may enter now and are no tools: parts, stacks, cutting data
+   * @param asked lines that wait for being held against their models
+   * @param left lines that were not, because somebody stopped it
+   * @param vendor from whom it comes; null in lists of deliveries, and where it comes from none
    * @param share of its files that was read, from 0 to 1
    * @param library into which its tools are meant to go; null for none
    * @param reading how its first file is read; null where that is no table
@@ -99,6 +105,9 @@ class DeliveryController {
       long skipped,
       long taken,
       long others,
+      long asked,
+      long left,
+      @Nullable String vendor,
       double share,
       @Nullable Long library,
       @Nullable ReadingView reading,
@@ -165,6 +174,11 @@ class DeliveryController {
         lines.skipped(),
         lines.taken(),
         lines.others(),
+        lines.asked(),
+        lines.left(),
+        whole
+            ? packages.of(delivery.id).map(VendorPackages.VendorPackage::vendor).orElse(null)
+            : null,
         delivery.size == 0 ? 1 : Math.min(1, (double) delivery.bytesRead / delivery.size),
         delivery.libraryId,
         whole ? first.reading() : null,
@@ -211,6 +225,7 @@ class DeliveryController {
       @RequestParam(required = false) @Nullable BigDecimal dcTo,
       @RequestParam(required = false) @Nullable String by,
       @RequestParam(required = false) @Nullable String group,
+      @RequestParam(required = false) @Nullable Boolean inspected,
       @RequestParam(defaultValue = "position") String sort,
       @RequestParam(required = false) @Nullable Long after,
       @RequestParam(defaultValue = "100") int limit) {
@@ -218,7 +233,17 @@ class DeliveryController {
     return lists.lines(
         id,
         new LineLists.Asked(
-            severity, finding, disposition, kind, classId, text, dcFrom, dcTo, by, group),
+            severity,
+            finding,
+            disposition,
+            kind,
+            classId,
+            text,
+            dcFrom,
+            dcTo,
+            by,
+            group,
+            inspected),
         sort,
         after,
         Math.clamp(limit, 1, MOST));
@@ -235,7 +260,8 @@ class DeliveryController {
     return Slice.all(
         lists.groups(
             id,
-            new LineLists.Asked(null, null, disposition, null, null, text, null, null, null, null),
+            new LineLists.Asked(
+                null, null, disposition, null, null, text, null, null, null, null, null),
             by));
   }
 
@@ -285,6 +311,24 @@ class DeliveryController {
     Recipes.Kept kept =
         recipes.save(called.name(), json.read(document.reading, ReadingView.class).reading());
     return new RecipeSaved(kept.id(), kept.recipe().name(), kept.recipe().number());
+  }
+
+  /**
+   * Lines to be held against their models.
+   *
+   * @param lines null for all that were not
+   */
+  record InspectOrder(@Nullable List<Long> lines) {}
+
+  /** Has lines held against the models that they name, in the background. */
+  @PostMapping("/{id}/inspect")
+  @MayReceive
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  void inspect(@PathVariable long id, @RequestBody InspectOrder order) {
+    if (order.lines() != null && order.lines().contains(null)) {
+      throw Refusal.badRequest("lines are numbers");
+    }
+    deliveries.inspect(id, order.lines());
   }
 
   @PostMapping("/{id}/stop")

@@ -93,6 +93,19 @@ public class DeliveryLine {
   /** Stacks that came with it; null without any. */
   public @Nullable String stacks;
 
+  /** How far it was held against the model that it names. */
+  public enum Inspection {
+    /** It was, or it names none. */
+    DONE,
+    /** It will be. */
+    ASKED,
+    /** Somebody stopped it before. */
+    LEFT
+  }
+
+  @Enumerated(EnumType.STRING)
+  public Inspection inspection = Inspection.DONE;
+
   /** By what its vendor calls it; null where it comes from none. */
   public @Nullable String vendorItem;
 
@@ -133,7 +146,8 @@ public class DeliveryLine {
               "cutting",
               "stacks",
               "vendor_item",
-              "vendor_cells"),
+              "vendor_cells",
+              "inspection"),
           line ->
               new Object[] {
                 line.id,
@@ -161,7 +175,8 @@ public class DeliveryLine {
                 line.cutting,
                 line.stacks,
                 line.vendorItem,
-                line.vendorCells
+                line.vendorCells,
+                line.inspection.name()
               });
 
   protected DeliveryLine() {}
@@ -174,6 +189,7 @@ public class DeliveryLine {
     this.position = position;
     this.lineNo = inspected.raw().item().line();
     judged(inspected, findings);
+    inspection = names(RawItem.ATTACHMENT) ? Inspection.ASKED : Inspection.DONE;
   }
 
   public final void judged(Inspected inspected, String judgement) {
@@ -270,6 +286,16 @@ public class DeliveryLine {
         stack.findings());
   }
 
+  /** Its model says what its vendor did not write: that is the vendor's word as well. */
+  public void fromModel(Map<String, Cell> read) {
+    RawBundle own = raw();
+    keep(new RawBundle(own.item().with(read), own.cutting(), own.stacks()));
+    if (vendorCells != null) {
+      RawItem said = new RawItem(lineNo, kind, CellsJson.fromText(vendorCells), List.of());
+      vendorCells = CellsJson.toText(said.with(read).cells());
+    }
+  }
+
   /** It is an item of a vendor, as it was read. */
   public void ofVendor() {
     if (kind.standsAlone() && !codeKey.isEmpty()) {
@@ -302,6 +328,13 @@ public class DeliveryLine {
     all.addAll(paths);
     RawItem item = own.item().with(Map.of(RawItem.ATTACHMENT, Cell.of(PathList.text(all))));
     keep(new RawBundle(item, own.cutting(), own.stacks()));
+    inspection = Inspection.ASKED;
+  }
+
+  /** True where it may enter the shop: inspected, not held, and not taken yet. */
+  public boolean enters() {
+    boolean good = disposition == Disposition.PASS || disposition == Disposition.QUERY;
+    return good && inspection == Inspection.DONE && takenId == null;
   }
 
   /** True where nothing belongs to it. */

@@ -84,6 +84,8 @@ public class LineLists {
    * @param stacks that hold it
    * @param parts codes of all parts of these stacks
    * @param notes what else came with it, by heading
+   * @param vendorItem by what its vendor calls it; null where it comes from none
+   * @param inspected false while it was not held against the model that it names
    */
   public record LineView(
       long id,
@@ -106,6 +108,8 @@ public class LineLists {
       List<String> parts,
       Map<String, String> notes,
       List<Finding> findings,
+      @Nullable String vendorItem,
+      boolean inspected,
       @Nullable Outline outline) {}
 
   /**
@@ -115,6 +119,7 @@ public class LineLists {
    * @param dcFrom least diameter, mm
    * @param by what lines are grouped by
    * @param group which of these groups
+   * @param inspected true for those that were held against their models, false for the others
    */
   record Asked(
       @Nullable String severity,
@@ -126,7 +131,8 @@ public class LineLists {
       @Nullable BigDecimal dcFrom,
       @Nullable BigDecimal dcTo,
       @Nullable String by,
-      @Nullable String group) {}
+      @Nullable String group,
+      @Nullable Boolean inspected) {}
 
   /** When the file of a line was last changed. */
   private static final String DATED =
@@ -189,6 +195,7 @@ public class LineLists {
           "class", "l.classId",
           "number", "l.number",
           "diameter", "l.dc",
+          "vendor", "l.vendorItem",
           "date", DATED,
           "finding", "(select min(f.code) from LineFinding f where f.lineId = l.id)");
 
@@ -196,7 +203,7 @@ public class LineLists {
    * Lists lines.
    *
    * @param sort {@code position}, {@code code}, {@code name}, {@code class}, {@code number}, {@code
-   *     diameter}, {@code date} or {@code finding}
+   *     diameter}, {@code date}, {@code vendor} or {@code finding}
    * @param after place of the last line that was seen; for other orders how many were seen
    */
   Slice<LineView> lines(
@@ -270,6 +277,10 @@ public class LineLists {
       where.append(" and l.dc <= :dcTo");
       parameters.put("dcTo", asked.dcTo());
     }
+    if (asked.inspected() != null) {
+      where.append(" and l.inspection %s :done".formatted(asked.inspected() ? "=" : "<>"));
+      parameters.put("done", DeliveryLine.Inspection.DONE);
+    }
     if (asked.by() != null && asked.group() != null) {
       where.append(" and %s = :group".formatted(grouping(asked.by())));
       parameters.put("group", asked.group());
@@ -333,6 +344,8 @@ public class LineLists {
         stacks.stream().flatMap(stack -> stack.parts().stream()).distinct().toList(),
         notes,
         List.of(json.read(line.findings, Finding[].class)),
+        line.vendorItem,
+        line.inspection == DeliveryLine.Inspection.DONE,
         outline(line, raw, completed).orElse(null));
   }
 

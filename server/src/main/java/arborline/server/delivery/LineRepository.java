@@ -29,6 +29,7 @@ public interface LineRepository extends Repository<DeliveryLine, Long> {
       select l from DeliveryLine l
       where l.deliveryId = :delivery and l.id > :after and l.takenId is null
         and l.disposition = arborline.core.inspect.Disposition.PASS and l.kind in (:kinds)
+        and l.inspection = arborline.server.delivery.DeliveryLine.Inspection.DONE
       order by l.id\
       """)
   List<DeliveryLine> passing(long delivery, long after, Collection<ItemKind> kinds, Limit limit);
@@ -40,6 +41,7 @@ public interface LineRepository extends Repository<DeliveryLine, Long> {
         and l.disposition in (arborline.core.inspect.Disposition.PASS,
           arborline.core.inspect.Disposition.QUERY)
         and l.kind in (:kinds)
+        and l.inspection = arborline.server.delivery.DeliveryLine.Inspection.DONE
       order by l.id\
       """)
   List<DeliveryLine> takeable(long delivery, Collection<String> keys, Collection<ItemKind> kinds);

@@ -104,8 +104,11 @@ class Inspection {
         identity.join(deliveryId);
         loose.join(deliveryId);
         filesByCode.join(deliveryId);
-        whole =
-            models.check(deliveryId, () -> stops.asked(found.get().work())) && solids(found.get());
+        if (models.check(deliveryId, () -> stops.asked(found.get().work()))) {
+          whole = solids(found.get());
+        } else {
+          stops.clear(found.get().work());
+        }
       }
       if (whole) {
         clashes.judge(deliveryId);

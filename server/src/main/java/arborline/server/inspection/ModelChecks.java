@@ -1,5 +1,7 @@
 package arborline.server.inspection;
 
+import arborline.core.exchange.Cell;
+import arborline.core.exchange.PartReading;
 import arborline.core.exchange.PathList;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.UnreadableFileException;
@@ -11,6 +13,7 @@ import arborline.server.delivery.AttachedFiles.AttachedFile;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.LineRepository;
 import arborline.server.delivery.StoredFile;
+import arborline.server.live.Live;
 import arborline.server.support.FileKind;
 import arborline.server.support.Json;
 import java.io.IOException;
@@ -38,6 +41,7 @@ class ModelChecks {
   private final StoredFile stored;
   private final LineRepository lines;
   private final LineJudge judge;
+  private final Live live;
   private final JdbcClient jdbc;
   private final Json json;
   private final TransactionTemplate transaction;
@@ -47,6 +51,7 @@ class ModelChecks {
       StoredFile stored,
       LineRepository lines,
       LineJudge judge,
+      Live live,
       JdbcClient jdbc,
       Json json,
       TransactionTemplate transaction) {
@@ -54,45 +59,56 @@ class ModelChecks {
     this.stored = stored;
     this.lines = lines;
     this.judge = judge;
+    this.live = live;
     this.jdbc = jdbc;
     this.json = json;
     this.transaction = transaction;
   }
 
-  /** Checks all lines that name models; false where somebody stopped it. */
+  /**
+   * Checks all lines of which that is asked, some at a time, so that a restart goes on behind them;
+   * false where somebody stopped it: what is left then stays as not inspected.
+   */
   boolean check(long deliveryId, BooleanSupplier stopped) throws IOException {
     List<AttachedFile> models =
         files.of(deliveryId).stream().filter(file -> FileKind.solid(file.name())).toList();
-    long after = models.isEmpty() ? Long.MAX_VALUE : 0;
-    List<Long> batch = naming(deliveryId, after);
-    while (!batch.isEmpty()) {
+    for (List<Long> batch = asked(deliveryId); !batch.isEmpty(); batch = asked(deliveryId)) {
       if (stopped.getAsBoolean()) {
+        transaction.executeWithoutResult(status -> leave(deliveryId));
         return false;
       }
-      Map<Long, List<Finding>> found = compared(deliveryId, batch, models);
-      if (!found.isEmpty()) {
-        transaction.executeWithoutResult(status -> say(deliveryId, found));
-      }
-      batch = naming(deliveryId, batch.getLast());
+      List<Long> some = batch;
+      Map<Long, Compared> found = compared(deliveryId, some, models);
+      transaction.executeWithoutResult(status -> say(deliveryId, some, found));
+      live.sayNow("delivery", deliveryId, "inspecting");
     }
     return true;
   }
 
-  private List<Long> naming(long deliveryId, long after) {
+  private void leave(long deliveryId) {
+    jdbc.sql(
+            "update delivery_line set inspection = 'LEFT' where delivery_id = ? and inspection = 'ASKED'")
+        .param(deliveryId)
+        .update();
+  }
+
+  private List<Long> asked(long deliveryId) {
     return jdbc.sql(
             """
-            select id from delivery_line
-            where delivery_id = ? and looks_beyond and json_exists(cells, '$.ATTACHMENT.text')
-              and id > ? order by id limit ?\
+            select id from delivery_line where delivery_id = ? and inspection = 'ASKED'
+            order by id limit ?\
             """)
-        .params(deliveryId, after, BATCH)
+        .params(deliveryId, BATCH)
         .query(Long.class)
         .list();
   }
 
-  private Map<Long, List<Finding>> compared(
-      long deliveryId, List<Long> ids, List<AttachedFile> models) throws IOException {
-    Map<Long, List<Finding>> found = new HashMap<>();
+  /** What a model says: findings, and the cylinders and cones of a part that wrote none. */
+  private record Compared(List<Finding> findings, Optional<String> bodies) {}
+
+  private Map<Long, Compared> compared(long deliveryId, List<Long> ids, List<AttachedFile> models)
+      throws IOException {
+    Map<Long, Compared> found = new HashMap<>();
     for (DeliveryLine line : lines.findByDeliveryIdAndIdIn(deliveryId, ids)) {
       RawItem item = line.raw().item();
       Optional<AttachedFile> model =
@@ -100,41 +116,62 @@ class ModelChecks {
               .flatMap(path -> AttachedFiles.find(models, path).stream())
               .findFirst();
       if (model.isPresent()) {
-        List<Finding> said = compared(deliveryId, item, model.get());
-        if (!said.isEmpty()) {
-          found.put(line.id, said);
-        }
+        found.put(line.id, compared(deliveryId, item, model.get()));
       }
     }
     return found;
   }
 
-  private List<Finding> compared(long deliveryId, RawItem item, AttachedFile model)
-      throws IOException {
+  private Compared compared(long deliveryId, RawItem item, AttachedFile model) throws IOException {
     try (InputStream content = stored.open(deliveryId, model.fileNo())) {
-      byte[] file = content.readNBytes(LARGEST);
-      return ModelComparison.of(item, SolidReading.read(file));
+      SolidReading solid = SolidReading.read(content.readNBytes(LARGEST));
+      List<Finding> said = new ArrayList<>(ModelComparison.of(item, solid));
+      Optional<String> bodies = ModelComparison.bodies(item, solid);
+      bodies.ifPresent(text ->
+          said.add(
+              Finding.note(
+                  PREFIX + "bodies",
+                  "cylinders and cones are read from %s".formatted(model.name()),
+                  PartReading.BODIES)));
+      return new Compared(said, bodies);
     } catch (UnreadableFileException unreadable) {
-      return List.of(
-          Finding.note(
-              PREFIX + "unreadable",
-              "%s is not read as a solid: %s".formatted(model.name(), unreadable.getMessage()),
-              RawItem.ATTACHMENT));
+      return new Compared(
+          List.of(
+              Finding.note(
+                  PREFIX + "unreadable",
+                  "%s is not read as a solid: %s".formatted(model.name(), unreadable.getMessage()),
+                  RawItem.ATTACHMENT)),
+          Optional.empty());
     }
   }
 
-  private void say(long deliveryId, Map<Long, List<Finding>> found) {
-    List<DeliveryLine> changed = lines.findByDeliveryIdAndIdIn(deliveryId, found.keySet());
-    for (DeliveryLine line : changed) {
-      List<Finding> all = new ArrayList<>();
-      if (line.readingFindings != null) {
-        Stream.of(json.read(line.readingFindings, Finding[].class))
-            .filter(before -> !before.code().startsWith(PREFIX))
-            .forEach(all::add);
+  private void say(long deliveryId, List<Long> ids, Map<Long, Compared> found) {
+    List<DeliveryLine> some = lines.findByDeliveryIdAndIdIn(deliveryId, ids);
+    List<DeliveryLine> changed = new ArrayList<>();
+    for (DeliveryLine line : some) {
+      line.inspection = DeliveryLine.Inspection.DONE;
+      Compared model = found.get(line.id);
+      if (model != null) {
+        model.bodies().ifPresent(text -> line.fromModel(Map.of(PartReading.BODIES, Cell.of(text))));
+        List<Finding> all = findings(line, model.findings());
+        line.readingFindings = all.isEmpty() ? null : json.text(all);
+        changed.add(line);
       }
-      all.addAll(found.get(line.id));
-      line.readingFindings = json.text(all);
     }
-    judge.judge(deliveryId, changed);
+    if (!changed.isEmpty()) {
+      judge.judge(deliveryId, changed);
+    }
+  }
+
+  /** What was said of the line, with what its model says in place of what it said before. */
+  private List<Finding> findings(DeliveryLine line, List<Finding> model) {
+    List<Finding> all = new ArrayList<>();
+    if (line.readingFindings != null) {
+      Stream.of(json.read(line.readingFindings, Finding[].class))
+          .filter(before -> !before.code().startsWith(PREFIX))
+          .forEach(all::add);
+    }
+    all.addAll(model);
+    return all;
   }
 }

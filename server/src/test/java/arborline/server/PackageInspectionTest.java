@@ -1,0 +1,91 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.JsonNode;
+
+/** A package is held against its models, item by item; holders get their bodies from them. */
+class PackageInspectionTest extends ServerTest {
+
+  @Autowired private JdbcClient jdbc;
+
+  private long fetched(String packageId) {
+    long delivery = lead.post("/api/v1/news/%s/fetch".formatted(packageId), Map.of()).number("id");
+    lead.untilRead(delivery);
+    return delivery;
+  }
+
+  private JsonNode line(long delivery, String code) {
+    return StreamSupport.stream(
+            lead.get("/api/v1/deliveries/%d/lines?limit=500&text=%s".formatted(delivery, code))
+                .at("items")
+                .spliterator(),
+            false)
+        .filter(one -> one.get("code").asString().equals(code))
+        .filter(one -> !one.get("disposition").asString().equals("skipped"))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void holdersGetTheirBodiesFromTheirModelsAndContradictionsAreAsked() {
+    long delivery = fetched("brack-2026-b");
+    JsonNode holder = line(delivery, "BRK-J40-SF12-090");
+    assertEquals("pass", holder.get("disposition").asString(), holder.toString());
+    assertTrue(
+        holder.at("/cells/BODIES/text").asString().startsWith("2 x 44.45; 25 x 63; 63 x 32-24"),
+        holder.toString());
+    JsonNode wrong = line(delivery, "BRK-J40-HY20-085");
+    assertTrue(
+        wrong.get("findings").toString().contains("stands 95 mm out of its gauge plane"),
+        wrong.toString());
+    JsonNode mill = line(delivery, "BRK-M-12");
+    assertEquals("BRK-J40-SF12-090", mill.at("/stacks/0/parts/0").asString(), mill.toString());
+    assertEquals("46", mill.at("/stacks/0/cells/OVERHANG/text").asString());
+  }
+
+  @Test
+  void whatWasNotInspectedDoesNotEnterUntilItIs() {
+    long delivery = fetched("marram-2026-1");
+    long mill = line(delivery, "MC-4010-06").get("id").asLong();
+    long ball = line(delivery, "MC-4220-06").get("id").asLong();
+    jdbc.sql("update delivery_line set inspection = 'LEFT' where id in (?, ?)")
+        .params(mill, ball)
+        .update();
+    assertEquals(2, lead.get("/api/v1/deliveries/" + delivery).number("left"));
+    assertFalse(line(delivery, "MC-4010-06").get("inspected").asBoolean());
+    long library = library("Inspected first");
+    String accept = "/api/v1/deliveries/%d/accept".formatted(delivery);
+    assertEquals(
+        0,
+        lead.post(accept, Api.body("library", library, "lines", List.of(mill))).number("accepted"));
+    String inspect = "/api/v1/deliveries/%d/inspect".formatted(delivery);
+    assertEquals(202, lead.post(inspect, Api.body("lines", List.of(mill))).status());
+    lead.untilRead(delivery);
+    assertTrue(line(delivery, "MC-4010-06").get("inspected").asBoolean());
+    assertFalse(line(delivery, "MC-4220-06").get("inspected").asBoolean());
+    assertEquals(202, lead.post(inspect, Map.of()).status());
+    lead.untilRead(delivery);
+    assertEquals(0, lead.get("/api/v1/deliveries/" + delivery).number("left"));
+    Api.Answer taken = lead.post(accept, Api.body("library", library, "lines", List.of(mill)));
+    assertEquals(1, taken.number("accepted"));
+    lead.post("/api/v1/trail/%d/undo".formatted(taken.number("undo")), Map.of());
+  }
+
+  @Test
+  void faultsOfThePackageAreNamedWithTheirFile() {
+    long delivery = fetched("ossel-26.1");
+    JsonNode faults = lead.get("/api/v1/deliveries/%d/package".formatted(delivery)).at("faults");
+    assertEquals(1, faults.size(), faults.toString());
+    assertEquals("pictures/OIW-DNMG150604-K2.png", faults.get(0).get("file").asString());
+    assertEquals("not-a-picture", faults.get(0).get("kind").asString());
+  }
+}
