@@ -29,7 +29,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  * there, each goes on behind its checkpoint.
  */
 @Component
-class Inspection {
+public class Inspection {
 
   private static final Logger LOG = LoggerFactory.getLogger(Inspection.class);
 
@@ -89,7 +89,7 @@ class Inspection {
   }
 
   /** Inspects a delivery from where it stands to the end. */
-  void run(long deliveryId) {
+  public void run(long deliveryId) {
     if (deliveries.waiting(deliveryId)) {
       clearing.lines(deliveryId);
     }

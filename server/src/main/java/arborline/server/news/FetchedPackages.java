@@ -19,7 +19,7 @@ import org.springframework.stereotype.Service;
  * Fetches packages of the vendor dispatch as deliveries; however many ask for one, it comes once.
  */
 @Service
-class FetchedPackages {
+public class FetchedPackages {
 
   private final VendorDispatch dispatch;
   private final Deliveries deliveries;
@@ -53,7 +53,7 @@ class FetchedPackages {
    * @return the delivery as which it came
    * @throws IOException where the dispatch does not send it; the message says why
    */
-  long fetch(String packageId) throws IOException {
+  public long fetch(String packageId) throws IOException {
     Announced wanted =
         dispatch.packages().stream()
             .filter(one -> packageId.equals(one.id()))

@@ -35,6 +35,7 @@ class FirstStart implements ApplicationRunner {
   private final Components components;
   private final DemoLibraries shelves;
   private final DemoDeliveries waiting;
+  private final DemoVendors vendors;
   private final Json json;
   private final String demo;
   private final String firstPassword;
@@ -48,6 +49,7 @@ class FirstStart implements ApplicationRunner {
       Components components,
       DemoLibraries shelves,
       DemoDeliveries waiting,
+      DemoVendors vendors,
       Json json,
       @Value("${arbor.demo}") String demo,
       @Value("${ARBOR_FIRST_PASSWORD:}") String firstPassword,
@@ -59,6 +61,7 @@ class FirstStart implements ApplicationRunner {
     this.components = components;
     this.shelves = shelves;
     this.waiting = waiting;
+    this.vendors = vendors;
     this.json = json;
     this.demo = demo;
     this.firstPassword = firstPassword;
@@ -86,6 +89,7 @@ class FirstStart implements ApplicationRunner {
       shelves.fill(Path.of(demo, "libraries"));
       holders();
       waiting.bring(Path.of(demo));
+      vendors.take(Path.of(demo, "vendors", "taken.tsv"));
     }
   }
 

@@ -109,7 +109,6 @@ public final class Dispatch {
                 release.vendor(),
                 release.release(),
                 release.items().stream()
-                    .filter(item -> release.faults(item.id(), "missing-file").isEmpty())
                     .filter(item -> !item.assembly())
                     .map(Dispatch::listed)
                     .toList()));
