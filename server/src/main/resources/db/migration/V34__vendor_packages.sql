@@ -58,3 +58,8 @@ create table fetched_package (
   delivery_id bigint not null,
   index fetched_package_delivery (delivery_id)
 );
+
+-- What a line's stacks were before somebody changed how far its tool stands out.
+alter table delivery_line_before
+  add column stacks mediumtext,
+  add column stacks_kept boolean not null default false;

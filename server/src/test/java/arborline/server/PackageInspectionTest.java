@@ -54,14 +54,14 @@ class PackageInspectionTest extends ServerTest {
 
   @Test
   void whatWasNotInspectedDoesNotEnterUntilItIs() {
-    long delivery = fetched("marram-2026-1");
-    long mill = line(delivery, "MC-4010-06").get("id").asLong();
-    long ball = line(delivery, "MC-4220-06").get("id").asLong();
+    long delivery = fetched("marram-2026-2");
+    long mill = line(delivery, "MC-7005-120").get("id").asLong();
+    long ball = line(delivery, "MC-4010-10").get("id").asLong();
     jdbc.sql("update delivery_line set inspection = 'LEFT' where id in (?, ?)")
         .params(mill, ball)
         .update();
     assertEquals(2, lead.get("/api/v1/deliveries/" + delivery).number("left"));
-    assertFalse(line(delivery, "MC-4010-06").get("inspected").asBoolean());
+    assertFalse(line(delivery, "MC-7005-120").get("inspected").asBoolean());
     long library = library("Inspected first");
     String accept = "/api/v1/deliveries/%d/accept".formatted(delivery);
     assertEquals(
@@ -70,14 +70,37 @@ class PackageInspectionTest extends ServerTest {
     String inspect = "/api/v1/deliveries/%d/inspect".formatted(delivery);
     assertEquals(202, lead.post(inspect, Api.body("lines", List.of(mill))).status());
     lead.untilRead(delivery);
-    assertTrue(line(delivery, "MC-4010-06").get("inspected").asBoolean());
-    assertFalse(line(delivery, "MC-4220-06").get("inspected").asBoolean());
+    assertTrue(line(delivery, "MC-7005-120").get("inspected").asBoolean());
+    assertFalse(line(delivery, "MC-4010-10").get("inspected").asBoolean());
     assertEquals(202, lead.post(inspect, Map.of()).status());
     lead.untilRead(delivery);
     assertEquals(0, lead.get("/api/v1/deliveries/" + delivery).number("left"));
     Api.Answer taken = lead.post(accept, Api.body("library", library, "lines", List.of(mill)));
     assertEquals(1, taken.number("accepted"));
     lead.post("/api/v1/trail/%d/undo".formatted(taken.number("undo")), Map.of());
+  }
+
+  @Test
+  void howFarAToolStandsOutIsSeenAndSaidBeforeItEnters() {
+    long delivery = fetched("brack-2026-b");
+    JsonNode mill = line(delivery, "BRK-M-12");
+    String stack =
+        "/api/v1/deliveries/%d/lines/%d/stacks/0".formatted(delivery, mill.get("id").asLong());
+    Api.Answer now = lead.get(stack);
+    assertEquals(136.0, now.at("shape").get("length").asDouble(), 0.001, now.toString());
+    assertEquals(36.0, now.at("clamping").asDouble());
+    assertEquals(47.0, now.at("longest").asDouble());
+    Api.Answer far = lead.get(stack + "?overhang=60");
+    assertEquals(150.0, far.at("shape").get("length").asDouble(), 0.001);
+    assertTrue(far.at("findings").toString().contains("clamping-short"), far.toString());
+    Api.Answer said = lead.send("PUT", stack, Api.body("overhang", 40));
+    assertEquals(1, said.number("lines"), said.toString());
+    assertEquals(130.0, lead.get(stack).at("shape").get("length").asDouble(), 0.001);
+    lead.post("/api/v1/trail/%d/undo".formatted(said.number("undo")), Map.of());
+    assertEquals(136.0, lead.get(stack).at("shape").get("length").asDouble(), 0.001);
+    assertEquals(400, lead.send("PUT", stack, Api.body("overhang", 0)).status());
+    assertEquals(400, lead.send("PUT", stack, Map.of()).status());
+    assertEquals(404, lead.get(stack.replace("stacks/0", "stacks/7")).status());
   }
 
   @Test

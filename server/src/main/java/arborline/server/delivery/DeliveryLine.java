@@ -296,6 +296,15 @@ public class DeliveryLine {
     }
   }
 
+  /** One of its stacks gets other cells. */
+  public void restack(int index, Map<String, Cell> replacements) {
+    RawBundle own = raw();
+    List<RawItem> held = new ArrayList<>(own.stacks());
+    held.set(index, held.get(index).with(replacements));
+    keep(new RawBundle(own.item(), own.cutting(), held));
+    lookedAt = false;
+  }
+
   /** It is an item of a vendor, as it was read. */
   public void ofVendor() {
     if (kind.standsAlone() && !codeKey.isEmpty()) {

@@ -4,6 +4,7 @@ import arborline.core.exchange.Cell;
 import arborline.core.exchange.CellsJson;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.RawItem;
+import arborline.core.exchange.StackReading;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.inspect.Allowance;
@@ -17,6 +18,7 @@ import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -101,6 +103,35 @@ class Correcting {
                     other.map(is -> is.word() + (cells.isEmpty() ? "" : ", ")).orElse("")
                         + text(cells)));
     return lines.findByDeliveryIdAndId(id, lineId).orElseThrow();
+  }
+
+  /**
+   * Says how far the tool of a stack stands out.
+   *
+   * @param index which stack of the line, from 0
+   * @param overhang mm
+   */
+  @Transactional
+  Changed overhang(long id, long lineId, int index, BigDecimal overhang) {
+    Delivery delivery = ready(id);
+    DeliveryLine line =
+        lines
+            .findByDeliveryIdAndId(id, lineId)
+            .orElseThrow(() -> Refusal.notFound("there is no such line in the delivery"));
+    if (line.takenId != null) {
+      throw Refusal.conflict("the line was taken already; change the stack of the tool");
+    }
+    if (index < 0 || index >= line.raw().stacks().size()) {
+      throw Refusal.notFound("the line has no stack " + index);
+    }
+    Cell cell = LineStacks.overhang(overhang);
+    String code = line.code;
+    return make(
+        delivery,
+        after -> FoundLines.among(List.of(lineId), after),
+        changed -> true,
+        changed -> changed.restack(index, Map.of(StackReading.OVERHANG, cell)),
+        count -> "%s of %s stands out %s mm".formatted(code, delivery.name, cell.text()));
   }
 
   private static ItemKind kind(String word) {

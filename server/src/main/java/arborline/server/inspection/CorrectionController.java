@@ -8,6 +8,7 @@ import arborline.server.delivery.LineLists;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import java.io.IOException;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PatchMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -28,6 +30,7 @@ class CorrectionController {
 
   private final Correcting correcting;
   private final NamedShapes shapes;
+  private final LineStacks stacks;
   private final LineLists lists;
   private final Beside beside;
   private final LibraryComparison comparison;
@@ -37,7 +40,9 @@ class CorrectionController {
       LineLists lists,
       Beside beside,
       LibraryComparison comparison,
-      NamedShapes shapes) {
+      NamedShapes shapes,
+      LineStacks stacks) {
+    this.stacks = stacks;
     this.shapes = shapes;
     this.correcting = correcting;
     this.lists = lists;
@@ -150,6 +155,42 @@ class CorrectionController {
         order.lines(),
         order.finding() == null ? null : new FindingChoice(order.finding(), order.severity()),
         reason);
+  }
+
+  /**
+   * A stack of a line as it would stand.
+   *
+   * @param index which of its stacks, from 0
+   * @param overhang how far its tool stands out, mm; as the line says where none is given
+   */
+  @GetMapping("/{id}/lines/{lineId}/stacks/{index}")
+  LineStacks.PlannedShape stack(
+      @PathVariable long id,
+      @PathVariable long lineId,
+      @PathVariable int index,
+      @RequestParam(required = false) @Nullable BigDecimal overhang) {
+    return stacks.of(id, lineId, index, overhang);
+  }
+
+  /**
+   * How far a tool stands out.
+   *
+   * @param overhang mm
+   */
+  record OverhangOrder(@Nullable BigDecimal overhang) {}
+
+  /** Says how far the tool of a stack stands out. */
+  @PutMapping("/{id}/lines/{lineId}/stacks/{index}")
+  @MayReceive
+  Correcting.Changed overhang(
+      @PathVariable long id,
+      @PathVariable long lineId,
+      @PathVariable int index,
+      @RequestBody OverhangOrder order) {
+    if (order.overhang() == null) {
+      throw Refusal.badRequest("overhang is a length above 0 and up to 2000 mm");
+    }
+    return correcting.overhang(id, lineId, index, order.overhang());
   }
 
   /** What stands beside a line: the shop's tool under its code, and others that look like it. */

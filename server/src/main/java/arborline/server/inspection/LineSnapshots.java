@@ -32,9 +32,10 @@ class LineSnapshots {
     jdbc.sql(
             """
             insert into delivery_line_before
-              (delivery_id, change_no, line_id, cells, reading_findings, looked_at, choice, allowed, kind)
+              (delivery_id, change_no, line_id, cells, reading_findings, looked_at, choice, allowed,
+                kind, stacks, stacks_kept)
             select delivery_id, :change, id, cells, reading_findings, looked_at, choice, allowed,
-              kind
+              kind, stacks, true
             from delivery_line where delivery_id = :delivery and id in (:lines)\
             """)
         .param("change", changeNo)
@@ -95,7 +96,8 @@ class LineSnapshots {
               on b.delivery_id = :delivery and b.change_no = :change and b.line_id = l.id
             set l.cells = b.cells, l.reading_findings = b.reading_findings,
               l.looked_at = b.looked_at, l.choice = b.choice, l.allowed = b.allowed,
-              l.kind = coalesce(b.kind, l.kind)
+              l.kind = coalesce(b.kind, l.kind),
+              l.stacks = if(b.stacks_kept, b.stacks, l.stacks)
             where l.id in (:lines)\
             """)
         .param("delivery", deliveryId)
