@@ -63,3 +63,6 @@ create table fetched_package (
 alter table delivery_line_before
   add column stacks mediumtext,
   add column stacks_kept boolean not null default false;
+
+-- The same of its cutting data.
+alter table delivery_line_before add column cutting mediumtext;

@@ -104,6 +104,26 @@ class PackageInspectionTest extends ServerTest {
   }
 
   @Test
+  void aToolGetsCuttingDataBeforeItEnters() {
+    long delivery = fetched("marram-2026-2");
+    long line = line(delivery, "MC-7005-120").get("id").asLong();
+    String cutting = "/api/v1/deliveries/%d/lines/%d/cutting".formatted(delivery, line);
+    Api.Answer given =
+        lead.send(
+            "PUT",
+            cutting,
+            Api.body(
+                "lines",
+                List.of(Api.body("MATERIAL", "1.4462", "VC", "45 m/min", "FEED", "0.12 mm"))));
+    assertEquals(1, given.number("lines"), given.toString());
+    JsonNode now = line(delivery, "MC-7005-120");
+    assertEquals("45 m/min", now.at("/cutting/0/cells/VC/text").asString(), now.toString());
+    lead.post("/api/v1/trail/%d/undo".formatted(given.number("undo")), Map.of());
+    assertEquals(0, line(delivery, "MC-7005-120").get("cutting").size());
+    assertEquals(400, lead.send("PUT", cutting, Map.of()).status());
+  }
+
+  @Test
   void faultsOfThePackageAreNamedWithTheirFile() {
     long delivery = fetched("ossel-26.1");
     JsonNode faults = lead.get("/api/v1/deliveries/%d/package".formatted(delivery)).at("faults");

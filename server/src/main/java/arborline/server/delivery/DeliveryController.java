@@ -2,6 +2,7 @@ package arborline.server.delivery;
 
 import arborline.server.account.MayReceive;
 import arborline.server.recipe.Recipes;
+import arborline.server.support.FileKind;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
@@ -15,6 +16,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -194,16 +196,22 @@ class DeliveryController {
         Readings.table(document.format) ? json.read(document.reading, ReadingView.class) : null);
   }
 
-  /** A file of a delivery as it came, to be saved. */
+  /** Pictures that a page may show; everything else is saved. */
+  private static final Set<String> SHOWN =
+      Set.of("image/png", "image/jpeg", "image/gif", "image/webp");
+
+  /** A file of a delivery as it came: a picture to be seen, anything else to be saved. */
   @GetMapping("/{id}/files/{file}/content")
   void content(@PathVariable long id, @PathVariable int file, HttpServletResponse response)
       throws IOException {
     Document document = deliveries.document(id, file);
-    response.setContentType("application/octet-stream");
+    String media = FileKind.mediaType(document.name);
+    boolean shown = SHOWN.contains(media);
+    response.setContentType(shown ? media : "application/octet-stream");
     response.setContentLengthLong(document.size);
     response.setHeader(
         HttpHeaders.CONTENT_DISPOSITION,
-        ContentDisposition.attachment()
+        (shown ? ContentDisposition.inline() : ContentDisposition.attachment())
             .filename(document.name, StandardCharsets.UTF_8)
             .build()
             .toString());

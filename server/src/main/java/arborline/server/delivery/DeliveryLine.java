@@ -24,6 +24,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.SortedMap;
 import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
@@ -294,6 +295,18 @@ public class DeliveryLine {
       RawItem said = new RawItem(lineNo, kind, CellsJson.fromText(vendorCells), List.of());
       vendorCells = CellsJson.toText(said.with(read).cells());
     }
+  }
+
+  /** It gets other cutting data in place of what it had. */
+  public void recut(List<SortedMap<String, Cell>> cuts) {
+    RawBundle own = raw();
+    String key = own.item().key();
+    keep(
+        new RawBundle(
+            own.item(),
+            cuts.stream().map(cells -> RawItem.cutting(lineNo, key, cells)).toList(),
+            own.stacks()));
+    lookedAt = false;
   }
 
   /** One of its stacks gets other cells. */

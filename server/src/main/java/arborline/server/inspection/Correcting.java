@@ -22,6 +22,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Consumer;
 import java.util.function.LongFunction;
@@ -34,6 +35,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Puts lines of a delivery right: one, or all that have a finding. */
 @Service
 class Correcting {
+
+  private static final int LONGEST_CELL = 200;
 
   private final DeliveryRepository deliveries;
   private final LineRepository lines;
@@ -79,13 +82,7 @@ class Correcting {
   DeliveryLine correct(long id, long lineId, Map<String, String> cells, @Nullable String kind) {
     Optional<ItemKind> other = Optional.ofNullable(kind).map(Correcting::kind);
     Delivery delivery = ready(id);
-    DeliveryLine line =
-        lines
-            .findByDeliveryIdAndId(id, lineId)
-            .orElseThrow(() -> Refusal.notFound("there is no such line in the delivery"));
-    if (line.takenId != null) {
-      throw Refusal.conflict("the line was taken already; change the tool on its sheet");
-    }
+    DeliveryLine line = open(id, lineId);
     long lineNo = line.lineNo;
     make(
         delivery,
@@ -114,13 +111,7 @@ class Correcting {
   @Transactional
   Changed overhang(long id, long lineId, int index, BigDecimal overhang) {
     Delivery delivery = ready(id);
-    DeliveryLine line =
-        lines
-            .findByDeliveryIdAndId(id, lineId)
-            .orElseThrow(() -> Refusal.notFound("there is no such line in the delivery"));
-    if (line.takenId != null) {
-      throw Refusal.conflict("the line was taken already; change the stack of the tool");
-    }
+    DeliveryLine line = open(id, lineId);
     if (index < 0 || index >= line.raw().stacks().size()) {
       throw Refusal.notFound("the line has no stack " + index);
     }
@@ -132,6 +123,55 @@ class Correcting {
         changed -> true,
         changed -> changed.restack(index, Map.of(StackReading.OVERHANG, cell)),
         count -> "%s of %s stands out %s mm".formatted(code, delivery.name, cell.text()));
+  }
+
+  /** A line that was not taken yet. */
+  private DeliveryLine open(long id, long lineId) {
+    DeliveryLine line =
+        lines
+            .findByDeliveryIdAndId(id, lineId)
+            .orElseThrow(() -> Refusal.notFound("there is no such line in the delivery"));
+    if (line.takenId != null) {
+      throw Refusal.conflict("the line was taken already; change the tool on its sheet");
+    }
+    return line;
+  }
+
+  /**
+   * Gives a tool cutting data before it enters, in place of what came with it.
+   *
+   * @param cuts cells of each line: {@code MATERIAL}, {@code VC}, {@code FEED} and so on
+   */
+  @Transactional
+  Changed cutting(long id, long lineId, List<Map<String, String>> cuts) {
+    Delivery delivery = ready(id);
+    DeliveryLine line = open(id, lineId);
+    if (line.kind != ItemKind.CUTTER && line.kind != ItemKind.INSERT) {
+      throw Refusal.badRequest("only a tool has cutting data");
+    }
+    String code = line.code;
+    List<SortedMap<String, Cell>> cells = cuts.stream().map(Correcting::cells).toList();
+    return make(
+        delivery,
+        after -> FoundLines.among(List.of(lineId), after),
+        changed -> true,
+        changed -> changed.recut(cells),
+        count ->
+            "gave %s of %s %s of cutting data"
+                .formatted(code, delivery.name, TrailRecord.count(cuts.size(), "line")));
+  }
+
+  private static SortedMap<String, Cell> cells(Map<String, String> texts) {
+    SortedMap<String, Cell> cells = new TreeMap<>();
+    texts.forEach((symbol, text) -> {
+      if (text == null || text.length() > LONGEST_CELL || symbol.length() > LONGEST_CELL) {
+        throw Refusal.badRequest("a cell is a text of up to %d letters".formatted(LONGEST_CELL));
+      }
+      if (!text.isBlank()) {
+        cells.put(symbol, Cell.of(text));
+      }
+    });
+    return cells;
   }
 
   private static ItemKind kind(String word) {

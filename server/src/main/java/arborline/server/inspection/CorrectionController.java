@@ -27,6 +27,7 @@ import org.springframework.web.bind.annotation.RestController;
 class CorrectionController {
 
   private static final int LONGEST_REASON = 250;
+  private static final int MOST_CUTTING = 100;
 
   private final Correcting correcting;
   private final NamedShapes shapes;
@@ -191,6 +192,26 @@ class CorrectionController {
       throw Refusal.badRequest("overhang is a length above 0 and up to 2000 mm");
     }
     return correcting.overhang(id, lineId, index, order.overhang());
+  }
+
+  /**
+   * Cutting data of a tool that is to enter.
+   *
+   * @param lines cells of each line: {@code MATERIAL}, {@code VC}, {@code FEED} and so on
+   */
+  record CuttingOrder(@Nullable List<@Nullable Map<String, String>> lines) {}
+
+  /** Gives a tool cutting data before it enters, in place of what came with it. */
+  @PutMapping("/{id}/lines/{lineId}/cutting")
+  @MayReceive
+  Correcting.Changed cutting(
+      @PathVariable long id, @PathVariable long lineId, @RequestBody CuttingOrder order) {
+    if (order.lines() == null
+        || order.lines().size() > MOST_CUTTING
+        || order.lines().contains(null)) {
+      throw Refusal.badRequest("give up to %d lines of cutting data".formatted(MOST_CUTTING));
+    }
+    return correcting.cutting(id, lineId, order.lines());
   }
 
   /** What stands beside a line: the shop's tool under its code, and others that look like it. */

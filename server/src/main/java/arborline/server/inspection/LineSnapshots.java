@@ -33,9 +33,9 @@ class LineSnapshots {
             """
             insert into delivery_line_before
               (delivery_id, change_no, line_id, cells, reading_findings, looked_at, choice, allowed,
-                kind, stacks, stacks_kept)
+                kind, stacks, stacks_kept, cutting)
             select delivery_id, :change, id, cells, reading_findings, looked_at, choice, allowed,
-              kind, stacks, true
+              kind, stacks, true, cutting
             from delivery_line where delivery_id = :delivery and id in (:lines)\
             """)
         .param("change", changeNo)
@@ -97,7 +97,8 @@ class LineSnapshots {
             set l.cells = b.cells, l.reading_findings = b.reading_findings,
               l.looked_at = b.looked_at, l.choice = b.choice, l.allowed = b.allowed,
               l.kind = coalesce(b.kind, l.kind),
-              l.stacks = if(b.stacks_kept, b.stacks, l.stacks)
+              l.stacks = if(b.stacks_kept, b.stacks, l.stacks),
+              l.cutting = if(b.stacks_kept, b.cutting, l.cutting)
             where l.id in (:lines)\
             """)
         .param("delivery", deliveryId)
