@@ -51,6 +51,11 @@ export type SolidAnswer = Schemas['ExplainedSolid'];
 export type Conversion = Schemas['ConversionView'];
 export type Attachment = Schemas['AttachmentView'];
 export type ReadingChoice = Schemas['ReadingChoice'];
+export type PackageReport = Schemas['PackageReport'];
+export type VendorNews = Schemas['VendorNews'];
+export type ItemNews = Schemas['ItemNews'];
+export type PlannedShape = Schemas['PlannedShape'];
+export type VendorField = Schemas['Field'];
 export type CutBody =
   paths['/api/v1/tools/{id}/cutting/compute']['post']['requestBody']['content']['application/json'];
 export type Decisions =

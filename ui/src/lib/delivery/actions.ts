@@ -156,14 +156,15 @@ export const settleLines = (
   id: number,
   answer: 'keep' | 'replace' | 'merge',
   lines?: number[],
-  fields?: string[]
+  fields?: string[],
+  finding?: 'vendor-conflict'
 ) =>
   act({
     ask: () =>
       ask(
         api.POST('/api/v1/deliveries/{id}/settle', {
           params: { path: { id } },
-          body: { answer, lines, fields }
+          body: { answer, lines, fields, finding }
         })
       ),
     message: (changed) =>

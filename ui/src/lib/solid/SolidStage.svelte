@@ -2,15 +2,19 @@
   import { Canvas } from '@threlte/core';
   import { createQuery } from '@tanstack/svelte-query';
   import { onDestroy } from 'svelte';
-  import type { Line } from '$lib/api/client';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import { MeshReader, type SolidMesh } from './mesh';
   import { solidQuery } from './queries';
   import SolidInSpace from './SolidInSpace.svelte';
 
-  let { delivery, line, name }: { delivery: number; line: Line; name: string } = $props();
+  let {
+    delivery,
+    code,
+    file,
+    name
+  }: { delivery: number; code: string; file: number; name: string } = $props();
 
-  const read = createQuery(() => solidQuery(delivery, line.file, name));
+  const read = createQuery(() => solidQuery(delivery, file, name));
   const drawable = document.createElement('canvas').getContext('webgl2') !== null;
   const reader = new MeshReader();
   let meshes = $state.raw<SolidMesh[] | null>(null);
@@ -39,7 +43,7 @@
   });
 </script>
 
-<section aria-label="Solid of {line.code}" class="relative min-h-0 flex-1 bg-sheet">
+<section aria-label="Solid of {code}" class="relative min-h-0 flex-1 bg-sheet">
   {#if read.data && meshes && meshes.length > 0}
     <Canvas>
       <SolidInSpace {meshes} solid={read.data.solid} {flat} />

@@ -55,7 +55,8 @@
 <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
   <div class="flex items-center gap-3">
     <h1>Receiving</h1>
-    <a class="button ml-auto" href="/receiving/conversions">Convert files</a>
+    <a class="button ml-auto" href="/receiving/news">News of vendors</a>
+    <a class="button" href="/receiving/conversions">Convert files</a>
   </div>
   {#if may}
     <div

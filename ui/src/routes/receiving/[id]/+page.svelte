@@ -13,6 +13,7 @@
   import Grouped from '$lib/delivery/Grouped.svelte';
   import HowRead from '$lib/delivery/HowRead.svelte';
   import Lines from '$lib/delivery/Lines.svelte';
+  import PackageBand from '$lib/package/PackageBand.svelte';
   import TakeBar from '$lib/delivery/TakeBar.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { capital, count, moment } from '$lib/shell/text';
@@ -130,6 +131,7 @@
     </div>
   {:else}
     <div class="min-h-0 flex-1 overflow-auto">
+      {#if arrived.vendor}<PackageBand delivery={id} editable={may} />{/if}
       {@render howRead(arrived)}
       {#if compared.data && (compared.data.same > 0 || compared.data.changed > 0)}
         <Compared compared={compared.data} />
@@ -140,7 +142,9 @@
           aria-pressed={part === 'all'}
           onclick={() => (part = part === 'all' ? '' : 'all')}>All lines as a list</button
         >
-        {#if solids}
+        {#if arrived.vendor}
+          <a class="button" href="/receiving/{id}/package">Go through the package</a>
+        {:else if solids}
           <a class="button" href="/receiving/{id}/solids">Go through the solids</a>
         {/if}
         {#if part}

@@ -197,6 +197,15 @@ class VendorReleasesTest extends ServerTest {
     assertTrue(
         asked.toString().contains("LU was 49 mm and is now 47 mm with the vendor, the shop has 45"),
         asked.toString());
+    JsonNode field =
+        lead.get("/api/v1/deliveries/%d/lines/%d/vendor".formatted(next, asked.get("id").asLong()))
+            .at("fields")
+            .get(0);
+    assertEquals("LU", field.get("field").asString());
+    assertEquals("49 mm", field.get("before").asString());
+    assertEquals("47 mm", field.get("now").asString());
+    assertEquals("45 mm", field.get("ours").asString());
+    assertEquals("CONFLICT", field.get("outcome").asString());
     take(next, library);
     assertEquals("45", value(tool, "LU"));
     Api.Answer settled =

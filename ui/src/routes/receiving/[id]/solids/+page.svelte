@@ -102,7 +102,8 @@
     <div class="flex min-h-0 flex-1 max-lg:flex-col">
       <SolidStage
         delivery={id}
-        {line}
+        code={line.code}
+        file={line.file}
         name={files.find((file) => file.file === line.file)?.name ?? ''}
       />
       <aside

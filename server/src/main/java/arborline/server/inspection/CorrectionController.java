@@ -32,6 +32,7 @@ class CorrectionController {
   private final Correcting correcting;
   private final NamedShapes shapes;
   private final LineStacks stacks;
+  private final VendorDifferences differences;
   private final LineLists lists;
   private final Beside beside;
   private final LibraryComparison comparison;
@@ -42,8 +43,10 @@ class CorrectionController {
       Beside beside,
       LibraryComparison comparison,
       NamedShapes shapes,
-      LineStacks stacks) {
+      LineStacks stacks,
+      VendorDifferences differences) {
     this.stacks = stacks;
+    this.differences = differences;
     this.shapes = shapes;
     this.correcting = correcting;
     this.lists = lists;
@@ -212,6 +215,12 @@ class CorrectionController {
       throw Refusal.badRequest("give up to %d lines of cutting data".formatted(MOST_CUTTING));
     }
     return correcting.cutting(id, lineId, order.lines());
+  }
+
+  /** What a vendor changed of the item of a line, beside what the shop has. */
+  @GetMapping("/{id}/lines/{lineId}/vendor")
+  VendorDifferences.VendorDifference vendor(@PathVariable long id, @PathVariable long lineId) {
+    return differences.of(id, lineId);
   }
 
   /** What stands beside a line: the shop's tool under its code, and others that look like it. */

@@ -1,0 +1,104 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import type { Line } from '$lib/api/client';
+  import { settleLines } from '$lib/delivery/actions';
+  import NotLoaded from '$lib/shell/NotLoaded.svelte';
+  import { vendorChangeQuery } from './queries';
+
+  let { delivery, line, editable }: { delivery: number; line: Line; editable: boolean } = $props();
+
+  const change = createQuery(() => vendorChangeQuery(delivery, line.id));
+  const fields = $derived(change.data?.fields ?? []);
+  const asked = $derived(
+    fields.some((field) => field.outcome === 'CONFLICT' || field.outcome === 'WITHDRAWN')
+  );
+  /** Fields that are taken from the vendor; null until somebody marks one. */
+  let marked = $state<string[] | null>(null);
+  let busy = $state(false);
+  $effect(() => {
+    void line.id;
+    marked = null;
+  });
+  const chosen = $derived(
+    marked ??
+      line.choice?.fields ??
+      fields.filter((field) => field.outcome === 'FOLLOWS').map((field) => field.field)
+  );
+  const words = {
+    FOLLOWS: 'will follow',
+    CONFLICT: 'you decide',
+    WITHDRAWN: 'no longer said',
+    AGREES: 'the shop has it'
+  };
+
+  function mark(field: string, on: boolean) {
+    marked = on ? [...chosen, field] : chosen.filter((one) => one !== field);
+  }
+
+  async function settle() {
+    busy = true;
+    const some = chosen.filter((field) => fields.some((one) => one.field === field));
+    await settleLines(
+      delivery,
+      some.length > 0 ? 'merge' : 'keep',
+      [line.id],
+      some.length > 0 ? some : undefined,
+      'vendor-conflict'
+    );
+    marked = null;
+    busy = false;
+  }
+</script>
+
+{#if fields.length > 0}
+  <section aria-label="What the vendor changed">
+    <h2 class="mb-1">Changed since {change.data?.before || 'it was taken'}</h2>
+    <table class="w-full text-[13px]">
+      <thead>
+        <tr class="text-left text-soft">
+          <th class="w-5 font-normal"><span class="sr-only">Take it</span></th>
+          <th class="font-normal">Property</th>
+          <th class="font-normal">Vendor</th>
+          <th class="font-normal">Ours</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each fields as field (field.field)}
+          <tr class="border-t border-hairline align-top">
+            <td class="py-1">
+              {#if field.outcome !== 'AGREES'}
+                <input
+                  type="checkbox"
+                  aria-label="Take {field.field} from the vendor"
+                  disabled={!editable || busy}
+                  checked={chosen.includes(field.field)}
+                  onchange={(event) => mark(field.field, event.currentTarget.checked)}
+                />
+              {/if}
+            </td>
+            <td class="code py-1 pr-2">{field.field}</td>
+            <td class="py-1 pr-2">
+              <s class="text-soft">{field.before || 'not said'}</s>
+              <span class="block">{field.now || 'no longer said'}</span>
+            </td>
+            <td class="py-1">
+              {field.ours || 'none'}
+              <span
+                class={[
+                  'block text-[12px]',
+                  field.outcome === 'FOLLOWS' ? 'text-soft' : 'text-query'
+                ]}>{words[field.outcome]}</span
+              >
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if editable && (asked || marked)}
+      <button class="button mt-2" disabled={busy} onclick={() => void settle()}>
+        {chosen.length > 0 ? 'Take what is marked, keep the rest' : 'Keep ours'}
+      </button>
+    {/if}
+  </section>
+{/if}
+<NotLoaded query={change} />

@@ -1,0 +1,33 @@
+import { expect, test } from 'vitest';
+import type { Finding, Line } from '$lib/api/client';
+import { nextOpen, reason, standing } from './standing';
+
+const line = (disposition: string, more: Partial<Line> = {}) =>
+  ({ disposition, inspected: true, findings: [], ...more }) as unknown as Line;
+
+const said = (severity: string, message: string) => ({ severity, message }) as Finding;
+
+test('each standing has its own mark and word', () => {
+  expect(standing(line('pass'))).toEqual({ mark: 'pass', word: 'inspected' });
+  expect(standing(line('query')).word).toBe('needs a look');
+  expect(standing(line('hold')).word).toBe('cannot enter');
+  expect(standing(line('skipped')).word).toBe('nothing to take');
+  expect(standing(line('pass', { takenToolId: 4 })).word).toBe('taken');
+});
+
+test('what was not inspected is that, whatever else is said', () => {
+  expect(standing(line('hold', { inspected: false })).word).toBe('not inspected yet');
+});
+
+test('the reason is what keeps it', () => {
+  const findings = [said('NOTE', 'a'), said('HOLD', 'b'), said('HOLD', 'c')];
+  expect(reason(line('hold', { findings }))).toBe('b; c');
+  expect(reason(line('pass', { findings }))).toBe('a');
+});
+
+test('the next one that is not finished comes next, from the end around', () => {
+  const lines = [line('query'), line('pass'), line('hold'), line('pass')];
+  expect(nextOpen(lines, 0)).toBe(2);
+  expect(nextOpen(lines, 2)).toBe(0);
+  expect(nextOpen([line('pass'), line('pass')], 0)).toBe(1);
+});

@@ -1,0 +1,44 @@
+import type { Line } from '$lib/api/client';
+
+export type Mark = 'hold' | 'query' | 'note' | 'pass' | 'skipped';
+
+/** How far an item of a package is, with its mark. */
+export function standing(line: Line): { mark: Mark; word: string } {
+  if (line.takenToolId || line.takenPartId) return { mark: 'pass', word: 'taken' };
+  if (!line.inspected) return { mark: 'note', word: 'not inspected yet' };
+  if (line.disposition === 'hold') return { mark: 'hold', word: 'cannot enter' };
+  if (line.disposition === 'query') return { mark: 'query', word: 'needs a look' };
+  if (line.disposition === 'skipped') return { mark: 'skipped', word: 'nothing to take' };
+  return { mark: 'pass', word: 'inspected' };
+}
+
+/** Why an item stands so: what keeps it, else what is said first. */
+export function reason(line: Line): string {
+  const { mark } = standing(line);
+  const severity = mark === 'hold' ? 'HOLD' : mark === 'query' ? 'QUERY' : undefined;
+  const found = severity
+    ? line.findings.filter((finding) => finding.severity === severity)
+    : line.findings.slice(0, 1);
+  return found.map(({ message }) => message).join('; ');
+}
+
+/** What a list of items is narrowed to, and the word for it. */
+export const shares = [
+  { value: '', label: 'all items' },
+  { value: 'not inspected yet', label: 'not inspected yet' },
+  { value: 'inspected', label: 'inspected' },
+  { value: 'needs a look', label: 'needs a look' },
+  { value: 'cannot enter', label: 'cannot enter' },
+  { value: 'nothing to take', label: 'nothing to take' },
+  { value: 'taken', label: 'taken' }
+];
+
+/** The next item that is not finished, from a place on and around. */
+export function nextOpen(lines: Line[], at: number): number {
+  for (let step = 1; step < lines.length; step++) {
+    const place = (at + step) % lines.length;
+    if (['cannot enter', 'needs a look', 'not inspected yet'].includes(standing(lines[place]).word))
+      return place;
+  }
+  return Math.min(at + 1, Math.max(lines.length - 1, 0));
+}
