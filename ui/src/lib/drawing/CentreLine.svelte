@@ -17,6 +17,7 @@
 </script>
 
 <line
+  pointer-events="none"
   x1={from}
   x2={to}
   y1={y}

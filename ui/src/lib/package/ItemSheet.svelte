@@ -33,7 +33,10 @@
   const why = $derived(reason(line));
   const rest = $derived(
     line.findings.filter(
-      (finding) => !why.includes(finding.message) && !finding.code.startsWith('vendor-')
+      (finding) =>
+        !why.includes(finding.message) &&
+        !finding.code.startsWith('vendor-') &&
+        finding.code !== 'changes-shop'
     )
   );
   const hidden = [
@@ -116,7 +119,7 @@
       {#each rest as finding, index (index)}
         <li class="flex gap-2">
           <Mark kind={finding.severity.toLowerCase() as 'note'} word="" />
-          <span>{capital(finding.message)}</span>
+          <span>{finding.message.includes('/') ? finding.message : capital(finding.message)}</span>
         </li>
       {/each}
     </ul>

@@ -61,6 +61,19 @@
   }
 </script>
 
+{#snippet standsAgainst()}
+  {#if against.length > 0}
+    <ul class="flex flex-col gap-1 px-5 pb-3 text-[13px]" aria-label="What stands against it">
+      {#each against as finding, at (at)}
+        <li class="flex gap-2">
+          <Mark kind={finding.severity.toLowerCase() as 'hold'} word="" />
+          {capital(finding.message)}
+        </li>
+      {/each}
+    </ul>
+  {/if}
+{/snippet}
+
 <section class="flex min-h-0 min-w-0 flex-1 flex-col bg-sheet" aria-label="Drawing of {line.code}">
   {#if views.length > 1}
     <div class="flex gap-2 px-5 pt-2" role="group" aria-label="What is shown">
@@ -85,36 +98,37 @@
   {/if}
   {#if shown === 'stack'}
     {#if shape}
-      <div class="my-auto">
+      <div class="my-auto flex flex-col gap-3">
         <StackDrawing
           {shape}
           onoverhang={editable ? (overhang) => (tried = Math.max(0.5, overhang)) : undefined}
         />
-      </div>
-      <div class="flex flex-wrap items-center gap-x-6 gap-y-1 px-5 pb-3">
-        <label class="flex items-center gap-2">
-          <span class="text-soft">Overhang</span>
-          <NumberField
-            label="Overhang"
-            unit="mm"
-            value={tried ?? shape.overhang}
-            readonly={!editable}
-            onvalue={(value) => (tried = value ?? undefined)}
-          />
-        </label>
-        <p class="text-soft">
-          reach <span class="text-ink">{length(shape.reach)}</span> · gauge length
-          <span class="text-ink">{length(shape.length)}</span> · held by
-          <span class="text-ink"
-            >{length(Math.max(0, stack.data!.cutterLength - shape.overhang))}</span
-          >, at least {length(stack.data!.clamping)} · stands out {length(stack.data!.longest)} at most
-        </p>
-        {#if tried !== undefined}
-          <button class="button main ml-auto" onclick={() => void say()}
-            >Let it stand out {length(tried)}</button
-          >
-          <button class="button" onclick={() => (tried = undefined)}>As it was</button>
-        {/if}
+        <div class="flex min-h-8 flex-wrap items-center gap-x-6 gap-y-1 px-5">
+          <label class="flex items-center gap-2">
+            <span class="text-soft">Overhang</span>
+            <NumberField
+              label="Overhang"
+              unit="mm"
+              value={tried ?? shape.overhang}
+              readonly={!editable}
+              onvalue={(value) => (tried = value ?? undefined)}
+            />
+          </label>
+          <p class="text-soft">
+            reach <span class="text-ink">{length(shape.reach)}</span> · gauge length
+            <span class="text-ink">{length(shape.length)}</span> · held by
+            <span class="text-ink"
+              >{length(Math.max(0, stack.data!.cutterLength - shape.overhang))}</span
+            >, at least {length(stack.data!.clamping)} · stands out {length(stack.data!.longest)} at most
+          </p>
+          {#if tried !== undefined}
+            <button class="button main ml-auto" onclick={() => void say()}
+              >Let it stand out {length(tried)}</button
+            >
+            <button class="button" onclick={() => (tried = undefined)}>As it was</button>
+          {/if}
+        </div>
+        {@render standsAgainst()}
       </div>
     {:else if stack.data}
       <p class="px-5 py-6 text-soft">
@@ -125,17 +139,8 @@
     {:else if stack.isPending}
       <p class="px-5 py-6 text-soft" role="status">Putting the stack together …</p>
     {/if}
+    {#if !shape}{@render standsAgainst()}{/if}
     <NotLoaded query={stack} />
-    {#if against.length > 0}
-      <ul class="flex flex-col gap-1 px-5 pb-3 text-[13px]" aria-label="What stands against it">
-        {#each against as finding, at (at)}
-          <li class="flex gap-2">
-            <Mark kind={finding.severity.toLowerCase() as 'hold'} word="" />
-            {capital(finding.message)}
-          </li>
-        {/each}
-      </ul>
-    {/if}
   {:else if shown === 'model' && model}
     {#key model.file}
       <SolidStage {delivery} code={line.code} file={model.file} name={model.name} />

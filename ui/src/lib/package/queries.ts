@@ -28,7 +28,13 @@ export const itemsQuery = (delivery: number, sort: string) =>
             params: { path: { id: delivery }, query: { limit: PAGE, sort, after } }
           })
         );
-        all.push(...some.filter((line) => items.includes(line.kind)));
+        all.push(
+          ...some.filter(
+            (line) =>
+              items.includes(line.kind) &&
+              !line.findings.some(({ code }) => code === 'restated' || code === 'line-blank')
+          )
+        );
         after = next ? Number(next) : undefined;
       } while (after !== undefined);
       return all;

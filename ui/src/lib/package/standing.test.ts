@@ -22,7 +22,8 @@ test('what was not inspected is that, whatever else is said', () => {
 test('the reason is what keeps it', () => {
   const findings = [said('NOTE', 'a'), said('HOLD', 'b'), said('HOLD', 'c')];
   expect(reason(line('hold', { findings }))).toBe('b; c');
-  expect(reason(line('pass', { findings }))).toBe('a');
+  expect(reason(line('skipped', { findings }))).toBe('a');
+  expect(reason(line('pass', { findings }))).toBe('');
 });
 
 test('the next one that is not finished comes next, from the end around', () => {

@@ -18,7 +18,9 @@ export function reason(line: Line): string {
   const severity = mark === 'hold' ? 'HOLD' : mark === 'query' ? 'QUERY' : undefined;
   const found = severity
     ? line.findings.filter((finding) => finding.severity === severity)
-    : line.findings.slice(0, 1);
+    : mark === 'skipped'
+      ? line.findings.slice(0, 1)
+      : [];
   return found.map(({ message }) => message).join('; ');
 }
 

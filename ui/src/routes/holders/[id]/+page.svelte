@@ -8,6 +8,7 @@
   import { createComponent, retireComponent, saveComponent } from '$lib/stack/actions';
   import { Problem, type Component, type Finding, type StackKept } from '$lib/api/client';
   import Attachments from '$lib/attachment/Attachments.svelte';
+  import Origin from '$lib/package/Origin.svelte';
   import CentreLine from '$lib/drawing/CentreLine.svelte';
   import Parts from '$lib/drawing/Parts.svelte';
   import { fit, view } from '$lib/drawing/geometry';
@@ -142,6 +143,7 @@
   <header class="band flex flex-wrap items-center gap-x-4 gap-y-2 px-5 py-3">
     <h1>{fresh ? 'New holder' : draft.code}</h1>
     {#if known.data?.retired}<span class="text-query">retired</span>{/if}
+    {#if !fresh}<Origin owner="components" {id} />{/if}
     <div class="ml-auto flex gap-2">
       {#if may && !fresh}
         <button class="button" onclick={() => svg && saveSvg(svg, `${draft.code || 'holder'}.svg`)}

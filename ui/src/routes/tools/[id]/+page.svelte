@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Origin from '$lib/package/Origin.svelte';
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
   import { watch } from 'runed';
@@ -149,6 +150,7 @@
         in no library now
       {/each}
     </span>
+    <Origin owner="tools" {id} />
     <span class="text-soft">version {shown.version}</span>
     {#if rotates}
       <a class="button" href="/tools/{id}/stack">Stack</a>

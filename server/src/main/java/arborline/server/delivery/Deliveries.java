@@ -43,6 +43,9 @@ public class Deliveries {
   /** What a manifest or a dictionary looks like by its first bytes. */
   private static final Set<String> LISTS = Set.of("json-list", "xml-list");
 
+  private static final List<String> LEAFLETS =
+      List.of(".txt", ".htm", ".html", ".rtf", ".doc", ".docx", ".md");
+
   private static final long LARGEST_DESCRIPTION = 64L * 1024 * 1024;
 
   private final DeliveryRepository deliveries;
@@ -148,7 +151,7 @@ public class Deliveries {
     byte[] head = files.head(deliveryId, fileNo);
     LocalDate dated =
         file.dated().orElseGet(() -> LocalDate.ofInstant(Instant.now(clock), ZoneOffset.UTC));
-    boolean attached = !file.zip() && attached(file, head, alone);
+    boolean attached = !file.zip() && (attached(file, head, alone) || leaflet(file, all));
     boolean describes = !file.zip() && !attached && describes(file, head, all);
     if (file.zip() || attached || describes) {
       Document unread =
@@ -184,14 +187,22 @@ public class Deliveries {
     return describes ? Document.DESCRIPTION : Document.ATTACHMENT;
   }
 
+  /** True for a text to be read by people beside property files. */
+  private static boolean leaflet(Arriving file, List<Arriving> all) {
+    String name = file.name().toLowerCase(Locale.ROOT);
+    return LEAFLETS.stream().anyMatch(name::endsWith) && properties(all);
+  }
+
+  private static boolean properties(List<Arriving> all) {
+    return all.stream().anyMatch(other -> other.name().toLowerCase(Locale.ROOT).endsWith(".p21"));
+  }
+
   /** True for a manifest or a dictionary beside property files. */
   private static boolean describes(Arriving file, byte[] head, List<Arriving> all)
       throws IOException {
     boolean may =
         LISTS.contains(BundleFormats.recognise(head).id()) && file.size() <= LARGEST_DESCRIPTION;
-    boolean beside =
-        all.stream().anyMatch(other -> other.name().toLowerCase(Locale.ROOT).endsWith(".p21"));
-    if (!may || !beside) {
+    if (!may || !properties(all)) {
       return false;
     }
     try {

@@ -222,6 +222,9 @@ class FileReading {
       if (document.format.equals(Document.PROPERTIES)) {
         row.ofVendor();
       }
+      if (document.solid()) {
+        row.inspection = DeliveryLine.Inspection.DONE;
+      }
       row.readingFindings =
           raw.item().findings().isEmpty() ? null : json.text(raw.item().findings());
       if (!clean) {

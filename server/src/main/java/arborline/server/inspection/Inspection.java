@@ -1,5 +1,6 @@
 package arborline.server.inspection;
 
+import arborline.core.library.Codes;
 import arborline.core.part21.PropertyDictionary;
 import arborline.server.delivery.AttachedFiles;
 import arborline.server.delivery.Clearing;
@@ -16,6 +17,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.stream.Collectors;
@@ -177,12 +179,13 @@ public class Inspection {
         attachedFiles.unnamed(delivery.id).stream()
             .map(AttachedFiles.AttachedFile::fileNo)
             .toList();
+    Set<String> expected = expected(delivery.id);
     long before = all.stream().mapToLong(document -> document.linesRead).sum();
     for (Document document : all) {
       if (!document.solid() || document.finished) {
         continue;
       }
-      if (!unnamed.contains(document.fileNo)) {
+      if (!unnamed.contains(document.fileNo) || expected.contains(stem(document.name))) {
         store.finish(document, null);
         continue;
       }
@@ -193,6 +196,20 @@ public class Inspection {
       before += lines - document.linesRead;
     }
     return true;
+  }
+
+  /**
+   * Keys of items whose properties a vendor forgot to send: their models are none by themselves.
+   */
+  private Set<String> expected(long deliveryId) {
+    return packages.of(deliveryId).stream()
+        .flatMap(known -> known.notCompared().stream())
+        .map(Codes::key)
+        .collect(Collectors.toSet());
+  }
+
+  private static String stem(String name) {
+    return Codes.key(name.replaceFirst("\\.[^.]*$", ""));
   }
 
   /** The lines of a file once all are stored; -1 where somebody stopped it. */

@@ -70,7 +70,8 @@ class VendorDifferences {
         .map(present ->
             ItemChange.of(
                     PartReading.interpret(
-                            before.said(), before.said().kind().component().orElseThrow())
+                            VendorLines.comparable(before.said(), inspected.component().get()),
+                            before.said().kind().component().orElseThrow())
                         .component(),
                     inspected.component().get(),
                     present.component())

@@ -6,10 +6,12 @@ import arborline.core.exchange.Interpreter;
 import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
+import arborline.core.finding.Severity;
 import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Disposition;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Settled;
+import arborline.core.stack.Component;
 import arborline.core.tool.Tool;
 import arborline.core.vendor.ItemChange;
 import arborline.server.delivery.DeliveryLine;
@@ -25,10 +27,10 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Supplier;
-import org.springframework.stereotype.Component;
+import org.springframework.stereotype.Service;
 
 /** Judges lines of a vendor's newer release beside what the shop took of it before. */
-@Component
+@Service
 class VendorLines {
 
   private final Json json;
@@ -78,23 +80,41 @@ class VendorLines {
             .before(line.vendorItem)
             .filter(item -> !item.tool() && item.targetId() == present.id());
     return before.map(item -> {
-      var arriving = inspected.component().orElseThrow();
+      Component arriving = inspected.component().orElseThrow();
+      Component now = present.component();
       VendorVerdict verdict =
           verdict(
               item,
               around.vendor(),
               () ->
                   new Compared(
-                      ItemChange.of(part(item.said()), arriving, present.component()),
-                      corrected(ItemChange.of(part(said(line)), arriving, present.component()))));
+                      ItemChange.of(part(comparable(item.said(), arriving)), arriving, now),
+                      corrected(ItemChange.of(part(said(line)), arriving, now))));
       line.choice =
           verdict
               .proposal()
-              .map(settled ->
-                  json.text(LineChoice.proposed(settled, ContentHash.of(present.component()))))
+              .map(settled -> json.text(LineChoice.proposed(settled, ContentHash.of(now))))
               .orElse(null);
-      return open(inspected, verdict);
+      return verdict
+          .proposal()
+          .map(settled -> sound(all(inspected, verdict), settled(arriving, now, settled)))
+          .orElseGet(() -> open(inspected, verdict));
     });
+  }
+
+  /** A body comes from a model, and where that gives none nobody took one back. */
+  static RawItem comparable(RawItem before, Component arriving) {
+    return arriving.bodies().isEmpty()
+        ? before.with(Map.of(PartReading.BODIES, Cell.of("")))
+        : before;
+  }
+
+  /** What is held is judged by the part that the shop has afterwards. */
+  private static Inspected sound(Inspected inspected, Component after) {
+    List<Finding> findings = new ArrayList<>(inspected.findings());
+    findings.removeIf(finding -> finding.severity() == Severity.HOLD);
+    findings.addAll(after.findings());
+    return inspected.with(findings);
   }
 
   /** What the vendor changed, and what somebody corrected on the line. */
@@ -125,7 +145,7 @@ class VendorLines {
     return new RawItem(now.line(), now.kind(), CellsJson.fromText(line.vendorCells), List.of());
   }
 
-  private static arborline.core.stack.Component part(RawItem said) {
+  private static Component part(RawItem said) {
     return PartReading.interpret(said, said.kind().component().orElseThrow()).component();
   }
 
@@ -142,10 +162,7 @@ class VendorLines {
   }
 
   /** What the shop's part is after a choice. */
-  static arborline.core.stack.Component settled(
-      arborline.core.stack.Component arriving,
-      arborline.core.stack.Component present,
-      Settled settled) {
+  static Component settled(Component arriving, Component present, Settled settled) {
     return switch (settled.answer()) {
       case KEEP -> present;
       case REPLACE -> arriving;
