@@ -6,7 +6,7 @@ const file = (number: number, path: string) =>
   ({ file: number, name: path.split('/').pop(), path, format: 'attachment' }) as DeliveryFile;
 
 const line = (attachments: string, from = 0) =>
-  ({ file: from, cells: { ATTACHMENT: { text: attachments } } }) as unknown as Line;
+  ({ file: from, code: 'A', cells: { ATTACHMENT: { text: attachments } } }) as unknown as Line;
 
 const files = [
   file(0, 'items/A.p21'),
@@ -26,6 +26,11 @@ test('a name without folder is found where one file is called so', () => {
 
 test('an item that was read from a solid has that solid', () => {
   expect(modelOf(line('', 1), files)?.file).toBe(1);
+});
+
+test('the model that is called by the code comes before others', () => {
+  const more = [...files, file(4, 'models/A-in-holder.stp')];
+  expect(modelOf(line('models/A-in-holder.stp | models/A.stp'), more)?.file).toBe(1);
 });
 
 test('what nobody sent is not there', () => {

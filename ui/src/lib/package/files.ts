@@ -18,8 +18,11 @@ function named(line: Line, files: DeliveryFile[]): DeliveryFile[] {
 
 /** The model of a line: one that it names, or the file that it was read from. */
 export function modelOf(line: Line, files: DeliveryFile[]): DeliveryFile | undefined {
+  const models = named(line, files).filter((file) => model.test(file.name));
+  const stem = (file: DeliveryFile) => file.name.replace(model, '').toLowerCase();
   return (
-    named(line, files).find((file) => model.test(file.name)) ??
+    models.find((file) => stem(file) === line.code.toLowerCase()) ??
+    models[0] ??
     files.find((file) => file.file === line.file && model.test(file.name))
   );
 }

@@ -5,6 +5,7 @@
 
   const files = $derived([
     ...(solid ? [{ href: `/api/v1/tools/${id}/step`, label: 'Solid as STEP' }] : []),
+    { href: `/api/v1/tools/${id}/package`, label: 'Package: properties and solids' },
     { href: `/api/v1/tools/${id}/export?format=p21`, label: 'Properties as ISO 10303-21' },
     { href: `/api/v1/tools/${id}/export?format=mtconnect`, label: 'MTConnect archetype' },
     { href: `/api/v1/tools/${id}/export?format=json`, label: 'JSON' },

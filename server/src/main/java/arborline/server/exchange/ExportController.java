@@ -30,8 +30,10 @@ class ExportController {
   private final Exports exports;
   private final PackedFiles packed;
   private final WrittenFiles files;
+  private final ToolPackages packages;
 
-  ExportController(Exports exports, PackedFiles packed, WrittenFiles files) {
+  ExportController(Exports exports, PackedFiles packed, WrittenFiles files, ToolPackages packages) {
+    this.packages = packages;
     this.exports = exports;
     this.packed = packed;
     this.files = files;
@@ -92,6 +94,35 @@ class ExportController {
         response);
   }
 
+  /**
+   * Answers one tool as a package: a ZIP of its properties with its parts, stacks and cutting data
+   * in an ISO 10303-21 file, and of the solids of all of these as STEP.
+   */
+  @GetMapping("/tools/{id}/package")
+  void toolPackage(
+      @PathVariable long id,
+      @RequestParam(required = false) @Nullable String unit,
+      HttpServletResponse response)
+      throws IOException {
+    Path file = Files.createTempFile("package", ".p21");
+    try {
+      ToolPackages.ToolPackage made = packages.write(id, Formats.unit(unit), file);
+      response.setHeader("X-Proof", proof(made.written()));
+      attach(response, PackedFiles.ZIP, PackedFiles.fileName(made.written().title(), "zip"));
+      packages.pack(made, file, response.getOutputStream());
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+
+  private static String proof(Exports.Written written) {
+    return "%s; compared=%d; losses=%d"
+        .formatted(
+            written.proof().equal() ? "equal" : "different",
+            written.proof().compared(),
+            written.losses().count());
+  }
+
   private interface Writer {
     Exports.Written write(BundleFormat format, Path file) throws IOException;
   }
@@ -101,13 +132,7 @@ class ExportController {
     Path file = Files.createTempFile("export", "." + format.ending());
     try {
       Exports.Written written = writer.write(format, file);
-      response.setHeader(
-          "X-Proof",
-          "%s; compared=%d; losses=%d"
-              .formatted(
-                  written.proof().equal() ? "equal" : "different",
-                  written.proof().compared(),
-                  written.losses().count()));
+      response.setHeader("X-Proof", proof(written));
       if (written.attached().isEmpty()) {
         response.setContentLengthLong(Files.size(file));
       }

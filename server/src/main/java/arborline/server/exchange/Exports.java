@@ -27,6 +27,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
@@ -95,6 +96,41 @@ class Exports {
         code, (beside, visitor) -> whole.ofTool(toolId, beside, visitor), format, unit, file);
   }
 
+  /**
+   * The same with models that stand beside the file.
+   *
+   * @param models paths of those of the tool
+   * @param ofParts paths of those of its parts, by code
+   */
+  @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
+  public Written toolWithModels(
+      long toolId,
+      BundleFormat format,
+      Optional<Unit> unit,
+      Path file,
+      List<String> models,
+      Map<String, List<String>> ofParts)
+      throws IOException {
+    String code = tools.get(toolId).tool().code();
+    Walk walk =
+        (beside, visitor) ->
+            whole.ofTool(
+                toolId,
+                beside,
+                (id, bundle, attached) ->
+                    visitor.visit(
+                        id,
+                        id == toolId
+                            ? bundle.withAttachments(both(models, bundle.attachments()))
+                            : bundle,
+                        attached));
+    return write(code, walk, format, unit, file, ofParts);
+  }
+
+  private static List<String> both(List<String> first, List<String> others) {
+    return Stream.concat(first.stream(), others.stream()).distinct().toList();
+  }
+
   private static final int EACH = 200;
 
   /** Walked for what occurs, for writing and for proving. */
@@ -122,7 +158,18 @@ class Exports {
   private Written write(
       String title, Walk walk, BundleFormat format, Optional<Unit> unit, Path file)
       throws IOException {
-    Survey survey = survey(title, walk, unit);
+    return write(title, walk, format, unit, file, Map.of());
+  }
+
+  private Written write(
+      String title,
+      Walk walk,
+      BundleFormat format,
+      Optional<Unit> unit,
+      Path file,
+      Map<String, List<String>> modelsOfParts)
+      throws IOException {
+    Survey survey = survey(title, walk, unit).with(modelsOfParts);
     LossReport report = new LossReport();
     Losses losses = losses(survey, format, report);
     long[] count = {0};
@@ -182,6 +229,20 @@ class Exports {
       Map<String, WholeTools.WholePart> parts,
       Map<String, List<String>> older,
       Map<String, String> absentInserts) {
+
+    /** The same with models that its parts name. */
+    Survey with(Map<String, List<String>> models) {
+      Map<String, WholeTools.WholePart> more = new TreeMap<>(parts);
+      models.forEach((code, paths) ->
+          more.computeIfPresent(
+              code,
+              (key, part) ->
+                  new WholeTools.WholePart(
+                      new BundlePart(
+                          part.part().component(), both(paths, part.part().attachments())),
+                      part.attached())));
+      return new Survey(options, more, older, absentInserts);
+    }
 
     Map<String, BundlePart> plainParts() {
       Map<String, BundlePart> plain = new TreeMap<>();

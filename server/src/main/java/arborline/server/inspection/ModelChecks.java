@@ -6,6 +6,7 @@ import arborline.core.exchange.PathList;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.UnreadableFileException;
 import arborline.core.finding.Finding;
+import arborline.core.library.Codes;
 import arborline.core.solid.ModelComparison;
 import arborline.core.solid.SolidReading;
 import arborline.server.delivery.AttachedFiles;
@@ -111,15 +112,26 @@ class ModelChecks {
     Map<Long, Compared> found = new HashMap<>();
     for (DeliveryLine line : lines.findByDeliveryIdAndIdIn(deliveryId, ids)) {
       RawItem item = line.raw().item();
-      Optional<AttachedFile> model =
-          PathList.read(item.text(RawItem.ATTACHMENT)).stream()
-              .flatMap(path -> AttachedFiles.find(models, path).stream())
-              .findFirst();
+      Optional<AttachedFile> model = model(line.code, item, models);
       if (model.isPresent()) {
         found.put(line.id, compared(deliveryId, item, model.get()));
       }
     }
     return found;
+  }
+
+  /** The model that a line names: the one that is called by its code before others. */
+  private static Optional<AttachedFile> model(
+      String code, RawItem item, List<AttachedFile> models) {
+    List<AttachedFile> named =
+        PathList.read(item.text(RawItem.ATTACHMENT)).stream()
+            .flatMap(path -> AttachedFiles.find(models, path).stream())
+            .toList();
+    return named.stream()
+        .filter(
+            file -> Codes.key(file.name().replaceFirst("\\.[^.]*$", "")).equals(Codes.key(code)))
+        .findFirst()
+        .or(() -> named.stream().findFirst());
   }
 
   private Compared compared(long deliveryId, RawItem item, AttachedFile model) throws IOException {

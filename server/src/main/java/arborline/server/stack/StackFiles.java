@@ -6,16 +6,20 @@ import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.outline.Outline;
 import arborline.core.tool.outline.Part;
+import arborline.server.exchange.SolidsOfTools;
 import arborline.server.support.Refusal;
 import arborline.server.tool.Tools;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 
 /** Stacks as files for other programs. */
 @Service
-class StackFiles {
+class StackFiles implements SolidsOfTools {
 
   private final Stacks stacks;
   private final Tools tools;
@@ -77,5 +81,41 @@ class StackFiles {
         outline.parts().stream().flatMap(part -> part.profile().stream()).toList(),
         Instant.now(clock));
     return new StackFile(code + ".step", file.toString());
+  }
+
+  @Override
+  public ToolSolids of(long toolId) throws IOException {
+    String code = tools.get(toolId).tool().code();
+    SortedMap<String, String> own = new TreeMap<>();
+    SortedMap<String, Solid> parts = new TreeMap<>();
+    made(() -> toolSolid(toolId)).ifPresent(file -> own.put(fileName(code), file.text()));
+    for (Stacks.KeptStack stack : stacks.of(toolId)) {
+      String named = stack.name().isBlank() ? Long.toString(stack.id()) : stack.name();
+      made(() -> solid(stack.id()))
+          .ifPresent(file -> own.put(fileName(code + "-in-" + named), file.text()));
+      for (Components.KnownComponent part : stack.parts()) {
+        String partCode = part.component().code();
+        made(() -> partSolid(part.id()))
+            .ifPresent(file -> parts.put(partCode, new Solid(fileName(partCode), file.text())));
+      }
+    }
+    return new ToolSolids(own, parts);
+  }
+
+  private interface Making {
+    StackFile make() throws IOException;
+  }
+
+  /** A solid; nothing of what is not turned or has too few sizes. */
+  private static Optional<StackFile> made(Making making) throws IOException {
+    try {
+      return Optional.of(making.make());
+    } catch (Refusal none) {
+      return Optional.empty();
+    }
+  }
+
+  private static String fileName(String name) {
+    return name.replaceAll("[^A-Za-z0-9._-]+", "-") + ".step";
   }
 }
