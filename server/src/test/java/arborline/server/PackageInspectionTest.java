@@ -30,7 +30,7 @@ class PackageInspectionTest extends ServerTest {
                 .spliterator(),
             false)
         .filter(one -> one.get("code").asString().equals(code))
-        .filter(one -> !one.get("disposition").asString().equals("skipped"))
+        .filter(one -> !one.get("findings").toString().contains("restated"))
         .findFirst()
         .orElseThrow();
   }
@@ -38,10 +38,10 @@ class PackageInspectionTest extends ServerTest {
   @Test
   void holdersGetTheirBodiesFromTheirModelsAndContradictionsAreAsked() {
     long delivery = fetched("brack-2026-b");
-    JsonNode holder = line(delivery, "BRK-J40-SF12-090");
+    JsonNode holder = line(delivery, "BRK-J40-SF16-090");
     assertEquals("pass", holder.get("disposition").asString(), holder.toString());
     assertTrue(
-        holder.at("/cells/BODIES/text").asString().startsWith("2 x 44.45; 25 x 63; 63 x 32-24"),
+        holder.at("/cells/BODIES/text").asString().startsWith("2 x 44.45; 25 x 63; 63 x 40-32"),
         holder.toString());
     JsonNode wrong = line(delivery, "BRK-J40-HY20-085");
     assertTrue(

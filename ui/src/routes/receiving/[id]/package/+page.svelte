@@ -84,7 +84,10 @@
     if (by === '') return [{ word: '', lines }];
     const found: Record<string, Line[]> = {};
     for (const one of lines) (found[word(one)] ??= []).push(one);
-    return Object.entries(found).map(([name, some]) => ({ word: name, lines: some }));
+    const order = ['cannot enter', 'needs a look', ...shares.map(({ value }) => value)];
+    return Object.entries(found)
+      .map(([name, some]) => ({ word: name, lines: some }))
+      .sort((one, other) => order.indexOf(one.word) - order.indexOf(other.word));
   });
   const left = $derived((delivery.data?.left ?? 0) + (delivery.data?.asked ?? 0));
 
@@ -168,7 +171,7 @@
           >
         {/if}
       {:else}
-        <p class="text-soft max-lg:hidden">
+        <p class="text-soft max-xl:hidden">
           <kbd>←</kbd> <kbd>→</kbd> another one · <kbd>Enter</kbd> next to do
         </p>
       {/if}

@@ -100,6 +100,15 @@ public final class Clashes {
         "already-here", "the shop has tool %s with the same values".formatted(code), RawItem.CODE);
   }
 
+  /** The shop has this item, and not what comes with it. */
+  public static Finding comesWithMore(String code) {
+    return Finding.note(
+        "brings-more",
+        "the shop has %s with the same values; files, stacks or cutting data that come with it are new"
+            .formatted(code),
+        RawItem.CODE);
+  }
+
   /**
    * Another code has a tool with just these dimensions.
    *

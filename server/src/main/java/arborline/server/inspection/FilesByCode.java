@@ -7,6 +7,7 @@ import arborline.server.delivery.AttachedFiles;
 import arborline.server.delivery.AttachedFiles.AttachedFile;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.LineRepository;
+import arborline.server.delivery.VendorPackages;
 import arborline.server.support.Json;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -31,6 +32,7 @@ class FilesByCode {
   private final AttachedFiles files;
   private final LineRepository lines;
   private final LineJudge judge;
+  private final VendorPackages packages;
   private final Json json;
   private final TransactionTemplate transaction;
 
@@ -38,11 +40,13 @@ class FilesByCode {
       AttachedFiles files,
       LineRepository lines,
       LineJudge judge,
+      VendorPackages packages,
       Json json,
       TransactionTemplate transaction) {
     this.files = files;
     this.lines = lines;
     this.judge = judge;
+    this.packages = packages;
     this.json = json;
     this.transaction = transaction;
   }
@@ -54,13 +58,17 @@ class FilesByCode {
         paths.computeIfAbsent(key(file), code -> new ArrayList<>()).add(file.path());
       }
     }
+    boolean named =
+        packages.of(deliveryId).filter(known -> !known.manifest().isEmpty()).isPresent();
     transaction.executeWithoutResult(status -> {
       List<DeliveryLine> joined = new ArrayList<>();
       paths.forEach((code, own) ->
           first(deliveryId, code)
               .ifPresent(line -> {
                 line.name(own);
-                say(line, own);
+                if (!named) {
+                  say(line, own);
+                }
                 joined.add(line);
               }));
       if (!joined.isEmpty()) {

@@ -223,7 +223,7 @@ public class LineJudge {
     }
     return partFiles.unknownOfPart(present.id(), line.deliveryId, inspected) == 0
         ? inspected.with(List.of(Clashes.partAlreadyHere(code)), Disposition.SKIPPED)
-        : inspected;
+        : with(inspected, Clashes.comesWithMore(code));
   }
 
   private Inspected toolWithClash(
@@ -244,8 +244,10 @@ public class LineJudge {
     boolean same =
         present.hash().equals(ContentHash.of(inspected.tool()))
             || Clashes.differences(inspected.tool(), present.tool()).isEmpty();
-    if (same && present.shelved() && unknown(line.deliveryId, present.id(), inspected) == 0) {
-      return inspected.with(List.of(Clashes.alreadyHere(code)), Disposition.SKIPPED);
+    if (same && present.shelved()) {
+      return unknown(line.deliveryId, present.id(), inspected) == 0
+          ? inspected.with(List.of(Clashes.alreadyHere(code)), Disposition.SKIPPED)
+          : with(inspected, Clashes.comesWithMore(code));
     }
     return same
         ? inspected

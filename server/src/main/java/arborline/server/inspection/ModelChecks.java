@@ -36,7 +36,9 @@ class ModelChecks {
 
   private static final int BATCH = 50;
   private static final int LARGEST = 64 * 1024 * 1024;
-  private static final String PREFIX = "model-";
+
+  /** How the codes of findings about models begin. */
+  static final String PREFIX = "model-";
 
   private final AttachedFiles files;
   private final StoredFile stored;

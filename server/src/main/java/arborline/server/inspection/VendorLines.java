@@ -155,10 +155,16 @@ class VendorLines {
     return inspected.with(findings);
   }
 
+  /** Where nothing is taken, what the item's own model contradicts is still said. */
   private static Inspected open(Inspected inspected, VendorVerdict verdict) {
-    return verdict.skipped()
-        ? inspected.with(verdict.findings(), Disposition.SKIPPED)
-        : all(inspected, verdict);
+    if (!verdict.skipped()) {
+      return all(inspected, verdict);
+    }
+    List<Finding> said = new ArrayList<>(verdict.findings());
+    inspected.findings().stream()
+        .filter(finding -> finding.code().startsWith(ModelChecks.PREFIX))
+        .forEach(said::add);
+    return inspected.with(said, Disposition.SKIPPED);
   }
 
   /** What the shop's part is after a choice. */

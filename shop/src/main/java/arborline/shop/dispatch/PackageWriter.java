@@ -24,16 +24,19 @@ import java.util.zip.ZipOutputStream;
  */
 final class PackageWriter {
 
+  /** When the models were drawn: one that stays as it is stays the same file. */
+  private static final LocalDate DRAWN = LocalDate.of(2025, 11, 3);
+
   private final CatalogueRelease release;
   private final ItemStatements statements;
   private final SortedMap<String, byte[]> files = new TreeMap<>();
   private final Map<String, List<String>> named = new LinkedHashMap<>();
-  private final Instant made;
+  private final Instant drawn;
 
   private PackageWriter(CatalogueRelease release) {
     this.release = release;
     this.statements = ItemStatements.named(release.writer());
-    this.made = LocalDate.parse(release.dated()).atStartOfDay(ZoneOffset.UTC).toInstant();
+    this.drawn = DRAWN.atStartOfDay(ZoneOffset.UTC).toInstant();
   }
 
   static byte[] zip(CatalogueRelease release) throws IOException {
@@ -96,7 +99,7 @@ final class PackageWriter {
     List<Point> profile = ItemProfile.of(item, wrong);
     if (!profile.isEmpty()) {
       StringBuilder model = new StringBuilder();
-      StepSolid.write(model, item.id(), profile, made);
+      StepSolid.write(model, item.id(), profile, drawn);
       put("models/%s.stp".formatted(item.id()), model.toString());
       own.add("models/%s.stp".formatted(item.id()));
     }
