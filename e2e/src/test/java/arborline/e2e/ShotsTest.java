@@ -40,6 +40,9 @@ class ShotsTest {
     Journey.button(page, "In space").click();
     assertThat(page.locator("canvas")).isVisible();
     shot(page, "solids");
+    page.navigate("/receiving/news");
+    assertThat(page.getByText("2 no longer made").first()).isVisible();
+    shot(page, "news");
     Steps steps = new Steps(page);
     steps.receive(Journey.STARTER);
     shot(page, "delivery");
@@ -90,15 +93,6 @@ class ShotsTest {
         .containsText("calculated");
     shot(page, "cutting");
     page.navigate("/libraries");
-    Journey.link(page, "Ossel turning").click();
-    Journey.link(page, "OT-PDJNR25").first().click();
-    assertThat(Journey.heading(page, "OT-PDJNR25")).isVisible();
-    page.getByText("Mounted on the turret").scrollIntoViewIfNeeded();
-    page.mouse().move(400, 500);
-    page.mouse().wheel(0, 800);
-    assertThat(page.getByText("Tip orientation")).isVisible();
-    shot(page, "sheet-mounted");
-    page.navigate("/libraries");
     Journey.link(page, "Marram milling").click();
     Journey.link(page, "Names").click();
     page.getByLabel("Code", new Page.GetByLabelOptions().setExact(true))
@@ -132,9 +126,13 @@ class ShotsTest {
     assertThat(page.getByText("Who changed what")).isVisible();
     shot(page, "trail");
     page.evaluate("localStorage.setItem('theme', 'night')");
-    page.navigate("/libraries/1");
-    steps.hang("MC-FM50", "MC-CR06L");
-    shot(page, "library-night");
+    page.navigate("/receiving/news");
+    page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Brack Holders"))
+        .locator("header button")
+        .click();
+    page.getByLabel("Search the items").fill("BRK-M");
+    assertThat(page.getByText("gauge length 114 mm")).isVisible();
+    shot(page, "package-night");
   }
 
   private static void pick(Page page, String code) {
