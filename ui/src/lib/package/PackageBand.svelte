@@ -40,11 +40,11 @@
       {#if news.asked > 0}<Mark kind="hold" word="{count(news.asked, 'change')} to decide" />{/if}
       {#if news.unchanged > 0}<span class="text-soft">{news.unchanged} unchanged</span>{/if}
     </p>
-    {#if news.discontinued.length > 0}
+    {#if news.gone > 0}
       <details class="mt-1">
         <summary class="cursor-pointer">
-          {count(news.discontinued.length, 'item')} that the shop has
-          {news.discontinued.length === 1 ? 'is' : 'are'} no longer made
+          {count(news.gone, 'item')} that the shop has
+          {news.gone === 1 ? 'is' : 'are'} no longer made
           {open.length === 0 ? '(noted)' : ''}
         </summary>
         <ul class="mt-1 text-[13px]">
@@ -69,7 +69,7 @@
         </ul>
         {#if editable && open.length > 1}
           <button class="button my-1" disabled={busy} onclick={() => void note(null)}
-            >Note all {open.length} as no longer made</button
+            >Note all of them as no longer made</button
           >
         {/if}
       </details>

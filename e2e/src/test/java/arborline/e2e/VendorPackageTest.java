@@ -44,7 +44,7 @@ class VendorPackageTest extends BrowserTest {
     assertThat(page.getByText("2 of 23 items")).isVisible();
     steps.choose("Shown", "all items");
     page.getByText("2 items that the shop has are no longer made").click();
-    Journey.button(page, "Note all 2 as no longer made").click();
+    Journey.button(page, "Note all of them as no longer made").click();
     assertThat(page.getByText("(noted)")).isVisible();
     Journey.link(page, "MC-4010-05").click();
     assertThat(page.getByText("no longer made since 2026-2")).isVisible();

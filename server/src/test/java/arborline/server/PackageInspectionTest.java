@@ -100,6 +100,8 @@ class PackageInspectionTest extends ServerTest {
     assertEquals(136.0, lead.get(stack).at("shape").get("length").asDouble(), 0.001);
     assertEquals(400, lead.send("PUT", stack, Api.body("overhang", 0)).status());
     assertEquals(400, lead.send("PUT", stack, Map.of()).status());
+    assertEquals(400, lead.get(stack + "?overhang=1e-99999999").status());
+    assertEquals(400, lead.get(stack + "?overhang=1e99999999").status());
     assertEquals(404, lead.get(stack.replace("stacks/0", "stacks/7")).status());
   }
 

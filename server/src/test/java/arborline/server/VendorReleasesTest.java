@@ -278,6 +278,13 @@ class VendorReleasesTest extends ServerTest {
     assertEquals("Releases: discontinued", gone.at("/used/0/name").asString());
     assertEquals("VRD-3", report.at("notCompared").get(0).asString());
     assertEquals("missing-file", report.at("faults").get(0).get("kind").asString());
+    assertEquals(1, report.number("gone"));
+    assertEquals(
+        400,
+        lead.post(
+                "/api/v1/deliveries/%d/discontinued".formatted(next),
+                Api.body("items", java.util.Arrays.asList("VRD-2", null)))
+            .status());
     Api.Answer noted = lead.post("/api/v1/deliveries/%d/discontinued".formatted(next), Map.of());
     String origin = "/api/v1/tools/%d/origin".formatted(tool(library, "VRD-2"));
     assertEquals("2", lead.get(origin).at("items").get(0).get("discontinued").asString());

@@ -32,6 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 class LineStacks {
 
+  private static final int MOST_DECIMALS = 6;
   private static final BigDecimal LONGEST = BigDecimal.valueOf(2000);
 
   private final LineRepository lines;
@@ -103,10 +104,13 @@ class LineStacks {
 
   /** A length as a cell of a stack; what no tool can stand out is refused. */
   static Cell overhang(BigDecimal length) {
-    if (length.signum() <= 0 || length.compareTo(LONGEST) > 0) {
-      throw Refusal.badRequest("overhang is a length above 0 and up to 2000 mm");
+    BigDecimal plain = length.stripTrailingZeros();
+    if (plain.signum() <= 0 || plain.compareTo(LONGEST) > 0 || plain.scale() > MOST_DECIMALS) {
+      throw Refusal.badRequest(
+          "overhang is a length above 0 and up to 2000 mm, with at most %d decimals"
+              .formatted(MOST_DECIMALS));
     }
-    return Cell.of(length.stripTrailingZeros().toPlainString(), Unit.MILLIMETRE);
+    return Cell.of(plain.toPlainString(), Unit.MILLIMETRE);
   }
 
   private PlannedShape shape(long deliveryId, Tool tool, PlannedStack stack) {

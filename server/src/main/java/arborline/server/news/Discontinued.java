@@ -8,6 +8,7 @@ import arborline.server.live.Live;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
+import arborline.server.vendor.VendorItems.TakenItem;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
@@ -58,13 +59,12 @@ class Discontinued {
         packages
             .of(deliveryId)
             .orElseThrow(() -> Refusal.notFound("this delivery comes from no vendor"));
-    List<PackageReports.MissingItem> missing = reports.of(deliveryId).discontinued();
     Set<String> keys =
         wanted == null ? Set.of() : wanted.stream().map(Codes::key).collect(Collectors.toSet());
     List<String> noted = new ArrayList<>();
-    for (PackageReports.MissingItem item : missing) {
-      if (item.noted() == null && (wanted == null || keys.contains(Codes.key(item.item())))) {
-        noted.add(Codes.key(item.item()));
+    for (TakenItem item : reports.gone(deliveryId, known)) {
+      if (item.discontinued() == null && (wanted == null || keys.contains(item.itemKey()))) {
+        noted.add(item.itemKey());
         jdbc.sql(
                 """
                 replace into vendor_discontinued
@@ -73,7 +73,7 @@ class Discontinued {
                 """)
             .params(
                 known.vendorKey(),
-                Codes.key(item.item()),
+                item.itemKey(),
                 known.release(),
                 Timestamp.from(Instant.now(clock)),
                 Actor.name())

@@ -164,11 +164,13 @@ class News {
         changes.add(changed(before, now, change));
       }
     }
-    taken.values().stream()
-        .filter(item -> !there.contains(item.itemKey()) && item.discontinued() == null)
-        .filter(item -> ReleaseOrder.OLDEST_FIRST.compare(item.release(), newest.release()) < 0)
-        .sorted(Comparator.comparing(TakenItem::item))
-        .forEach(item -> changes.add(discontinued(item)));
+    List<TakenItem> gone =
+        taken.values().stream()
+            .filter(item -> !there.contains(item.itemKey()) && item.discontinued() == null)
+            .filter(item -> ReleaseOrder.OLDEST_FIRST.compare(item.release(), newest.release()) < 0)
+            .sorted(Comparator.comparing(TakenItem::item))
+            .toList();
+    gone.stream().limit(SHOWN).forEach(item -> changes.add(discontinued(item)));
     changes.sort(Comparator.comparing(ItemNews::change, Comparator.comparingInt(News::rank)));
     Map<String, Long> deliveries = fetched.deliveries();
     return new VendorNews(
@@ -179,7 +181,7 @@ class News {
         newestFirst.stream().skip(1).map(one -> head(one, deliveries)).toList(),
         count(changes, Change.NEW),
         count(changes, Change.CHANGED),
-        count(changes, Change.DISCONTINUED),
+        gone.size(),
         same,
         changes.stream().limit(SHOWN).toList());
   }

@@ -1,6 +1,7 @@
 package arborline.server.news;
 
 import arborline.server.account.MayReceive;
+import arborline.server.support.Refusal;
 import arborline.server.trail.Undoable;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -34,12 +35,15 @@ class PackageController {
    *
    * @param items by what the vendor calls them; null for all that the package no longer has
    */
-  record DiscontinuedOrder(@Nullable List<String> items) {}
+  record DiscontinuedOrder(@Nullable List<@Nullable String> items) {}
 
   /** Notes items as no longer made; undo 0 where there was nothing to note. */
   @PostMapping("/{id}/discontinued")
   @MayReceive
   Undoable discontinued(@PathVariable long id, @RequestBody DiscontinuedOrder order) {
+    if (order.items() != null && order.items().contains(null)) {
+      throw Refusal.badRequest("items are the vendor's codes");
+    }
     return new Undoable(discontinued.note(id, order.items()));
   }
 }

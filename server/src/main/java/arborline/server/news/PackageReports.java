@@ -22,6 +22,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 class PackageReports {
 
+  private static final int SHOWN = 500;
+
   private final VendorPackages packages;
   private final VendorItems items;
   private final WhereUsed used;
@@ -63,7 +65,8 @@ class PackageReports {
    * @param changed items of which something is proposed
    * @param asked items of which somebody must choose
    * @param unchanged items of which nothing changes
-   * @param discontinued items that the shop took and that this release no longer has
+   * @param gone how many items that the shop took this release no longer has
+   * @param discontinued the first 500 of them
    * @param notCompared items whose file is missing: nothing is said of them
    */
   record PackageReport(
@@ -76,6 +79,7 @@ class PackageReports {
       long changed,
       long asked,
       long unchanged,
+      long gone,
       List<MissingItem> discontinued,
       List<String> notCompared,
       List<PackageFault> faults) {}
@@ -89,7 +93,7 @@ class PackageReports {
     List<TakenItem> taken = items.all(known.vendorKey());
     String newest =
         items.releases(known.vendorKey()).stream().max(ReleaseOrder.OLDEST_FIRST).orElse(null);
-    Set<String> there = there(deliveryId, known);
+    List<TakenItem> gone = gone(deliveryId, known, taken);
     Set<String> ours = taken.stream().map(TakenItem::itemKey).collect(Collectors.toSet());
     List<String> lines = open(deliveryId);
     return new PackageReport(
@@ -104,15 +108,26 @@ class PackageReports {
         found(deliveryId, "vendor-changed"),
         found(deliveryId, "vendor-conflict"),
         found(deliveryId, "vendor-unchanged") + found(deliveryId, "already-here"),
-        known.manifest().isEmpty()
-            ? List.of()
-            : taken.stream()
-                .filter(item -> !there.contains(item.itemKey()))
-                .filter(item -> !newer(item.release(), known.release()))
-                .map(this::missing)
-                .toList(),
+        gone.size(),
+        gone.stream().limit(SHOWN).map(this::missing).toList(),
         known.notCompared(),
         known.faults());
+  }
+
+  /** Items that the shop took and that a package with a manifest no longer has. */
+  List<TakenItem> gone(long deliveryId, VendorPackage known) {
+    return gone(deliveryId, known, items.all(known.vendorKey()));
+  }
+
+  private List<TakenItem> gone(long deliveryId, VendorPackage known, List<TakenItem> taken) {
+    if (known.manifest().isEmpty()) {
+      return List.of();
+    }
+    Set<String> there = there(deliveryId, known);
+    return taken.stream()
+        .filter(item -> !there.contains(item.itemKey()))
+        .filter(item -> !newer(item.release(), known.release()))
+        .toList();
   }
 
   private static boolean newer(String taken, String now) {

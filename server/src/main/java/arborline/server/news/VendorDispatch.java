@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.regex.Pattern;
@@ -56,6 +57,9 @@ class VendorDispatch {
           .connectTimeout(Duration.ofSeconds(3))
           .build();
   private final String address;
+
+  /** However many ask, so many requests are under way at once. */
+  private final Semaphore turns = new Semaphore(4, true);
 
   VendorDispatch(@Value("${arbor.dispatch}") String address) {
     this.address = address.strip().replaceFirst("/+$", "");
@@ -214,6 +218,26 @@ class VendorDispatch {
     if (TransactionSynchronizationManager.isActualTransactionActive()) {
       throw new IllegalStateException("the vendor dispatch is spoken to inside a transaction");
     }
+    if (!turn(longest)) {
+      throw new IOException("others are asking it just now; try again in a moment");
+    }
+    try {
+      return asked(path, longest, use);
+    } finally {
+      turns.release();
+    }
+  }
+
+  private boolean turn(Duration longest) throws IOException {
+    try {
+      return turns.tryAcquire(longest.toSeconds(), TimeUnit.SECONDS);
+    } catch (InterruptedException interrupted) {
+      Thread.currentThread().interrupt();
+      throw new IOException("interrupted", interrupted);
+    }
+  }
+
+  private <T> T asked(String path, Duration longest, BodyUse<T> use) throws IOException {
     HttpRequest request =
         HttpRequest.newBuilder(URI.create(address + path)).timeout(PATIENCE).build();
     FutureTask<T> running =
