@@ -131,7 +131,7 @@ class ShotsTest {
         .locator("header button")
         .click();
     page.getByLabel("Search the items").fill("BRK-M");
-    assertThat(page.getByText("gauge length 114 mm")).isVisible();
+    assertThat(page.getByText("gauge length 220 mm")).isVisible();
     shot(page, "package-night");
   }
 

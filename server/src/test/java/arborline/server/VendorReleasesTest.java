@@ -336,4 +336,49 @@ class VendorReleasesTest extends ServerTest {
     assertEquals(truth.get("notCompared"), report.at("notCompared"));
     assertEquals(truth.get("new").size(), report.number("fresh"), report.toString());
   }
+
+  private static String holder(String id, String speed) {
+    return """
+    ISO-10303-21;
+    HEADER;
+    FILE_NAME('a.p21','2026-03-02T09:14:00',(''),('Hold Edge'),'','','');
+    ENDSEC;
+    DATA;
+    #1=ITEM('%s','shrink fit holder','Shrink chuck');
+    #2=NAMED_UNIT('1/min');
+    #3=PROPERTY_VALUE(#1,'RPMX',%s,#2,$);
+    #4=CONNECTION(#1,'machine side','HT-A-63:m');
+    #5=CONNECTION(#1,'workpiece side','CY-SF-12:f');
+    ENDSEC;
+    END-ISO-10303-21;
+    """
+        .formatted(id, speed);
+  }
+
+  private JsonNode part(long id) {
+    return lead.get("/api/v1/components/%d".formatted(id)).at("component");
+  }
+
+  @Test
+  void aHolderFollowsItsVendorAndKeepsWhatTheShopChanged() {
+    long library = library("Releases: holders");
+    long first =
+        lead.deliver(
+            "one.zip", release("Hold Edge", "1", Map.of("VRH-1", holder("VRH-1", "20000."))));
+    lead.send(
+        "PATCH",
+        "/api/v1/deliveries/%d/lines/%d".formatted(first, line(first, "VRH-1").get("id").asLong()),
+        Api.body("cells", Api.body("BODIES", "26 x 63; 64 x 32")));
+    take(first, library);
+    long id = line(first, "VRH-1").get("takenPartId").asLong();
+    long next =
+        lead.deliver(
+            "two.zip", release("Hold Edge", "2", Map.of("VRH-1", holder("VRH-1", "25000."))));
+    assertEquals("pass", line(next, "VRH-1").get("disposition").asString());
+    long undo = take(next, library).number("undo");
+    assertEquals("25000 1/min", part(id).at("/properties/RPMX").asString());
+    assertEquals(2, part(id).get("bodies").size());
+    assertEquals(204, lead.post("/api/v1/trail/%d/undo".formatted(undo), Map.of()).status());
+    assertEquals("20000 1/min", part(id).at("/properties/RPMX").asString());
+  }
 }

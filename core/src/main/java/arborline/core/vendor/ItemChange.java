@@ -2,6 +2,7 @@ package arborline.core.vendor;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.PartReading;
+import arborline.core.exchange.RawItem;
 import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.quantity.Conversion;
@@ -170,7 +171,7 @@ public record ItemChange(List<Field> fields) {
   private static Map<String, Value> fields(Component part) {
     Map<String, Value> fields = new TreeMap<>();
     PartReading.of(part).cells().forEach((symbol, cell) -> fields.put(symbol, value(symbol, cell)));
-    fields.remove(arborline.core.exchange.RawItem.CODE);
+    fields.remove(RawItem.CODE);
     return fields;
   }
 

@@ -290,17 +290,17 @@ public class Acceptance {
     List<Long> toolIds = session.take(arriving);
     for (int i = 0; i < entering.size(); i++) {
       entering.get(i).taken(toolIds.get(i), takeNo);
-      vendors.note(delivery.id, takeNo, entering.get(i));
       belonging.take(delivery.id, takeNo, toolIds.get(i), entering.get(i));
     }
     for (DeliveryLine line : staying) {
       long toolId = present.get(line.codeKey).id();
       changed.change(delivery, takeNo, toolId, line);
       line.taken(toolId, takeNo);
-      vendors.note(delivery.id, takeNo, line);
       pieces.note(delivery.id, takeNo, TakenPieces.STAYING, List.of(toolId));
       belonging.take(delivery.id, takeNo, toolId, line);
     }
+    vendors.note(delivery.id, takeNo, entering);
+    vendors.note(delivery.id, takeNo, staying);
     return taken + entering.size() + staying.size();
   }
 

@@ -75,7 +75,7 @@ class TakenParts {
             : changed(deliveryId, line, inspected, takeNo);
     part.ifPresent(known -> {
       line.taken(known.id(), takeNo);
-      vendors.note(deliveryId, takeNo, line);
+      vendors.note(deliveryId, takeNo, List.of(line));
       if (known.added()) {
         pieces.note(deliveryId, takeNo, PIECE, List.of(known.id()));
       }
@@ -94,7 +94,7 @@ class TakenParts {
       return inspected.component().flatMap(shop::take);
     }
     LineChoice choice = json.read(Objects.requireNonNull(line.choice), LineChoice.class);
-    Component now = present.get().component();
+    Component now = shop.locked(present.get().id());
     if (!ContentHash.of(now).equals(choice.against())) {
       throw Refusal.conflict(
           "%s was changed in the shop since you chose; look at its line again"

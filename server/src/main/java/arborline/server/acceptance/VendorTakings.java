@@ -2,6 +2,7 @@ package arborline.server.acceptance;
 
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.VendorPackages;
+import arborline.server.delivery.VendorPackages.VendorPackage;
 import arborline.server.vendor.VendorItems;
 import java.util.List;
 import java.util.Objects;
@@ -26,28 +27,30 @@ class VendorTakings {
     this.pieces = pieces;
   }
 
-  /** Notes a line that was taken; does nothing where it comes from no vendor. */
-  void note(long deliveryId, int takeNo, DeliveryLine line) {
-    if (line.vendorItem == null || line.takenId == null) {
+  /** Notes lines that were taken; does nothing where they come from no vendor. */
+  void note(long deliveryId, int takeNo, List<DeliveryLine> taken) {
+    List<DeliveryLine> ofVendor =
+        taken.stream().filter(line -> line.vendorItem != null && line.takenId != null).toList();
+    if (ofVendor.isEmpty()) {
       return;
     }
     packages
         .of(deliveryId)
-        .ifPresent(known ->
-            pieces.note(
-                deliveryId,
-                takeNo,
-                PIECE,
-                List.of(
-                    items.taken(
-                        known.vendorKey(),
-                        known.vendor(),
-                        known.release(),
-                        line.vendorItem,
-                        line.kind,
-                        Objects.requireNonNull(line.vendorCells),
-                        line.takenId,
-                        deliveryId))));
+        .ifPresent(known -> ofVendor.forEach(line -> note(deliveryId, takeNo, known, line)));
+  }
+
+  private void note(long deliveryId, int takeNo, VendorPackage known, DeliveryLine line) {
+    long row =
+        items.taken(
+            known.vendorKey(),
+            known.vendor(),
+            known.release(),
+            Objects.requireNonNull(line.vendorItem),
+            line.kind,
+            Objects.requireNonNull(line.vendorCells),
+            Objects.requireNonNull(line.takenId),
+            deliveryId);
+    pieces.note(deliveryId, takeNo, PIECE, List.of(row));
   }
 
   void takeBack(long deliveryId, int takeNo) {

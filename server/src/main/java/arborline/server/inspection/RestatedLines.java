@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
+import org.springframework.data.domain.Limit;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -75,7 +76,7 @@ class RestatedLines {
   private void joinSome(long deliveryId, Set<String> keys) {
     Map<String, List<DeliveryLine>> byCode = new TreeMap<>();
     lines
-        .sharing(deliveryId, keys, org.springframework.data.domain.Limit.unlimited())
+        .sharing(deliveryId, keys, Limit.unlimited())
         .forEach(line -> byCode.computeIfAbsent(line.codeKey, key -> new ArrayList<>()).add(line));
     Map<Long, List<Finding>> said = new HashMap<>();
     byCode.values().forEach(same -> joined(same, said));

@@ -21,6 +21,9 @@ public interface ShopParts {
   /** Takes a part, or finds the same one; nothing where another stands under its code. */
   Optional<TakenPart> take(Component part);
 
+  /** A part as it stands; nobody else changes it before the transaction ends. */
+  Component locked(long id);
+
   /**
    * Changes a part; stacks that follow it follow.
    *

@@ -1,5 +1,6 @@
 package arborline.server.news;
 
+import arborline.core.exchange.RawItem;
 import arborline.core.library.Codes;
 import arborline.core.vendor.ReleaseOrder;
 import arborline.server.delivery.VendorPackages;
@@ -175,7 +176,7 @@ class PackageReports {
     return new MissingItem(
         item.item(),
         item.code(),
-        item.said().text(arborline.core.exchange.RawItem.NAME),
+        item.said().text(RawItem.NAME),
         item.release(),
         item.tool() ? item.targetId() : null,
         item.tool() ? null : item.targetId(),

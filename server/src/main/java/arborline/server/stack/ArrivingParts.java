@@ -8,6 +8,7 @@ import arborline.server.inspection.ShopParts;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
@@ -31,6 +32,7 @@ class ArrivingParts implements ShopParts {
   private final Json json;
   private final Live live;
   private final Clock clock;
+  private final EntityManager entities;
 
   ArrivingParts(
       Components known,
@@ -39,7 +41,9 @@ class ArrivingParts implements ShopParts {
       JdbcClient jdbc,
       Json json,
       Live live,
-      Clock clock) {
+      Clock clock,
+      EntityManager entities) {
+    this.entities = entities;
     this.known = known;
     this.components = components;
     this.versions = versions;
@@ -81,8 +85,14 @@ class ArrivingParts implements ShopParts {
 
   @Override
   @Transactional(propagation = Propagation.MANDATORY)
+  public Component locked(long id) {
+    return json.read(row(id).definition, Component.class);
+  }
+
+  @Override
+  @Transactional(propagation = Propagation.MANDATORY)
   public int change(long id, Component after) {
-    ComponentRow row = locked(id);
+    ComponentRow row = row(id);
     int before = row.versionNo;
     known.define(row, after);
     live.say("component", row.id, "");
@@ -92,7 +102,7 @@ class ArrivingParts implements ShopParts {
   @Override
   @Transactional(propagation = Propagation.MANDATORY)
   public void bringBack(long id, int version) {
-    ComponentRow row = locked(id);
+    ComponentRow row = row(id);
     if (row.versionNo != version + 1) {
       throw Refusal.conflict(
           "%s was changed again since; take the later change back first".formatted(row.code));
@@ -102,9 +112,12 @@ class ArrivingParts implements ShopParts {
     live.say("component", row.id, "");
   }
 
-  private ComponentRow locked(long id) {
+  /** A row as it stands once it is ours, whatever was read of it before. */
+  private ComponentRow row(long id) {
     components.lock(id);
-    return components.findById(id).orElseThrow();
+    ComponentRow row = components.findById(id).orElseThrow();
+    entities.refresh(row);
+    return row;
   }
 
   @Override

@@ -3,15 +3,18 @@ package arborline.server.vendor;
 import arborline.core.exchange.CellsJson;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.RawItem;
+import arborline.core.library.Codes;
 import arborline.server.account.Actor;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
@@ -156,7 +159,7 @@ public class VendorItems {
             """)
         .params(
             vendorKey,
-            arborline.core.library.Codes.key(item),
+            Codes.key(item),
             vendor,
             item,
             release,
@@ -164,10 +167,10 @@ public class VendorItems {
             targetId,
             cells,
             deliveryId,
-            java.sql.Timestamp.from(Instant.now(clock)),
+            Timestamp.from(Instant.now(clock)),
             Actor.name())
         .update(key, "id");
-    return java.util.Objects.requireNonNull(key.getKey()).longValue();
+    return Objects.requireNonNull(key.getKey()).longValue();
   }
 
   /** Takes back what was noted. */
