@@ -130,6 +130,7 @@ class ShotsTest {
     page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Brack Holders"))
         .locator("header button")
         .click();
+    assertThat(page.getByLabel("Taking")).isVisible();
     page.getByLabel("Search the items").fill("BRK-M");
     assertThat(page.getByText("gauge length 220 mm")).isVisible();
     shot(page, "package-night");
