@@ -39,7 +39,8 @@ public final class Allowance {
           "date-for-",
           "cutting-",
           "stack-",
-          "component-");
+          "component-",
+          "vendor-");
 
   private Allowance() {}
 
