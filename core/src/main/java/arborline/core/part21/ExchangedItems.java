@@ -66,6 +66,9 @@ public record ExchangedItems(String vendor, List<ExchangedItem> items, List<Part
 
     private final Map<Integer, List<Integer>> usages = new HashMap<>();
 
+    /** What texts name: items of a file share them. */
+    private final Map<String, Optional<ItemKinds.Named>> kinds = new HashMap<>();
+
     Builder(Part21Document document, PropertyDictionary dictionary) {
       this.graph = new PropertyGraph(document, dictionary);
       this.dictionary = dictionary;
@@ -170,14 +173,18 @@ public record ExchangedItems(String vendor, List<ExchangedItem> items, List<Part
     }
 
     /** The string of an item that says what it is, and not what it is called. */
-    private static Optional<String> classText(Statement statement) {
+    private Optional<String> classText(Statement statement) {
       return statement.texts().stream()
           .skip(1)
           .filter(text -> text.chars().noneMatch(Character::isDigit))
-          .filter(text -> ItemKinds.of(text).isPresent())
+          .filter(text -> kindOf(text).isPresent())
           .min(
               Comparator.comparing((String text) -> Character.isUpperCase(text.charAt(0)))
                   .thenComparingInt(String::length));
+    }
+
+    private Optional<ItemKinds.Named> kindOf(String text) {
+      return kinds.computeIfAbsent(text, ItemKinds::of);
     }
 
     private Optional<ItemKinds.Named> named(int place) {
@@ -185,10 +192,10 @@ public record ExchangedItems(String vendor, List<ExchangedItem> items, List<Part
       Optional<ItemKinds.Named> byId =
           classes.stream()
               .flatMap(text -> Optional.ofNullable(dictionary.classes().get(text)).stream())
-              .flatMap(text -> ItemKinds.of(text).stream())
+              .flatMap(text -> kindOf(text).stream())
               .findFirst();
-      return byId.or(() -> classText(graph.statement(place)).flatMap(ItemKinds::of))
-          .or(() -> classes.stream().flatMap(text -> ItemKinds.of(text).stream()).findFirst());
+      return byId.or(() -> classText(graph.statement(place)).flatMap(this::kindOf))
+          .or(() -> classes.stream().flatMap(text -> kindOf(text).stream()).findFirst());
     }
 
     private List<String> classes(int place) {

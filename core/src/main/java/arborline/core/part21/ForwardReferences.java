@@ -36,7 +36,8 @@ final class ForwardReferences {
     }
   }
 
-  private void add(long number, int place) {
+  /** Takes in one of the instance at a place. */
+  void add(long number, int place) {
     if (known.place(number) >= 0) {
       return;
     }

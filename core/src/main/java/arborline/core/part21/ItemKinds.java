@@ -26,6 +26,9 @@ final class ItemKinds {
 
   private static final Map<String, String> ROWS = rows();
 
+  /** Classes of ours by what vendors call them, in small letters. */
+  private static final Map<String, String> CLASSES = classes();
+
   private ItemKinds() {}
 
   private static Map<String, String> rows() {
@@ -41,6 +44,17 @@ final class ItemKinds {
     return Map.copyOf(rows);
   }
 
+  /** Of several with one name the first. */
+  private static Map<String, String> classes() {
+    Map<String, String> classes = new HashMap<>();
+    ROWS.forEach((id, row) ->
+        classes.merge(
+            row.toLowerCase(Locale.ROOT),
+            id,
+            (one, other) -> one.compareTo(other) < 0 ? one : other));
+    return Map.copyOf(classes);
+  }
+
   /** What vendors call a tool class of ours in general; nothing for one that has no such name. */
   static Optional<String> row(String classId) {
     return Optional.ofNullable(ROWS.get(classId));
@@ -49,12 +63,7 @@ final class ItemKinds {
   /** What words name; nothing where they name neither a class nor a kind. */
   static Optional<Named> of(String words) {
     String text = " " + words.toLowerCase(Locale.ROOT) + " ";
-    Optional<String> row =
-        ROWS.entrySet().stream()
-            .filter(entry -> entry.getValue().equalsIgnoreCase(words.strip()))
-            .map(Map.Entry::getKey)
-            .sorted()
-            .findFirst();
+    Optional<String> row = Optional.ofNullable(CLASSES.get(text.strip()));
     if (row.isPresent()) {
       return Optional.of(new Named(ItemKind.CUTTER, row));
     }

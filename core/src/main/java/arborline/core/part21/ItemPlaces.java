@@ -83,6 +83,9 @@ final class ItemPlaces {
   private Optional<MeasureUnit> only() {
     List<MeasureUnit> lengths = new ArrayList<>();
     for (int i = 0; i < graph.size(); i++) {
+      if (graph.role(i) != StatementRole.UNIT) {
+        continue;
+      }
       units
           .of(graph.statement(i).id())
           .filter(unit -> unit.unit().kind() == UnitKind.LENGTH && !lengths.contains(unit))

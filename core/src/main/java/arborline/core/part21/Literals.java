@@ -15,9 +15,9 @@ final class Literals {
 
   /** All numbers, in lists and typed values as well; those of no sensible size are left out. */
   static List<BigDecimal> numbers(List<Argument> arguments) {
-    List<BigDecimal> numbers = new ArrayList<>();
-    for (Argument argument : arguments) {
-      switch (argument) {
+    List<BigDecimal> numbers = new ArrayList<>(2);
+    for (int i = 0; i < arguments.size(); i++) {
+      switch (arguments.get(i)) {
         case Argument.Number number -> number(number.literal()).ifPresent(numbers::add);
         case Argument.Typed typed -> numbers.addAll(numbers(typed.entity().arguments()));
         case Argument.Several several -> numbers.addAll(numbers(several.of()));
@@ -35,11 +35,7 @@ final class Literals {
       return Optional.empty();
     }
     try {
-      BigDecimal number =
-          new BigDecimal(
-              literal.endsWith(".")
-                  ? literal + "0"
-                  : literal.replace(".E", ".0E").replace(".e", ".0e"));
+      BigDecimal number = new BigDecimal(literal);
       boolean sensible =
           number.signum() == 0
               || Math.abs((long) number.precision() - number.scale()) < LARGEST_POWER;
@@ -68,9 +64,9 @@ final class Literals {
 
   /** The first enumeration, in a typed value as well. */
   static Optional<String> word(List<Argument> arguments) {
-    for (Argument argument : arguments) {
+    for (int i = 0; i < arguments.size(); i++) {
       Optional<String> word =
-          switch (argument) {
+          switch (arguments.get(i)) {
             case Argument.Word found -> Optional.of(found.value());
             case Argument.Typed typed -> word(typed.entity().arguments());
             default -> Optional.empty();

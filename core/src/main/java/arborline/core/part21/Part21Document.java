@@ -2,6 +2,8 @@ package arborline.core.part21;
 
 import arborline.core.exchange.TextHead;
 import arborline.core.exchange.UnreadableFileException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
 import java.util.AbstractList;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -33,13 +35,15 @@ public final class Part21Document {
 
   private static final String START = "ISO-10303-21";
   private static final String END = "END-" + START;
+  private static final long EACH_BYTE_ONE = 0x0101010101010101L;
+  private static final long EACH_HIGHEST_BIT = 0x8080808080808080L;
   private static final Pattern EXTERNAL =
       Pattern.compile("\\s*#(\\d{1,18})\\s*=\\s*<.*", Pattern.DOTALL);
 
   /** So many instances are kept as read; more are read again whenever they are asked for. */
   private static final int MOST_KEPT = 250_000;
 
-  private final char[] text;
+  private final byte[] text;
   private final StatementTexts texts;
   private final Names names = new Names();
   private final InstanceTable numbers = new InstanceTable();
@@ -51,10 +55,10 @@ public final class Part21Document {
 
   private int size;
 
-  /** The first instances as read. */
-  private final List<Statement> first = new ArrayList<>();
+  /** The first instances as far as anybody asked for them. */
+  private Statement[] first = new Statement[1024];
 
-  /** Those behind them that had to be repaired, by their places. */
+  /** Those that had to be repaired, by their places. */
   private final Map<Integer, Statement> repairs = new HashMap<>();
 
   private final List<Statement> header = new ArrayList<>();
@@ -64,7 +68,7 @@ public final class Part21Document {
   private final Set<Long> garbageLines = new HashSet<>();
   private String section = "";
 
-  private Part21Document(char[] text) {
+  private Part21Document(byte[] text) {
     this.text = text;
     this.texts = new StatementTexts(text);
   }
@@ -75,7 +79,7 @@ public final class Part21Document {
    * @throws UnreadableFileException where it is no exchange file, or holds more than can be
    */
   public static Part21Document read(byte[] file) throws UnreadableFileException {
-    char[] text = TextHead.sniff(file).decode(file).toCharArray();
+    byte[] text = utf8(file);
     if (!startsWith(text)) {
       throw new UnreadableFileException(
           "line 1: this is no file of ISO 10303-21: it begins otherwise");
@@ -88,17 +92,46 @@ public final class Part21Document {
     return document;
   }
 
+  private static byte[] utf8(byte[] file) {
+    return plain(file) ? file : TextHead.sniff(file).decode(file).getBytes(StandardCharsets.UTF_8);
+  }
+
+  /**
+   * True where all bytes are ASCII and none is 0, as in nearly all files: nothing is to be found
+   * out about their encoding. Eight bytes are looked at together.
+   */
+  private static boolean plain(byte[] file) {
+    ByteBuffer bytes = ByteBuffer.wrap(file);
+    long strange = 0;
+    while (bytes.remaining() >= Long.BYTES) {
+      long eight = bytes.getLong();
+      strange |= eight | eight - EACH_BYTE_ONE;
+    }
+    while (bytes.hasRemaining()) {
+      byte one = bytes.get();
+      strange |= one | one - 1;
+    }
+    return (strange & EACH_HIGHEST_BIT) == 0;
+  }
+
   private void takeAll() throws UnreadableFileException {
-    for (int i = 0; i < texts.size(); i++) {
-      take(i);
+    StatementScan scan = new StatementScan(text, names);
+    while (texts.more()) {
+      int start = texts.at();
+      int line = texts.line();
+      if (section.equals("DATA") && text[start] == '#' && scan.passes(start)) {
+        keep(scan, texts.cut(scan.end(), scan.lines()));
+      } else {
+        take(texts.cut());
+      }
       if (garbageLines.size() > MOST_GARBAGE) {
         throw new UnreadableFileException(
             "line %d: more than %d lines are no statements: this is no exchange file"
-                .formatted(texts.line(i), MOST_GARBAGE));
+                .formatted(line, MOST_GARBAGE));
       }
       if (size > MOST_INSTANCES) {
         throw new UnreadableFileException(
-            "line %d: more than %d instances".formatted(texts.line(i), MOST_INSTANCES));
+            "line %d: more than %d instances".formatted(line, MOST_INSTANCES));
       }
     }
   }
@@ -121,10 +154,24 @@ public final class Part21Document {
   }
 
   private Statement statement(int place) {
-    Statement known = place < first.size() ? first.get(place) : repairs.get(place);
+    Statement known = place < first.length ? first[place] : null;
     if (known != null) {
       return known;
     }
+    Statement statement = repairs.get(place);
+    if (statement == null) {
+      statement = asWritten(place);
+    }
+    if (place < MOST_KEPT) {
+      if (place >= first.length) {
+        first = Arrays.copyOf(first, Math.min(size, MOST_KEPT));
+      }
+      first[place] = statement;
+    }
+    return statement;
+  }
+
+  private Statement asWritten(int place) {
     try {
       return parsed(textOf[place]);
     } catch (FaultyStatementException impossible) {
@@ -137,8 +184,13 @@ public final class Part21Document {
     return new StatementParser(text, texts.start(index), end, texts.line(index), names).statement();
   }
 
+  /** At which place of {@link #statements} the first instance of a number stands; or -1. */
+  int place(long id) {
+    return numbers.place(id);
+  }
+
   public Optional<Statement> instance(long id) {
-    int place = numbers.place(id);
+    int place = place(id);
     return place < 0 ? Optional.empty() : Optional.of(statement(place));
   }
 
@@ -171,12 +223,13 @@ public final class Part21Document {
     return header.stream().flatMap(statement -> statement.entity(name).stream()).findFirst();
   }
 
-  private static boolean startsWith(char[] text) {
+  private static boolean startsWith(byte[] text) {
     int at = 0;
     while (at < text.length && Character.isWhitespace(text[at])) {
       at++;
     }
-    return text.length - at >= START.length() && new String(text, at, START.length()).equals(START);
+    return text.length - at >= START.length()
+        && new String(text, at, START.length(), StandardCharsets.UTF_8).equals(START);
   }
 
   private void take(int index) {
@@ -234,15 +287,11 @@ public final class Part21Document {
   }
 
   private void close() {
-    int end = text.length;
-    while (end > 0 && Character.isWhitespace(text[end - 1])) {
-      end--;
+    int line = texts.line();
+    for (int i = text.length - 1; i >= 0 && Character.isWhitespace(text[i]); i--) {
+      line -= text[i] == '\n' ? 1 : 0;
     }
-    int last = 1;
-    for (int i = 0; i < end; i++) {
-      last += text[i] == '\n' ? 1 : 0;
-    }
-    closeSection(last);
+    closeSection(line);
   }
 
   private void external(String text) {
@@ -307,7 +356,7 @@ public final class Part21Document {
     if (rest.toString().isBlank()) {
       return Optional.empty();
     }
-    char[] left = rest.append(';').toString().toCharArray();
+    byte[] left = rest.append(';').toString().getBytes(StandardCharsets.UTF_8);
     return Optional.of(new StatementParser(left, 0, left.length, first, names).statement());
   }
 
@@ -322,23 +371,45 @@ public final class Part21Document {
       header.add(statement);
       return;
     }
-    if (size == textOf.length) {
-      textOf = Arrays.copyOf(textOf, 2 * size);
-    }
-    int place = size++;
-    textOf[place] = index;
-    if (place < MOST_KEPT) {
-      first.add(statement);
-    } else if (repaired) {
+    int place = add(index);
+    if (repaired) {
       repairs.put(place, statement);
     }
     forward.add(statement, place);
     for (Entity entity : statement.entities()) {
-      byName.computeIfAbsent(entity.name(), key -> new Places()).add(place);
+      addName(entity.name(), place);
     }
-    int before = numbers.add(statement.id(), place);
+    addNumber(statement.id(), place);
+  }
+
+  private void keep(StatementScan scan, int index) {
+    int place = add(index);
+    for (int i = 0; i < scan.references(); i++) {
+      forward.add(scan.reference(i), place);
+    }
+    for (int i = 0; i < scan.entities(); i++) {
+      addName(scan.entity(i), place);
+    }
+    addNumber(scan.id(), place);
+  }
+
+  /** The place of the next instance, which a text is. */
+  private int add(int index) {
+    if (size == textOf.length) {
+      textOf = Arrays.copyOf(textOf, 2 * size);
+    }
+    textOf[size] = index;
+    return size++;
+  }
+
+  private void addName(String name, int place) {
+    byName.computeIfAbsent(name, key -> new Places()).add(place);
+  }
+
+  private void addNumber(long id, int place) {
+    int before = numbers.add(id, place);
     if (before >= 0) {
-      duplicate(statement, statement(before));
+      duplicate(statement(place), statement(before));
     }
   }
 

@@ -4,6 +4,7 @@ import arborline.core.exchange.UnreadableFileException;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.Reader;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Optional;
 
@@ -34,7 +35,9 @@ final class PhysicalFile implements AutoCloseable {
     if (!said && length == 0) {
       return Optional.empty();
     }
-    Statement statement = new StatementParser(text, 0, length, first, names).statement();
+    byte[] gathered = new String(text, 0, length).getBytes(StandardCharsets.UTF_8);
+    Statement statement =
+        new StatementParser(gathered, 0, gathered.length, first, names).statement();
     if (length > LONGEST) {
       throw new FaultyStatementException(
           first, "a statement is longer than %d characters".formatted(LONGEST));

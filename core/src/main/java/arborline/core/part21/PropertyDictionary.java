@@ -77,12 +77,15 @@ public record PropertyDictionary(Map<String, String> properties, Map<String, Str
 
   /** The symbol of a name; nothing for one that has none. */
   Optional<String> symbol(String name) {
-    String plain = name.strip().toUpperCase(Locale.ROOT);
+    String plain = name.strip();
+    String said = properties.get(plain);
+    if (said != null) {
+      return Optional.of(said);
+    }
     boolean known =
-        name.strip().equals(plain)
+        plain.equals(plain.toUpperCase(Locale.ROOT))
             && (Dictionary.standard().find(plain).isPresent() || STEP.matcher(plain).matches());
-    return Optional.ofNullable(properties.get(name.strip()))
-        .or(() -> known ? Optional.of(plain) : Optional.empty());
+    return known ? Optional.of(plain) : Optional.empty();
   }
 
   /** True for what names a property and for an id that may. */

@@ -142,15 +142,17 @@ final class PropertyReadings {
   }
 
   private String limit(int place, Statement statement) {
-    String said =
-        statement.word().orElse("")
-            + graph.referred(place).stream()
-                .filter(other -> graph.role(other) == StatementRole.QUALIFIER)
-                .map(other -> graph.statement(other).firstText())
-                .findFirst()
-                .orElse("");
-    String word = said.toUpperCase(Locale.ROOT);
+    String word = (statement.word().orElse("") + qualifier(place)).toUpperCase(Locale.ROOT);
     return word.startsWith("MIN") ? "MIN" : word.startsWith("MAX") ? "MAX" : "";
+  }
+
+  private String qualifier(int place) {
+    for (int other : graph.referred(place)) {
+      if (graph.role(other) == StatementRole.QUALIFIER) {
+        return graph.statement(other).firstText();
+      }
+    }
+    return "";
   }
 
   /** The unit beside a number, else the one of its kind in the context of its representation. */

@@ -69,16 +69,25 @@ public record Statement(long line, long id, List<Entity> entities) {
 
   /** All numbers, in lists and typed values as well. */
   List<BigDecimal> numbers() {
-    return entities.stream()
-        .flatMap(entity -> Literals.numbers(entity.arguments()).stream())
-        .toList();
+    if (entities.size() == 1) {
+      return Literals.numbers(entities.getFirst().arguments());
+    }
+    List<BigDecimal> numbers = new ArrayList<>();
+    for (Entity entity : entities) {
+      numbers.addAll(Literals.numbers(entity.arguments()));
+    }
+    return numbers;
   }
 
   /** The first enumeration. */
   Optional<String> word() {
-    return entities.stream()
-        .flatMap(entity -> Literals.word(entity.arguments()).stream())
-        .findFirst();
+    for (Entity entity : entities) {
+      Optional<String> word = Literals.word(entity.arguments());
+      if (word.isPresent()) {
+        return word;
+      }
+    }
+    return Optional.empty();
   }
 
   public String name() {

@@ -1,6 +1,8 @@
 package arborline.core.part21;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -12,31 +14,40 @@ final class StatementParser {
   private static final int DEEPEST = 50;
   private static final int MOST_ARGUMENTS = 100_000;
   private static final int MOST_DIGITS = 18;
+  private static final int LONGEST_SIGN = 4;
 
-  private final char[] text;
+  private final byte[] text;
   private final int from;
   private final int to;
   private final long firstLine;
   private final Names names;
   private int at;
 
+  /** Arguments of the lists that are open; those of the innermost last. */
+  private Argument[] arguments = new Argument[8];
+
+  private int gathered;
+
   /** The sign at the place; below 0 at the end. */
   private int sign;
 
+  /** How many bytes it has. */
+  private int width;
+
   /**
-   * A parser of a part of a text.
+   * A parser of a part of a text in UTF-8.
    *
    * @param to behind the semicolon
    * @param firstLine on which the part begins
    */
-  StatementParser(char[] text, int from, int to, long firstLine, Names names) {
+  StatementParser(byte[] text, int from, int to, long firstLine, Names names) {
     this.names = names;
     this.text = text;
     this.from = from;
     this.to = to;
     this.firstLine = firstLine;
     this.at = from;
-    this.sign = from < to ? text[from] : -1;
+    look();
   }
 
   /**
@@ -58,7 +69,7 @@ final class StatementParser {
     if (sign == '(') {
       advance();
       blanks();
-      entities = new ArrayList<>();
+      entities = new ArrayList<>(4);
       do {
         entities.add(entity(0));
         blanks();
@@ -73,8 +84,27 @@ final class StatementParser {
   }
 
   private void advance() {
-    at++;
+    at += width;
+    look();
+  }
+
+  private void look() {
+    width = 1;
     sign = at < to ? text[at] : -1;
+    if (sign < 0 && at < to) {
+      lookAtSeveral();
+    }
+  }
+
+  /** A sign beyond ASCII has several bytes. */
+  private void lookAtSeveral() {
+    int most = Math.min(to - at, LONGEST_SIGN);
+    sign = new String(text, at, most, StandardCharsets.UTF_8).codePointAt(0);
+    width = Character.toString(sign).getBytes(StandardCharsets.UTF_8).length;
+  }
+
+  private String string(int start, int length) {
+    return new String(text, start, length, StandardCharsets.UTF_8);
   }
 
   /** The line at the place. */
@@ -94,7 +124,7 @@ final class StatementParser {
     return fault(
         sign < 0
             ? "the file ends within a statement"
-            : "'%s' is not expected here".formatted((char) sign));
+            : "'%s' is not expected here".formatted(Character.toString(sign)));
   }
 
   private void expect(char wanted) throws FaultyStatementException {
@@ -173,11 +203,15 @@ final class StatementParser {
       throw fault("more than %d brackets in one another".formatted(DEEPEST));
     }
     expect('(');
-    List<Argument> arguments = new ArrayList<>(4);
+    int first = gathered;
     blanks();
     while (sign != ')') {
-      arguments.add(argument(depth));
-      if (arguments.size() > MOST_ARGUMENTS) {
+      Argument next = argument(depth);
+      if (gathered == arguments.length) {
+        arguments = Arrays.copyOf(arguments, 2 * gathered);
+      }
+      arguments[gathered++] = next;
+      if (gathered - first > MOST_ARGUMENTS) {
         throw fault("more than %d arguments".formatted(MOST_ARGUMENTS));
       }
       blanks();
@@ -189,7 +223,9 @@ final class StatementParser {
       }
     }
     advance();
-    return arguments.isEmpty() ? List.of() : arguments;
+    List<Argument> list = List.of(Arrays.copyOfRange(arguments, first, gathered));
+    gathered = first;
+    return list;
   }
 
   private Argument argument(int depth) throws FaultyStatementException {
@@ -229,7 +265,7 @@ final class StatementParser {
     if (start == end) {
       return Argument.EMPTY;
     }
-    String raw = new String(text, start, end - start);
+    String raw = string(start, end - start);
     return new Argument.Text(plain ? raw : Part21Text.decoded(raw.replace("''", "'")));
   }
 
@@ -239,7 +275,7 @@ final class StatementParser {
     while (isWord(sign)) {
       advance();
     }
-    String word = new String(text, start, at - start);
+    String word = string(start, at - start);
     expect('.');
     return new Argument.Word(word);
   }
@@ -250,7 +286,7 @@ final class StatementParser {
     while (sign > ' ' && Character.isLetterOrDigit(sign)) {
       advance();
     }
-    String digits = new String(text, start, at - start);
+    String digits = string(start, at - start);
     expect('"');
     return new Argument.Text(digits);
   }
@@ -271,6 +307,6 @@ final class StatementParser {
     if (at == start) {
       throw unexpected();
     }
-    return new Argument.Number(new String(text, start, at - start));
+    return new Argument.Number(string(start, at - start));
   }
 }

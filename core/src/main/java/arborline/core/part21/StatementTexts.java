@@ -1,23 +1,27 @@
 package arborline.core.part21;
 
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 
 /**
- * Cuts the text of a file into statements: at each semicolon that stands neither in a string nor in
- * a comment. A string that is still open where the next line begins an instance is taken as a
- * quotation mark that went astray.
+ * Cuts the text of a file, in UTF-8, into statements: at each semicolon that stands neither in a
+ * string nor in a comment. A string that is still open where the next line begins an instance is
+ * taken as a quotation mark that went astray.
  */
 final class StatementTexts {
 
   /** From here on a text is no statement that anybody wrote. */
   static final int LONGEST = 4 * 1024 * 1024;
 
-  private static final int FIRST_SIZE = 1024;
+  private static final int FEWEST = 1024;
 
-  private final char[] file;
-  private int[] starts = new int[FIRST_SIZE];
-  private int[] ends = new int[FIRST_SIZE];
-  private int[] lines = new int[FIRST_SIZE];
+  /** Bytes of a usual statement. */
+  private static final int USUAL = 40;
+
+  private final byte[] file;
+  private int[] starts;
+  private int[] ends;
+  private int[] lines;
   private int size;
   private int at;
   private int line = 1;
@@ -25,18 +29,52 @@ final class StatementTexts {
   /** True once no comment is closed any more. */
   private boolean endless;
 
-  /** All of a file; what stands behind the last semicolon is one more. */
-  StatementTexts(char[] file) {
+  StatementTexts(byte[] file) {
     this.file = file;
+    int expected = Math.max(FEWEST, file.length / USUAL);
+    this.starts = new int[expected];
+    this.ends = new int[expected];
+    this.lines = new int[expected];
     skipBlanksAndComments();
-    while (at < file.length) {
-      cut();
-      skipBlanksAndComments();
-    }
   }
 
-  int size() {
-    return size;
+  /** True where another one begins; what stands behind the last semicolon is one more. */
+  boolean more() {
+    return at < file.length;
+  }
+
+  /** Where the next one begins. */
+  int at() {
+    return at;
+  }
+
+  /** Where the line stands to which everything is cut. */
+  int line() {
+    return line;
+  }
+
+  /** Cuts off the next one; its index. */
+  int cut() {
+    find();
+    skipBlanksAndComments();
+    return size - 1;
+  }
+
+  /**
+   * Cuts off the next one where somebody else has found its end.
+   *
+   * @param end behind its semicolon
+   * @param lineEnds within it
+   * @return its index
+   */
+  int cut(int end, int lineEnds) {
+    int start = at;
+    at = end - 1;
+    add(start, line);
+    line += lineEnds;
+    at = end;
+    skipBlanksAndComments();
+    return size - 1;
   }
 
   /** Where a statement begins. */
@@ -56,16 +94,16 @@ final class StatementTexts {
 
   /** Its text without the semicolon. */
   String text(int index) {
-    return new String(file, starts[index], ends[index] - starts[index]);
+    return new String(file, starts[index], ends[index] - starts[index], StandardCharsets.UTF_8);
   }
 
-  private void cut() {
+  private void find() {
     int start = at;
     int startLine = line;
     boolean quoted = false;
     int most = (int) Math.min(file.length, (long) start + LONGEST);
     while (at < most) {
-      char sign = file[at];
+      byte sign = file[at];
       if (sign == '\'') {
         quoted = !quoted;
       } else if (sign == '\n') {
