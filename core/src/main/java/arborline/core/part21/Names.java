@@ -1,37 +1,67 @@
 package arborline.core.part21;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
-/** Names of entities, each as one string however often it stands in a file. */
+/** Names of entities, numbered from 0 in the order in which they are met. */
 final class Names {
 
   private static final int SLOTS = 1024;
   private static final int LONGEST = 64;
   private static final byte[] NONE = {};
 
-  private final String[] known = new String[SLOTS];
+  private final List<String> names = new ArrayList<>();
+  private final Map<String, Integer> numbers = new HashMap<>();
+
+  /** As they are written, where they were met last, with their numbers. */
   private final byte[][] signs = new byte[SLOTS][];
+
+  private final int[] met = new int[SLOTS];
 
   Names() {
     Arrays.fill(signs, NONE);
   }
 
-  /** The name that stands at a place of a text, in capitals. */
-  String at(byte[] text, int from, int to) {
+  /** The number of the name that stands at a place of a text, whatever its letters. */
+  int at(byte[] text, int from, int to) {
     int slot = slot(text, from, to);
-    byte[] kept = signs[slot];
-    if (Arrays.equals(kept, 0, kept.length, text, from, to)) {
-      return known[slot];
+    byte[] last = signs[slot];
+    if (Arrays.equals(last, 0, last.length, text, from, to)) {
+      return met[slot];
     }
-    String written = new String(text, from, to - from, StandardCharsets.UTF_8);
-    String name = written.toUpperCase(Locale.ROOT);
-    if (name.equals(written) && name.length() <= LONGEST) {
-      known[slot] = name;
-      signs[slot] = name.getBytes(StandardCharsets.UTF_8);
+    String name =
+        new String(text, from, to - from, StandardCharsets.UTF_8).toUpperCase(Locale.ROOT);
+    int number = numbers.computeIfAbsent(name, this::add);
+    if (to - from <= LONGEST) {
+      signs[slot] = Arrays.copyOfRange(text, from, to);
+      met[slot] = number;
     }
-    return name;
+    return number;
+  }
+
+  private int add(String name) {
+    names.add(name);
+    return names.size() - 1;
+  }
+
+  /** The name that has a number, in capitals. */
+  String name(int number) {
+    return names.get(number);
+  }
+
+  /** The number of a name; -1 for one that was not met. */
+  int number(String name) {
+    return numbers.getOrDefault(name, -1);
+  }
+
+  /** All that were met. */
+  List<String> all() {
+    return List.copyOf(names);
   }
 
   /** Few signs tell the names of a schema apart. */

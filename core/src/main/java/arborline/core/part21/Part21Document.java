@@ -33,6 +33,7 @@ public final class Part21Document {
   /** A file with more lines that are no statements is no exchange file. */
   private static final int MOST_GARBAGE = 1000;
 
+  private static final int[] NOWHERE = {};
   private static final String START = "ISO-10303-21";
   private static final String END = "END-" + START;
   private static final long EACH_BYTE_ONE = 0x0101010101010101L;
@@ -47,7 +48,10 @@ public final class Part21Document {
   private final StatementTexts texts;
   private final Names names = new Names();
   private final InstanceTable numbers = new InstanceTable();
-  private final Map<String, Places> byName = new HashMap<>();
+
+  /** Where entities stand, by the numbers of their names. */
+  private Places[] byName = new Places[64];
+
   private final ForwardReferences forward = new ForwardReferences(numbers);
 
   /** Which text each instance is. */
@@ -196,7 +200,9 @@ public final class Part21Document {
 
   /** Instances of an entity in the order of the file, also as one of several partial ones. */
   public List<Statement> named(String name) {
-    int[] places = byName.getOrDefault(name, Places.NONE).all();
+    int number = names.number(name);
+    boolean stands = number >= 0 && number < byName.length && byName[number] != null;
+    int[] places = stands ? byName[number].all() : NOWHERE;
     List<Statement> named = new ArrayList<>(places.length);
     for (int place : places) {
       named.add(statement(place));
@@ -205,8 +211,8 @@ public final class Part21Document {
   }
 
   /** The names of all entities. */
-  public Set<String> names() {
-    return byName.keySet();
+  public List<String> names() {
+    return names.all();
   }
 
   /** True where two different statements stand under a number. */
@@ -377,7 +383,7 @@ public final class Part21Document {
     }
     forward.add(statement, place);
     for (Entity entity : statement.entities()) {
-      addName(entity.name(), place);
+      addName(names.number(entity.name()), place);
     }
     addNumber(statement.id(), place);
   }
@@ -402,8 +408,14 @@ public final class Part21Document {
     return size++;
   }
 
-  private void addName(String name, int place) {
-    byName.computeIfAbsent(name, key -> new Places()).add(place);
+  private void addName(int name, int place) {
+    if (name >= byName.length) {
+      byName = Arrays.copyOf(byName, 2 * name);
+    }
+    if (byName[name] == null) {
+      byName[name] = new Places();
+    }
+    byName[name].add(place);
   }
 
   private void addNumber(long id, int place) {

@@ -5,8 +5,6 @@ import java.util.Arrays;
 /** Places of instances in a file, in rising order. */
 final class Places {
 
-  static final Places NONE = new Places();
-
   private int[] places = new int[8];
   private int size;
 

@@ -185,7 +185,7 @@ final class StatementParser {
     if (at == start) {
       throw unexpected();
     }
-    String name = names.at(text, start, at);
+    String name = names.name(names.at(text, start, at));
     blanks();
     List<Argument> arguments = sign == '(' ? arguments(depth + 1) : List.of();
     return new Entity(name, arguments);

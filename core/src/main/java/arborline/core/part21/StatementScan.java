@@ -44,7 +44,7 @@ final class StatementScan {
 
   private final byte[] text;
   private final Names names;
-  private final String[] entities = new String[64];
+  private final int[] entities = new int[64];
   private int entityCount;
   private long[] references = new long[64];
   private int referenceCount;
@@ -76,7 +76,8 @@ final class StatementScan {
     return entityCount;
   }
 
-  String entity(int index) {
+  /** The number of the name of one. */
+  int entity(int index) {
     return entities[index];
   }
 

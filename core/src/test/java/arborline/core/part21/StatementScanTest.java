@@ -24,8 +24,10 @@ class StatementScanTest {
           "#5=A(((#6),(#7,())),.T.,\"0FF\",'\\X2\\00E9\\X0\\');",
           "#8=B(E5,E,1E5,'\u00e9');");
 
-  private static StatementScan scan(String text) {
-    return new StatementScan(text.getBytes(StandardCharsets.UTF_8), new Names());
+  private final Names names = new Names();
+
+  private StatementScan scan(String text) {
+    return new StatementScan(text.getBytes(StandardCharsets.UTF_8), names);
   }
 
   private static Statement read(String text) throws FaultyStatementException {
@@ -99,12 +101,12 @@ class StatementScanTest {
     assertTrue(passed > 5_000, "only " + passed + " were passed");
   }
 
-  private static List<String> names(StatementScan scan) {
-    List<String> names = new ArrayList<>();
+  private List<String> names(StatementScan scan) {
+    List<String> found = new ArrayList<>();
     for (int i = 0; i < scan.entities(); i++) {
-      names.add(scan.entity(i));
+      found.add(names.name(scan.entity(i)));
     }
-    return names;
+    return found;
   }
 
   private static List<Long> references(StatementScan scan) {
