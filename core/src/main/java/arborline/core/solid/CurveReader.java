@@ -8,6 +8,7 @@ import static arborline.core.solid.ShapeArguments.unusable;
 
 import arborline.core.part21.Argument;
 import arborline.core.part21.Entity;
+import arborline.core.part21.InstanceMap;
 import arborline.core.part21.Part21Document;
 import arborline.core.part21.Statement;
 import arborline.core.solid.shape.Curve;
@@ -19,9 +20,7 @@ import arborline.core.solid.shape.Polyline;
 import arborline.core.solid.shape.SplineCurve;
 import arborline.core.solid.shape.Vector3;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** Curves of a file. Source: ISO 10303-42. */
@@ -32,10 +31,11 @@ final class CurveReader {
   private final Part21Document document;
   private final PlacedPoints points;
   private final double millimetres;
-  private final Map<Long, Curve> known = new HashMap<>();
+  private final InstanceMap<Curve> known;
 
   CurveReader(Part21Document document, PlacedPoints points, double millimetres) {
     this.document = document;
+    this.known = new InstanceMap<>(document);
     this.points = points;
     this.millimetres = millimetres;
   }

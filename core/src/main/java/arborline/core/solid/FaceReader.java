@@ -6,15 +6,14 @@ import static arborline.core.solid.ShapeArguments.unusable;
 import static arborline.core.solid.ShapeArguments.yes;
 
 import arborline.core.part21.Entity;
+import arborline.core.part21.InstanceMap;
 import arborline.core.part21.Part21Document;
 import arborline.core.part21.Statement;
 import arborline.core.solid.shape.Curve;
 import arborline.core.solid.shape.Line;
 import arborline.core.solid.shape.Vector3;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Stream;
 
 /** Faces, loops and edges of a file. Source: ISO 10303-42, topology. */
@@ -25,10 +24,11 @@ final class FaceReader {
   private final CurveReader curves;
   private final SurfaceReader surfaces;
   private final SolidFindings findings;
-  private final Map<Long, Edge> edges = new HashMap<>();
+  private final InstanceMap<Edge> edges;
 
   FaceReader(Part21Document document, ShapeUnits units, SolidFindings findings) {
     this.document = document;
+    this.edges = new InstanceMap<>(document);
     this.findings = findings;
     this.points = new PlacedPoints(document, units.length());
     this.curves = new CurveReader(document, points, units.length());

@@ -7,24 +7,24 @@ import static arborline.core.solid.ShapeArguments.unusable;
 
 import arborline.core.part21.Argument;
 import arborline.core.part21.Entity;
+import arborline.core.part21.InstanceMap;
 import arborline.core.part21.Part21Document;
 import arborline.core.part21.Statement;
 import arborline.core.solid.shape.Axis;
 import arborline.core.solid.shape.Placement;
 import arborline.core.solid.shape.Vector3;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /** Points, directions and frames of a file, mm. Source: ISO 10303-42. */
 final class PlacedPoints {
 
   private final Part21Document document;
   private final double millimetres;
-  private final Map<Long, Vector3> points = new HashMap<>();
+  private final InstanceMap<Vector3> points;
 
   PlacedPoints(Part21Document document, double millimetres) {
     this.document = document;
+    this.points = new InstanceMap<>(document);
     this.millimetres = millimetres;
   }
 

@@ -9,6 +9,7 @@ import static arborline.core.solid.ShapeArguments.unusable;
 
 import arborline.core.part21.Argument;
 import arborline.core.part21.Entity;
+import arborline.core.part21.InstanceMap;
 import arborline.core.part21.Part21Document;
 import arborline.core.part21.Statement;
 import arborline.core.solid.shape.Cone;
@@ -21,9 +22,7 @@ import arborline.core.solid.shape.Torus;
 import arborline.core.solid.shape.Vector3;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** Surfaces of a file. Source: ISO 10303-42. */
@@ -35,11 +34,12 @@ final class SurfaceReader {
   private final PlacedPoints points;
   private final CurveReader curves;
   private final ShapeUnits units;
-  private final Map<Long, ReadSurface> known = new HashMap<>();
+  private final InstanceMap<ReadSurface> known;
 
   SurfaceReader(
       Part21Document document, PlacedPoints points, CurveReader curves, ShapeUnits units) {
     this.document = document;
+    this.known = new InstanceMap<>(document);
     this.points = points;
     this.curves = curves;
     this.units = units;
