@@ -115,12 +115,20 @@ export async function ask<T>(
 export const bring = (files: File[], progress: (share: number) => void): Promise<number> =>
   send('/api/v1/deliveries', files, progress);
 
-/** What the solid of a file is. */
-export function explainSolid(file: Blob, name: string): Promise<SolidAnswer> {
+/**
+ * What the solid of a file is.
+ *
+ * @param turned true where its ends stand the other way round than they are guessed
+ */
+export function explainSolid(file: Blob, name: string, turned: boolean): Promise<SolidAnswer> {
   const form = new FormData();
   form.append('file', file, name);
   return ask(
-    api.POST('/api/v1/explain/solid', { body: { file: name }, bodySerializer: () => form })
+    api.POST('/api/v1/explain/solid', {
+      params: { query: { turned } },
+      body: { file: name },
+      bodySerializer: () => form
+    })
   );
 }
 

@@ -2,7 +2,20 @@
   import { correctLines } from '$lib/delivery/actions';
   import { type Line } from '$lib/api/client';
 
-  let { delivery, line, symbol }: { delivery: number; line: Line; symbol: string } = $props();
+  let {
+    delivery,
+    line,
+    symbol,
+    label = `${symbol} of line ${line.line}`,
+    compact = false
+  }: {
+    delivery: number;
+    line: Line;
+    symbol: string;
+    label?: string;
+    /** For a place on a drawing, where the unit goes without saying. */
+    compact?: boolean;
+  } = $props();
 
   const cell = $derived(line.cells[symbol]);
   const stored = $derived(cell?.implied ? '' : (cell?.text ?? ''));
@@ -27,11 +40,11 @@
 <span class="flex items-center gap-1">
   <input
     class={[
-      'field h-6! w-24',
-      symbol === 'CODE' && 'code w-40!',
+      'field h-6!',
+      compact ? 'w-[62px] text-right' : symbol === 'CODE' ? 'code w-40' : 'w-24',
       severities.includes('QUERY') && 'border-query'
     ]}
-    aria-label="{symbol} of line {line.line}"
+    aria-label={label}
     aria-invalid={severities.includes('HOLD')}
     value={typed ?? stored}
     placeholder={cell?.implied ? cell.text : undefined}
@@ -43,5 +56,5 @@
       if (e.key === 'Escape') typed = null;
     }}
   />
-  <span class="text-[12px] text-soft">{unit}</span>
+  {#if !compact}<span class="text-[12px] text-soft">{unit}</span>{/if}
 </span>

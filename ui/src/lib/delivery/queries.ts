@@ -3,6 +3,7 @@ import { ALL } from '$lib/api/cache';
 import { api, ask, type Finding, type Line } from '$lib/api/client';
 
 const PAGE = 50;
+const LONG_PAGE = 500;
 
 export const deliveriesQuery = () =>
   queryOptions({
@@ -126,3 +127,19 @@ export const foldersQuery = () =>
     queryKey: ['folder', ALL],
     queryFn: () => ask(api.GET('/api/v1/folders'))
   });
+
+/** All lines of a delivery in an order, however many pages these are. */
+export async function allLines(id: number, sort?: string): Promise<Line[]> {
+  const all: Line[] = [];
+  let after: number | undefined;
+  do {
+    const { items, next } = await ask(
+      api.GET('/api/v1/deliveries/{id}/lines', {
+        params: { path: { id }, query: { limit: LONG_PAGE, sort, after } }
+      })
+    );
+    all.push(...items);
+    after = next ? Number(next) : undefined;
+  } while (after !== undefined);
+  return all;
+}

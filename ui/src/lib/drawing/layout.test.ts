@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Mark } from '$lib/api/client';
-import { layout } from './layout';
+import { besideEnd, layout, lowered } from './layout';
 
 const mark = (symbol: string, kind: Mark['kind'], z1: number, z2 = z1, r = 5): Mark => ({
   symbol,
@@ -72,5 +72,25 @@ describe('dimension layout', () => {
     const bare = layout(outline, 1200);
     const alone = bare.placed.find((dimension) => dimension.mark.symbol === 'DC');
     expect(alone?.lines[1][0]).toBe(bare.at.x(61));
+  });
+
+  it('stands in the middle of a height that is larger', () => {
+    const laid = layout(outline, 1200);
+    const low = lowered(laid, laid.height + 100);
+    expect(low.axis).toBe(laid.axis + 50);
+    expect(low.placed[0].y).toBe(laid.placed[0].y + 50);
+    expect(lowered(laid, 10)).toMatchObject({ axis: laid.axis, height: laid.height });
+  });
+
+  it('keeps the field of a short length away from the end that is dragged', () => {
+    const { at, placed } = layout(
+      { ...outline, marks: [mark('APMX', 'ALONG', 70, 72), mark('LS', 'ALONG', 0, 2)] },
+      1200
+    );
+    const of = (symbol: string) => placed.find((one) => one.mark.symbol === symbol)!;
+    expect(besideEnd(of('APMX'), at.x(70)).x).toBeLessThan(at.x(70) - 60);
+    expect(besideEnd(of('LS'), at.x(2)).x).toBeGreaterThan(at.x(2) + 60);
+    const long = layout(outline, 1200).placed.find((one) => one.mark.symbol === 'OAL')!;
+    expect(besideEnd(long, 0)).toBe(long);
   });
 });

@@ -44,6 +44,30 @@ export function layout(outline: Outline, width: number): Layout {
   return { at, placed, axis, height: lowest + 28 };
 }
 
+/** The same in the middle of a height; as it is where that is too low. */
+export function lowered(laid: Layout, height: number): Layout {
+  const down = Math.max(0, (height - laid.height) / 2);
+  return {
+    at: { x: laid.at.x, y: (r) => laid.at.y(r) + down },
+    axis: laid.axis + down,
+    height: laid.height + down,
+    placed: laid.placed.map((dimension) => ({
+      ...dimension,
+      y: dimension.y + down,
+      lines: dimension.lines.map(([x1, y1, x2, y2]) => [x1, y1 + down, x2, y2 + down])
+    }))
+  };
+}
+
+/** Dimensions that are shorter than their fields with these beside the end that is dragged. */
+export function besideEnd(dimension: Placed, end: number): Placed {
+  const [from, , to] = dimension.lines[0];
+  const short = dimension.mark.kind === 'ALONG' && to - from < FIELD + 16;
+  if (!short) return dimension;
+  const left = Math.abs(end - from) < Math.abs(end - to);
+  return { ...dimension, x: left ? from - FIELD / 2 - 8 : to + FIELD / 2 + 8 };
+}
+
 function unique(marks: Mark[]): Mark[] {
   return marks.filter((mark, index) => marks.findIndex((m) => m.symbol === mark.symbol) === index);
 }

@@ -3,12 +3,14 @@
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Mark from '$lib/marks/Mark.svelte';
   import { address, pictureOf } from './files';
-  import { standing } from './standing';
+  import type { Standing } from './standing';
 
   let {
     delivery,
     files,
     groups,
+    label = 'All items',
+    standing,
     chosen,
     onchoose
   }: {
@@ -16,6 +18,9 @@
     files: DeliveryFile[];
     /** Items that have something in common, with the word for it; one without a word for all. */
     groups: { word: string; lines: Line[] }[];
+    label?: string;
+    /** How far an item is. */
+    standing: (line: Line) => Standing;
     chosen: number | undefined;
     onchoose: (line: Line) => void;
   } = $props();
@@ -62,7 +67,7 @@
   <nav
     bind:this={nav}
     class="flex gap-4 overflow-x-auto border-t border-hairline bg-sheet px-3 py-1.5"
-    aria-label="All items"
+    aria-label={label}
   >
     {#each groups as group (group.word)}
       <div class="shrink-0" role="group" aria-label={group.word || 'Items'}>

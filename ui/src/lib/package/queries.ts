@@ -1,8 +1,7 @@
 import { queryOptions } from '@tanstack/svelte-query';
 import { ALL } from '$lib/api/cache';
 import { api, ask, type Line } from '$lib/api/client';
-
-const PAGE = 500;
+import { allLines } from '$lib/delivery/queries';
 
 /** Lines that are neither items nor told apart: nobody goes through these one by one. */
 const items = ['cutter', 'insert', 'holder', 'extension', 'collet', 'arbor', 'aggregate'];
@@ -19,26 +18,12 @@ export const packageQuery = (delivery: number) =>
 export const itemsQuery = (delivery: number, sort: string) =>
   queryOptions({
     queryKey: ['delivery', String(delivery), 'items', sort],
-    queryFn: async (): Promise<Line[]> => {
-      const all: Line[] = [];
-      let after: number | undefined;
-      do {
-        const { items: some, next } = await ask(
-          api.GET('/api/v1/deliveries/{id}/lines', {
-            params: { path: { id: delivery }, query: { limit: PAGE, sort, after } }
-          })
-        );
-        all.push(
-          ...some.filter(
-            (line) =>
-              items.includes(line.kind) &&
-              !line.findings.some(({ code }) => code === 'restated' || code === 'line-blank')
-          )
-        );
-        after = next ? Number(next) : undefined;
-      } while (after !== undefined);
-      return all;
-    }
+    queryFn: async (): Promise<Line[]> =>
+      (await allLines(delivery, sort)).filter(
+        (line) =>
+          items.includes(line.kind) &&
+          !line.findings.some(({ code }) => code === 'restated' || code === 'line-blank')
+      )
   });
 
 /** A stack of a line as it would stand, its tool standing out so far in mm. */

@@ -2,8 +2,14 @@ import type { Line } from '$lib/api/client';
 
 export type Mark = 'hold' | 'query' | 'note' | 'pass' | 'skipped';
 
-/** How far an item of a package is, with its mark. */
-export function standing(line: Line): { mark: Mark; word: string } {
+/** How far an item is: its mark and the word for it. */
+export interface Standing {
+  mark: Mark;
+  word: string;
+}
+
+/** How far an item of a package is. */
+export function standing(line: Line): Standing {
   if (line.takenToolId || line.takenPartId) return { mark: 'pass', word: 'taken' };
   if (!line.inspected) return { mark: 'note', word: 'not inspected yet' };
   if (line.disposition === 'hold') return { mark: 'hold', word: 'cannot enter' };
@@ -35,11 +41,11 @@ export const shares = [
   { value: 'taken', label: 'taken' }
 ];
 
-/** The next item that is not finished, from a place on and around. */
-export function nextOpen(lines: Line[], at: number): number {
+/** The next item that is not finished, from a place on and around; the next one where all are. */
+export function nextOpen(lines: Line[], at: number, far = standing): number {
   for (let step = 1; step < lines.length; step++) {
     const place = (at + step) % lines.length;
-    if (['cannot enter', 'needs a look', 'not inspected yet'].includes(standing(lines[place]).word))
+    if (['cannot enter', 'needs a look', 'not inspected yet'].includes(far(lines[place]).word))
       return place;
   }
   return Math.min(at + 1, Math.max(lines.length - 1, 0));

@@ -12,11 +12,22 @@
   } from 'three';
   import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
   import type { SolidAnswer } from '$lib/api/client';
+  import type { Layout } from '$lib/drawing/layout';
   import { contourPoints } from './contour';
   import type { SolidMesh } from './mesh';
 
-  let { meshes, solid, flat }: { meshes: SolidMesh[]; solid: SolidAnswer; flat: boolean } =
-    $props();
+  let {
+    meshes,
+    solid,
+    flat,
+    drawn
+  }: {
+    meshes: SolidMesh[];
+    solid: SolidAnswer;
+    flat: boolean;
+    /** The drawing that lies over it; seen from the side the part stands where the drawing does. */
+    drawn?: { layout: Layout; length: number };
+  } = $props();
 
   const { dom, invalidate, size } = useThrelte();
   const styles = getComputedStyle(document.documentElement);
@@ -72,11 +83,24 @@
     return { middle, half: high.clone().sub(low).divideScalar(2) };
   });
 
+  const under = $derived(flat ? drawn : undefined);
   const zoom = $derived(
-    Math.min(
-      $size.width / (2.3 * Math.max(box.half.x, 0.1)),
-      $size.height / (2.4 * Math.max(box.half.y, flat ? 0 : box.half.z, 0.1))
-    )
+    under
+      ? under.layout.at.x(1) - under.layout.at.x(0)
+      : Math.min(
+          $size.width / (2.3 * Math.max(box.half.x, 0.1)),
+          $size.height / (2.4 * Math.max(box.half.y, flat ? 0 : box.half.z, 0.1))
+        )
+  );
+  /** What stands in the middle of the picture. */
+  const middle = $derived(
+    under
+      ? new Vector3(
+          ($size.width / 2 - under.layout.at.x(under.length)) / zoom,
+          (under.layout.axis - $size.height / 2) / zoom,
+          0
+        )
+      : box.middle
   );
   const far = $derived(4 * Math.max(box.half.length(), 1));
 
@@ -100,8 +124,10 @@
   let controls: OrbitControls | undefined;
 
   function look(camera: OrthographicCamera) {
+    controls?.dispose();
     controls = new OrbitControls(camera, dom);
-    controls.target.copy(box.middle);
+    controls.enabled = !under;
+    controls.target.copy(middle);
     controls.addEventListener('change', invalidate);
     controls.update();
   }
@@ -110,15 +136,15 @@
   onDestroy(() => controls?.dispose());
 </script>
 
-{#key `${flat} ${box.middle.x} ${box.half.x}`}
+{#key `${flat} ${middle.x} ${middle.y} ${box.half.x} ${zoom}`}
   <T.OrthographicCamera
     makeDefault
     {zoom}
     near={0.1}
     far={far * 3}
     position={flat
-      ? [box.middle.x, box.middle.y, box.middle.z + far]
-      : [box.middle.x + far * 0.5, box.middle.y + far * 0.4, box.middle.z + far * 0.8]}
+      ? [middle.x, middle.y, middle.z + far]
+      : [middle.x + far * 0.5, middle.y + far * 0.4, middle.z + far * 0.8]}
     oncreate={look}
   />
 {/key}

@@ -1,27 +1,23 @@
 import { queryOptions } from '@tanstack/svelte-query';
 import { api, ask, explainSolid, type Line } from '$lib/api/client';
-
-/** As many lines as a tray shows. */
-const MOST = 500;
+import { allLines } from '$lib/delivery/queries';
 
 /** All lines of a delivery whose files are solids. */
 export const trayQuery = (delivery: number, solids: number[]) =>
   queryOptions({
     queryKey: ['delivery', String(delivery), 'tray', solids.join()],
-    queryFn: async (): Promise<Line[]> => {
-      const { items } = await ask(
-        api.GET('/api/v1/deliveries/{id}/lines', {
-          params: { path: { id: delivery }, query: { limit: MOST } }
-        })
-      );
-      return items.filter((line) => solids.includes(line.file));
-    }
+    queryFn: async (): Promise<Line[]> =>
+      (await allLines(delivery)).filter((line) => solids.includes(line.file))
   });
 
-/** A file of a delivery and what its solid is. */
-export const solidQuery = (delivery: number, file: number, name: string) =>
+/** True where somebody said that the ends of a line's solid stand the other way round. */
+export const isTurned = (line?: Line) =>
+  line?.findings.some(({ code }) => code === 'solid-turned-around') ?? false;
+
+/** A file of a delivery and what its solid is, as it was read or turned around. */
+export const solidQuery = (delivery: number, file: number, name: string, turned: boolean) =>
   queryOptions({
-    queryKey: ['solid', String(delivery), String(file)],
+    queryKey: ['solid', String(delivery), String(file), turned],
     queryFn: async () => {
       const content = await ask(
         api.GET('/api/v1/deliveries/{id}/files/{file}/content', {
@@ -29,7 +25,7 @@ export const solidQuery = (delivery: number, file: number, name: string) =>
           parseAs: 'arrayBuffer'
         }) as Promise<{ data?: ArrayBuffer; error?: unknown; response: Response }>
       );
-      return { content, solid: await explainSolid(new Blob([content]), name) };
+      return { content, solid: await explainSolid(new Blob([content]), name, turned) };
     },
     staleTime: Infinity
   });

@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest';
 import type { Line } from '$lib/api/client';
-import { nextOpen, standing } from './tray';
+import { nextOpen } from '$lib/package/standing';
+import { standing } from './tray';
 
 const line = (part: Partial<Line>) => ({ disposition: 'pass', lookedAt: false, ...part }) as Line;
 
@@ -14,7 +15,7 @@ it('each state of a line has its own mark and word', () => {
 
 it('the next one that is open comes, from the end to the beginning again', () => {
   const lines = [line({}), line({ lookedAt: true }), line({ disposition: 'hold' })];
-  expect(nextOpen(lines, 0)).toBe(2);
-  expect(nextOpen(lines, 2)).toBe(0);
-  expect(nextOpen([line({ lookedAt: true }), line({ lookedAt: true })], 0)).toBe(1);
+  expect(nextOpen(lines, 0, standing)).toBe(2);
+  expect(nextOpen(lines, 2, standing)).toBe(0);
+  expect(nextOpen([line({ lookedAt: true }), line({ lookedAt: true })], 0, standing)).toBe(1);
 });

@@ -1,4 +1,5 @@
 import type { Line } from '$lib/api/client';
+import { standing as ofItem, type Standing } from '$lib/package/standing';
 
 /** What a line of a tray may be, and the word for it. */
 export const kinds = [
@@ -11,24 +12,10 @@ export const kinds = [
   { value: 'aggregate', label: 'aggregate' }
 ];
 
-type Mark = 'hold' | 'query' | 'note' | 'pass';
-
-/** How far a line of a tray is, with its mark. */
-export function standing(line: Line): { mark: Mark; word: string } {
-  if (line.takenToolId || line.takenPartId) return { mark: 'pass', word: 'taken' };
-  if (line.disposition === 'hold') return { mark: 'hold', word: 'cannot enter' };
-  if (line.disposition === 'query') return { mark: 'query', word: 'needs a look' };
-  return line.lookedAt
-    ? { mark: 'pass', word: 'inspected' }
-    : { mark: 'note', word: 'not inspected yet' };
-}
-
-/** The next line that nobody has finished, from a place on and around; the next one where all are. */
-export function nextOpen(lines: Line[], at: number): number {
-  for (let step = 1; step < lines.length; step++) {
-    const place = (at + step) % lines.length;
-    const { word } = standing(lines[place]);
-    if (word !== 'taken' && word !== 'inspected') return place;
-  }
-  return Math.min(at + 1, lines.length - 1);
+/** How far a line of a tray is: inspected once somebody has said that it is right. */
+export function standing(line: Line): Standing {
+  const read = ofItem({ ...line, inspected: true });
+  return read.word === 'inspected' && !line.lookedAt
+    ? { mark: 'note', word: 'not inspected yet' }
+    : read;
 }

@@ -125,6 +125,69 @@ class SolidTrayTest extends ServerTest {
     assertTrue(like.get("findings").toString().contains("was said to be"), like.toString());
   }
 
+  private static byte[] pin(double scale) throws IOException {
+    return solid(
+        new Point(0, 8 * scale),
+        new Point(40 * scale, 8 * scale),
+        new Point(40 * scale, 5 * scale),
+        new Point(97 * scale, 5 * scale));
+  }
+
+  private Api.Answer turn(String path, Object turned) {
+    return lead.send("PUT", path + "/end", Map.of("turned", turned));
+  }
+
+  @Test
+  void theEndOfASolidIsTurnedAndItsLikesWithIt() throws IOException {
+    String first = new String(pin(1), StandardCharsets.US_ASCII);
+    long delivery = lead.deliver("STR-PIN.step", first);
+    JsonNode pin = line(lines(delivery), "STR-PIN");
+    String path = "/api/v1/deliveries/%d/lines/%d".formatted(delivery, pin.get("id").asLong());
+    String shank = pin.at("/cells/DMM/text").asString();
+    lead.send("PATCH", path, Map.of("cells", Map.of("NOF", "3", "CODE", "STR-PIN-B")));
+
+    JsonNode turned = turn(path, true).body();
+
+    assertEquals("10", shank, pin.toString());
+    assertEquals("16", turned.at("/cells/DMM/text").asString(), turned.toString());
+    assertEquals("3", turned.at("/cells/NOF/text").asString());
+    assertEquals("STR-PIN-B", turned.get("code").asString());
+    assertTrue(turned.get("findings").toString().contains("as somebody said"));
+    assertEquals("16", turn(path, true).body().at("/cells/DMM/text").asString());
+
+    long second = lead.deliver("STR-PIN-2.step", new String(pin(1.5), StandardCharsets.US_ASCII));
+    assertEquals("24", line(lines(second), "STR-PIN-2").at("/cells/DMM/text").asString());
+    assertEquals("10", turn(path, false).body().at("/cells/DMM/text").asString());
+    long third = lead.deliver("STR-PIN-3.step", new String(pin(2), StandardCharsets.US_ASCII));
+    assertEquals("20", line(lines(third), "STR-PIN-3").at("/cells/DMM/text").asString());
+  }
+
+  @Test
+  void turningIsTakenBack() throws IOException {
+    long delivery = tray();
+    JsonNode drill = line(lines(delivery), "STR-DRILL");
+    String path = "/api/v1/deliveries/%d/lines/%d".formatted(delivery, drill.get("id").asLong());
+    assertEquals(200, turn(path, true).status());
+    long entry = lead.get("/api/v1/trail?limit=1").at("items").get(0).get("id").asLong();
+    lead.post("/api/v1/trail/%d/undo".formatted(entry), Map.of());
+    JsonNode again = line(lines(delivery), "STR-DRILL");
+    assertEquals(drill.get("cells"), again.get("cells"));
+    turn(path, false);
+  }
+
+  @Test
+  void onlyASolidThatIsTurnedHasAnotherEnd() throws IOException {
+    long delivery = lead.deliver("turned.csv", "CODE;CLASS;DC\nSTR-T1;drill-twist;10\n");
+    String path =
+        "/api/v1/deliveries/%d/lines/%d"
+            .formatted(delivery, line(lines(delivery), "STR-T1").get("id").asLong());
+    assertEquals(409, turn(path, true).status());
+    assertEquals(400, turn(path, "perhaps").status());
+    assertEquals(400, lead.send("PUT", path + "/end", Map.of()).status());
+    assertEquals(
+        404, turn("/api/v1/deliveries/%d/lines/999999".formatted(delivery), true).status());
+  }
+
   @Test
   void sizesThatTheModelContradictsAreAsked() throws IOException {
     Map<String, byte[]> files = new LinkedHashMap<>();

@@ -218,6 +218,38 @@ class VendorReleasesTest extends ServerTest {
   }
 
   @Test
+  void whatWasDecidedIsNotAskedAgainWithTheNextRelease() {
+    long library = library("Releases: decided");
+    take(lead.deliver("one.zip", release("Decided Edge", "1", drills("VRK-1", DRILL))), library);
+    long tool = tool(library, "VRK-1");
+    String ours = "DC=8 LU=45 OAL=89 LCF=55 DMM=8 SIG=140 NOF=2";
+    lead.send(
+        "PUT",
+        "/api/v1/tools/%d?version=1".formatted(tool),
+        Draft.of("VRK-1", "Drill", "drill-twist", ours));
+    String changed = DRILL.replace("LU=49", "LU=47").replace(" LCF=55", "");
+    long second = lead.deliver("two.zip", release("Decided Edge", "2", drills("VRK-1", changed)));
+    assertEquals("hold", line(second, "VRK-1").get("disposition").asString());
+    lead.post(
+        "/api/v1/deliveries/%d/settle".formatted(second),
+        Api.body("answer", "keep", "finding", "vendor-conflict"));
+    take(second, library);
+    assertEquals("45", value(tool, "LU"));
+
+    long third =
+        lead.deliver(
+            "three.zip",
+            release("Decided Edge", "3", drills("VRK-1", changed.replace("OAL=89", "OAL=92"))));
+
+    JsonNode line = line(third, "VRK-1");
+    assertEquals("pass", line.get("disposition").asString(), line.toString());
+    take(third, library);
+    assertEquals("92", value(tool, "OAL"));
+    assertEquals("45", value(tool, "LU"));
+    assertEquals("55", value(tool, "LCF"));
+  }
+
+  @Test
   void aToolThatWasRenamedHereIsStillTheVendorsItem() {
     long library = library("Releases: renamed");
     long first = lead.deliver("one.zip", release("Rename Edge", "1", drills("VRN-1", DRILL)));

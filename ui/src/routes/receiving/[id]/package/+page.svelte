@@ -184,6 +184,7 @@
   {#if line}
     <div class="flex min-h-0 flex-1 max-lg:flex-col max-lg:overflow-auto">
       <ItemStage delivery={id} {line} files={arrived.files} {editable} />
+      {standing}
       <ItemSheet
         delivery={id}
         {line}
@@ -195,6 +196,7 @@
     <ItemStrip
       delivery={id}
       files={arrived.files}
+      {standing}
       {groups}
       chosen={line.id}
       onchoose={(one) => (chosen = one.id)}

@@ -5,16 +5,18 @@
   import { lookedAtLines, nameLine } from '$lib/delivery/actions';
   import CellField from '$lib/delivery/CellField.svelte';
   import { deliveryQuery } from '$lib/delivery/queries';
-  import Silhouette from '$lib/drawing/Silhouette.svelte';
+  import ItemStrip from '$lib/package/ItemStrip.svelte';
   import Mark from '$lib/marks/Mark.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { capital } from '$lib/shell/text';
-  import { trayQuery } from '$lib/solid/queries';
+  import Proposals from '$lib/solid/Proposals.svelte';
+  import { isTurned, solidQuery, trayQuery } from '$lib/solid/queries';
   import SolidStage from '$lib/solid/SolidStage.svelte';
-  import { kinds, nextOpen, standing } from '$lib/solid/tray';
+  import { nextOpen } from '$lib/package/standing';
+  import { kinds, standing } from '$lib/solid/tray';
   import { classesQuery } from '$lib/tool/queries';
 
   const id = $derived(Number(page.params.id));
@@ -33,6 +35,11 @@
   const lines = $derived(tray.data ?? []);
   let at = $state(0);
   const line = $derived<Line | undefined>(lines[Math.min(at, lines.length - 1)]);
+  const fileName = $derived(files.find((file) => file.file === line?.file)?.name ?? '');
+  const solid = createQuery(() => ({
+    ...solidQuery(id, line?.file ?? 0, fileName, isTurned(line)),
+    enabled: line !== undefined
+  }));
   const open = $derived(
     line !== undefined && who.may('RECEIVE') && !line.takenToolId && !line.takenPartId
   );
@@ -60,7 +67,7 @@
   async function inspected() {
     if (!line || !open) return;
     await lookedAtLines(id, [line.id]);
-    at = nextOpen(lines, at);
+    at = nextOpen(lines, at, standing);
   }
 
   function keys(event: KeyboardEvent) {
@@ -104,7 +111,9 @@
         delivery={id}
         code={line.code}
         file={line.file}
-        name={files.find((file) => file.file === line.file)?.name ?? ''}
+        name={fileName}
+        {line}
+        editable={open}
       />
       <aside
         class="flex w-[340px] shrink-0 flex-col gap-3 overflow-auto border-l border-hairline px-5 py-4 max-lg:w-full"
@@ -113,6 +122,12 @@
         <div class="flex items-center gap-3">
           <Mark kind={standing(line).mark} word={standing(line).word} />
         </div>
+        <Proposals
+          delivery={id}
+          {line}
+          proposals={solid.data?.solid.proposals ?? []}
+          editable={open}
+        />
         <div class="grid grid-cols-[88px_1fr] items-center gap-x-3 gap-y-2">
           <span class="text-soft">Code</span>
           {#if open}<CellField delivery={id} {line} symbol="CODE" />{:else}<span class="code"
@@ -164,35 +179,23 @@
           {/each}
         </ul>
         {#if open}
-          <button class="button main mt-auto justify-center" onclick={() => void inspected()}
-            >It is right, next</button
-          >
+          <div class="sticky -bottom-4 mt-auto bg-paper py-3">
+            <button class="button main w-full justify-center" onclick={() => void inspected()}
+              >It is right, next</button
+            >
+          </div>
         {/if}
       </aside>
     </div>
-    <nav
-      class="flex shrink-0 gap-1 overflow-x-auto border-t border-hairline bg-sheet px-3 py-2"
-      aria-label="All solids"
-    >
-      {#each lines as one, index (one.id)}
-        <button
-          class={[
-            'flex w-[136px] shrink-0 flex-col items-center gap-1 border-b-2 px-1 py-1 hover:bg-faint',
-            index === at ? 'border-working' : 'border-transparent'
-          ]}
-          aria-current={index === at}
-          onclick={() => (at = index)}
-        >
-          <span class="flex h-8 items-center">
-            <Silhouette outline={one.outline} width={124} height={30} />
-          </span>
-          <span class="flex w-full items-center justify-center gap-1 text-[12px]">
-            <Mark kind={standing(one).mark} word="" />
-            <span class="code truncate" title={one.code}>{one.code}</span>
-          </span>
-        </button>
-      {/each}
-    </nav>
+    <ItemStrip
+      delivery={id}
+      {files}
+      groups={[{ word: '', lines }]}
+      label="All solids"
+      {standing}
+      chosen={line.id}
+      onchoose={(chosen) => (at = lines.indexOf(chosen))}
+    />
   {:else}
     <p class="px-5 py-6 text-soft">No solid of this delivery is an item of its own.</p>
   {/if}

@@ -32,6 +32,9 @@ public record SolidReading(
     List<SolidPart> parts,
     List<SolidFinding> findings) {
 
+  /** The code of the finding of a part whose ends somebody turned. */
+  public static final String TURNED = "turned-around";
+
   private static final int MOST_PARTS = 20;
 
   /** An axis goes for the part's where so much of the length at least is turned around it. */
@@ -48,10 +51,20 @@ public record SolidReading(
    * @throws UnreadableFileException where it is no exchange file
    */
   public static SolidReading read(byte[] file) throws UnreadableFileException {
-    return of(SolidFile.read(file));
+    return read(file, false);
   }
 
-  static SolidReading of(SolidModel model) {
+  /**
+   * Reads a file.
+   *
+   * @param turned true where the ends of the part stand the other way round than they are guessed
+   * @throws UnreadableFileException where it is no exchange file
+   */
+  public static SolidReading read(byte[] file, boolean turned) throws UnreadableFileException {
+    return of(SolidFile.read(file), turned);
+  }
+
+  static SolidReading of(SolidModel model, boolean otherEnd) {
     List<SolidFinding> findings = new ArrayList<>(model.findings());
     List<Body> bodies = model.bodies();
     List<Found> valid = valid(bodies);
@@ -59,7 +72,7 @@ public record SolidReading(
     Optional<TurnedShape> turned =
         valid.isEmpty() || tie
             ? Optional.empty()
-            : Optional.of(TurnedShape.of(valid.getFirst().contour(), bodies));
+            : Optional.of(TurnedShape.of(valid.getFirst().contour(), bodies, otherEnd));
     if (tie) {
       findings.add(
           new SolidFinding(
@@ -68,6 +81,11 @@ public record SolidReading(
       findings.add(new SolidFinding(0, "not-turned", "the part is not turned around one axis"));
     }
     turned.ifPresent(shape -> findings.addAll(BodyFindings.of(bodies, shape)));
+    if (otherEnd && turned.isPresent()) {
+      findings.add(
+          new SolidFinding(
+              0, TURNED, "its ends stand the other way round than guessed, as somebody said"));
+    }
     Optional<Extents> box =
         bodies.isEmpty() || turned.isPresent()
             ? Optional.empty()

@@ -67,7 +67,10 @@ public final class SolidSource implements ItemSource {
           head,
           properties.propose(head, () -> new ByteArrayInputStream(content)));
     }
-    return new Single(SolidItem.of(path, reading, named.named(ShapeKey.of(reading))));
+    Optional<NamedShape> known = named.named(ShapeKey.of(reading));
+    boolean turned = known.filter(NamedShape::turned).isPresent();
+    return new Single(
+        SolidItem.of(path, turned ? SolidReading.read(content, true) : reading, known));
   }
 
   private static final class Single implements ItemSource {

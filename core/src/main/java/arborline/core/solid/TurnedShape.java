@@ -31,14 +31,23 @@ public record TurnedShape(
   private static final double CLEAR = 0.5;
 
   static TurnedShape of(Contour found, List<Body> bodies) {
+    return of(found, bodies, false);
+  }
+
+  /**
+   * A part whose ends somebody knows.
+   *
+   * @param turned true where they stand the other way round than they are guessed
+   */
+  static TurnedShape of(Contour found, List<Body> bodies, boolean turned) {
     double low = WorkpieceEnd.low(found, bodies);
-    Contour contour = found.fromEnd(low >= 0);
+    Contour contour = found.fromEnd(low >= 0 != turned);
     List<ProfileElement> profile = ProfileElements.of(contour);
     Optional<ConnectionCone> cone =
         ConnectionCone.of(Span.of(profile)).filter(ConnectionCone::atHighEnd);
     return new TurnedShape(
         new SolidAxis(contour.axis().origin(), contour.axis().direction(), contour.diameter()),
-        Math.abs(low) >= CLEAR,
+        turned || Math.abs(low) >= CLEAR,
         contour.length(),
         contour.diameter(),
         Bore.atLowEnd(contour),

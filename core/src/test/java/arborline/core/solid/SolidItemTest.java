@@ -103,12 +103,13 @@ class SolidItemTest {
     SolidReading large = SolidReading.read(rod(12, 90));
     assertEquals(ShapeKey.of(small), ShapeKey.of(large));
     RawItem reamer =
-        SolidItem.of("large.step", large, Optional.of(new NamedShape(ItemKind.CUTTER, "reamer")));
+        SolidItem.of(
+            "large.step", large, Optional.of(new NamedShape(ItemKind.CUTTER, "reamer", false)));
     assertEquals("reamer", reamer.text(RawItem.CLASS));
     assertEquals("12", reamer.text("DC"));
     assertTrue(reamer.findings().getFirst().message().contains("was said to be a reamer"));
     RawItem arbor =
-        SolidItem.of("large.step", large, Optional.of(new NamedShape(ItemKind.ARBOR, "")));
+        SolidItem.of("large.step", large, Optional.of(new NamedShape(ItemKind.ARBOR, "", false)));
     assertEquals(ItemKind.ARBOR, arbor.kind());
     assertEquals("90 x 12", arbor.text(PartReading.BODIES));
   }

@@ -111,16 +111,22 @@ class SolidController {
   /** Something that a person should know: on which line of the file, where it is on one. */
   record SolidFindingView(@Nullable Long line, String code, String message) {}
 
-  /** Reads a solid of ISO 10303-21: AP203, AP214 or AP242. */
+  /**
+   * Reads a solid of ISO 10303-21: AP203, AP214 or AP242.
+   *
+   * @param turned true where the ends of the part stand the other way round than they are guessed
+   */
   @PostMapping(value = "/solid", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-  ExplainedSolid solid(@RequestParam("file") MultipartFile file)
+  ExplainedSolid solid(
+      @RequestParam("file") MultipartFile file,
+      @RequestParam(defaultValue = "false") boolean turned)
       throws IOException, InterruptedException {
     if (file.getSize() > LARGEST) {
       return SolidViews.refused("line 1: the file is larger than 32 MB");
     }
     turns.acquire();
     try {
-      return SolidViews.of(SolidReading.read(file.getBytes()));
+      return SolidViews.of(SolidReading.read(file.getBytes(), turned));
     } catch (UnreadableFileException unreadable) {
       return SolidViews.refused(unreadable.getMessage());
     } finally {

@@ -43,6 +43,7 @@ class Correcting {
   private final FoundLines found;
   private final LineChange change;
   private final LineSnapshots before;
+  private final DecidedLines decided;
   private final Trail trail;
   private final Live live;
   private final Json json;
@@ -53,6 +54,7 @@ class Correcting {
       FoundLines found,
       LineChange change,
       LineSnapshots before,
+      DecidedLines decided,
       Trail trail,
       Live live,
       Json json) {
@@ -61,6 +63,7 @@ class Correcting {
     this.found = found;
     this.change = change;
     this.before = before;
+    this.decided = decided;
     this.trail = trail;
     this.live = live;
     this.json = json;
@@ -123,6 +126,33 @@ class Correcting {
         changed -> true,
         changed -> changed.restack(index, Map.of(StackReading.OVERHANG, cell)),
         count -> "%s of %s stands out %s mm".formatted(code, delivery.name, cell.text()));
+  }
+
+  /**
+   * Says from which end the solid of a line is seen.
+   *
+   * @param item what the line says then
+   * @param turned true for the other end than the one that is guessed
+   */
+  @Transactional
+  DeliveryLine turn(long id, long lineId, RawItem item, boolean turned) {
+    Delivery delivery = ready(id);
+    String code = open(id, lineId).code;
+    make(
+        delivery,
+        after -> FoundLines.among(List.of(lineId), after),
+        changed -> true,
+        changed -> {
+          changed.kind = item.kind();
+          changed.cells = CellsJson.toText(item.cells());
+          changed.readingFindings = json.text(item.findings());
+          changed.lookedAt = false;
+          changed.allowed = null;
+        },
+        count ->
+            "turned %s of %s %s"
+                .formatted(code, delivery.name, turned ? "around" : "back as it was read"));
+    return lines.findByDeliveryIdAndId(id, lineId).orElseThrow();
   }
 
   /** A line that was not taken yet. */
@@ -275,17 +305,20 @@ class Correcting {
   Changed settle(long id, @Nullable List<Long> lineIds, FindingChoice finding, LineChoice choice) {
     Delivery delivery = ready(id);
     String text = json.text(choice);
-    return make(
-        delivery,
-        concerned(id, lineIds, finding),
-        line -> line.kind.standsAlone(),
-        line -> line.choice = text,
-        count ->
-            "chose to %s for %s of %s"
-                .formatted(
-                    choice.answer().name().toLowerCase(java.util.Locale.ROOT),
-                    TrailRecord.count(count, "line"),
-                    delivery.name));
+    Changed settled =
+        make(
+            delivery,
+            concerned(id, lineIds, finding),
+            line -> line.kind.standsAlone(),
+            line -> line.choice = text,
+            count ->
+                "chose to %s for %s of %s"
+                    .formatted(
+                        choice.answer().name().toLowerCase(java.util.Locale.ROOT),
+                        TrailRecord.count(count, "line"),
+                        delivery.name));
+    decided.note(id);
+    return settled;
   }
 
   /**

@@ -31,6 +31,7 @@ class CorrectionController {
 
   private final Correcting correcting;
   private final NamedShapes shapes;
+  private final SolidEnds ends;
   private final LineStacks stacks;
   private final VendorDifferences differences;
   private final LineLists lists;
@@ -43,11 +44,13 @@ class CorrectionController {
       Beside beside,
       LibraryComparison comparison,
       NamedShapes shapes,
+      SolidEnds ends,
       LineStacks stacks,
       VendorDifferences differences) {
     this.stacks = stacks;
     this.differences = differences;
     this.shapes = shapes;
+    this.ends = ends;
     this.correcting = correcting;
     this.lists = lists;
     this.beside = beside;
@@ -85,6 +88,28 @@ class CorrectionController {
     if (corrections.kind() != null || corrections.cells().containsKey(RawItem.CLASS)) {
       shapes.remember(line);
     }
+    return lists.view(line);
+  }
+
+  /**
+   * Which end of a solid is the workpiece's.
+   *
+   * @param turned true for the other one than the one that is guessed
+   */
+  record EndOrder(@Nullable Boolean turned) {}
+
+  /** Reads the solid of a line from one end or the other. */
+  @PutMapping("/{id}/lines/{lineId}/end")
+  @MayReceive
+  LineLists.LineView turn(
+      @PathVariable long id, @PathVariable long lineId, @RequestBody EndOrder order)
+      throws IOException {
+    if (order.turned() == null) {
+      throw Refusal.badRequest("turned is true or false");
+    }
+    RawItem item = ends.read(id, lineId, order.turned());
+    DeliveryLine line = correcting.turn(id, lineId, item, order.turned());
+    shapes.remember(line);
     return lists.view(line);
   }
 

@@ -287,13 +287,16 @@ public class LineJudge {
     }
     List<Finding> findings = new ArrayList<>(inspected.findings());
     if (settled.answer() == Settled.Answer.MERGE) {
-      findings.removeIf(finding -> finding.severity() == Severity.HOLD);
-      RuleBook.judge(after).stream()
-          .filter(finding -> finding.severity() == Severity.HOLD)
-          .forEach(findings::add);
+      findings.removeIf(LineJudge::ofTheWhole);
+      RuleBook.judge(after).stream().filter(LineJudge::ofTheWhole).forEach(findings::add);
     }
     findings.add(Clashes.changes(present.code(), changes));
     return inspected.with(findings);
+  }
+
+  /** What holds a tool and what it lacks is seen in what it becomes, not in what arrives of it. */
+  private static boolean ofTheWhole(Finding finding) {
+    return finding.severity() == Severity.HOLD || finding.code().startsWith("missing.");
   }
 
   static Inspected with(Inspected inspected, Finding finding) {

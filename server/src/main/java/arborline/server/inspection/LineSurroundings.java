@@ -94,7 +94,9 @@ class LineSurroundings {
             ? files.of(deliveryId)
             : List.of(),
         vendor,
-        vendor.map(known -> items.known(known.vendorKey(), vendorItems(rows))).orElse(Map.of()));
+        vendor
+            .map(known -> items.known(known.vendorKey(), vendorItems(rows), deliveryId))
+            .orElse(Map.of()));
   }
 
   private static Set<String> vendorItems(List<DeliveryLine> rows) {

@@ -23,12 +23,19 @@ class LineUndo implements Undo<LineUndo.Change> {
   private final DeliveryRepository deliveries;
   private final LineSnapshots before;
   private final LineChange change;
+  private final DecidedLines decided;
   private final Live live;
 
-  LineUndo(DeliveryRepository deliveries, LineSnapshots before, LineChange change, Live live) {
+  LineUndo(
+      DeliveryRepository deliveries,
+      LineSnapshots before,
+      LineChange change,
+      DecidedLines decided,
+      Live live) {
     this.deliveries = deliveries;
     this.before = before;
     this.change = change;
+    this.decided = decided;
     this.live = live;
   }
 
@@ -56,6 +63,7 @@ class LineUndo implements Undo<LineUndo.Change> {
           return change.open(id, ids);
         });
     before.forget(id, no);
+    decided.note(id);
     live.say("delivery", id, "corrections taken back");
   }
 }

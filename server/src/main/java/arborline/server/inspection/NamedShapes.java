@@ -9,6 +9,7 @@ import arborline.server.account.Actor;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.DocumentRepository;
 import arborline.server.delivery.StoredFile;
+import arborline.server.support.Json;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.Clock;
@@ -27,6 +28,7 @@ class NamedShapes implements NamedShape.Known {
   private final DocumentRepository documents;
   private final StoredFile stored;
   private final JdbcClient jdbc;
+  private final Json json;
   private final Clock clock;
   private final TransactionTemplate transaction;
 
@@ -34,21 +36,26 @@ class NamedShapes implements NamedShape.Known {
       DocumentRepository documents,
       StoredFile stored,
       JdbcClient jdbc,
+      Json json,
       Clock clock,
       TransactionTemplate transaction) {
     this.documents = documents;
     this.stored = stored;
     this.jdbc = jdbc;
+    this.json = json;
     this.clock = clock;
     this.transaction = transaction;
   }
 
   @Override
   public Optional<NamedShape> named(String key) {
-    return jdbc.sql("select kind, class_id from named_shape where shape_key = ?")
+    return jdbc.sql("select kind, class_id, turned from named_shape where shape_key = ?")
         .param(key)
         .query((row, number) ->
-            new NamedShape(ItemKind.valueOf(row.getString("kind")), row.getString("class_id")))
+            new NamedShape(
+                ItemKind.valueOf(row.getString("kind")),
+                row.getString("class_id"),
+                row.getBoolean("turned")))
         .optional();
   }
 
@@ -73,15 +80,16 @@ class NamedShapes implements NamedShape.Known {
   private void store(String key, DeliveryLine line) {
     jdbc.sql(
             """
-            insert into named_shape (shape_key, kind, class_id, named_by, named_at)
-            values (?, ?, ?, ?, ?)
+            insert into named_shape (shape_key, kind, class_id, turned, named_by, named_at)
+            values (?, ?, ?, ?, ?, ?)
             on duplicate key update kind = values(kind), class_id = values(class_id),
-              named_by = values(named_by), named_at = values(named_at)\
+              turned = values(turned), named_by = values(named_by), named_at = values(named_at)\
             """)
         .params(
             key,
             line.kind.name(),
             line.part() ? "" : line.classId,
+            SolidEnds.turned(line, json),
             Actor.name(),
             LocalDateTime.now(clock))
         .update();

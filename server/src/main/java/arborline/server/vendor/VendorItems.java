@@ -28,8 +28,10 @@ public class VendorItems {
 
   private final JdbcClient jdbc;
   private final Clock clock;
+  private final VendorDecisions decisions;
 
-  VendorItems(JdbcClient jdbc, Clock clock) {
+  VendorItems(JdbcClient jdbc, Clock clock, VendorDecisions decisions) {
+    this.decisions = decisions;
     this.jdbc = jdbc;
     this.clock = clock;
   }
@@ -58,6 +60,12 @@ public class VendorItems {
     public boolean tool() {
       return said.kind() == ItemKind.CUTTER || said.kind() == ItemKind.INSERT;
     }
+
+    /** The same as its vendor described it in another release. */
+    TakenItem saidAs(RawItem other, String otherRelease) {
+      return new TakenItem(
+          vendor, itemKey, item, otherRelease, other, targetId, code, takenAt, discontinued);
+    }
   }
 
   private static final String NEWEST =
@@ -75,9 +83,15 @@ public class VendorItems {
         and (t.id is not null or c.id is not null) and \
       """;
 
-  /** What was taken last of these items of a vendor, by their keys; unknown ones are left out. */
+  /**
+   * What was taken last of these items of a vendor, by their keys, as the vendor described it when
+   * the shop last had its say; unknown ones are left out.
+   *
+   * @param deliveryId that is compared: what is decided in it does not count
+   */
   @Transactional(readOnly = true)
-  public Map<String, TakenItem> known(String vendorKey, Collection<String> itemKeys) {
+  public Map<String, TakenItem> known(
+      String vendorKey, Collection<String> itemKeys, long deliveryId) {
     Map<String, TakenItem> known = new HashMap<>();
     if (!itemKeys.isEmpty() && !vendorKey.isEmpty()) {
       jdbc.sql(NEWEST + "v.vendor_key = :vendor and v.item_key in (:items)")
@@ -87,7 +101,7 @@ public class VendorItems {
           .list()
           .forEach(item -> known.put(item.itemKey(), item));
     }
-    return known;
+    return decisions.applied(vendorKey, itemKeys, known, deliveryId);
   }
 
   /** All that was taken of a vendor. */
