@@ -58,7 +58,9 @@
   async function drop() {
     const last = dragged;
     if (!last) return;
-    await correctLines(delivery, [{ line: line.id, cells: { [last.symbol]: `${last.size} mm` } }]);
+    const inMillimetres = line.cells[last.symbol]?.unit === 'mm';
+    const text = inMillimetres ? String(last.size) : `${last.size} mm`;
+    await correctLines(delivery, [{ line: line.id, cells: { [last.symbol]: text } }]);
     dragged = null;
   }
 

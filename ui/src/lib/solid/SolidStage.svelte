@@ -112,7 +112,7 @@
     />
   {/if}
   <NotLoaded query={read} />
-  <p class="absolute left-5 top-3 text-soft">{sizes}</p>
+  <p class="absolute left-5 top-3 text-soft max-sm:bottom-2 max-sm:top-auto">{sizes}</p>
   <div class="absolute right-4 top-3 flex gap-2">
     {#if line && editable && read.data?.solid.revolved}
       <button

@@ -2,8 +2,11 @@ package arborline.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -56,6 +59,29 @@ class SolidTrayTest extends BrowserTest {
     assertThat(page.getByLabel("CCMS of line 1")).isVisible();
     page.keyboard().press("ArrowLeft");
     assertThat(page.getByText(Pattern.compile("hexagon")).first()).isVisible();
+  }
+
+  @Test
+  void aDimensionIsDraggedIntoACornerAndTheEndsAreTurned() throws IOException {
+    steps.receive(tray("ball"));
+    Journey.link(page, "Go through the solids").click();
+    Locator length = page.getByLabel("OAL on the drawing");
+    assertThat(length).isVisible();
+    String whole = length.inputValue();
+    Locator handle = page.locator("[data-handle=OAL]");
+    BoundingBox box = handle.boundingBox();
+    page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+    page.mouse().down();
+    page.mouse().move(box.x - 60, box.y, new Mouse.MoveOptions().setSteps(5));
+    page.mouse().up();
+    assertThat(length).not().hasValue(whole);
+    assertThat(page.getByLabel("OAL of line 1")).hasValue(length.inputValue());
+    Locator turn =
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Turn around"));
+    turn.click();
+    assertThat(turn).hasAttribute("aria-pressed", "true");
+    assertThat(page.getByText("as somebody said")).isVisible();
+    assertThat(length).hasValue(whole);
   }
 
   @Test

@@ -101,7 +101,7 @@
         <a class="hover:text-working" href="/receiving/{id}">all lines of the delivery</a>
       </p>
     </div>
-    <p class="ml-auto text-soft">
+    <p class="ml-auto text-soft max-sm:hidden">
       <kbd>←</kbd> <kbd>→</kbd> another one · <kbd>Enter</kbd> right, next
     </p>
   </header>

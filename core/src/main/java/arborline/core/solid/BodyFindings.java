@@ -20,7 +20,9 @@ final class BodyFindings {
     if (!shape.endIsClear()) {
       findings.add(
           new SolidFinding(
-              0, "which-end", "which end is the workpiece's is a guess: turn it if it is wrong"));
+              0,
+              "which-end",
+              "which end is the workpiece's is a guess: turn it around if it is wrong"));
     }
     if (shape.length() < 1e-6 || shape.diameter() < 1e-6) {
       findings.add(new SolidFinding(0, "no-size", "the body has no size"));
