@@ -47,7 +47,7 @@
 
 <section
   aria-label="Taking"
-  class="flex h-14 shrink-0 items-center gap-3 border-t border-hairline bg-sheet px-5"
+  class="flex min-h-14 shrink-0 flex-wrap items-center gap-x-3 gap-y-2 border-t border-hairline bg-sheet px-5 py-2"
 >
   {#if work?.deed === 'taking'}
     <progress class="w-64" max={entering} value={work.count} aria-label="taken"></progress>

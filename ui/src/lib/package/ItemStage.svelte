@@ -22,14 +22,18 @@
 
   const model = $derived(modelOf(line, files));
   const picture = $derived(pictureOf(line, files));
-  let wanted = $state<'stack' | 'model' | 'picture'>('stack');
+  let wanted = $state<'stack' | 'drawing' | 'model' | 'picture'>('stack');
   const views = $derived([
-    ...(line.stacks.length > 0 ? [{ value: 'stack' as const, label: 'Stack' }] : []),
+    ...(line.stacks.length > 0
+      ? [{ value: 'stack' as const, label: 'Stack' }]
+      : line.outline
+        ? [{ value: 'drawing' as const, label: 'Drawing' }]
+        : []),
     ...(model ? [{ value: 'model' as const, label: 'Model' }] : []),
     ...(picture ? [{ value: 'picture' as const, label: 'Picture' }] : [])
   ]);
   const shown = $derived(
-    views.some((view) => view.value === wanted) ? wanted : (views[0]?.value ?? 'drawing')
+    views.some((view) => view.value === wanted) ? wanted : (views[0]?.value ?? 'nothing')
   );
 
   let index = $state(0);
@@ -74,9 +78,12 @@
   {/if}
 {/snippet}
 
-<section class="flex min-h-0 min-w-0 flex-1 flex-col bg-sheet" aria-label="Drawing of {line.code}">
+<section
+  class="flex min-h-0 min-w-0 flex-1 flex-col bg-sheet max-lg:min-h-[300px] max-lg:flex-none"
+  aria-label="Drawing of {line.code}"
+>
   {#if views.length > 1}
-    <div class="flex gap-2 px-5 pt-2" role="group" aria-label="What is shown">
+    <div class="flex flex-wrap gap-2 px-5 pt-2" role="group" aria-label="What is shown">
       {#each views as view (view.value)}
         <button
           class={['button', shown === view.value && 'border-working!']}
@@ -150,10 +157,10 @@
       <img
         src={address(delivery, picture)}
         alt="Picture of {line.code}"
-        class="max-h-full max-w-full object-contain"
+        class="h-full w-full max-w-[720px] object-contain"
       />
     </div>
-  {:else if line.outline}
+  {:else if shown === 'drawing' && line.outline}
     <div class="my-auto">
       <Strip tools={[{ key: line.id, code: line.code, outline: line.outline }]} />
     </div>

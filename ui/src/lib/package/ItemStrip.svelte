@@ -42,7 +42,7 @@
 </script>
 
 <div class="relative shrink-0">
-  {#if pointed && (picture || pointed.line.outline)}
+  {#if pointed && pointed.line.id !== chosen && (picture || pointed.line.outline)}
     <figure
       class="pointer-events-none fixed bottom-[150px] z-20 w-[260px] border border-hairline bg-sheet p-2 shadow-lg"
       style:left="{pointed.left}px"
@@ -80,7 +80,7 @@
           {#each group.lines as one (one.id)}
             <button
               class={[
-                'item flex w-[132px] shrink-0 flex-col items-center gap-1 border-b-2 px-1 py-1 hover:bg-faint',
+                'item flex w-[160px] shrink-0 flex-col items-center gap-1 border-b-2 px-1 py-1 hover:bg-faint',
                 one.id === chosen ? 'border-working' : 'border-transparent'
               ]}
               aria-current={one.id === chosen}
@@ -90,12 +90,13 @@
               onpointerleave={() => (pointed = null)}
             >
               <span class="flex h-8 items-center">
-                <Silhouette outline={one.outline} width={120} height={30} />
+                <Silhouette outline={one.outline} width={144} height={30} />
               </span>
               <span class="flex w-full items-center justify-center gap-1 text-[12px]">
                 <Mark kind={standing(one).mark} word="" />
-                <span class="code truncate" title="{one.code}: {standing(one).word}"
-                  >{one.code}</span
+                <span
+                  class={['code truncate', one.code.length > 14 && 'text-[11px]']}
+                  title="{one.code}: {standing(one).word}">{one.code}</span
                 >
               </span>
             </button>
@@ -109,6 +110,6 @@
 <style>
   .item {
     content-visibility: auto;
-    contain-intrinsic-size: 132px 60px;
+    contain-intrinsic-size: 160px 60px;
   }
 </style>

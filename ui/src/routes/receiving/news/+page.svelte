@@ -154,11 +154,11 @@
         {#if of(vendor, 'NEW').length > 0}
           <details class="mt-2 text-[13px]" open={vendor.taken !== null && vendor.fresh < 9}>
             <summary class="cursor-pointer">{count(vendor.fresh, 'new item')}</summary>
-            <ul class="mt-1 grid grid-cols-[repeat(auto-fill,minmax(300px,1fr))] gap-x-6">
+            <ul class="mt-1 grid grid-cols-[repeat(auto-fill,minmax(min(420px,100%),1fr))] gap-x-6">
               {#each of(vendor, 'NEW') as item (item.item)}
                 <li class="flex gap-2">
-                  <span class="code">{item.item}</span>
-                  <span class="truncate text-soft">{item.name}</span>
+                  <span class="code shrink-0">{item.item}</span>
+                  <span class="truncate text-soft" title={item.name}>{item.name}</span>
                 </li>
               {/each}
             </ul>

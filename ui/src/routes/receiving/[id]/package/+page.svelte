@@ -121,78 +121,87 @@
   />
 {:else if delivery.data && items.data}
   {@const arrived = delivery.data}
-  <header class="band flex flex-wrap items-end gap-x-6 gap-y-2 px-5 pb-2 pt-3">
-    <div>
-      <h1>{arrived.name}</h1>
-      <p class="text-soft">
-        {lines.length === items.data.length
-          ? count(lines.length, 'item')
-          : `${lines.length} of ${count(items.data.length, 'item')}`} ·
-        <a class="hover:text-working" href="/receiving/{id}">all lines of the delivery</a>
-      </p>
-    </div>
-    <div class="flex flex-wrap items-center gap-2">
-      <input
-        class="field w-40"
-        type="search"
-        aria-label="Search the items"
-        placeholder="code or name"
-        bind:value={text}
-      />
-      <Choice label="Shown" bind:value={share} options={shares} />
-      <Choice label="Sorted" bind:value={sort} options={sorts} />
-      <Choice label="Grouped" bind:value={by} options={groupings} />
-    </div>
-    <div class="ml-auto flex items-center gap-3">
-      {#if inspecting}
-        <progress
-          aria-label="Inspected"
-          max={items.data.length}
-          value={items.data.length - arrived.asked}
-        ></progress>
-        <p role="status">
-          {items.data.length - arrived.asked} of {count(items.data.length, 'item')} inspected
+  <div class="flex min-h-0 flex-1 flex-col max-lg:overflow-auto">
+    <header class="band flex flex-wrap items-end gap-x-6 gap-y-2 px-5 pb-2 pt-3">
+      <div>
+        <h1>{arrived.name}</h1>
+        <p class="text-soft">
+          {lines.length === items.data.length
+            ? count(lines.length, 'item')
+            : `${lines.length} of ${count(items.data.length, 'item')}`} ·
+          <a class="hover:text-working" href="/receiving/{id}">all lines of the delivery</a>
         </p>
-        {#if who.may('RECEIVE')}
-          <button class="button" onclick={() => void stopWork(id)}>Stop</button>
-        {/if}
-      {:else if left > 0 && who.may('RECEIVE')}
-        <button class="button" onclick={() => void inspectItems(id, null)}
-          >Inspect all {left}</button
-        >
-        {#if lines.length < items.data.length && lines.some((one) => !one.inspected)}
-          <button
-            class="button"
-            onclick={() =>
-              void inspectItems(
-                id,
-                lines.filter((one) => !one.inspected).map((one) => one.id)
-              )}>Inspect those shown</button
+      </div>
+      <div class="flex flex-wrap items-center gap-2">
+        <input
+          class="field w-40"
+          type="search"
+          aria-label="Search the items"
+          placeholder="code or name"
+          bind:value={text}
+        />
+        <Choice label="Shown" bind:value={share} options={shares} />
+        <Choice label="Sorted" bind:value={sort} options={sorts} />
+        <Choice label="Grouped" bind:value={by} options={groupings} />
+      </div>
+      <div class="ml-auto flex items-center gap-3">
+        {#if inspecting}
+          <progress
+            aria-label="Inspected"
+            max={items.data.length}
+            value={items.data.length - arrived.asked}
+          ></progress>
+          <p role="status">
+            {items.data.length - arrived.asked} of {count(items.data.length, 'item')} inspected
+          </p>
+          {#if who.may('RECEIVE')}
+            <button class="button" onclick={() => void stopWork(id)}>Stop</button>
+          {/if}
+        {:else if left > 0 && who.may('RECEIVE')}
+          <button class="button" onclick={() => void inspectItems(id, null)}
+            >Inspect all {left}</button
           >
+          {#if lines.length < items.data.length && lines.some((one) => !one.inspected)}
+            <button
+              class="button"
+              onclick={() =>
+                void inspectItems(
+                  id,
+                  lines.filter((one) => !one.inspected).map((one) => one.id)
+                )}>Inspect those shown</button
+            >
+          {/if}
+        {:else}
+          <p class="text-soft max-xl:hidden">
+            <kbd>←</kbd> <kbd>→</kbd> another one · <kbd>Enter</kbd> next to do
+          </p>
         {/if}
-      {:else}
-        <p class="text-soft max-xl:hidden">
-          <kbd>←</kbd> <kbd>→</kbd> another one · <kbd>Enter</kbd> next to do
-        </p>
-      {/if}
-    </div>
-  </header>
-  {#if arrived.vendor}<PackageBand
-      delivery={id}
-      editable={who.may('RECEIVE') && !inspecting}
-    />{/if}
-  {#if line}
-    <div class="flex min-h-0 flex-1 max-lg:flex-col max-lg:overflow-auto">
-      <ItemStage delivery={id} {line} files={arrived.files} {editable} />
-      {standing}
-      <ItemSheet
+      </div>
+    </header>
+    {#if arrived.vendor}<PackageBand
         delivery={id}
-        {line}
-        {editable}
-        vendor={arrived.vendor ?? ''}
-        oninspected={() => void next()}
-      />
-    </div>
+        editable={who.may('RECEIVE') && !inspecting}
+      />{/if}
+    {#if line}
+      <div class="flex min-h-0 flex-1 max-lg:flex-none max-lg:flex-col">
+        <ItemStage delivery={id} {line} files={arrived.files} {editable} />
+        <ItemSheet
+          delivery={id}
+          {line}
+          {editable}
+          vendor={arrived.vendor ?? ''}
+          oninspected={() => void next()}
+        />
+      </div>
+    {:else}
+      <p class="flex-1 px-5 py-6 text-soft">
+        {items.data.length === 0
+          ? 'This delivery has no items.'
+          : 'No item is like that. Show all items, or search for something else.'}
+      </p>
+    {/if}
+  </div>
+  {#if line}
     <ItemStrip
       delivery={id}
       files={arrived.files}
@@ -201,12 +210,6 @@
       chosen={line.id}
       onchoose={(one) => (chosen = one.id)}
     />
-  {:else}
-    <p class="flex-1 px-5 py-6 text-soft">
-      {items.data.length === 0
-        ? 'This delivery has no items.'
-        : 'No item is like that. Show all items, or search for something else.'}
-    </p>
   {/if}
   {#if who.may('RECEIVE') && !inspecting}<TakeBar delivery={arrived} />{/if}
 {:else}
