@@ -3,7 +3,7 @@
   import { setOverhang } from './actions';
   import { address, modelOf, pictureOf } from './files';
   import { lineStackQuery } from './queries';
-  import type { DeliveryFile, Line } from '$lib/api/client';
+  import type { DeliveryFile, Line, PlannedShape } from '$lib/api/client';
   import Strip from '$lib/drawing/Strip.svelte';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
@@ -48,9 +48,16 @@
     ...lineStackQuery(delivery, line.id, Math.min(index, line.stacks.length - 1), tried),
     enabled: line.stacks.length > 0
   }));
-  const shape = $derived(stack.data?.shape);
+  /** Stays while what is tried is refused. */
+  let stood = $state.raw<{ of: string; planned: PlannedShape } | null>(null);
+  const standsFor = $derived(`${line.id} ${index}`);
+  $effect(() => {
+    if (stack.data && !stack.isPlaceholderData) stood = { of: standsFor, planned: stack.data };
+  });
+  const planned = $derived(stack.data ?? (stood?.of === standsFor ? stood.planned : undefined));
+  const shape = $derived(planned?.shape);
   const against = $derived(
-    (stack.data?.findings ?? []).filter((finding) => finding.severity !== 'NOTE')
+    (planned?.findings ?? []).filter((finding) => finding.severity !== 'NOTE')
   );
 
   function length(mm: number): string {
@@ -125,22 +132,24 @@
             reach <span class="text-ink">{length(shape.reach)}</span> · gauge length
             <span class="text-ink">{length(shape.length)}</span> · held by
             <span class="text-ink"
-              >{length(Math.max(0, stack.data!.cutterLength - shape.overhang))}</span
-            >, at least {length(stack.data!.clamping)} · stands out {length(stack.data!.longest)} at most
+              >{length(Math.max(0, planned!.cutterLength - shape.overhang))}</span
+            >, at least {length(planned!.clamping)} · stands out {length(planned!.longest)} at most
           </p>
           {#if tried !== undefined}
-            <button class="button main ml-auto" onclick={() => void say()}
-              >Let it stand out {length(tried)}</button
-            >
+            {#if !stack.error}
+              <button class="button main ml-auto" onclick={() => void say()}
+                >Let it stand out {length(tried)}</button
+              >
+            {/if}
             <button class="button" onclick={() => (tried = undefined)}>As it was</button>
           {/if}
         </div>
         {@render standsAgainst()}
       </div>
-    {:else if stack.data}
+    {:else if planned}
       <p class="px-5 py-6 text-soft">
-        {stack.data.missing.length > 0
-          ? `The stack cannot be drawn: ${stack.data.missing.join(', ')} is neither in this delivery nor in the shop.`
+        {planned.missing.length > 0
+          ? `The stack cannot be drawn: ${planned.missing.join(', ')} is neither in this delivery nor in the shop.`
           : 'The stack cannot be drawn.'}
       </p>
     {:else if stack.isPending}

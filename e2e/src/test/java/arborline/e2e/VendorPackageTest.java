@@ -34,6 +34,7 @@ class VendorPackageTest extends BrowserTest {
     assertThat(page.getByText("items/MC-7005-050.p21")).isVisible();
     search("MC-4010-08");
     assertThat(page.getByText("LU was 30 mm and is now 32 mm with the vendor")).isVisible();
+    Journey.button(page, "Model").click();
     assertThat(page.getByText("ø8 × 72 mm")).isVisible();
     page.getByLabel("Take LU from the vendor").check();
     Journey.button(page, "Take what is marked, keep the rest").click();
@@ -71,8 +72,12 @@ class VendorPackageTest extends BrowserTest {
     assertThat(page.getByText("an overhang of 37.0 mm at most is possible")).isVisible();
     Journey.button(page, "As it was").click();
     assertThat(page.getByText("gauge length 220 mm")).isVisible();
-    page.getByLabel("Overhang", new Page.GetByLabelOptions().setExact(true)).fill("36");
-    page.getByLabel("Overhang", new Page.GetByLabelOptions().setExact(true)).press("Enter");
+    Locator overhang = page.getByLabel("Overhang", new Page.GetByLabelOptions().setExact(true));
+    overhang.fill("-5");
+    overhang.press("Enter");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("is a length above 0");
+    overhang.fill("36");
+    overhang.press("Enter");
     Journey.button(page, "Let it stand out 36 mm").click();
     assertThat(page.getByText("gauge length 221 mm")).isVisible();
     assertThat(page.getByText("Let it stand out")).not().isVisible();
