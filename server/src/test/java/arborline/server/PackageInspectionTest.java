@@ -4,6 +4,12 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import arborline.core.stack.StepSolid;
+import arborline.core.tool.outline.Point;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.StreamSupport;
@@ -103,6 +109,71 @@ class PackageInspectionTest extends ServerTest {
     assertEquals(400, lead.get(stack + "?overhang=1e-99999999").status());
     assertEquals(400, lead.get(stack + "?overhang=1e99999999").status());
     assertEquals(404, lead.get(stack.replace("stacks/0", "stacks/7")).status());
+  }
+
+  private static String assembly(String more) {
+    return """
+    ISO-10303-21;
+    HEADER;
+    FILE_NAME('a.p21','2026-03-02T09:14:00',(''),('Sturrow'),'','','');
+    ENDSEC;
+    DATA;
+    #1=UNIT(.MILLI.,.METRE.);
+    #10=ITEM('PIA-SET','tool assembly','Set');
+    #11=PROPERTY_VALUE(#10,'LPR',168.5,#1,$);
+    #20=ITEM('PIA-12','square end mill','End mill 12');
+    #21=PROPERTY_VALUE(#20,'DC',12.,#1,$);
+    #22=PROPERTY_VALUE(#20,'LF',83.,#1,$);
+    #23=PROPERTY_VALUE(#20,'APMX',26.,#1,$);
+    #24=PROPERTY_VALUE(#20,'NOF',4.,$,$);
+    #25=PROPERTY_VALUE(#20,'OAL',83.,#1,$);
+    #26=PROPERTY_VALUE(#20,'DMM',12.,#1,$);
+    #40=ITEM('PIA-HLD','holder','Holder');
+    #41=PROPERTY_VALUE(#40,'LPR',70.,#1,$);
+    #42=CONNECTION(#40,'machine side','HA-63:m');
+    #43=CONNECTION(#40,'workpiece side','CY-HY-12:f');
+    #51=ASSEMBLY_USAGE('1',#10,#20,$);
+    #52=ASSEMBLY_USAGE('2',#10,#40,$);
+    #61=CARTESIAN_POINT('',(0.,0.,25.5));
+    #62=DIRECTION('',(0.,0.,1.));
+    #63=DIRECTION('',(1.,0.,0.));
+    #64=AXIS2_PLACEMENT_3D('',#61,#62,#63);
+    #65=PLACED_PART_LOCATION(#51,#64);
+    %s
+    ENDSEC;
+    END-ISO-10303-21;
+    """
+        .formatted(more);
+  }
+
+  @Test
+  void anAssemblyWhoseLengthContradictsItsPartsIsAskedUntilItsOverhangIsSaid() {
+    long delivery = lead.deliver("set.p21", assembly(""));
+    JsonNode mill = line(delivery, "PIA-12");
+    assertEquals("query", mill.get("disposition").asString(), mill.toString());
+    assertTrue(mill.get("findings").toString().contains("the tip stands at 108.5 mm"));
+    lead.send(
+        "PUT",
+        "/api/v1/deliveries/%d/lines/%d/stacks/0".formatted(delivery, mill.get("id").asLong()),
+        Api.body("overhang", 38.5));
+    JsonNode said = line(delivery, "PIA-12");
+    assertFalse(said.get("findings").toString().contains("the tip stands"), said.toString());
+  }
+
+  @Test
+  void theModelOfAnAssemblyComesWithItsToolAndIsNoModelOfTheTool() throws IOException {
+    StringBuilder solid = new StringBuilder();
+    StepSolid.write(solid, "set", List.of(new Point(0, 20), new Point(168.5, 20)), Instant.EPOCH);
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    files.put(
+        "set.p21",
+        assembly("#70=DOCUMENT_FILE('PIA-SET.stp',#10);").getBytes(StandardCharsets.UTF_8));
+    files.put("PIA-SET.stp", solid.toString().getBytes(StandardCharsets.UTF_8));
+    long delivery = lead.deliver("set.zip", Zips.of(files));
+    assertEquals(2, lead.get("/api/v1/deliveries/%d/lines".formatted(delivery)).at("items").size());
+    JsonNode mill = line(delivery, "PIA-12");
+    assertTrue(mill.at("/cells/ATTACHMENT/text").asString().contains("PIA-SET.stp"));
+    assertFalse(mill.get("findings").toString().contains("its model"), mill.toString());
   }
 
   @Test

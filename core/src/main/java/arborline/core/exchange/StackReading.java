@@ -15,6 +15,10 @@ import java.util.TreeMap;
 public final class StackReading {
 
   public static final String SEAT = "SEAT";
+
+  /** How far the whole is said to stand out of the spindle, as its vendor wrote it. */
+  public static final String LENGTH = "LPR";
+
   public static final String OVERHANG = "OVERHANG";
   private static final BigDecimal LONGEST = BigDecimal.valueOf(2000);
   private static final int MOST_PARTS = 20;

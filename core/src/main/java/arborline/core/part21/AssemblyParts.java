@@ -3,8 +3,10 @@ package arborline.core.part21;
 import arborline.core.connection.Joint;
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.ItemKind;
+import arborline.core.exchange.PathList;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.StackReading;
+import arborline.core.finding.Finding;
 import arborline.core.quantity.Unit;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -24,6 +26,9 @@ final class AssemblyParts {
   private static final String LENGTH = "LF";
   private static final String PROTRUDING = "LPR";
 
+  /** Lengths that differ less are written with other decimals, mm. */
+  private static final BigDecimal SAME = new BigDecimal("0.05");
+
   private final ExchangedItem assembly;
   private final Map<String, ExchangedItem> items = new HashMap<>();
 
@@ -34,8 +39,7 @@ final class AssemblyParts {
 
   /** The stack; nothing where none of its parts is a cutter. */
   Optional<RawItem> stack() {
-    Optional<ExchangedItem.Part> cutter =
-        assembly.parts().stream().filter(part -> kind(part) == ItemKind.CUTTER).findFirst();
+    Optional<ExchangedItem.Part> cutter = cutter();
     if (cutter.isEmpty()) {
       return Optional.empty();
     }
@@ -46,11 +50,12 @@ final class AssemblyParts {
     if (!assembly.machineSide().isBlank()) {
       cells.put(StackReading.SEAT, Cell.of(assembly.machineSide().replaceFirst(":m$", ":f")));
     }
+    whole().ifPresent(length -> cells.put(StackReading.LENGTH, millimetres(length)));
+    if (!assembly.models().isEmpty()) {
+      cells.put(RawItem.ATTACHMENT, Cell.of(PathList.text(assembly.models())));
+    }
     overhang(cutter.get(), holding)
-        .ifPresent(length ->
-            cells.put(
-                StackReading.OVERHANG,
-                Cell.of(length.stripTrailingZeros().toPlainString(), Unit.MILLIMETRE)));
+        .ifPresent(length -> cells.put(StackReading.OVERHANG, millimetres(length)));
     return Optional.of(
         new RawItem(
             assembly.line(),
@@ -59,6 +64,48 @@ final class AssemblyParts {
             cells,
             holding.stream().map(ExchangedItem.Part::id).toList(),
             List.of()));
+  }
+
+  /**
+   * A question where the length of the whole is not where the cutter's tip stands by its place,
+   * which is written at its own zero or at its tip.
+   */
+  Optional<Finding> contradicted() {
+    Optional<BigDecimal> whole = whole();
+    Optional<BigDecimal> place = cutter().flatMap(ExchangedItem.Part::position);
+    Optional<BigDecimal> tip = cutter().flatMap(this::end);
+    if (whole.isEmpty() || place.isEmpty() || tip.isEmpty()) {
+      return Optional.empty();
+    }
+    boolean agrees = same(whole.get(), tip.get()) || same(whole.get(), place.get());
+    return agrees
+        ? Optional.empty()
+        : Optional.of(
+            Finding.query(
+                "assembly-length",
+                "%s is said to be %s mm long, and by the places of its parts the tip stands at %s mm: look which is right"
+                    .formatted(assembly.id(), plain(whole.get()), plain(tip.get())),
+                StackReading.OVERHANG));
+  }
+
+  private static boolean same(BigDecimal one, BigDecimal other) {
+    return one.subtract(other).abs().compareTo(SAME) <= 0;
+  }
+
+  private static Cell millimetres(BigDecimal length) {
+    return Cell.of(plain(length), Unit.MILLIMETRE);
+  }
+
+  private static String plain(BigDecimal length) {
+    return length.stripTrailingZeros().toPlainString();
+  }
+
+  private Optional<BigDecimal> whole() {
+    return value(assembly, PROTRUDING).or(() -> value(assembly, LENGTH));
+  }
+
+  private Optional<ExchangedItem.Part> cutter() {
+    return assembly.parts().stream().filter(part -> kind(part) == ItemKind.CUTTER).findFirst();
   }
 
   private ItemKind kind(ExchangedItem.Part part) {
@@ -108,8 +155,7 @@ final class AssemblyParts {
    */
   private Optional<BigDecimal> overhang(
       ExchangedItem.Part cutter, List<ExchangedItem.Part> holding) {
-    Optional<BigDecimal> tip =
-        value(assembly, PROTRUDING).or(() -> value(assembly, LENGTH)).or(() -> end(cutter));
+    Optional<BigDecimal> tip = whole().or(() -> end(cutter));
     Optional<BigDecimal> face = face(holding);
     return tip.flatMap(at -> face.map(at::subtract)).filter(length -> length.signum() > 0);
   }

@@ -16,7 +16,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.Iterator;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
@@ -103,9 +105,28 @@ public final class VendorProperties implements ItemReader {
     }
     read.items().stream()
         .filter(item -> item.kind() == ItemKind.STACK)
-        .flatMap(item -> new AssemblyParts(item, read.items()).stack().stream())
-        .forEach(items::add);
+        .map(item -> new AssemblyParts(item, read.items()))
+        .forEach(assembly ->
+            assembly
+                .stack()
+                .ifPresent(stack -> {
+                  items.replaceAll(item -> ofStack(item, stack, assembly.contradicted()));
+                  items.add(stack);
+                }));
     return items;
+  }
+
+  /** What is asked of a stack stands with the tool that it holds, and its models come along. */
+  private static RawItem ofStack(RawItem item, RawItem stack, Optional<Finding> asked) {
+    if (item.kind() == ItemKind.STACK || !item.text(RawItem.CODE).equals(stack.owner())) {
+      return item;
+    }
+    List<Finding> findings = new ArrayList<>(item.findings());
+    asked.ifPresent(findings::add);
+    Set<String> models = new LinkedHashSet<>(PathList.read(item.text(RawItem.ATTACHMENT)));
+    models.addAll(PathList.read(stack.text(RawItem.ATTACHMENT)));
+    return item.with(Map.of(RawItem.ATTACHMENT, Cell.of(PathList.text(List.copyOf(models)))))
+        .withFindings(findings);
   }
 
   private static boolean says(ExchangedItem item) {

@@ -4,6 +4,7 @@ import arborline.core.exchange.Cell;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
+import arborline.core.exchange.StackReading;
 import arborline.core.finding.Finding;
 import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
@@ -15,6 +16,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 
 /** Sizes of an item that its own model contradicts: length, largest diameter, shank. */
@@ -74,6 +76,24 @@ public final class ModelComparison {
                 contradicted(
                     "model-shank", "DMM", diameter, "has a shank of \u00f8%s mm", shank.get())));
     return findings;
+  }
+
+  /**
+   * What the model of a whole stack says otherwise: how far it stands out of its gauge plane;
+   * nothing where its connection is not recognised or no length is written.
+   */
+  public static Optional<Finding> ofStack(RawItem stack, SolidReading reading) {
+    OptionalDouble front =
+        reading.turned().map(TurnedShape::gauge).orElseGet(OptionalDouble::empty);
+    return size(stack, StackReading.LENGTH)
+        .filter(length -> front.isPresent() && Math.abs(length - front.getAsDouble()) > LENGTH)
+        .map(length ->
+            Finding.query(
+                "model-assembly",
+                "%s is said to stand %s mm out of its gauge plane, but its model stands %s mm out"
+                    .formatted(
+                        stack.text(RawItem.NAME), number(length), number(front.getAsDouble())),
+                StackReading.OVERHANG));
   }
 
   /**

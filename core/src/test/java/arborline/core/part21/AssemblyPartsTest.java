@@ -6,6 +6,7 @@ import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.StackReading;
+import arborline.core.finding.Finding;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -16,6 +17,14 @@ import org.junit.jupiter.api.Test;
 class AssemblyPartsTest {
 
   private static RawItem stack(String extra) throws IOException {
+    return item(extra, ItemKind.STACK);
+  }
+
+  private static List<String> asked(String extra) throws IOException {
+    return item(extra, ItemKind.CUTTER).findings().stream().map(Finding::message).toList();
+  }
+
+  private static RawItem item(String extra, ItemKind kind) throws IOException {
     String file =
         """
         ISO-10303-21;
@@ -51,12 +60,12 @@ class AssemblyPartsTest {
             new ByteArrayInputStream(file.getBytes(StandardCharsets.UTF_8)),
             PropertyDictionary.NONE)) {
       for (Optional<RawItem> item = source.next(); item.isPresent(); item = source.next()) {
-        if (item.get().kind() == ItemKind.STACK) {
+        if (item.get().kind() == kind) {
           return item.get();
         }
       }
     }
-    throw new AssertionError("no stack");
+    throw new AssertionError("no " + kind);
   }
 
   @Test
@@ -72,5 +81,30 @@ class AssemblyPartsTest {
   void theOverhangIsWhatTheLengthOfTheWholeLeaves() throws IOException {
     RawItem stack = stack("#60=PROPERTY_VALUE(#10,'LPR',158.5,#1,$);");
     assertEquals("38.5", stack.text(StackReading.OVERHANG));
+  }
+
+  private static final String CUTTER_AT_75_5 =
+      """
+      #61=CARTESIAN_POINT('',(0.,0.,75.5));
+      #62=DIRECTION('',(0.,0.,1.));
+      #63=DIRECTION('',(1.,0.,0.));
+      #64=AXIS2_PLACEMENT_3D('',#61,#62,#63);
+      #65=PLACED_PART_LOCATION(#51,#64);
+      """;
+
+  @Test
+  void aLengthThatIsNotWhereTheTipStandsIsAsked() throws IOException {
+    assertEquals(
+        List.of(
+            "SET-1 is said to be 168.5 mm long, and by the places of its parts the tip stands at"
+                + " 158.5 mm: look which is right"),
+        asked(CUTTER_AT_75_5 + "#60=PROPERTY_VALUE(#10,'LPR',168.5,#1,$);"));
+  }
+
+  @Test
+  void aLengthThatAgreesWithThePlacesIsNotAsked() throws IOException {
+    assertEquals(List.of(), asked(CUTTER_AT_75_5 + "#60=PROPERTY_VALUE(#10,'LPR',158.52,#1,$);"));
+    assertEquals(List.of(), asked(CUTTER_AT_75_5 + "#60=PROPERTY_VALUE(#10,'LPR',75.5,#1,$);"));
+    assertEquals(List.of(), asked(""));
   }
 }

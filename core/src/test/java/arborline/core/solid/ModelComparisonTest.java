@@ -110,4 +110,20 @@ class ModelComparisonTest {
     RawItem written = holder("LPR 90").with(java.util.Map.of(PartReading.BODIES, Cell.of("90x50")));
     assertEquals(Optional.empty(), ModelComparison.bodies(written, taper()));
   }
+
+  private static Optional<String> ofStack(String length) throws IOException {
+    RawItem stack =
+        holder(length).of(ItemKind.STACK).with(java.util.Map.of(RawItem.NAME, Cell.of("SET-1")));
+    return ModelComparison.ofStack(stack, taper()).map(Finding::message);
+  }
+
+  @Test
+  void aWholeStackIsHeldAgainstItsModel() throws IOException {
+    assertEquals(
+        Optional.of(
+            "SET-1 is said to stand 95 mm out of its gauge plane, but its model stands 90 mm out"),
+        ofStack("LPR 95"));
+    assertEquals(Optional.empty(), ofStack("LPR 90"));
+    assertEquals(Optional.empty(), ofStack("BDX 63"));
+  }
 }

@@ -124,7 +124,11 @@ class Correcting {
         delivery,
         after -> FoundLines.among(List.of(lineId), after),
         changed -> true,
-        changed -> changed.restack(index, Map.of(StackReading.OVERHANG, cell)),
+        changed -> {
+          changed.restack(index, Map.of(StackReading.OVERHANG, cell));
+          changed.readingFindings =
+              unsettled(changed.readingFindings, Map.of(StackReading.OVERHANG, cell.text()));
+        },
         count -> "%s of %s stands out %s mm".formatted(code, delivery.name, cell.text()));
   }
 

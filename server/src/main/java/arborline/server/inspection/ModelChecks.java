@@ -114,21 +114,53 @@ class ModelChecks {
     Map<Long, Compared> found = new HashMap<>();
     for (DeliveryLine line : lines.findByDeliveryIdAndIdIn(deliveryId, ids)) {
       RawItem item = line.raw().item();
-      Optional<AttachedFile> model = model(line.code, item, models);
+      List<RawItem> stacks = line.raw().stacks();
+      Optional<AttachedFile> model = model(line.code, item, stacks, models);
+      List<Finding> ofStacks = ofStacks(deliveryId, stacks, models);
       if (model.isPresent()) {
-        found.put(line.id, compared(deliveryId, item, model.get()));
+        Compared own = compared(deliveryId, item, model.get());
+        ofStacks.addAll(0, own.findings());
+        found.put(line.id, new Compared(ofStacks, own.bodies()));
+      } else if (!ofStacks.isEmpty()) {
+        found.put(line.id, new Compared(ofStacks, Optional.empty()));
       }
     }
     return found;
   }
 
-  /** The model that a line names: the one that is called by its code before others. */
+  /** What the models of whole stacks say otherwise. */
+  private List<Finding> ofStacks(long deliveryId, List<RawItem> stacks, List<AttachedFile> models)
+      throws IOException {
+    List<Finding> said = new ArrayList<>();
+    for (RawItem stack : stacks) {
+      for (AttachedFile model : named(stack, models)) {
+        try (InputStream content = stored.open(deliveryId, model.fileNo())) {
+          SolidReading solid = SolidReading.read(content.readNBytes(LARGEST));
+          ModelComparison.ofStack(stack, solid).ifPresent(said::add);
+        } catch (UnreadableFileException unreadable) {
+          said.add(unreadable(model, unreadable));
+        }
+      }
+    }
+    return said;
+  }
+
+  private static List<AttachedFile> named(RawItem item, List<AttachedFile> models) {
+    return PathList.read(item.text(RawItem.ATTACHMENT)).stream()
+        .flatMap(path -> AttachedFiles.find(models, path).stream())
+        .toList();
+  }
+
+  /**
+   * The model that a line names: the one that is called by its code before others, never one of a
+   * whole stack.
+   */
   private static Optional<AttachedFile> model(
-      String code, RawItem item, List<AttachedFile> models) {
+      String code, RawItem item, List<RawItem> stacks, List<AttachedFile> models) {
+    List<AttachedFile> ofStacks =
+        stacks.stream().flatMap(stack -> named(stack, models).stream()).toList();
     List<AttachedFile> named =
-        PathList.read(item.text(RawItem.ATTACHMENT)).stream()
-            .flatMap(path -> AttachedFiles.find(models, path).stream())
-            .toList();
+        named(item, models).stream().filter(file -> !ofStacks.contains(file)).toList();
     return named.stream()
         .filter(
             file -> Codes.key(file.name().replaceFirst("\\.[^.]*$", "")).equals(Codes.key(code)))
@@ -149,14 +181,15 @@ class ModelChecks {
                   PartReading.BODIES)));
       return new Compared(said, bodies);
     } catch (UnreadableFileException unreadable) {
-      return new Compared(
-          List.of(
-              Finding.note(
-                  PREFIX + "unreadable",
-                  "%s is not read as a solid: %s".formatted(model.name(), unreadable.getMessage()),
-                  RawItem.ATTACHMENT)),
-          Optional.empty());
+      return new Compared(List.of(unreadable(model, unreadable)), Optional.empty());
     }
+  }
+
+  private static Finding unreadable(AttachedFile model, UnreadableFileException why) {
+    return Finding.note(
+        PREFIX + "unreadable",
+        "%s is not read as a solid: %s".formatted(model.name(), why.getMessage()),
+        RawItem.ATTACHMENT);
   }
 
   private void say(long deliveryId, List<Long> ids, Map<Long, Compared> found) {
