@@ -12,7 +12,6 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -27,18 +26,6 @@ class PackageInspectionTest extends ServerTest {
     long delivery = lead.post("/api/v1/news/%s/fetch".formatted(packageId), Map.of()).number("id");
     lead.untilRead(delivery);
     return delivery;
-  }
-
-  private JsonNode line(long delivery, String code) {
-    return StreamSupport.stream(
-            lead.get("/api/v1/deliveries/%d/lines?limit=500&text=%s".formatted(delivery, code))
-                .at("items")
-                .spliterator(),
-            false)
-        .filter(one -> one.get("code").asString().equals(code))
-        .filter(one -> !one.get("findings").toString().contains("restated"))
-        .findFirst()
-        .orElseThrow();
   }
 
   @Test

@@ -1,5 +1,6 @@
 package arborline.server;
 
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -7,6 +8,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
+import tools.jackson.databind.JsonNode;
 
 /** A test against the whole server on a real MariaDB, over HTTP. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
@@ -32,6 +34,19 @@ abstract class ServerTest {
         .params("key-" + role, role)
         .update();
     return new Api(port, "key-" + role);
+  }
+
+  /** The line of a delivery with a code; of several the first that no other file restates. */
+  JsonNode line(long delivery, String code) {
+    return StreamSupport.stream(
+            lead.get("/api/v1/deliveries/%d/lines?limit=500".formatted(delivery))
+                .at("items")
+                .spliterator(),
+            false)
+        .filter(one -> one.get("code").asString().equals(code))
+        .filter(one -> !one.get("findings").toString().contains("restated"))
+        .findFirst()
+        .orElseThrow();
   }
 
   /** A library of its own, so that tests do not meet. */

@@ -5,7 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Map;
-import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -26,17 +25,6 @@ class SettlingTest extends ServerTest {
         lead.post("/api/v1/deliveries/%d/accept".formatted(delivery), Api.body("library", library));
     assertEquals(200, taken.status(), taken.toString());
     return library;
-  }
-
-  private JsonNode line(long delivery, String code) {
-    return StreamSupport.stream(
-            lead.get("/api/v1/deliveries/%d/lines?limit=500".formatted(delivery))
-                .at("items")
-                .spliterator(),
-            false)
-        .filter(one -> one.get("code").asString().equals(code))
-        .findFirst()
-        .orElseThrow();
   }
 
   private Api.Answer settle(long delivery, Map<String, Object> order) {

@@ -76,17 +76,6 @@ class VendorReleasesTest extends ServerTest {
     return items;
   }
 
-  private JsonNode line(long delivery, String code) {
-    return StreamSupport.stream(
-            lead.get("/api/v1/deliveries/%d/lines?limit=500".formatted(delivery))
-                .at("items")
-                .spliterator(),
-            false)
-        .filter(one -> one.get("code").asString().equals(code))
-        .findFirst()
-        .orElseThrow();
-  }
-
   private Api.Answer take(long delivery, long library) {
     Api.Answer taken =
         lead.post("/api/v1/deliveries/%d/accept".formatted(delivery), Api.body("library", library));
