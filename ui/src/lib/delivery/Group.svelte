@@ -93,6 +93,9 @@
           >Take these values</button
         >
       {/if}
+      {#if group.code === 'vendor-conflict'}
+        <a class="button shrink-0" href="/receiving/{delivery}/package">Decide value by value</a>
+      {/if}
       {#if group.allowable}
         {#if reasoning}
           <input

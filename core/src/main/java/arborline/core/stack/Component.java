@@ -191,7 +191,17 @@ public record Component(
       String symbol, String code, boolean socket, List<Finding> findings) {
     Connection.Read read = Connection.read(code);
     String male = "AR";
-    if (read.connection().isEmpty()) {
+    if (code.isBlank()) {
+      findings.add(
+          Finding.hold(
+              "component-connection",
+              "the connection to the %s (%s) is not given yet: write it as %s"
+                  .formatted(
+                      socket ? "workpiece" : "machine",
+                      symbol,
+                      socket ? "CY-HY-12:f" : "ST-A-40:m"),
+              symbol));
+    } else if (read.connection().isEmpty()) {
       findings.add(
           Finding.hold(
               "component-connection", "%s '%s': %s".formatted(symbol, code, read.fault()), symbol));

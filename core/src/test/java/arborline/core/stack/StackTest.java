@@ -272,6 +272,9 @@ class StackTest {
         List.of(
             "component-connection", "component-connection", "component-body", "component-clamping"),
         bare.findings().stream().map(Finding::code).toList());
+    assertEquals(
+        "the connection to the machine (CCMS) is not given yet: write it as ST-A-40:m",
+        bare.findings().getFirst().message());
     assertEquals(Material.STEEL, bare.material());
   }
 

@@ -1,5 +1,6 @@
 package arborline.server.exchange;
 
+import arborline.server.support.PassingFault;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.TaskDescriptor;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
@@ -17,6 +18,7 @@ class ConversionWork {
   @Bean
   OneTimeTask<Void> convertFiles(QueuedConversions conversions) {
     return Tasks.oneTime(CONVERT)
+        .onFailure(PassingFault.retrying())
         .execute((instance, context) -> conversions.run(Long.parseLong(instance.getId())));
   }
 

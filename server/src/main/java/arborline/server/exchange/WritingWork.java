@@ -1,5 +1,6 @@
 package arborline.server.exchange;
 
+import arborline.server.support.PassingFault;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.TaskDescriptor;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
@@ -17,6 +18,7 @@ class WritingWork {
   @Bean
   OneTimeTask<Void> writeFile(WrittenFiles files) {
     return Tasks.oneTime(WRITE)
+        .onFailure(PassingFault.retrying())
         .execute((instance, context) -> files.run(Long.parseLong(instance.getId())));
   }
 

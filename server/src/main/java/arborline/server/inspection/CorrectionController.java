@@ -103,7 +103,7 @@ class CorrectionController {
   @MayReceive
   LineLists.LineView turn(
       @PathVariable long id, @PathVariable long lineId, @RequestBody EndOrder order)
-      throws IOException {
+      throws IOException, InterruptedException {
     if (order.turned() == null) {
       throw Refusal.badRequest("turned is true or false");
     }

@@ -1,6 +1,7 @@
 package arborline.server.inspection;
 
 import arborline.server.delivery.InspectionQueue;
+import arborline.server.support.PassingFault;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import org.springframework.context.annotation.Bean;
@@ -13,6 +14,7 @@ class InspectionWork {
   @Bean
   OneTimeTask<Void> inspectDelivery(Inspection inspection) {
     return Tasks.oneTime(InspectionQueue.INSPECT)
+        .onFailure(PassingFault.retrying())
         .execute((instance, context) -> inspection.run(Long.parseLong(instance.getId())));
   }
 }

@@ -21,6 +21,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.concurrent.Semaphore;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
@@ -30,6 +31,9 @@ class SolidEnds {
 
   private static final int LARGEST = 64 * 1024 * 1024;
 
+  /** So many are read at once: a large one takes some hundred megabytes. */
+  private static final int AT_ONCE = 2;
+
   /** What a line keeps whichever end is the workpiece's. */
   private static final Set<String> KEPT = Set.of(RawItem.CODE, RawItem.ATTACHMENT);
 
@@ -37,6 +41,7 @@ class SolidEnds {
   private final DocumentRepository documents;
   private final StoredFile stored;
   private final NamedShape.Known named;
+  private final Semaphore turns = new Semaphore(AT_ONCE);
 
   SolidEnds(
       LineRepository lines,
@@ -62,7 +67,8 @@ class SolidEnds {
    *
    * @param turned true for the other end than the one that is guessed
    */
-  RawItem read(long deliveryId, long lineId, boolean turned) throws IOException {
+  RawItem read(long deliveryId, long lineId, boolean turned)
+      throws IOException, InterruptedException {
     DeliveryLine line =
         lines
             .findByDeliveryIdAndId(deliveryId, lineId)
@@ -72,6 +78,7 @@ class SolidEnds {
             .findByDeliveryIdAndFileNo(deliveryId, line.fileNo)
             .filter(Document::solid)
             .orElseThrow(() -> Refusal.conflict("the line did not come from a solid"));
+    turns.acquire();
     try (InputStream content = stored.open(deliveryId, line.fileNo)) {
       byte[] file = content.readNBytes(LARGEST);
       SolidReading guessed = SolidReading.read(file);
@@ -79,11 +86,15 @@ class SolidEnds {
         throw Refusal.conflict("the part is not turned around one axis: there is nothing to turn");
       }
       Optional<NamedShape> known = named.named(ShapeKey.of(guessed));
-      RawItem from = SolidItem.of(document.path, SolidReading.read(file, !turned), known);
-      RawItem to = SolidItem.of(document.path, SolidReading.read(file, turned), known);
-      return to.with(kept(line.raw().item(), from));
+      RawItem one = SolidItem.of(document.path, guessed, known);
+      RawItem other = SolidItem.of(document.path, SolidReading.read(file, true), known);
+      return turned
+          ? other.with(kept(line.raw().item(), one))
+          : one.with(kept(line.raw().item(), other));
     } catch (UnreadableFileException properties) {
       throw Refusal.conflict("the line did not come from a solid");
+    } finally {
+      turns.release();
     }
   }
 

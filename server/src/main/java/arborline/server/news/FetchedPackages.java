@@ -88,16 +88,23 @@ public class FetchedPackages {
         .optional();
   }
 
-  /** Inside the transaction that stores the delivery: a second one for a package is refused. */
+  /**
+   * Inside the transaction that stores the delivery: a second one for a package is refused. What
+   * was fetched before and is gone is looked for without locks on deliveries, which are being read.
+   */
   private void claim(Announced wanted, long deliveryId) {
     jdbc.sql(
             """
-            delete from fetched_package where package_id = ? and (sha256 <> ?
-              or not exists(select 1 from delivery d where d.id = delivery_id
-                and d.put_away_at is null))\
+            select f.delivery_id from fetched_package f left join delivery d on d.id = f.delivery_id
+            where f.package_id = ? and (f.sha256 <> ? or d.id is null or d.put_away_at is not null)\
             """)
         .params(wanted.id(), wanted.sha256())
-        .update();
+        .query(Long.class)
+        .optional()
+        .ifPresent(gone ->
+            jdbc.sql("delete from fetched_package where package_id = ? and delivery_id = ?")
+                .params(wanted.id(), gone)
+                .update());
     jdbc.sql("insert into fetched_package (package_id, sha256, delivery_id) values (?, ?, ?)")
         .params(wanted.id(), wanted.sha256(), deliveryId)
         .update();
