@@ -89,7 +89,10 @@
         width="14"
         height="14"
         fill="transparent"
-        class={['pointer-events-auto touch-none', handle.along ? 'cursor-ew-resize' : 'cursor-ns-resize']}
+        class={[
+          'pointer-events-auto touch-none',
+          handle.along ? 'cursor-ew-resize' : 'cursor-ns-resize'
+        ]}
         role="presentation"
         data-handle={handle.mark.symbol}
         onpointerdown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
