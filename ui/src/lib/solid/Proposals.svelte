@@ -26,7 +26,7 @@
   }
 
   const taken = ({ kind, classId }: Proposal) =>
-    kind === line.kind && (classId === undefined || classId === line.classId);
+    kind === line.kind && (!classId || classId === line.classId);
 
   /** With the sizes that belong to it and are not there yet. */
   function take({ kind, classId, properties }: Proposal) {
