@@ -217,7 +217,7 @@ public final class Part21Document {
 
   /** True where two different statements stand under a number. */
   boolean twice(long id) {
-    return twice.contains(id);
+    return !twice.isEmpty() && twice.contains(id);
   }
 
   public List<Part21Fault> faults() {

@@ -5,7 +5,6 @@ import arborline.core.exchange.UnreadableFileException;
 import arborline.core.property.Dictionary;
 import java.io.InputStream;
 import java.util.HashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -82,9 +81,7 @@ public record PropertyDictionary(Map<String, String> properties, Map<String, Str
     if (said != null) {
       return Optional.of(said);
     }
-    boolean known =
-        plain.equals(plain.toUpperCase(Locale.ROOT))
-            && (Dictionary.standard().find(plain).isPresent() || STEP.matcher(plain).matches());
+    boolean known = Dictionary.standard().has(plain) || STEP.matcher(plain).matches();
     return known ? Optional.of(plain) : Optional.empty();
   }
 

@@ -40,6 +40,11 @@ public final class Dictionary {
         : Optional.ofNullable(bySymbol.get(symbol.strip().toUpperCase(Locale.ROOT)));
   }
 
+  /** True for a symbol as the standard writes it, in capitals. */
+  public boolean has(String symbol) {
+    return bySymbol.containsKey(symbol);
+  }
+
   /**
    * A property that must exist.
    *
