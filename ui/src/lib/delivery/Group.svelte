@@ -94,7 +94,9 @@
         >
       {/if}
       {#if group.code === 'vendor-conflict'}
-        <a class="button shrink-0" href="/receiving/{delivery}/package">Decide value by value</a>
+        <a class="button shrink-0" href="/receiving/{delivery}/package?finding={group.code}"
+          >Decide value by value</a
+        >
       {/if}
       {#if group.allowable}
         {#if reasoning}

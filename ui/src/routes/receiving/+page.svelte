@@ -81,8 +81,9 @@
         {#snippet hint()}
           <p class="text-soft">
             or drop them here: tables and workbooks of any make, lists as XML or JSON, MTConnect
-            documents, a ZIP of all that; or paste rows of a spreadsheet. What comes together is one
-            delivery, inspected before anything enters a library.
+            documents, packages of vendors, STEP solids, a ZIP of all that; or paste rows of a
+            spreadsheet. What comes together is one delivery, inspected before anything enters a
+            library.
           </p>
         {/snippet}
       </FilePicker>

@@ -32,7 +32,9 @@ class VendorPackageTest extends BrowserTest {
     page.waitForURL("**/receiving/*/package");
     assertThat(page.getByText("2 changes to decide")).isVisible();
     assertThat(page.getByText("items/MC-7005-050.p21")).isVisible();
-    search("MC-4010-08");
+    Journey.link(page, "all lines of the delivery").click();
+    Journey.link(page, "Decide value by value").click();
+    page.waitForURL("**/package?finding=*");
     assertThat(page.getByText("LU was 30 mm and is now 32 mm with the vendor")).isVisible();
     Journey.button(page, "Model").click();
     assertThat(page.getByText("ø8 × 72 mm")).isVisible();

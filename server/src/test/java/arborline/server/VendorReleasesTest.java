@@ -76,6 +76,10 @@ class VendorReleasesTest extends ServerTest {
     return items;
   }
 
+  private long delivered(String vendor, String release, String... drills) {
+    return lead.deliver(release + ".zip", release(vendor, release, drills(drills)));
+  }
+
   private Api.Answer take(long delivery, long library) {
     Api.Answer taken =
         lead.post("/api/v1/deliveries/%d/accept".formatted(delivery), Api.body("library", library));
@@ -116,10 +120,7 @@ class VendorReleasesTest extends ServerTest {
   @Test
   void whatTheVendorChangedFollowsAndWhatTheShopChangedStays() {
     long library = library("Releases: following");
-    take(
-        lead.deliver(
-            "one.zip", release("Follow Edge", "26-1", drills("VRF-1", DRILL, "VRF-2", DRILL))),
-        library);
+    take(delivered("Follow Edge", "26-1", "VRF-1", DRILL, "VRF-2", DRILL), library);
     long first = tool(library, "VRF-1");
     lead.send(
         "PUT",
@@ -130,12 +131,7 @@ class VendorReleasesTest extends ServerTest {
             "drill-twist",
             "DC=7.98 LU=49 OAL=89 LCF=55 DMM=8 SIG=140 NOF=2"));
     long next =
-        lead.deliver(
-            "two.zip",
-            release(
-                "Follow Edge",
-                "26-2",
-                drills("VRF-1", DRILL.replace("LU=49", "LU=47"), "VRF-2", DRILL)));
+        delivered("Follow Edge", "26-2", "VRF-1", DRILL.replace("LU=49", "LU=47"), "VRF-2", DRILL);
     JsonNode changed = line(next, "VRF-1");
     assertEquals("pass", changed.get("disposition").asString(), changed.toString());
     assertTrue(changed.toString().contains("LU 49 mm to 47 mm"), changed.toString());
@@ -171,16 +167,13 @@ class VendorReleasesTest extends ServerTest {
   @Test
   void whatBothChangedIsAskedAndNothingEntersBefore() {
     long library = library("Releases: conflict");
-    take(lead.deliver("one.zip", release("Conflict Edge", "1", drills("VRC-1", DRILL))), library);
+    take(delivered("Conflict Edge", "1", "VRC-1", DRILL), library);
     long tool = tool(library, "VRC-1");
     lead.send(
         "PUT",
         "/api/v1/tools/%d?version=1".formatted(tool),
         Draft.of("VRC-1", "Drill", "drill-twist", "DC=8 LU=45 OAL=89 LCF=55 DMM=8 SIG=140 NOF=2"));
-    long next =
-        lead.deliver(
-            "two.zip",
-            release("Conflict Edge", "2", drills("VRC-1", DRILL.replace("LU=49", "LU=47"))));
+    long next = delivered("Conflict Edge", "2", "VRC-1", DRILL.replace("LU=49", "LU=47"));
     JsonNode asked = line(next, "VRC-1");
     assertEquals("hold", asked.get("disposition").asString(), asked.toString());
     assertTrue(
@@ -209,7 +202,7 @@ class VendorReleasesTest extends ServerTest {
   @Test
   void whatWasDecidedIsNotAskedAgainWithTheNextRelease() {
     long library = library("Releases: decided");
-    take(lead.deliver("one.zip", release("Decided Edge", "1", drills("VRK-1", DRILL))), library);
+    take(delivered("Decided Edge", "1", "VRK-1", DRILL), library);
     long tool = tool(library, "VRK-1");
     String ours = "DC=8 LU=45 OAL=89 LCF=55 DMM=8 SIG=140 NOF=2";
     lead.send(
@@ -217,7 +210,7 @@ class VendorReleasesTest extends ServerTest {
         "/api/v1/tools/%d?version=1".formatted(tool),
         Draft.of("VRK-1", "Drill", "drill-twist", ours));
     String changed = DRILL.replace("LU=49", "LU=47").replace(" LCF=55", "");
-    long second = lead.deliver("two.zip", release("Decided Edge", "2", drills("VRK-1", changed)));
+    long second = delivered("Decided Edge", "2", "VRK-1", changed);
     assertEquals("hold", line(second, "VRK-1").get("disposition").asString());
     lead.post(
         "/api/v1/deliveries/%d/settle".formatted(second),
@@ -225,10 +218,7 @@ class VendorReleasesTest extends ServerTest {
     take(second, library);
     assertEquals("45", value(tool, "LU"));
 
-    long third =
-        lead.deliver(
-            "three.zip",
-            release("Decided Edge", "3", drills("VRK-1", changed.replace("OAL=89", "OAL=92"))));
+    long third = delivered("Decided Edge", "3", "VRK-1", changed.replace("OAL=89", "OAL=92"));
 
     JsonNode line = line(third, "VRK-1");
     assertEquals("pass", line.get("disposition").asString(), line.toString());
@@ -241,17 +231,14 @@ class VendorReleasesTest extends ServerTest {
   @Test
   void aToolThatWasRenamedHereIsStillTheVendorsItem() {
     long library = library("Releases: renamed");
-    long first = lead.deliver("one.zip", release("Rename Edge", "1", drills("VRN-1", DRILL)));
+    long first = delivered("Rename Edge", "1", "VRN-1", DRILL);
     lead.send(
         "PATCH",
         "/api/v1/deliveries/%d/lines/%d".formatted(first, line(first, "VRN-1").get("id").asLong()),
         Api.body("cells", Api.body("CODE", "OUR-DRILL-8")));
     take(first, library);
     long tool = tool(library, "OUR-DRILL-8");
-    long next =
-        lead.deliver(
-            "two.zip",
-            release("Rename Edge", "2", drills("VRN-1", DRILL.replace("OAL=89", "OAL=91"))));
+    long next = delivered("Rename Edge", "2", "VRN-1", DRILL.replace("OAL=89", "OAL=91"));
     JsonNode line = line(next, "OUR-DRILL-8");
     assertEquals("pass", line.get("disposition").asString(), line.toString());
     take(next, library);
@@ -271,11 +258,8 @@ class VendorReleasesTest extends ServerTest {
   @Test
   void anOlderReleaseChangesNothing() {
     long library = library("Releases: older");
-    take(lead.deliver("two.zip", release("Older Edge", "10", drills("VRO-1", DRILL))), library);
-    long older =
-        lead.deliver(
-            "one.zip",
-            release("Older Edge", "9", drills("VRO-1", DRILL.replace("LU=49", "LU=40"))));
+    take(delivered("Older Edge", "10", "VRO-1", DRILL), library);
+    long older = delivered("Older Edge", "9", "VRO-1", DRILL.replace("LU=49", "LU=40"));
     JsonNode line = line(older, "VRO-1");
     assertEquals("skipped", line.get("disposition").asString(), line.toString());
     assertTrue(line.toString().contains("newer than 9"), line.toString());
@@ -285,13 +269,8 @@ class VendorReleasesTest extends ServerTest {
   @Test
   void whatIsNoLongerMadeIsListedWithWhereItIsUsedAndNoted() {
     long library = library("Releases: discontinued");
-    take(
-        lead.deliver(
-            "one.zip",
-            release("Gone Edge", "1", drills("VRD-1", DRILL, "VRD-2", DRILL, "VRD-3", DRILL))),
-        library);
-    long next =
-        lead.deliver("two.zip", release("Gone Edge", "2", drills("VRD-1", DRILL, "VRD-3", "")));
+    take(delivered("Gone Edge", "1", "VRD-1", DRILL, "VRD-2", DRILL, "VRD-3", DRILL), library);
+    long next = delivered("Gone Edge", "2", "VRD-1", DRILL, "VRD-3", "");
     Api.Answer report = report(next);
     assertEquals(1, report.at("discontinued").size(), report.toString());
     JsonNode gone = report.at("discontinued").get(0);

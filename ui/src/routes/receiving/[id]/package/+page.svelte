@@ -43,6 +43,11 @@
     )
   );
   let chosen = $state<number | undefined>();
+  $effect(() => {
+    const finding = page.url.searchParams.get('finding');
+    if (chosen === undefined && finding)
+      chosen = items.data?.find((line) => line.findings.some((one) => one.code === finding))?.id;
+  });
   const at = $derived(
     Math.max(
       0,
