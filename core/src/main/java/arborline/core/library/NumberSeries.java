@@ -2,52 +2,89 @@ package arborline.core.library;
 
 import arborline.core.tool.Process;
 import java.util.BitSet;
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.OptionalInt;
-import java.util.stream.IntStream;
 
-/** Gives out tool numbers of one library, none of them twice. */
+/** Gives out tool numbers of one library, none of them twice within a process. */
 public final class NumberSeries {
 
   private final Numbering numbering;
-  private final BitSet used = new BitSet();
+  private final NumberPlan plan;
+  private final Map<LibraryProcess, BitSet> used = new EnumMap<>(LibraryProcess.class);
 
-  /**
-   * Starts a series.
-   *
-   * @param taken numbers that the library uses already
-   */
-  public NumberSeries(Numbering numbering, IntStream taken) {
+  public NumberSeries(Numbering numbering, NumberPlan plan) {
     this.numbering = numbering;
-    taken.filter(number -> number >= 0).forEach(used::set);
-    used.set(0);
+    this.plan = plan;
+  }
+
+  /** Notes a number that a tool has already. */
+  public void taken(LibraryProcess process, int number) {
+    if (number > 0) {
+      used(process).set(number);
+    }
+  }
+
+  private BitSet used(LibraryProcess process) {
+    return used.computeIfAbsent(
+        process,
+        one -> {
+          BitSet numbers = new BitSet();
+          numbers.set(0);
+          return numbers;
+        });
   }
 
   /**
-   * The number for the next tool.
+   * Gives a tool a number of its own.
+   *
+   * @return false where another tool has it, or no tool can
+   */
+  public boolean claim(int number, Process process) {
+    BitSet numbers = used(plan.processes().numbersWith(process));
+    boolean free = free(numbers, OptionalInt.of(number));
+    if (free) {
+      numbers.set(number);
+    }
+    return free;
+  }
+
+  /**
+   * The number for the next tool. Where the library keeps a range for its class or process, the
+   * next free number is the next one in that range.
    *
    * @param wanted the number it came with
-   * @param process decides the range
-   * @param position of the tool in the delivery, from 1
+   * @param position of the tool among those that enter, from 1
+   * @return nothing where the range is full
    */
-  public int next(OptionalInt wanted, Process process, int position) {
-    int number =
+  public OptionalInt next(OptionalInt wanted, String classId, Process process, int position) {
+    BitSet numbers = used(plan.processes().numbersWith(process));
+    NumberRange range =
+        plan.range(classId, process)
+            .orElseGet(() ->
+                numbering == Numbering.RANGE
+                    ? NumberPlan.usual(process)
+                    : new NumberRange("", 1, NumberRange.LARGEST));
+    OptionalInt number =
         switch (numbering) {
-          case KEEP ->
-              wanted.isPresent() && !used.get(wanted.getAsInt()) ? wanted.getAsInt() : free(1);
-          case NEXT -> free(1);
-          case RANGE -> free(rangeStart(process));
-          case POSITION -> used.get(position) ? free(position) : position;
+          case KEEP -> wanted.isPresent() && free(numbers, wanted) ? wanted : free(numbers, range);
+          case NEXT, RANGE -> free(numbers, range);
+          case POSITION ->
+              numbers.get(position)
+                  ? free(numbers, new NumberRange("", position, NumberRange.LARGEST))
+                  : OptionalInt.of(position);
         };
-    used.set(number);
+    number.ifPresent(numbers::set);
     return number;
   }
 
-  private int free(int from) {
-    return used.nextClearBit(from);
+  private static boolean free(BitSet numbers, OptionalInt number) {
+    int wanted = number.getAsInt();
+    return wanted > 0 && wanted <= NumberRange.LARGEST && !numbers.get(wanted);
   }
 
-  /** Where the numbers of a process begin: milling 1, hole making 1001, threading 2001. */
-  public static int rangeStart(Process process) {
-    return 1 + 1000 * process.ordinal();
+  private static OptionalInt free(BitSet numbers, NumberRange range) {
+    int next = numbers.nextClearBit(range.first());
+    return next <= range.last() ? OptionalInt.of(next) : OptionalInt.empty();
   }
 }

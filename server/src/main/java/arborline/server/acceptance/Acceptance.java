@@ -3,6 +3,7 @@ package arborline.server.acceptance;
 import arborline.core.exchange.Interpreter;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.RawItem;
+import arborline.core.inspect.Disposition;
 import arborline.core.library.Numbering;
 import arborline.server.delivery.Counts;
 import arborline.server.delivery.Delivery;
@@ -106,10 +107,19 @@ public class Acceptance {
    * @param held stay in the delivery: holds, and queries nobody has looked at
    * @param skipped nothing to take: the shop has them, or they were taken before
    * @param renumbered entered under another number than they came with
+   * @param refused how many of the held ones the library is not for, though they pass
+   * @param refusal why the first of those cannot stand there; empty where there is none
    * @param undo line of the trail that takes it back; 0 where nothing entered
    */
   public record Taken(
-      long accepted, String what, long held, long skipped, int renumbered, long undo) {}
+      long accepted,
+      String what,
+      long held,
+      long skipped,
+      int renumbered,
+      int refused,
+      String refusal,
+      long undo) {}
 
   /**
    * Takes lines.
@@ -153,9 +163,17 @@ public class Acceptance {
                         new AcceptanceUndo.Take(deliveryId, libraryId, takeNo)));
     live.say("delivery", deliveryId, "taken");
     live.say("library", libraryId, "taken");
-    long held = after0.hold() + after0.query();
+    long held = after0.hold() + after0.query() + session.refused();
     long left = after0.read() - accepted - held;
-    return new Taken(accepted, what, held, left, session.renumbered(), undo);
+    return new Taken(
+        accepted,
+        what,
+        held,
+        left,
+        session.renumbered(),
+        session.refused(),
+        session.refusal(),
+        undo);
   }
 
   /** Parts first, so that the stacks of the tools find them; then tools, then what stands alone. */
@@ -276,8 +294,11 @@ public class Acceptance {
       if (enters && existing != null && existing.shelved()) {
         staying.add(line);
       } else if (enters) {
-        entering.add(line);
-        arriving.add(arriving(line, existing));
+        AcceptedTools.Arriving one = arriving(line, existing);
+        if (session.holds(one.tool(), line.disposition == Disposition.PASS)) {
+          entering.add(line);
+          arriving.add(one);
+        }
       }
     }
     int taken = parts.takeNeeded(delivery.id, entering, takeNo);

@@ -1,10 +1,13 @@
 package arborline.server.library;
 
+import arborline.core.library.LibraryProcess;
 import arborline.core.tool.Completed;
 import arborline.server.support.Bulk;
 import arborline.server.tool.CurrentTool;
 import arborline.server.tool.StoredTools;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.math.BigDecimal;
 import java.util.List;
@@ -17,8 +20,19 @@ class Entry {
   long libraryId;
   long toolId;
   long versionId;
+
+  /** True where it stays at its version, whatever becomes of the tool. */
+  boolean pinned;
+
   int number;
+
+  /** Among whose numbers its own is the only one of its size. */
+  @Enumerated(EnumType.STRING)
+  LibraryProcess process;
+
+  /** The paths of its sections as one text; which they are stands in another table. */
   String section;
+
   String code;
   String name;
   String classId;
@@ -32,7 +46,9 @@ class Entry {
               "library_id",
               "tool_id",
               "version_id",
+              "pinned",
               "number",
+              "process",
               "section",
               "code",
               "name",
@@ -44,7 +60,9 @@ class Entry {
                 entry.libraryId,
                 entry.toolId,
                 entry.versionId,
+                entry.pinned,
                 entry.number,
+                entry.process.name(),
                 entry.section,
                 entry.code,
                 entry.name,
@@ -54,16 +72,18 @@ class Entry {
 
   protected Entry() {}
 
-  Entry(long id, long libraryId, CurrentTool tool, int number, String section) {
+  Entry(long id, long libraryId, CurrentTool tool, LibraryProcess process, int number) {
     this.id = id;
     this.libraryId = libraryId;
     this.toolId = tool.id();
     this.number = number;
-    this.section = section;
-    follow(tool);
+    this.process = process;
+    this.section = "";
+    hold(tool);
   }
 
-  final void follow(CurrentTool tool) {
+  /** Goes to a version of its tool. */
+  final void hold(CurrentTool tool) {
     this.versionId = tool.versionId();
     this.code = tool.code();
     this.name = tool.tool().name();

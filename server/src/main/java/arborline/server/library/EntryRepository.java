@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.core.library.LibraryProcess;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -11,12 +12,17 @@ interface EntryRepository extends Repository<Entry, Long> {
 
   Optional<Entry> findByLibraryIdAndToolId(long libraryId, long toolId);
 
+  List<Entry> findByIdIn(Collection<Long> ids);
+
   List<Entry> findByToolId(long toolId, Limit limit);
 
   long countByLibraryId(long libraryId);
 
-  @Query("select e.number from Entry e where e.libraryId = :libraryId")
-  List<Integer> numbers(long libraryId);
+  /** A number that a tool of a library has. */
+  record TakenNumber(LibraryProcess process, int number) {}
+
+  @Query("select e.process, e.number from Entry e where e.libraryId = :libraryId")
+  List<TakenNumber> numbers(long libraryId);
 
   /** Tools of a library after one of them, by identity. */
   @Query(
@@ -38,7 +44,8 @@ interface EntryRepository extends Repository<Entry, Long> {
           + " group by e.toolId")
   List<ToolNumber> smallestNumbers(Collection<Long> toolIds);
 
-  Optional<Entry> findByLibraryIdAndNumber(long libraryId, int number);
+  Optional<Entry> findByLibraryIdAndProcessAndNumber(
+      long libraryId, LibraryProcess process, int number);
 
   void delete(Entry entry);
 }

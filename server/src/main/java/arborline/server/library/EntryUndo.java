@@ -1,8 +1,11 @@
 package arborline.server.library;
 
+import arborline.core.library.LibraryProcess;
+import arborline.core.library.SectionPath;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
+import arborline.server.tool.CurrentTool;
 import arborline.server.tool.ToolStore;
 import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
@@ -14,15 +17,31 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class EntryUndo {
 
-  static final UndoKind<Held> ADDED = new UndoKind<>("entry.added", 1, Held.class, Permission.EDIT);
+  static final UndoKind<Held> ADDED = new UndoKind<>("entry.added", 2, Held.class, Permission.EDIT);
   static final UndoKind<Held> REMOVED =
-      new UndoKind<>("entry.removed", 1, Held.class, Permission.EDIT);
+      new UndoKind<>("entry.removed", 2, Held.class, Permission.EDIT);
 
   /** Enough to put an entry back. */
-  record Held(long entryId, long libraryId, long toolId, int number, String section) {
+  record Held(
+      long entryId,
+      long libraryId,
+      long toolId,
+      long versionId,
+      boolean pinned,
+      LibraryProcess process,
+      int number,
+      String section) {
 
     static Held of(Entry entry) {
-      return new Held(entry.id, entry.libraryId, entry.toolId, entry.number, entry.section);
+      return new Held(
+          entry.id,
+          entry.libraryId,
+          entry.toolId,
+          entry.versionId,
+          entry.pinned,
+          entry.process,
+          entry.number,
+          entry.section);
     }
   }
 
@@ -40,27 +59,39 @@ class EntryUndo {
 
   @Bean
   Undo<Held> undoEntryRemoved(
-      EntityManager entities, EntryRepository entries, ToolStore tools, Live live) {
+      EntityManager entities,
+      EntryRepository entries,
+      EntryStore store,
+      SectionStore sections,
+      ToolStore tools,
+      Live live) {
     return Undo.of(
         REMOVED,
         held -> {
+          store.lockedForEntering(held.libraryId());
           if (entries.findByLibraryIdAndToolId(held.libraryId(), held.toolId()).isPresent()) {
             throw Refusal.conflict("the library holds it again already");
           }
           entries
-              .findByLibraryIdAndNumber(held.libraryId(), held.number())
+              .findByLibraryIdAndProcessAndNumber(held.libraryId(), held.process(), held.number())
               .ifPresent(now -> {
                 throw Refusal.conflict(
                     "number %d of the library is %s now; take that one out first"
                         .formatted(held.number(), now.code));
               });
-          entities.persist(
-              new Entry(
-                  held.entryId(),
-                  held.libraryId(),
-                  tools.get(held.toolId()),
-                  held.number(),
-                  held.section()));
+          CurrentTool tool =
+              held.pinned() ? tools.at(held.toolId(), held.versionId()) : tools.get(held.toolId());
+          Entry entry =
+              new Entry(held.entryId(), held.libraryId(), tool, held.process(), held.number());
+          entry.pinned = held.pinned();
+          entities.persist(entry);
+          sections.put(
+              SectionPath.parse(held.section()).stream()
+                  .map(path -> sections.at(held.libraryId(), path).id)
+                  .map(section -> new Section.Member(held.entryId(), section))
+                  .toList());
+          entities.flush();
+          sections.tell(java.util.List.of(held.entryId()));
           live.say("library", held.libraryId(), "");
         });
   }

@@ -34,8 +34,6 @@ class LibraryController {
     this.tools = tools;
   }
 
-  record LibraryName(String name) {}
-
   @GetMapping
   Slice<Libraries.LibraryHead> all() {
     return Slice.all(libraries.all());
@@ -44,8 +42,8 @@ class LibraryController {
   @PostMapping
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
-  Libraries.LibraryHead open(@RequestBody LibraryName name) {
-    return libraries.open(name.name());
+  Libraries.LibraryHead open(@RequestBody LibraryChange library) {
+    return libraries.open(library).library();
   }
 
   @GetMapping("/{id}")
@@ -60,12 +58,17 @@ class LibraryController {
       @RequestParam(name = "class", required = false) @Nullable Set<String> classes,
       @RequestParam(name = "dia.min", required = false) @Nullable BigDecimal diaMin,
       @RequestParam(name = "dia.max", required = false) @Nullable BigDecimal diaMax,
+      @RequestParam(required = false) @Nullable Long section,
       @RequestParam(defaultValue = "code") String sort,
       @RequestParam(defaultValue = "false") boolean down,
       @RequestParam(required = false) @Nullable String after,
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
-        filter(id, q, classes, diaMin, diaMax), sort, down, after, Math.clamp(limit, 1, MOST));
+        filter(id, q, classes, diaMin, diaMax, section),
+        sort,
+        down,
+        after,
+        Math.clamp(limit, 1, MOST));
   }
 
   @GetMapping("/{id}/facets")
@@ -74,17 +77,20 @@ class LibraryController {
       @RequestParam(required = false) @Nullable String q,
       @RequestParam(name = "class", required = false) @Nullable Set<String> classes,
       @RequestParam(name = "dia.min", required = false) @Nullable BigDecimal diaMin,
-      @RequestParam(name = "dia.max", required = false) @Nullable BigDecimal diaMax) {
-    return lists.facets(filter(id, q, classes, diaMin, diaMax));
+      @RequestParam(name = "dia.max", required = false) @Nullable BigDecimal diaMax,
+      @RequestParam(required = false) @Nullable Long section) {
+    return lists.facets(filter(id, q, classes, diaMin, diaMax, section));
   }
 
   private static ToolQuery.Filter filter(
-      long id,
+      @Nullable Long id,
       @Nullable String q,
       @Nullable Set<String> classes,
       @Nullable BigDecimal diaMin,
-      @Nullable BigDecimal diaMax) {
-    return new ToolQuery.Filter(id, q, classes == null ? Set.of() : classes, diaMin, diaMax);
+      @Nullable BigDecimal diaMax,
+      @Nullable Long section) {
+    return new ToolQuery.Filter(
+        id, q, classes == null ? Set.of() : classes, section, diaMin, diaMax);
   }
 
   @PostMapping("/{id}/tools")

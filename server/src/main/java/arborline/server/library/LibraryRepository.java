@@ -9,18 +9,29 @@ import org.springframework.data.repository.Repository;
 
 interface LibraryRepository extends Repository<Library, Long> {
 
+  /** One that was not deleted. */
+  @Query("select b from Library b where b.id = :id and b.putAwayAt is null")
   Optional<Library> findById(long id);
 
-  /** Keeps everybody else from giving out numbers of a library until the transaction ends. */
+  @Query("select b from Library b where b.id = :id and b.putAwayAt is not null")
+  Optional<Library> putAway(long id);
+
+  /**
+   * Keeps everybody else from changing what is in a library until the transaction ends; 0 where it
+   * was deleted.
+   */
   @Modifying
   @Query(
-      value = "update library set numbering_no = numbering_no + 1 where id = :id",
+      value =
+          "update library set numbering_no = numbering_no + 1"
+              + " where id = :id and put_away_at is null",
       nativeQuery = true)
-  int lockNumbers(long id);
+  int lock(long id);
 
   Optional<Library> findByNameKey(String nameKey);
 
-  List<Library> findByOrderByNameKey(Limit limit);
+  @Query("select b from Library b where b.putAwayAt is null order by b.nameKey")
+  List<Library> all(Limit limit);
 
   Library save(Library library);
 

@@ -7,8 +7,10 @@ import java.sql.SQLException;
 /** What a list needs of an entry; read without the care that a change would need. */
 record ListedTool(
     long id,
+    long libraryId,
     long toolId,
     long versionId,
+    boolean pinned,
     String code,
     String name,
     String classId,
@@ -18,7 +20,8 @@ record ListedTool(
 
   /** Its columns in a query over {@code entry e}. */
   static final String COLUMNS =
-      "e.id, e.tool_id, e.version_id, e.code, e.name, e.class_id, e.number, e.section, e.dc";
+      "e.id, e.library_id, e.tool_id, e.version_id, e.pinned, e.code, e.name, e.class_id,"
+          + " e.number, e.section, e.dc";
 
   /** From a row of {@link #COLUMNS}. */
   static ListedTool of(ResultSet row) throws SQLException {
@@ -26,11 +29,13 @@ record ListedTool(
         row.getLong(1),
         row.getLong(2),
         row.getLong(3),
-        row.getString(4),
-        row.getString(5),
+        row.getLong(4),
+        row.getBoolean(5),
         row.getString(6),
-        row.getInt(7),
+        row.getString(7),
         row.getString(8),
-        row.getBigDecimal(9));
+        row.getInt(9),
+        row.getString(10),
+        row.getBigDecimal(11));
   }
 }

@@ -11,6 +11,7 @@ import arborline.server.tool.ValueView;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,28 +20,38 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Lists the tools of a library and counts what its filters could be changed to. */
+/** Lists the tools of a library, or of all, and counts what its filters could be changed to. */
 @Service
 class ToolLists {
 
   private final JdbcTemplate jdbc;
   private final LibraryRepository libraries;
   private final ListPreviews previews;
+  private final ListedVersions versions;
 
-  ToolLists(JdbcTemplate jdbc, LibraryRepository libraries, ListPreviews previews) {
+  ToolLists(
+      JdbcTemplate jdbc,
+      LibraryRepository libraries,
+      ListPreviews previews,
+      ListedVersions versions) {
     this.jdbc = jdbc;
     this.libraries = libraries;
     this.previews = previews;
+    this.versions = versions;
   }
 
   /**
    * A row of a list.
    *
    * @param toolId address of the sheet
+   * @param library that holds it, by name
+   * @param pinned which version that library holds; null where it follows the newest
    * @param values those that the list shows, by symbol
    */
   public record ToolRow(
       long entryId,
+      long libraryId,
+      String library,
       long toolId,
       String code,
       String name,
@@ -48,6 +59,7 @@ class ToolLists {
       String classTitle,
       int number,
       String section,
+      ListedVersions.@Nullable Pinned pinned,
       @Schema(implementation = ShownValues.class) ReadyJson values,
       @Schema(implementation = Outline.class, nullable = true) ReadyJson outline) {}
 
@@ -71,21 +83,46 @@ class ToolLists {
     boolean more = rows.size() > limit;
     List<ListedTool> shown = more ? rows.subList(0, limit) : rows;
     Map<Long, ListPreviews.Preview> seen = previews.of(shown);
+    Map<Long, ListedVersions.Pinned> pinned = versions.of(shown);
+    Map<Long, String> names = names(shown);
     List<ToolRow> items =
-        shown.stream().map(entry -> row(entry, seen.get(entry.versionId()))).toList();
+        shown.stream()
+            .map(entry ->
+                row(
+                    entry,
+                    names.getOrDefault(entry.libraryId(), ""),
+                    pinned.get(entry.id()),
+                    seen.get(entry.versionId())))
+            .toList();
     String next = more ? ToolQuery.Cursor.write(shown.getLast(), sort) : null;
     return new Slice<>(items, next);
   }
 
-  private void check(long libraryId) {
-    if (libraries.findById(libraryId).isEmpty()) {
+  private Map<Long, String> names(List<ListedTool> shown) {
+    Map<Long, String> names = new HashMap<>();
+    for (ListedTool tool : shown) {
+      names.computeIfAbsent(
+          tool.libraryId(),
+          id -> libraries.findById(id.longValue()).map(library -> library.name).orElse(""));
+    }
+    return names;
+  }
+
+  private void check(@Nullable Long libraryId) {
+    if (libraryId != null && libraries.findById(libraryId.longValue()).isEmpty()) {
       throw Refusal.notFound("there is no library " + libraryId);
     }
   }
 
-  private static ToolRow row(ListedTool entry, ListPreviews.Preview preview) {
+  private static ToolRow row(
+      ListedTool entry,
+      String library,
+      ListedVersions.@Nullable Pinned pinned,
+      ListPreviews.Preview preview) {
     return new ToolRow(
         entry.id(),
+        entry.libraryId(),
+        library,
         entry.toolId(),
         entry.code(),
         entry.name(),
@@ -93,6 +130,7 @@ class ToolLists {
         title(entry.classId()),
         entry.number(),
         entry.section(),
+        pinned,
         preview.values(),
         preview.outline());
   }
@@ -111,9 +149,7 @@ class ToolLists {
                 .toList();
     long total =
         new ToolQuery(filter, ToolQuery.Except.NOTHING)
-            .groups(jdbc, "e.library_id", Long.class).stream()
-                .mapToLong(ToolQuery.Group::count)
-                .sum();
+            .groups(jdbc, "1", Long.class).stream().mapToLong(ToolQuery.Group::count).sum();
     return new Facets(total, classes, diameters(filter));
   }
 

@@ -16,13 +16,19 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
- * Builds the list query of a library from its filters: key-set paging, no offset. Why not through
- * Hibernate: docs/decisions/lists-keep-looks.md.
+ * Builds the list query of a library, or of all, from its filters: key-set paging, no offset. Why
+ * not through Hibernate: docs/decisions/lists-keep-looks.md.
  */
 final class ToolQuery {
 
   private static final Map<String, String> SORTS =
-      Map.of("code", "code", "name", "name", "number", "number", "dc", "dc", "class", "class_id");
+      Map.of(
+          "code", "code",
+          "name", "name",
+          "number", "number",
+          "dc", "dc",
+          "class", "class_id",
+          "section", "section");
 
   /** Which filters to leave out, so that a facet counts what it could be changed to. */
   enum Except {
@@ -34,25 +40,39 @@ final class ToolQuery {
   /**
    * The filters of a list.
    *
+   * @param libraryId null for all libraries
    * @param q words and conditions
    * @param classes class ids; empty for all
+   * @param section one whose tools are meant, with those of sections in it; null for all
    */
   record Filter(
-      long libraryId,
+      @Nullable Long libraryId,
       @Nullable String q,
       Set<String> classes,
+      @Nullable Long section,
       @Nullable BigDecimal diaMin,
       @Nullable BigDecimal diaMax) {}
 
   /** How many tools lie behind a value that they are grouped by. */
   record Group<T>(T value, long count) {}
 
-  private final StringBuilder where = new StringBuilder(" where e.library_id = ?");
+  private final StringBuilder where = new StringBuilder(" where 1 = 1");
   private final List<Object> values = new ArrayList<>();
   private boolean sizes;
 
   ToolQuery(Filter filter, Except except) {
-    values.add(filter.libraryId());
+    if (filter.libraryId() != null) {
+      add("e.library_id = ?", filter.libraryId());
+    }
+    if (filter.section() != null) {
+      add(
+          """
+          exists (select 1 from entry_section es join section s on s.id = es.section_id
+            where es.entry_id = e.id and (s.id = ? or s.parent_id = ?))\
+          """,
+          filter.section(),
+          filter.section());
+    }
     if (except != Except.CLASS && !filter.classes().isEmpty()) {
       add("e.class_id in (%s)".formatted(marks(filter.classes())), filter.classes().toArray());
     }
@@ -150,6 +170,7 @@ final class ToolQuery {
             case "name" -> last.name();
             case "number" -> last.number();
             case "dc" -> last.dc().toPlainString();
+            case "section" -> last.section();
             default -> last.classId();
           };
       return Base64.getUrlEncoder()

@@ -72,6 +72,30 @@ public class ToolStore {
         .tool(current.code());
   }
 
+  /** A tool as one of its versions has it, under the code it has now. */
+  public CurrentTool at(long id, long versionId) {
+    ShopTool owner =
+        tools.findById(id).orElseThrow(() -> Refusal.notFound("there is no tool " + id));
+    return CurrentTool.of(
+        owner,
+        versions
+            .findById(versionId)
+            .filter(version -> version.toolId == id)
+            .orElseThrow(() -> Refusal.notFound("%s has no such version".formatted(owner.code))));
+  }
+
+  /** A tool as its version of a number has it, under the code it has now. */
+  public CurrentTool numbered(long id, int versionNo) {
+    ShopTool owner =
+        tools.findById(id).orElseThrow(() -> Refusal.notFound("there is no tool " + id));
+    return CurrentTool.of(
+        owner,
+        versions
+            .findByToolIdAndVersionNo(id, versionNo)
+            .orElseThrow(
+                () -> Refusal.notFound("%s has no version %d".formatted(owner.code, versionNo))));
+  }
+
   private CurrentTool current(ShopTool owner) {
     return CurrentTool.of(owner, versions.findById(owner.versionId).orElseThrow());
   }

@@ -1,0 +1,46 @@
+package arborline.core.library;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class SectionPathTest {
+
+  @Test
+  void aToolStandsInSeveralSectionsOfTwoLevels() {
+    List<SectionPath> paths = SectionPath.parse("Roughing / Long; Aluminium;; Aluminium");
+    assertEquals(
+        List.of(new SectionPath("Roughing", "Long"), new SectionPath("Aluminium", "")), paths);
+    assertEquals("Roughing / Long; Aluminium", SectionPath.text(paths));
+  }
+
+  @Test
+  void aThirdLevelBecomesPartOfTheSecond() {
+    assertEquals(List.of(new SectionPath("A", "B/C")), SectionPath.parse("A / B / C"));
+  }
+
+  @Test
+  void aSlashWithoutBlanksIsPartOfAName() {
+    assertEquals(List.of(new SectionPath("HSS/VHM", "")), SectionPath.parse("HSS/VHM"));
+  }
+
+  @Test
+  void nothingIsNoSection() {
+    assertEquals(List.of(), SectionPath.parse("  "));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {" ", "A; B", "A / B", "with\u200bnothing"})
+  void whatIsNoNameOfASection(String name) {
+    assertTrue(SectionPath.fault(name).isPresent());
+  }
+
+  @Test
+  void anOrdinaryNameIsOne() {
+    assertTrue(SectionPath.fault("Ø 6 to 12").isEmpty());
+  }
+}
