@@ -51,6 +51,7 @@ alter table entry
   drop index entry_number,
   add unique index entry_number (library_id, process, number),
   add index entry_by_number (library_id, number, id),
+  add index entry_pinned (pinned, library_id),
   add index entry_section_text (library_id, section, id);
 
 update entry set process = 'TURNING'

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 /** Tools copied and moved between libraries, libraries merged, versions held. */
 class LibraryCopyTest extends ServerTest {
@@ -157,6 +158,34 @@ class LibraryCopyTest extends ServerTest {
   }
 
   @Test
+  void aLibraryIsCopiedWithItsSectionsNumbersAndVersions() {
+    long original = shelves.library("Duplicate: original", "purpose", "Templates");
+    List<Long> tools = shelves.mills(original, "LDU-1", "LDU-2");
+    long section =
+        lead.post("/api/v1/libraries/%d/sections".formatted(original), Api.body("name", "Long"))
+            .number("id");
+    lead.post(
+        "/api/v1/libraries/%d/sections/%d/tools".formatted(original, section),
+        Api.body("tools", List.of(tools.get(1))));
+    versions(original, "tools", List.of(tools.get(0)), "follow", false);
+    lead.send(
+        "PUT", "/api/v1/tools/%d?version=1".formatted(tools.get(0)), Draft.mill("LDU-1", "14"));
+    Api.Answer copied =
+        lead.post(
+            "/api/v1/libraries/%d/duplicate".formatted(original),
+            Api.body("name", "Duplicate: copy"));
+    assertEquals(201, copied.status(), copied.toString());
+    long copy = copied.body().at("/library/id").asLong();
+    assertEquals("Templates", copied.body().at("/library/settings/purpose").asString());
+    assertEquals(Map.of("LDU-1", 1, "LDU-2", 2), shelves.numbers(copy));
+    assertEquals(Map.of("LDU-1", "", "LDU-2", "Long"), shelves.sections(copy));
+    assertEquals("10", diameter(copy));
+    shelves.undo(copied);
+    assertEquals(404, lead.get("/api/v1/libraries/" + copy).status());
+    assertEquals(Map.of("LDU-1", 1, "LDU-2", 2), shelves.numbers(original));
+  }
+
+  @Test
   void aLibraryIsNotMergedIntoItself() {
     long library = shelves.library("Merge: itself");
     for (List<Long> from : Arrays.asList(List.of(library), List.<Long>of())) {
@@ -207,6 +236,29 @@ class LibraryCopyTest extends ServerTest {
 
   private String diameter(long library) {
     return shelves.rows(library, "").getFirst().at("/values/DC/text").asString();
+  }
+
+  @Test
+  void thePageOfLibrariesSaysWhatStandsInThemAndWhatIsBehind() {
+    long library = shelves.library("Overview: one");
+    long tool = shelves.mills(library, "LOV-1", "LOV-2").getFirst();
+    versions(library, "tools", List.of(tool), "follow", false);
+    lead.send("PUT", "/api/v1/tools/%d?version=1".formatted(tool), Draft.mill("LOV-1", "11"));
+    JsonNode row = overview(library);
+    assertEquals(2, row.get("tools").asLong());
+    assertEquals("end-mill-flat", row.at("/classes/0/id").asString());
+    assertEquals(1, row.get("behind").asLong());
+    shelves.mills(library, "LOV-3");
+    assertEquals(3, overview(library).get("tools").asLong());
+  }
+
+  private JsonNode overview(long library) {
+    for (JsonNode row : lead.get("/api/v1/libraries/overview").at("items")) {
+      if (row.get("id").asLong() == library) {
+        return row;
+      }
+    }
+    throw new AssertionError("the library is not on the page");
   }
 
   @Test

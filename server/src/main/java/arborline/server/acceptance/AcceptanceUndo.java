@@ -66,6 +66,9 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
               + " delete them in the library");
     }
     lockedUnchanged(take);
+    jdbc.sql("update library set numbering_no = numbering_no + 1 where id = ?")
+        .param(take.libraryId())
+        .update();
     jdbc.sql(
             """
             delete e from entry e join delivery_line l on l.taken_id = e.tool_id

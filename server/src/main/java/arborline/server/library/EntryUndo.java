@@ -46,10 +46,11 @@ class EntryUndo {
   }
 
   @Bean
-  Undo<Held> undoEntryAdded(EntryRepository entries, Live live) {
+  Undo<Held> undoEntryAdded(EntryStore store, EntryRepository entries, Live live) {
     return Undo.of(
         ADDED,
         held -> {
+          store.locked(held.libraryId());
           entries
               .findByLibraryIdAndToolId(held.libraryId(), held.toolId())
               .ifPresent(entries::delete);

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -115,6 +116,21 @@ public class Libraries {
         .ifPresent(other -> {
           throw Refusal.conflict("there is a library '%s' already".formatted(other.name));
         });
+  }
+
+  /** A new library with the settings and naming patterns of another one. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  Library like(Library original, @Nullable String name) {
+    Library library = new Library(SettingsCheck.name(name));
+    nameIsFree(library.name);
+    LibrarySettings given =
+        new LibraryChange(library.name, null, null, null, null, null, false)
+            .of(settings.of(original));
+    library.codePattern = original.codePattern;
+    library.namePattern = original.namePattern;
+    Library saved = libraries.save(library);
+    settings.write(saved, given);
+    return saved;
   }
 
   /** Changes what is said of a library. */

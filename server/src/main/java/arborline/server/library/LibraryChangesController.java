@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PatchMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What is done to whole libraries, and to many of their tools at once. */
@@ -98,6 +100,16 @@ class LibraryChangesController {
       @RequestParam(defaultValue = "false") boolean preview,
       @RequestBody CopyOrder order) {
     return preview ? copying.preview(id, order.order()) : copying.copy(id, order.order());
+  }
+
+  record CopyName(@Nullable String name) {}
+
+  /** Makes a library like this one, with all that stands in it. */
+  @PostMapping("/duplicate")
+  @MayEdit
+  @ResponseStatus(HttpStatus.CREATED)
+  Libraries.LibraryDone duplicate(@PathVariable long id, @RequestBody CopyName copy) {
+    return copying.duplicate(id, copy.name());
   }
 
   record MergeOrder(@Nullable List<@Nullable Long> from, @Nullable String numbering) {}

@@ -27,8 +27,11 @@ class LibraryController {
   private final Libraries libraries;
   private final ToolLists lists;
   private final LibraryTools tools;
+  private final LibraryOverview overview;
 
-  LibraryController(Libraries libraries, ToolLists lists, LibraryTools tools) {
+  LibraryController(
+      Libraries libraries, ToolLists lists, LibraryTools tools, LibraryOverview overview) {
+    this.overview = overview;
     this.libraries = libraries;
     this.lists = lists;
     this.tools = tools;
@@ -37,6 +40,12 @@ class LibraryController {
   @GetMapping
   Slice<Libraries.LibraryHead> all() {
     return Slice.all(libraries.all());
+  }
+
+  /** All libraries with what stands in them, where they are used and what waits there. */
+  @GetMapping("/overview")
+  Slice<LibraryOverview.Row> overview() {
+    return Slice.all(overview.of(libraries.all()));
   }
 
   @PostMapping

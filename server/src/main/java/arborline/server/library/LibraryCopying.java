@@ -12,7 +12,9 @@ import arborline.server.support.Refusal;
 import arborline.server.tool.ToolStore;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
+import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,6 +43,8 @@ class LibraryCopying {
   private final CopyPlan planning;
   private final PutAwayEntries away;
   private final LibraryRemoval removal;
+  private final Libraries libraries;
+  private final SectionRepository known;
   private final ToolStore tools;
   private final JdbcClient jdbc;
   private final Bulk bulk;
@@ -55,6 +59,8 @@ class LibraryCopying {
       CopyPlan planning,
       PutAwayEntries away,
       LibraryRemoval removal,
+      Libraries libraries,
+      SectionRepository known,
       ToolStore tools,
       JdbcClient jdbc,
       Bulk bulk,
@@ -67,6 +73,8 @@ class LibraryCopying {
     this.planning = planning;
     this.away = away;
     this.removal = removal;
+    this.libraries = libraries;
+    this.known = known;
     this.tools = tools;
     this.jdbc = jdbc;
     this.bulk = bulk;
@@ -118,7 +126,7 @@ class LibraryCopying {
           count(plan, Outcome.REFUSED),
           plan.stream()
               .filter(one -> !one.why().isEmpty())
-              .sorted(java.util.Comparator.comparing(one -> -one.outcome().ordinal()))
+              .sorted(Comparator.comparing(one -> -one.outcome().ordinal()))
               .limit(MOST_SHOWN)
               .map(one ->
                   new Told(
@@ -247,10 +255,45 @@ class LibraryCopying {
     return Copied.of(plan, told(libraryId, text, added, from, number));
   }
 
+  /** Makes a library like another one, with the same sections, tools, numbers and versions. */
+  @Transactional
+  Libraries.LibraryDone duplicate(long libraryId, @Nullable String name) {
+    Library original = store.locked(libraryId);
+    Library library = libraries.like(original, name);
+    for (Section section : known.findByLibraryIdOrderByParentIdAscPlaceAscIdAsc(libraryId)) {
+      String outer = section.parentId == 0 ? "" : sections.get(libraryId, section.parentId).name;
+      sections.at(
+          library.id,
+          outer.isEmpty()
+              ? new SectionPath(section.name, "")
+              : new SectionPath(outer, section.name));
+    }
+    List<Planned> plan = planning.of(library, source.of(libraryId, null), Numbering.KEEP);
+    enter(library, plan, null);
+    jdbc.sql(
+            """
+            update entry c join entry o on o.tool_id = c.tool_id and o.library_id = ?
+            set c.pinned = o.pinned, c.version_id = o.version_id, c.name = o.name,
+              c.class_id = o.class_id, c.dc = o.dc
+            where c.library_id = ?\
+            """)
+        .params(libraryId, library.id)
+        .update();
+    long undo =
+        trail.record(
+            TrailRecord.of(
+                    "library",
+                    library.id,
+                    "copied library %s as %s".formatted(original.name, library.name))
+                .undoneBy(LibraryUndo.DUPLICATED, new LibraryUndo.Opened(library.id)));
+    live.say("library", library.id, "");
+    return new Libraries.LibraryDone(libraries.get(library.id), undo);
+  }
+
   /** Puts planned tools into a library; answers their entries. */
   private List<Long> enter(Library library, List<Planned> entering, @Nullable String section) {
     List<Long> added = new ArrayList<>();
-    Map<String, List<Long>> known = new HashMap<>();
+    Map<String, List<Long>> placed = new HashMap<>();
     for (int from = 0; from < entering.size(); from += CHUNK) {
       List<Planned> some = entering.subList(from, Math.min(entering.size(), from + CHUNK));
       List<Entry> entries = new ArrayList<>();
@@ -264,7 +307,7 @@ class LibraryCopying {
                     .filter(text -> !text.isBlank())
                     .orElse(one.picked().section()));
         entry.section = SectionStore.text(paths);
-        known
+        placed
             .computeIfAbsent(
                 SectionPath.text(paths),
                 text ->
@@ -284,12 +327,7 @@ class LibraryCopying {
 
   /** What an entry repeats of its version. */
   private record EntryHead(
-      long toolId,
-      long versionId,
-      String code,
-      String name,
-      String classId,
-      java.math.BigDecimal dc) {
+      long toolId, long versionId, String code, String name, String classId, BigDecimal dc) {
 
     Entry entry(long id, Library library, Planned planned) {
       Entry entry = new Entry();

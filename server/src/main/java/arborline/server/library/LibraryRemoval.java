@@ -55,6 +55,11 @@ class LibraryRemoval {
                 .undoneBy(LibraryUndo.DELETED, new LibraryUndo.Deleted(List.of(id), number))));
   }
 
+  /** A new number under which libraries are put away. */
+  long begin() {
+    return away.begin();
+  }
+
   /** Puts a locked library away with all its entries. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void putAway(Library library, long number) {

@@ -78,7 +78,7 @@ public class LibraryTools {
   /** Takes a tool out of a library; it stays in the shop. */
   @Transactional
   public ToolDone remove(long libraryId, long toolId) {
-    Library library = store.library(libraryId);
+    Library library = store.locked(libraryId);
     Entry entry = store.entry(libraryId, toolId);
     long undo =
         trail.record(

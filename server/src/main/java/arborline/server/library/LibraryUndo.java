@@ -26,6 +26,8 @@ class LibraryUndo {
 
   static final UndoKind<Opened> OPENED =
       new UndoKind<>("library.opened", 2, Opened.class, Permission.EDIT);
+  static final UndoKind<Opened> DUPLICATED =
+      new UndoKind<>("library.duplicated", 1, Opened.class, Permission.EDIT);
   static final UndoKind<Changed> CHANGED =
       new UndoKind<>("library.changed", 1, Changed.class, Permission.EDIT);
   static final UndoKind<Deleted> DELETED =
@@ -44,6 +46,12 @@ class LibraryUndo {
           libraries.findById(opened.libraryId()).ifPresent(libraries::delete);
           live.say("library", opened.libraryId(), "");
         });
+  }
+
+  @Bean
+  Undo<Opened> undoLibraryDuplicated(EntryStore store, LibraryRemoval removal) {
+    return Undo.of(
+        DUPLICATED, copy -> removal.putAway(store.locked(copy.libraryId()), removal.begin()));
   }
 
   @Bean

@@ -1,6 +1,5 @@
 package arborline.server.library;
 
-import arborline.core.tool.ToolClass;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
 import arborline.server.support.ReadyJson;
@@ -154,16 +153,14 @@ class ToolLists {
   }
 
   private static ClassCount classCount(String classId, long count) {
-    return new ClassCount(
-        classId,
-        title(classId),
-        count,
-        ToolClasses.named(classId).map(ToolLists::example).orElse(null));
+    return new ClassCount(classId, title(classId), count, example(classId));
   }
 
   /** The outline of a class from its defaults and a diameter of 10 mm. */
-  private static Outline example(ToolClass toolClass) {
-    return toolClass.outline(ExampleTools.of(toolClass));
+  static @Nullable Outline example(String classId) {
+    return ToolClasses.named(classId)
+        .map(toolClass -> toolClass.outline(ExampleTools.of(toolClass)))
+        .orElse(null);
   }
 
   private List<DiameterCount> diameters(ToolQuery.Filter filter) {

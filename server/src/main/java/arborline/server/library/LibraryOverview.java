@@ -1,0 +1,152 @@
+package arborline.server.library;
+
+import arborline.core.tool.outline.Outline;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What stands in libraries, where they are used and what waits there, for the page of all. */
+@Component
+class LibraryOverview {
+
+  /** Classes beyond these are not shown. */
+  private static final int MOST_CLASSES = 8;
+
+  private final JdbcClient jdbc;
+
+  /** What stands in a library is counted again only once something of it was changed. */
+  private final Cache<Content, List<ClassCount>> known =
+      Caffeine.newBuilder().maximumSize(2_000).expireAfterWrite(Duration.ofMinutes(2)).build();
+
+  LibraryOverview(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /** A library as it was after some changes. */
+  private record Content(long libraryId, long changes) {}
+
+  /** How many tools of a class there are. */
+  record ClassCount(String id, String title, long count, @Nullable Outline outline) {}
+
+  /** A machine in whose load plan tools of a library stand. */
+  record AtMachine(String id, String name, long tools) {}
+
+  /** A delivery that was brought for a library and is not taken to its end. */
+  record Waiting(long delivery, String name, long lines) {}
+
+  /**
+   * A library.
+   *
+   * @param classes those with the most tools first
+   * @param behind tools that it holds in an older version than the newest
+   */
+  record Row(
+      long id,
+      String name,
+      long tools,
+      LibrarySettings settings,
+      List<ClassCount> classes,
+      List<AtMachine> machines,
+      long behind,
+      List<Waiting> waiting) {}
+
+  @Transactional(readOnly = true)
+  List<Row> of(List<Libraries.LibraryHead> heads) {
+    Map<Long, Long> changes = new HashMap<>();
+    jdbc.sql("select id, numbering_no from library")
+        .query(row -> {
+          changes.put(row.getLong(1), row.getLong(2));
+        });
+    Map<Long, List<AtMachine>> machines = machines();
+    Map<Long, Long> behind = behind();
+    Map<Long, List<Waiting>> waiting = waiting();
+    return heads.stream()
+        .map(head -> {
+          List<ClassCount> classes =
+              known.get(
+                  new Content(head.id(), changes.getOrDefault(head.id(), 0L)),
+                  content -> classes(content.libraryId()));
+          return new Row(
+              head.id(),
+              head.name(),
+              classes.stream().mapToLong(ClassCount::count).sum(),
+              head.settings(),
+              classes.stream().limit(MOST_CLASSES).toList(),
+              machines.getOrDefault(head.id(), List.of()),
+              behind.getOrDefault(head.id(), 0L),
+              waiting.getOrDefault(head.id(), List.of()));
+        })
+        .toList();
+  }
+
+  private List<ClassCount> classes(long libraryId) {
+    List<ClassCount> classes = new ArrayList<>();
+    jdbc.sql(
+            """
+            select class_id, count(*) as tools from entry where library_id = ?
+            group by class_id order by tools desc, class_id\
+            """)
+        .param(libraryId)
+        .query(row -> {
+          String id = row.getString(1);
+          classes.add(
+              new ClassCount(id, EntryStore.title(id), row.getLong(2), ToolLists.example(id)));
+        });
+    return classes;
+  }
+
+  private Map<Long, List<AtMachine>> machines() {
+    Map<Long, List<AtMachine>> machines = new HashMap<>();
+    jdbc.sql(
+            """
+            select e.library_id, m.id, m.name, count(*) from plan_place p
+            join machine m on m.id = p.machine_id join entry e on e.tool_id = p.tool_id
+            group by e.library_id, m.id, m.name order by m.name\
+            """)
+        .query(row -> {
+          machines
+              .computeIfAbsent(row.getLong(1), id -> new ArrayList<>())
+              .add(new AtMachine(row.getString(2), row.getString(3), row.getLong(4)));
+        });
+    return machines;
+  }
+
+  private Map<Long, Long> behind() {
+    Map<Long, Long> behind = new HashMap<>();
+    jdbc.sql(
+            """
+            select e.library_id, count(*) from entry e join tool t on t.id = e.tool_id
+            where e.pinned and e.version_id <> t.version_id group by e.library_id\
+            """)
+        .query(row -> {
+          behind.put(row.getLong(1), row.getLong(2));
+        });
+    return behind;
+  }
+
+  private Map<Long, List<Waiting>> waiting() {
+    Map<Long, List<Waiting>> waiting = new HashMap<>();
+    jdbc.sql(
+            """
+            select d.library_id, d.id, d.name, count(*) from delivery d
+            join delivery_line l on l.delivery_id = d.id
+            where d.library_id is not null and d.put_away_at is null
+              and l.taken_id is null and l.disposition <> 'SKIPPED'
+            group by d.library_id, d.id, d.name order by d.id desc\
+            """)
+        .query(row -> {
+          waiting
+              .computeIfAbsent(row.getLong(1), id -> new ArrayList<>())
+              .add(new Waiting(row.getLong(2), row.getString(3), row.getLong(4)));
+        });
+    return waiting;
+  }
+}
