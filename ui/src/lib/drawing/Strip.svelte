@@ -35,7 +35,7 @@
 >
   {#if drawn.length === 0}
     <p class="px-5 py-4 text-soft" style:height="{HEIGHT}px">
-      Choose up to four tools with Space: they hang here on one gauge line, at one scale.
+      Choose tools with Space: the last four hang here on one gauge line, at one scale.
     </p>
   {:else}
     <svg

@@ -35,7 +35,9 @@
     tops = false,
     onopen,
     onend,
-    onremove
+    onremove,
+    keys = {},
+    drag
   }: {
     /** Under which the choice of columns is kept. */
     name: string;
@@ -63,6 +65,10 @@
     onopen?: (row: Row) => void;
     onend?: () => void;
     onremove?: (row: Row) => void;
+    /** What further keys do to the chosen rows, or to the one with the cursor. */
+    keys?: Record<string, (rows: Row[]) => void>;
+    /** What is carried when rows are dragged: its kind and its text. */
+    drag?: (rows: Row[]) => [kind: string, text: string];
   } = $props();
 
   const PAGE = 12;
@@ -73,6 +79,8 @@
   const choice = new PersistedState<string[] | null>(`columns of ${name}`, null);
   let cursor = $state(0);
   let own = $state<Sorting | null>(null);
+  /** The row from which a range is chosen. */
+  let last: Key | null = null;
   let list = $state<{ scrollToIndex: (index: number, options?: object) => void }>();
 
   const shown = $derived(shownColumns(columns, choice.current));
@@ -95,6 +103,38 @@
     chosen = isChosen(row)
       ? chosen.filter((other) => key(other) !== key(row))
       : [...chosen, row].slice(-most);
+  }
+
+  /** Chooses all rows from the last one that was chosen to this one. */
+  function chooseTo(index: number) {
+    if (most === 0) return;
+    const from = Math.max(
+      0,
+      ordered.findIndex((row) => key(row) === (last ?? key(ordered[index])))
+    );
+    const some = ordered.slice(Math.min(from, index), Math.max(from, index) + 1);
+    chosen = [
+      ...chosen.filter((row) => !some.some((other) => key(other) === key(row))),
+      ...some
+    ].slice(-most);
+  }
+
+  function onchoose(event: MouseEvent, row: Row, index: number) {
+    cursor = index;
+    if (inControl(event.target)) return;
+    if (event.shiftKey) chooseTo(index);
+    else choose(row);
+    last = key(row);
+  }
+
+  function carried(row: Row): Row[] {
+    return isChosen(row) ? chosen : [row];
+  }
+
+  function ondragstart(event: DragEvent, row: Row) {
+    if (!drag) return;
+    const [kind, text] = drag(carried(row));
+    event.dataTransfer?.setData(kind, text);
   }
 
   /** The chosen rows, or all that are shown, for a spreadsheet. */
@@ -126,10 +166,17 @@
       End: ordered.length
     };
     if (event.key in steps) {
+      if (event.shiftKey) last ??= row ? key(row) : null;
       cursor = Math.min(ordered.length - 1, Math.max(0, cursor + steps[event.key]));
+      if (event.shiftKey) chooseTo(cursor);
       reveal();
     } else if (event.key === ' ' && row && most > 0) {
       choose(row);
+      last = key(row);
+    } else if (event.key === 'a' && (event.ctrlKey || event.metaKey) && most > 0) {
+      chosen = ordered.slice(0, most);
+    } else if (event.key in keys && row && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      keys[event.key](chosen.length > 0 ? chosen : [row]);
     } else if (event.key === 'Enter' && row && onopen) {
       onopen(row);
     } else if (event.key === 'Delete' && row && onremove) {
@@ -163,10 +210,10 @@
     ]}
     style:grid-template-columns={tracks}
     style:min-height="{rowHeight}px"
-    onclick={(event) => {
-      cursor = index;
-      if (!inControl(event.target)) choose(row);
-    }}
+    draggable={drag ? 'true' : undefined}
+    ondragstart={(event) => ondragstart(event, row)}
+    onmousedown={(event) => event.shiftKey && event.preventDefault()}
+    onclick={(event) => onchoose(event, row, index)}
     ondblclick={() => onopen?.(row)}
   >
     {#each shown as column, at (column.id)}

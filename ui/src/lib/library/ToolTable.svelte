@@ -5,27 +5,36 @@
   import type { Column, Where } from '$lib/grid/columns';
   import Grid from '$lib/grid/Grid.svelte';
   import { settings } from '$lib/shell/settings.svelte';
+  import { DRAGGED } from './dragging';
   import type { ListFilter, Sort } from './filter.svelte';
   import { toolColumnsQuery } from './queries';
 
   let {
     rows,
     filter,
-    hung = $bindable(),
+    following,
+    everywhere = false,
+    chosen = $bindable(),
     onopen,
     onend,
-    onremove
+    onremove,
+    keys
   }: {
     rows: ToolRow[];
     filter: ListFilter;
-    hung: ToolRow[];
+    /** Columns that fit what is listed. */
+    following: string[];
+    /** True for a list over all libraries. */
+    everywhere?: boolean;
+    chosen: ToolRow[];
     onopen: (row: ToolRow) => void;
     onend: () => void;
     onremove: (row: ToolRow) => void;
+    keys: Record<string, (rows: ToolRow[]) => void>;
   } = $props();
 
-  /** How many silhouettes hang on the strip. */
-  const MOST = 4;
+  /** How many rows can be chosen at once. */
+  const MOST = 2000;
   const described = createQuery(toolColumnsQuery);
 
   /** What every tool has; all else is a value. */
@@ -34,27 +43,40 @@
     code: { width: 'minmax(104px, 150px)', text: (row) => row.code },
     name: { width: 'minmax(140px, 1fr)', text: (row) => row.name },
     class: { width: '166px', text: (row) => row.classTitle },
-    section: { width: '110px', text: (row) => row.section }
+    section: { width: 'minmax(90px, 160px)', text: (row) => row.section },
+    library: { width: 'minmax(90px, 160px)', text: (row) => row.library },
+    version: {
+      width: '86px',
+      text: ({ pinned }) => (pinned ? `${pinned.version} of ${pinned.newest}` : 'newest')
+    }
   };
+  /** What cannot be sorted by where numbers and sections belong to many libraries. */
+  const ofOne = ['number', 'section'];
   const columns = $derived((described.data?.items ?? []).map(column));
 
   function column(described: ToolColumn): Column<ToolRow> {
-    const { id, title, name, symbols, usual } = described;
+    const { id, title, name, symbols } = described;
     const known = own[id];
     const length = symbols.length > 0 && lengths.has(id);
     return {
       id,
       title,
       name,
-      usual,
-      sort: described.sort ?? undefined,
+      usual: usual(id),
+      sort: everywhere && ofOne.includes(id) ? undefined : (described.sort ?? undefined),
       fixed: id === 'code',
-      numeric: id === 'number' || symbols.length > 0,
-      width: known?.width ?? 'minmax(54px, 70px)',
+      numeric: !described.text,
+      width: known?.width ?? (described.text ? 'minmax(48px, 116px)' : 'minmax(54px, 76px)'),
       copied: id === 'class' ? 'Class' : length ? `${title} [${settings.unit}]` : title,
       text: known?.text ?? ((row) => value(row, symbols)),
       origin: (row) => first(row, symbols)?.origin
     };
+  }
+
+  function usual(id: string): boolean {
+    if (id === 'library') return everywhere;
+    if (id === 'version') return rows.some((row) => row.pinned);
+    return following.includes(id);
   }
 
   /** Columns in which some row has a length. */
@@ -93,7 +115,7 @@
 {/snippet}
 
 <Grid
-  name="tools"
+  name={everywhere ? 'tools of all libraries' : 'tools'}
   label="Tools"
   {columns}
   {rows}
@@ -102,8 +124,10 @@
   drawn={['code', 'class']}
   sorting={{ by: filter.sort, down: filter.down }}
   onsort={(by) => filter.sortBy(by as Sort)}
-  bind:chosen={hung}
+  bind:chosen
   most={MOST}
+  drag={(some) => [DRAGGED, JSON.stringify(some.map(({ toolId }) => toolId))]}
+  {keys}
   {onopen}
   {onend}
   {onremove}

@@ -1,16 +1,168 @@
-import { act } from '$lib/api/act';
+import { act, perform } from '$lib/api/act';
 import { ALL } from '$lib/api/cache';
-import { api, ask, type ToolBody, type ToolRow } from '$lib/api/client';
+import {
+  api,
+  ask,
+  type CopyBody,
+  type LibraryChange,
+  type SectionView,
+  type ToolBody,
+  type ToolRow
+} from '$lib/api/client';
+import { count } from '$lib/shell/text';
 
 const concerns = (library: number) => [
   ['library', String(library)],
   ['library', ALL]
 ];
 
-export const openLibrary = (name: string) =>
+const LISTS = [['library', ALL]];
+
+export const makeLibrary = (body: LibraryChange) =>
+  perform({ ask: () => ask(api.POST('/api/v1/libraries', { body })), concerns: LISTS });
+
+export const changeLibrary = (id: number, body: LibraryChange, message: string) =>
+  perform({
+    ask: () => ask(api.PATCH('/api/v1/libraries/{id}', { params: { path: { id } }, body })),
+    message,
+    concerns: concerns(id)
+  });
+
+export const deleteLibrary = (id: number, name: string) =>
   act({
-    ask: () => ask(api.POST('/api/v1/libraries', { body: { name } })),
-    concerns: [['library', ALL]]
+    ask: () => ask(api.DELETE('/api/v1/libraries/{id}', { params: { path: { id } } })),
+    message: `Deleted ${name}; its tools stay in the shop`,
+    concerns: LISTS
+  });
+
+export const duplicateLibrary = (id: number, name: string) =>
+  perform({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/libraries/{id}/duplicate', { params: { path: { id } }, body: { name } })
+      ),
+    message: `Copied as ${name}`,
+    concerns: LISTS
+  });
+
+/** Moves all tools of other libraries into one and deletes those. */
+export const mergeLibraries = (id: number, name: string, from: number[]) =>
+  perform({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/libraries/{id}/merge', {
+          params: { path: { id } },
+          body: { from, numbering: 'keep' }
+        })
+      ),
+    message: ({ entering, here, renumbered }) =>
+      `${count(entering, 'tool')} came into ${name}` +
+      (renumbered > 0 ? `, ${renumbered} under other numbers` : '') +
+      (here > 0 ? `; ${here} stood there already` : ''),
+    concerns: LISTS
+  });
+
+/** Copies or moves tools into a library. */
+export const copyInto = (id: number, name: string, body: CopyBody) =>
+  act({
+    ask: () => ask(api.POST('/api/v1/libraries/{id}/copy', { params: { path: { id } }, body })),
+    message: ({ entering, here, refused }) =>
+      `${body.move ? 'Moved' : 'Copied'} ${count(entering, 'tool')} into ${name}` +
+      (here + refused > 0 ? `; ${here + refused} stayed out` : ''),
+    concerns: [...LISTS, ...(body.picks ?? []).map((pick) => ['library', String(pick?.from)])]
+  });
+
+export const takeOut = (library: number, rows: ToolRow[]) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/libraries/{id}/tools/out', {
+          params: { path: { id: library } },
+          body: { tools: rows.map(({ toolId }) => toolId) }
+        })
+      ),
+    message: `Removed ${rows.length === 1 ? rows[0].code : count(rows.length, 'tool')}`,
+    concerns: [
+      ...concerns(library),
+      ...(rows.length === 1 ? [['tool', String(rows[0].toolId)]] : [])
+    ]
+  });
+
+/** Has tools follow their newest versions, or stay at those that the library holds. */
+export const holdVersions = (library: number, rows: ToolRow[], follow: boolean) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/libraries/{id}/versions', {
+          params: { path: { id: library } },
+          body: { tools: rows.map(({ toolId }) => toolId), follow }
+        })
+      ),
+    message: `${rows.length === 1 ? rows[0].code : count(rows.length, 'tool')} ${
+      follow
+        ? `${rows.length === 1 ? 'follows' : 'follow'} the newest version`
+        : `${rows.length === 1 ? 'stays' : 'stay'} at this version`
+    }`,
+    concerns: concerns(library)
+  });
+
+export const addSection = (library: number, name: string, parent: number | null) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/libraries/{id}/sections', {
+          params: { path: { id: library } },
+          body: { name, parent: parent ?? undefined }
+        })
+      ),
+    concerns: concerns(library)
+  });
+
+export const changeSection = (
+  library: number,
+  section: number,
+  body: { name?: string; parent?: number; before?: number }
+) =>
+  act({
+    ask: () =>
+      ask(
+        api.PATCH('/api/v1/libraries/{id}/sections/{sectionId}', {
+          params: { path: { id: library, sectionId: section } },
+          body
+        })
+      ),
+    concerns: concerns(library)
+  });
+
+export const deleteSection = (library: number, section: SectionView) =>
+  act({
+    ask: () =>
+      ask(
+        api.DELETE('/api/v1/libraries/{id}/sections/{sectionId}', {
+          params: { path: { id: library, sectionId: section.id } }
+        })
+      ),
+    message: `Deleted section ${section.name}; its tools stay in the library`,
+    concerns: concerns(library)
+  });
+
+/** Puts tools into a section, or takes them out of it. */
+export const fileTools = (library: number, section: SectionView, tools: number[], into: boolean) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST(
+          into
+            ? '/api/v1/libraries/{id}/sections/{sectionId}/tools'
+            : '/api/v1/libraries/{id}/sections/{sectionId}/tools/out',
+          {
+            params: { path: { id: library, sectionId: section.id } },
+            body: { tools }
+          }
+        )
+      ),
+    message: `${count(tools.length, 'tool')} ${into ? 'put into' : 'taken out of'} ${section.name}`,
+    concerns: concerns(library)
   });
 
 export const copyTool = (library: number, row: ToolRow) =>
@@ -23,18 +175,6 @@ export const copyTool = (library: number, row: ToolRow) =>
       ),
     message: `Copied ${row.code}`,
     concerns: concerns(library)
-  });
-
-export const removeTool = (library: number, row: ToolRow) =>
-  act({
-    ask: () =>
-      ask(
-        api.DELETE('/api/v1/libraries/{id}/tools/{toolId}', {
-          params: { path: { id: library, toolId: row.toolId } }
-        })
-      ),
-    message: `Removed ${row.code}`,
-    concerns: [...concerns(library), ['tool', String(row.toolId)]]
   });
 
 /** A new tool, at once in a holder where one is chosen. */

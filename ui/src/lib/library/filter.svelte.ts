@@ -1,6 +1,6 @@
 import { Debounced } from 'runed';
 
-export type Sort = 'code' | 'name' | 'number' | 'dc' | 'class';
+export type Sort = 'code' | 'name' | 'number' | 'dc' | 'class' | 'section';
 
 /** What a list is narrowed to, as the server asks for it. */
 export interface ListQuery {
@@ -8,6 +8,7 @@ export interface ListQuery {
   class?: string[];
   'dia.min'?: number;
   'dia.max'?: number;
+  section?: number;
 }
 
 /** What a list is narrowed to and sorted by. */
@@ -15,6 +16,8 @@ export class ListFilter {
   text = $state('');
   classes = $state<string[]>([]);
   dia = $state<[number, number] | null>(null);
+  /** A section of the library; null for all of it. */
+  section = $state<number | null>(null);
   sort = $state<Sort>('code');
   down = $state(false);
   readonly q = new Debounced(() => this.text.trim(), 150);
@@ -23,7 +26,8 @@ export class ListFilter {
     q: this.q.current || undefined,
     class: this.classes.length > 0 ? this.classes : undefined,
     'dia.min': this.dia?.[0],
-    'dia.max': this.dia?.[1]
+    'dia.max': this.dia?.[1],
+    section: this.section ?? undefined
   });
 
   toggleClass(id: string) {
@@ -38,12 +42,13 @@ export class ListFilter {
   }
 
   get narrowed(): boolean {
-    return Boolean(this.q.current || this.classes.length > 0 || this.dia);
+    return Boolean(this.q.current || this.classes.length > 0 || this.dia || this.section);
   }
 
   clear() {
     this.text = '';
     this.classes = [];
     this.dia = null;
+    this.section = null;
   }
 }

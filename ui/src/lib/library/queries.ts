@@ -1,6 +1,6 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/svelte-query';
 import { ALL } from '$lib/api/cache';
-import { api, ask } from '$lib/api/client';
+import { api, ask, type CopyBody } from '$lib/api/client';
 import type { ListQuery, Sort } from './filter.svelte';
 
 const PAGE = 100;
@@ -18,6 +18,36 @@ export const libraryQuery = (id: number) =>
     queryFn: () => ask(api.GET('/api/v1/libraries/{id}', { params: { path: { id } } }))
   });
 
+/** All libraries with what stands in them, where they are used and what waits there. */
+export const overviewQuery = () =>
+  queryOptions({
+    queryKey: ['library', ALL, 'overview'],
+    queryFn: () => ask(api.GET('/api/v1/libraries/overview'))
+  });
+
+/** The sections of a library, each before those in it. */
+export const sectionsQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['library', String(id), 'sections'],
+    queryFn: () => ask(api.GET('/api/v1/libraries/{id}/sections', { params: { path: { id } } })),
+    enabled: id > 0
+  });
+
+/** What would become of tools that are copied into a library. */
+export const copyPreviewQuery = (id: number, order: CopyBody) =>
+  queryOptions({
+    queryKey: ['library', String(id), 'copy', order],
+    queryFn: () =>
+      ask(
+        api.POST('/api/v1/libraries/{id}/copy', {
+          params: { path: { id }, query: { preview: true } },
+          body: order
+        })
+      ),
+    enabled: id > 0,
+    placeholderData: keepPreviousData
+  });
+
 /** The columns that lists of tools can have. */
 export const toolColumnsQuery = () =>
   queryOptions({
@@ -26,26 +56,38 @@ export const toolColumnsQuery = () =>
     staleTime: Infinity
   });
 
-/** How many tools there are of each class and diameter. */
-export const facetsQuery = (id: number, query: ListQuery) =>
+/** How many tools there are of each class and diameter; in all libraries for null. */
+export const facetsQuery = (id: number | null, query: ListQuery) =>
   queryOptions({
-    queryKey: ['library', String(id), 'facets', query],
+    queryKey: ['library', String(id ?? ALL), 'facets', query],
     queryFn: () =>
-      ask(api.GET('/api/v1/libraries/{id}/facets', { params: { path: { id }, query } })),
+      ask(
+        id === null
+          ? api.GET('/api/v1/tools/facets', { params: { query } })
+          : api.GET('/api/v1/libraries/{id}/facets', { params: { path: { id }, query } })
+      ),
     placeholderData: keepPreviousData
   });
 
-/** The tools of a library, page by page. */
-export const toolsQuery = (id: number, query: ListQuery, sort: Sort, down: boolean) =>
+/** A page of the tools of a library, or of all libraries for null. */
+export function toolsPage(
+  id: number | null,
+  query: ListQuery & { sort: Sort; down: boolean; after?: string; limit: number }
+) {
+  return ask(
+    id === null
+      ? api.GET('/api/v1/tools', { params: { query } })
+      : api.GET('/api/v1/libraries/{id}/tools', { params: { path: { id }, query } })
+  );
+}
+
+/** The tools of a library, or of all libraries for null, page by page. */
+export const toolsQuery = (id: number | null, query: ListQuery, sort: Sort, down: boolean) =>
   infiniteQueryOptions({
-    queryKey: ['library', String(id), 'tools', query, sort, down],
+    queryKey: ['library', String(id ?? ALL), 'tools', query, sort, down],
     initialPageParam: undefined as string | undefined,
     queryFn: ({ pageParam }) =>
-      ask(
-        api.GET('/api/v1/libraries/{id}/tools', {
-          params: { path: { id }, query: { ...query, sort, down, after: pageParam, limit: PAGE } }
-        })
-      ),
+      toolsPage(id, { ...query, sort, down, after: pageParam, limit: PAGE }),
     getNextPageParam: (last) => last.next ?? undefined,
     placeholderData: keepPreviousData
   });

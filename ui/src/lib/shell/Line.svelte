@@ -4,6 +4,7 @@
   import { DropdownMenu } from 'bits-ui';
   import { deliveriesQuery } from '$lib/delivery/queries';
   import { createQuery } from '@tanstack/svelte-query';
+  import { basket } from '$lib/library/basket.svelte';
   import { settings } from './settings.svelte';
   import { who } from './session.svelte';
 
@@ -25,7 +26,9 @@
   const at = $derived(page.url.pathname);
 
   function here(href: string): boolean {
-    const tool = href === '/libraries' && (at.startsWith('/tools') || at.startsWith('/holders'));
+    const tool =
+      href === '/libraries' &&
+      (at.startsWith('/tools') || at.startsWith('/holders') || at === '/basket');
     return at === href || at.startsWith(href + '/') || tool;
   }
 
@@ -68,6 +71,11 @@
     {/each}
   </nav>
   <div class="relative ml-auto flex items-center gap-1 bg-paper pl-3">
+    {#if basket.picked.length > 0}
+      <a class="button quiet" href="/basket">
+        Basket <span class="text-ink">{basket.picked.length}</span>
+      </a>
+    {/if}
     <button class="button quiet" onclick={openCommands}>
       Go to <kbd class="code text-soft max-md:hidden">Ctrl K</kbd>
     </button>

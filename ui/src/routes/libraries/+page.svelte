@@ -1,68 +1,101 @@
 <script lang="ts">
+  import { goto } from '$app/navigation';
   import { createQuery } from '@tanstack/svelte-query';
-  import { librariesQuery } from '$lib/library/queries';
-  import { openLibrary } from '$lib/library/actions';
+  import { PersistedState } from 'runed';
+  import type { LibraryChange, LibraryRow } from '$lib/api/client';
+  import { makeLibrary } from '$lib/library/actions';
+  import { arranged, arrangements, type Arrangement } from '$lib/library/arrangement';
+  import CopyLibraryDialog from '$lib/library/CopyLibraryDialog.svelte';
+  import LibraryForm from '$lib/library/LibraryForm.svelte';
+  import LibraryTable from '$lib/library/LibraryTable.svelte';
+  import MergeDialog from '$lib/library/MergeDialog.svelte';
+  import { overviewQuery } from '$lib/library/queries';
+  import Choice from '$lib/shell/Choice.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
-  import { who } from '$lib/shell/session.svelte';
-  import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
+  import Loading from '$lib/shell/Loading.svelte';
+  import { who } from '$lib/shell/session.svelte';
 
-  const libraries = createQuery(librariesQuery);
+  const libraries = createQuery(overviewQuery);
+  const by = new PersistedState<Arrangement>('libraries arranged', 'name');
   let opening = $state(false);
-  let name = $state('');
+  let copied = $state<LibraryRow | null>(null);
+  let merged = $state<LibraryRow | null>(null);
 
-  async function open(event: SubmitEvent) {
-    event.preventDefault();
-    if (await openLibrary(name)) {
-      opening = false;
-      name = '';
-    }
+  const rows = $derived((libraries.data?.items ?? []).filter((row) => !row.settings.archived));
+  const archived = $derived((libraries.data?.items ?? []).filter((row) => row.settings.archived));
+
+  async function make(change: LibraryChange) {
+    const made = await makeLibrary(change);
+    opening = false;
+    await goto(`/libraries/${made.id}`);
   }
 </script>
 
 <svelte:head><title>Libraries · Arbor Line</title></svelte:head>
 
 <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
-  <header class="flex items-center">
+  <header class="flex flex-wrap items-center gap-3">
     <h1>Libraries</h1>
-    {#if who.may('EDIT')}
-      <button class="button ml-auto" onclick={() => (opening = true)}>New library</button>
-    {/if}
+    <Choice
+      label="Arranged"
+      bind:value={() => by.current, (next) => (by.current = next)}
+      options={arrangements}
+    />
+    <div class="ml-auto flex gap-2">
+      <a class="button" href="/libraries/all">Tools of all libraries</a>
+      <a class="button" href="/holders">Holders and other parts</a>
+      {#if who.may('EDIT')}
+        <button class="button main" onclick={() => (opening = true)}>New library</button>
+      {/if}
+    </div>
   </header>
   {#if libraries.error}
     <ErrorNote error={libraries.error} retry={() => void libraries.refetch()} />
   {:else if libraries.data}
-    <table class="rows mt-3 w-full max-w-3xl">
-      <thead>
-        <tr><th>Library</th><th class="number w-32">Tools</th></tr>
-      </thead>
-      <tbody>
-        {#each libraries.data.items as library (library.id)}
-          <tr class="hover:bg-faint">
-            <td>
-              <a class="font-semibold hover:text-working" href="/libraries/{library.id}">
-                {library.name}
-              </a>
-            </td>
-            <td class="number">{library.tools.toLocaleString('en')}</td>
-          </tr>
-        {:else}
-          <tr><td colspan="2" class="text-soft">No library yet: open the first one.</td></tr>
-        {/each}
-      </tbody>
-    </table>
-    <p class="mt-5">
-      <a class="text-working underline" href="/holders">Holders, extensions, collets and arbors</a>
-      <span class="text-soft">are kept once for all libraries.</span>
-    </p>
+    {#if rows.length === 0 && archived.length === 0}
+      <p class="mt-6 text-soft">
+        No library yet. Make the first one, or <a class="text-working underline" href="/receiving"
+          >add a file</a
+        > and take its tools into a new one.
+      </p>
+    {:else}
+      <div class="mt-3">
+        <LibraryTable
+          groups={arranged(rows, by.current)}
+          oncopy={(row) => (copied = row)}
+          onmerge={(row) => (merged = row)}
+        />
+      </div>
+    {/if}
+    {#if archived.length > 0}
+      <details class="mt-5">
+        <summary class="cursor-pointer text-soft">{archived.length} in the archive</summary>
+        <LibraryTable
+          groups={[{ head: '', rows: archived }]}
+          oncopy={(row) => (copied = row)}
+          onmerge={(row) => (merged = row)}
+        />
+      </details>
+    {/if}
   {:else}
     <Loading />
   {/if}
 </div>
 
 <DialogFrame bind:open={opening} title="New library">
-  <form class="flex gap-2" onsubmit={open}>
-    <input class="field flex-1" aria-label="Name" placeholder="Name" bind:value={name} required />
-    <button class="button main">Create</button>
-  </form>
+  <LibraryForm settings={null} submit="Create" send={make} />
 </DialogFrame>
+{#if copied}
+  {#key copied.id}<CopyLibraryDialog row={copied} onclose={() => (copied = null)} />{/key}
+{/if}
+{#if merged}
+  {@const row = merged}
+  {#key row.id}
+    <MergeDialog
+      {row}
+      others={rows.filter(({ id }) => id !== row.id)}
+      onclose={() => (merged = null)}
+    />
+  {/key}
+{/if}

@@ -126,6 +126,19 @@ class LibraryCopyTest extends ServerTest {
   }
 
   @Test
+  void manyToolsAreTakenOutAtOnceAndComeBack() {
+    long library = shelves.library("Copy: taken out");
+    List<Long> tools = shelves.mills(library, "LCO-1", "LCO-2", "LCO-3");
+    Api.Answer out =
+        lead.post(
+            "/api/v1/libraries/%d/tools/out".formatted(library),
+            Api.body("tools", tools.subList(0, 2)));
+    assertEquals(Map.of("LCO-3", 3), shelves.numbers(library));
+    shelves.undo(out);
+    assertEquals(Map.of("LCO-1", 1, "LCO-2", 2, "LCO-3", 3), shelves.numbers(library));
+  }
+
+  @Test
   void copyingTwiceAddsNothing() {
     long from = shelves.library("Copy: twice");
     long into = shelves.library("Copy: twice into");

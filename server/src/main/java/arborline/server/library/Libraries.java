@@ -94,7 +94,7 @@ public class Libraries {
 
   /** Opens a library with what it is for; its name must be free. */
   @Transactional
-  LibraryDone open(LibraryChange wanted) {
+  public LibraryDone open(LibraryChange wanted) {
     Library library = new Library(SettingsCheck.name(wanted.name()));
     nameIsFree(library.name);
     LibrarySettings given =

@@ -6,7 +6,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** What somebody changes of a library; null members stay as they are. */
-record LibraryChange(
+public record LibraryChange(
     @Nullable String name,
     @Nullable String purpose,
     @Nullable List<@Nullable String> processes,

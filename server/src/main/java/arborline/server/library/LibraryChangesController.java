@@ -102,6 +102,13 @@ class LibraryChangesController {
     return preview ? copying.preview(id, order.order()) : copying.copy(id, order.order());
   }
 
+  /** Takes tools out of the library; they stay in the shop. */
+  @PostMapping("/tools/out")
+  @MayEdit
+  Undoable takeOut(@PathVariable long id, @RequestBody SectionController.ToolIds tools) {
+    return copying.remove(id, tools.all());
+  }
+
   record CopyName(@Nullable String name) {}
 
   /** Makes a library like this one, with all that stands in it. */

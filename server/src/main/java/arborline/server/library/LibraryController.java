@@ -44,7 +44,7 @@ class LibraryController {
 
   /** All libraries with what stands in them, where they are used and what waits there. */
   @GetMapping("/overview")
-  Slice<LibraryOverview.Row> overview() {
+  Slice<LibraryOverview.LibraryRow> overview() {
     return Slice.all(overview.of(libraries.all()));
   }
 

@@ -12,6 +12,7 @@ import arborline.server.support.Refusal;
 import arborline.server.tool.ToolStore;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
+import arborline.server.trail.Undoable;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -253,6 +254,21 @@ class LibraryCopying {
     String text =
         "merged %s into %s".formatted(String.join(", ", names), store.library(libraryId).name);
     return Copied.of(plan, told(libraryId, text, added, from, number));
+  }
+
+  /** Takes tools out of a library; they stay in the shop. */
+  @Transactional
+  Undoable remove(long libraryId, List<Long> toolIds) {
+    Library library = store.locked(libraryId);
+    List<Long> leaving = store.entryIds(libraryId, toolIds);
+    if (leaving.isEmpty()) {
+      return new Undoable(0);
+    }
+    String text =
+        "took %s out of %s".formatted(TrailRecord.count(leaving.size(), "tool"), library.name);
+    long number = away.begin();
+    away.entries(number, leaving);
+    return new Undoable(told(libraryId, text, List.of(), List.of(), number));
   }
 
   /** Makes a library like another one, with the same sections, tools, numbers and versions. */

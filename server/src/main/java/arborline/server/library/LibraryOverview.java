@@ -48,7 +48,7 @@ class LibraryOverview {
    * @param classes those with the most tools first
    * @param behind tools that it holds in an older version than the newest
    */
-  record Row(
+  record LibraryRow(
       long id,
       String name,
       long tools,
@@ -59,7 +59,7 @@ class LibraryOverview {
       List<Waiting> waiting) {}
 
   @Transactional(readOnly = true)
-  List<Row> of(List<Libraries.LibraryHead> heads) {
+  List<LibraryRow> of(List<Libraries.LibraryHead> heads) {
     Map<Long, Long> changes = new HashMap<>();
     jdbc.sql("select id, numbering_no from library")
         .query(row -> {
@@ -74,7 +74,7 @@ class LibraryOverview {
               known.get(
                   new Content(head.id(), changes.getOrDefault(head.id(), 0L)),
                   content -> classes(content.libraryId()));
-          return new Row(
+          return new LibraryRow(
               head.id(),
               head.name(),
               classes.stream().mapToLong(ClassCount::count).sum(),

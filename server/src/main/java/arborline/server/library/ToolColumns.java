@@ -1,12 +1,20 @@
 package arborline.server.library;
 
+import arborline.core.library.NumberRange;
 import arborline.core.property.Dictionary;
+import arborline.core.property.Property;
+import arborline.core.tool.Process;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** The columns that lists of tools can have, in their order. */
 final class ToolColumns {
+
+  /** One tool of so many makes a kind of work count. */
+  private static final long GOOD_PART = 8;
 
   private ToolColumns() {}
 
@@ -18,7 +26,9 @@ final class ToolColumns {
    * @param sort by which the list can be asked for; null where it cannot
    * @param symbols of the values that stand in it, the first that a tool has; empty for what every
    *     tool has: number, code, name and class
-   * @param usual true where it is shown until somebody chooses
+   * @param text true where words stand in it
+   * @param usualFor words of the kinds of work in whose lists it is shown until somebody chooses;
+   *     empty where somebody must choose it
    */
   record ToolColumn(
       String id,
@@ -26,44 +36,93 @@ final class ToolColumns {
       String name,
       @Nullable String sort,
       List<String> symbols,
-      boolean usual) {}
+      boolean text,
+      List<String> usualFor) {}
+
+  private static final Process[] EVERY = Process.values();
+  private static final Process[] ROUND = {
+    Process.MILLING, Process.HOLE_MAKING, Process.THREADING, Process.ROUTING, Process.PROBING
+  };
+  private static final Process[] MILLS = {Process.MILLING, Process.ROUTING};
 
   private static final List<ToolColumn> ALL =
       List.of(
-          new ToolColumn("number", "No.", "number in the library", "number", List.of(), true),
-          new ToolColumn("code", "Code", "code", "code", List.of(), true),
-          new ToolColumn("name", "Name", "name", "name", List.of(), true),
-          new ToolColumn("class", "Silhouette", "class", "class", List.of(), true),
-          new ToolColumn("section", "Section", "section", null, List.of(), false),
-          value("Ø", "dc", true, "DC", "DCX"),
-          value("Corner", null, true, "RE"),
-          value("Depth", null, true, "APMX"),
-          value("Reach", null, true, "LU"),
-          value("Length", null, true, "OAL", "LF"),
-          value("Shank", null, true, "DMM"),
-          value("Edges", null, true, "NOF"),
-          value("Flutes", null, false, "LCF"),
-          value("Neck Ø", null, false, "DN"),
-          value("Neck", null, false, "LN"),
-          value("Point", null, false, "SIG"),
-          value("Thread", null, false, "TDZ"),
-          value("Pitch", null, false, "TP"),
-          value("Edge angle", null, false, "KAPR"),
-          value("Hand", null, false, "HAND"),
-          value("Material", null, false, "SUBSTRATE"),
-          value("Coating", null, false, "COATING"),
-          value("Most 1/min", null, false, "RPMX"),
-          value("Mass", null, false, "WT"));
+          own("number", "No.", "number in the library", "number", EVERY),
+          own("code", "Code", "code", "code", EVERY),
+          own("name", "Name", "name", "name", EVERY),
+          own("class", "Silhouette", "class", "class", EVERY),
+          own("section", "Section", "section", "section"),
+          own("library", "Library", "library that holds it", null),
+          own("version", "Version", "version that the library holds", null),
+          value("Ø", "dc", ROUND, "DC", "DCX"),
+          value("Insert", null, only(Process.TURNING), "MIID"),
+          value("Hand", null, only(Process.TURNING), "HAND"),
+          value("Edge angle", null, only(Process.TURNING), "KAPR"),
+          value("Radius", null, only(Process.MILLING, Process.TURNING), "RE"),
+          value("Depth", null, MILLS, "APMX"),
+          value("Reach", null, only(Process.MILLING, Process.HOLE_MAKING), "LU"),
+          value("Point", null, only(Process.HOLE_MAKING), "SIG"),
+          value("Thread", null, only(Process.THREADING), "TDZ"),
+          value("Pitch", null, only(Process.THREADING), "TP"),
+          value("Length", null, EVERY, "OAL", "LF"),
+          value("Shank", null, ROUND, "DMM"),
+          value("Shank h", null, only(Process.TURNING), "H"),
+          value("Shank b", null, only(Process.TURNING), "B"),
+          value("Edges", null, MILLS, "NOF"),
+          value("Flutes", null, only(), "LCF"),
+          value("Neck Ø", null, only(), "DN"),
+          value("Neck", null, only(), "LN"),
+          value("Material", null, only(), "SUBSTRATE"),
+          value("Coating", null, only(), "COATING"),
+          value("Most 1/min", null, only(), "RPMX"),
+          value("Mass", null, only(), "WT"));
+
+  private static Process[] only(Process... processes) {
+    return processes;
+  }
+
+  private static ToolColumn own(
+      String id, String title, String name, @Nullable String sort, Process... usualFor) {
+    return new ToolColumn(id, title, name, sort, List.of(), !id.equals("number"), words(usualFor));
+  }
 
   private static ToolColumn value(
-      String title, @Nullable String sort, boolean usual, String... symbols) {
+      String title, @Nullable String sort, Process[] usualFor, String... symbols) {
+    Property property = Dictionary.standard().get(symbols[0]);
     return new ToolColumn(
         symbols[0],
         title,
-        Dictionary.standard().get(symbols[0]).name(),
+        property.name(),
         sort,
         List.of(symbols),
-        usual);
+        property.unit().isEmpty(),
+        words(usualFor));
+  }
+
+  private static List<String> words(Process... processes) {
+    return Arrays.stream(processes).map(NumberRange::word).toList();
+  }
+
+  /**
+   * The columns of a list until somebody chooses: those that are usual for at least half of the
+   * kinds of work that a good part of its tools belongs to.
+   *
+   * @param tools how many there are of each kind
+   */
+  static List<String> following(Map<Process, Long> tools) {
+    long all = tools.values().stream().mapToLong(Long::longValue).sum();
+    List<String> listed =
+        tools.entrySet().stream()
+            .filter(kind -> kind.getValue() * GOOD_PART >= all)
+            .map(kind -> NumberRange.word(kind.getKey()))
+            .toList();
+    return ALL.stream()
+        .filter(column -> {
+          long fitting = column.usualFor().stream().filter(listed::contains).count();
+          return fitting > 0 && fitting * 2 >= listed.size();
+        })
+        .map(ToolColumn::id)
+        .toList();
   }
 
   static List<ToolColumn> all() {

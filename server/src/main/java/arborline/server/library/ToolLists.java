@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.core.tool.Process;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
 import arborline.server.support.ReadyJson;
@@ -10,6 +11,7 @@ import arborline.server.tool.ValueView;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,6 +24,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Lists the tools of a library, or of all, and counts what its filters could be changed to. */
 @Service
 class ToolLists {
+
+  private static final List<String> OVER_ALL = List.of("code", "name", "dc", "class");
 
   private final JdbcTemplate jdbc;
   private final LibraryRepository libraries;
@@ -70,10 +74,19 @@ class ToolLists {
   /** How many tools lie in [from, to) mm. */
   record DiameterCount(BigDecimal from, BigDecimal to, long count) {}
 
-  record Facets(long total, List<ClassCount> classes, List<DiameterCount> diameters) {}
+  /**
+   * What is listed, counted.
+   *
+   * @param columns those that fit what is listed
+   */
+  record Facets(
+      long total, List<ClassCount> classes, List<DiameterCount> diameters, List<String> columns) {}
 
   Slice<ToolRow> page(
       ToolQuery.Filter filter, String sort, boolean down, @Nullable String after, int limit) {
+    if (filter.libraryId() == null && !OVER_ALL.contains(sort)) {
+      throw Refusal.badRequest("over all libraries sort is one of " + String.join(", ", OVER_ALL));
+    }
     List<ListedTool> rows =
         new ToolQuery(filter, ToolQuery.Except.NOTHING).page(jdbc, sort, down, after, limit);
     if (rows.isEmpty()) {
@@ -146,10 +159,14 @@ class ToolLists {
             .groups(jdbc, "e.class_id", String.class).stream()
                 .map(group -> classCount(group.value(), group.count()))
                 .toList();
-    long total =
-        new ToolQuery(filter, ToolQuery.Except.NOTHING)
-            .groups(jdbc, "1", Long.class).stream().mapToLong(ToolQuery.Group::count).sum();
-    return new Facets(total, classes, diameters(filter));
+    Map<Process, Long> listed = new EnumMap<>(Process.class);
+    long total = 0;
+    for (ToolQuery.Group<String> group :
+        new ToolQuery(filter, ToolQuery.Except.NOTHING).groups(jdbc, "e.class_id", String.class)) {
+      listed.merge(EntryStore.process(group.value()), group.count(), Long::sum);
+      total += group.count();
+    }
+    return new Facets(total, classes, diameters(filter), ToolColumns.following(listed));
   }
 
   private static ClassCount classCount(String classId, long count) {
@@ -167,10 +184,16 @@ class ToolLists {
     Map<Integer, Long> bars = new LinkedHashMap<>();
     for (ToolQuery.Group<BigDecimal> group :
         new ToolQuery(filter, ToolQuery.Except.DIAMETER)
-            .groups(jdbc, "floor(e.dc)", BigDecimal.class)) {
+            .groups(jdbc, "if(e.dc = 0, -1, floor(e.dc))", BigDecimal.class)) {
+      if (group.value().signum() < 0) {
+        continue;
+      }
       bars.merge(DiameterBars.of(group.value().doubleValue()), group.count(), Long::sum);
     }
     List<DiameterCount> counts = new ArrayList<>();
+    if (bars.isEmpty()) {
+      return counts;
+    }
     for (int bar = 0; bar < DiameterBars.count(); bar++) {
       counts.add(
           new DiameterCount(

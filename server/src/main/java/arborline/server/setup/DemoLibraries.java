@@ -9,40 +9,86 @@ import arborline.core.inspect.Inspector;
 import arborline.core.library.Numbering;
 import arborline.server.library.AcceptedTools;
 import arborline.server.library.Libraries;
+import arborline.server.library.LibraryChange;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
-/** Fills libraries from tables: one library a file, called as the file is. */
+/**
+ * Fills libraries from tables: one library a file, called as the file is. What they are for and
+ * their sections stand in a file beside them.
+ */
 @Component
 class DemoLibraries {
 
   private final Libraries libraries;
   private final AcceptedTools intake;
+  private final JsonMapper json;
 
-  DemoLibraries(Libraries libraries, AcceptedTools intake) {
+  DemoLibraries(Libraries libraries, AcceptedTools intake, JsonMapper json) {
     this.libraries = libraries;
     this.intake = intake;
+    this.json = json;
+  }
+
+  /**
+   * What is said of a library.
+   *
+   * @param sections beginnings of the codes of the tools in each, by its path
+   */
+  private record About(LibraryChange settings, Map<String, List<String>> sections) {
+
+    static final About NOTHING =
+        new About(new LibraryChange(null, null, null, null, null, null, null), Map.of());
+
+    /** The sections of a tool, as one text. */
+    String section(String code) {
+      return sections.entrySet().stream()
+          .filter(section -> section.getValue().stream().anyMatch(code::startsWith))
+          .map(Map.Entry::getKey)
+          .collect(Collectors.joining("; "));
+    }
   }
 
   @Transactional
   public void fill(Path folder) throws IOException {
+    Map<String, About> about = about(folder.resolve("about.json"));
     try (Stream<Path> files = Files.list(folder)) {
       for (Path file : files.filter(path -> path.toString().endsWith(".csv")).sorted().toList()) {
-        long library = libraries.open(name(file)).id();
+        About said = about.getOrDefault(name(file), About.NOTHING);
         intake
-            .into(library, "", "demo file " + file.getFileName(), Numbering.KEEP)
-            .take(arriving(file));
+            .into(open(name(file), said), "", "demo file " + file.getFileName(), Numbering.KEEP)
+            .take(arriving(file, said));
       }
     }
+  }
+
+  private Map<String, About> about(Path file) throws IOException {
+    return Files.exists(file)
+        ? json.readValue(Files.readAllBytes(file), new TypeReference<Map<String, About>>() {})
+        : Map.of();
+  }
+
+  private long open(String name, About about) {
+    LibraryChange said = about.settings();
+    return libraries
+        .open(
+            new LibraryChange(
+                name, said.purpose(), said.processes(), said.labels(), said.ranges(), null, null))
+        .library()
+        .id();
   }
 
   /** {@code marram-milling.csv} is "Marram milling". */
@@ -51,7 +97,7 @@ class DemoLibraries {
     return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 
-  private static List<AcceptedTools.Arriving> arriving(Path file) throws IOException {
+  private static List<AcceptedTools.Arriving> arriving(Path file, About about) throws IOException {
     byte[] content = Files.readAllBytes(file);
     List<AcceptedTools.Arriving> arriving = new ArrayList<>();
     try (ItemSource source =
@@ -66,7 +112,7 @@ class DemoLibraries {
                 inspected.number(),
                 arriving.size() + 1,
                 OptionalLong.empty(),
-                ""));
+                about.section(inspected.tool().code())));
       }
     }
     return arriving;

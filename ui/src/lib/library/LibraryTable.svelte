@@ -1,0 +1,101 @@
+<script lang="ts">
+  import type { LibraryRow } from '$lib/api/client';
+  import Mark from '$lib/marks/Mark.svelte';
+  import { who } from '$lib/shell/session.svelte';
+  import { count } from '$lib/shell/text';
+  import { processWord } from './arrangement';
+  import ClassBand from './ClassBand.svelte';
+  import LibraryMenu from './LibraryMenu.svelte';
+
+  let {
+    groups,
+    oncopy,
+    onmerge
+  }: {
+    groups: { head: string; rows: LibraryRow[] }[];
+    oncopy: (row: LibraryRow) => void;
+    onmerge: (row: LibraryRow) => void;
+  } = $props();
+</script>
+
+<table class="rows w-full">
+  <thead>
+    <tr>
+      <th>Library</th>
+      <th class="number w-20">Tools</th>
+      <th>What stands in it</th>
+      <th>For</th>
+      <th>Used at</th>
+      <th>What waits</th>
+      <th class="w-10"><span class="sr-only">Actions</span></th>
+    </tr>
+  </thead>
+  {#each groups as group (group.head)}
+    <tbody>
+      {#if group.head !== '' || groups.length > 1}
+        <tr>
+          <th
+            colspan="7"
+            scope="rowgroup"
+            class="h-9 px-2.5 pt-3 text-left align-bottom font-semibold"
+            >{group.head || 'Without one'}</th
+          >
+        </tr>
+      {/if}
+      {#each group.rows as row (row.id)}
+        <tr class="hover:bg-faint">
+          <td class="max-w-80">
+            <a class="font-semibold hover:text-working" href="/libraries/{row.id}">{row.name}</a>
+            {#if row.settings.purpose}
+              <span class="block truncate text-[13px] text-soft" title={row.settings.purpose}
+                >{row.settings.purpose}</span
+              >
+            {/if}
+          </td>
+          <td class="number">{row.tools.toLocaleString('en')}</td>
+          <td><ClassBand {row} /></td>
+          <td class="max-w-56">
+            {processWord(row.settings.processes)}
+            {#if row.settings.labels.length > 0}
+              <span class="block truncate text-[13px] text-soft"
+                >{row.settings.labels.map(({ label }) => label).join(', ')}</span
+              >
+            {/if}
+          </td>
+          <td>
+            {#each row.machines as machine (machine.id)}
+              <a
+                class="mr-2 hover:text-working"
+                href="/machines/{machine.id}"
+                title="{count(machine.tools, 'tool')} in its load plan">{machine.name}</a
+              >
+            {/each}
+          </td>
+          <td>
+            {#each row.waiting as waiting (waiting.delivery)}
+              <a
+                class="block hover:text-working"
+                href="/receiving/{waiting.delivery}"
+                title={waiting.name}
+              >
+                <Mark kind="query" word="" />
+                {count(waiting.lines, 'line')} of {waiting.name}
+              </a>
+            {/each}
+            {#if row.behind > 0}
+              <span class="block">
+                <Mark kind="note" word="" />
+                {count(row.behind, 'tool')} with a newer version
+              </span>
+            {/if}
+          </td>
+          <td>
+            {#if who.may('EDIT')}
+              <LibraryMenu {row} oncopy={() => oncopy(row)} onmerge={() => onmerge(row)} />
+            {/if}
+          </td>
+        </tr>
+      {/each}
+    </tbody>
+  {/each}
+</table>

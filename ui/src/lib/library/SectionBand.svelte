@@ -1,0 +1,72 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import type { SectionView } from '$lib/api/client';
+  import { who } from '$lib/shell/session.svelte';
+  import type { ListFilter } from './filter.svelte';
+  import { DRAGGED } from './dragging';
+  import { fileTools } from './actions';
+  import { sectionsQuery } from './queries';
+  import SectionEditor from './SectionEditor.svelte';
+
+  let { library, filter }: { library: number; filter: ListFilter } = $props();
+
+  const sections = createQuery(() => sectionsQuery(library));
+  const all = $derived(sections.data?.items ?? []);
+  const outer = $derived(all.filter(({ parent }) => parent === null || parent === undefined));
+  const chosen = $derived(all.find(({ id }) => id === filter.section));
+  /** The section on the first level that the chosen one is, or is in. */
+  const within = $derived(chosen?.parent ?? chosen?.id);
+  const inner = $derived(all.filter(({ parent }) => parent !== null && parent === within));
+  let over = $state<number | null>(null);
+
+  // A section that somebody deleted is no longer chosen.
+  $effect(() => {
+    if (sections.data && filter.section && !chosen) filter.section = null;
+  });
+
+  function ondragover(event: DragEvent, section: SectionView) {
+    if (!event.dataTransfer?.types.includes(DRAGGED)) return;
+    event.preventDefault();
+    over = section.id;
+  }
+
+  async function ondrop(event: DragEvent, section: SectionView) {
+    event.preventDefault();
+    over = null;
+    const tools = JSON.parse(event.dataTransfer?.getData(DRAGGED) || '[]') as number[];
+    if (tools.length > 0) await fileTools(library, section, tools, true);
+  }
+</script>
+
+{#snippet chip(section: SectionView)}
+  {@const on = filter.section === section.id}
+  <button
+    class={[
+      'flex h-7 items-center gap-1.5 whitespace-nowrap rounded-sm border px-2 text-[13px]',
+      on || over === section.id
+        ? 'border-working bg-faint'
+        : section.id === within
+          ? 'border-hairline bg-faint'
+          : 'border-hairline hover:border-working'
+    ]}
+    aria-pressed={on}
+    onclick={() => (filter.section = on ? null : section.id)}
+    ondragover={(event) => ondragover(event, section)}
+    ondragleave={() => (over = null)}
+    ondrop={(event) => void ondrop(event, section)}
+  >
+    {section.name}
+    <span class="text-soft">{section.tools.toLocaleString('en')}</span>
+  </button>
+{/snippet}
+
+{#if all.length > 0}
+  <div class="flex flex-wrap items-center gap-1 px-5 pb-2" role="group" aria-label="Sections">
+    {#each outer as section (section.id)}{@render chip(section)}{/each}
+    {#if inner.length > 0}
+      <span class="px-1 text-soft" aria-hidden="true">›</span>
+      {#each inner as section (section.id)}{@render chip(section)}{/each}
+    {/if}
+    {#if who.may('EDIT')}<SectionEditor {library} sections={all} />{/if}
+  </div>
+{/if}

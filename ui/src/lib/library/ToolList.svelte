@@ -1,0 +1,71 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query';
+  import type { ToolRow } from '$lib/api/client';
+  import Strip from '$lib/drawing/Strip.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
+  import { who } from '$lib/shell/session.svelte';
+  import { takeOut } from './actions';
+  import { basket } from './basket.svelte';
+  import FilterBand from './FilterBand.svelte';
+  import type { ListFilter } from './filter.svelte';
+  import { facetsQuery, toolsQuery } from './queries';
+  import ToolTable from './ToolTable.svelte';
+
+  let {
+    library,
+    filter,
+    chosen = $bindable([])
+  }: {
+    /** Null for the tools of all libraries. */
+    library: number | null;
+    filter: ListFilter;
+    chosen?: ToolRow[];
+  } = $props();
+
+  /** How many silhouettes hang on the strip. */
+  const HUNG = 4;
+
+  const facets = createQuery(() => facetsQuery(library, filter.query));
+  const tools = createInfiniteQuery(() =>
+    toolsQuery(library, filter.query, filter.sort, filter.down)
+  );
+  const rows = $derived((tools.data?.pages ?? []).flatMap((page) => page.items));
+  const hung = $derived(chosen.slice(-HUNG));
+
+  function more() {
+    if (tools.hasNextPage && !tools.isFetchingNextPage) {
+      void tools.fetchNextPage();
+    }
+  }
+
+  function remove(row: ToolRow) {
+    if (!who.may('EDIT') || library === null) return;
+    const some = chosen.some(({ entryId }) => entryId === row.entryId) ? chosen : [row];
+    void takeOut(library, some);
+    chosen = [];
+  }
+</script>
+
+<FilterBand {filter} facets={facets.data} />
+{#if tools.error}
+  <ErrorNote error={tools.error} retry={() => void tools.refetch()} />
+{:else if tools.data && rows.length === 0}
+  <div class="flex-1 px-5 py-6">
+    <p>No tool is like that.</p>
+    <button class="button mt-2" onclick={() => filter.clear()}>Show all</button>
+  </div>
+{:else}
+  <ToolTable
+    {rows}
+    {filter}
+    following={facets.data?.columns ?? []}
+    everywhere={library === null}
+    bind:chosen
+    onopen={(row) => void goto(`/tools/${row.toolId}`)}
+    onend={more}
+    onremove={remove}
+    keys={{ b: (some) => basket.add(some) }}
+  />
+{/if}
+<Strip tools={hung.map((row) => ({ key: row.entryId, code: row.code, outline: row.outline }))} />

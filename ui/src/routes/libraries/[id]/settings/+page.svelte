@@ -1,0 +1,40 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { changeLibrary } from '$lib/library/actions';
+  import LibraryForm from '$lib/library/LibraryForm.svelte';
+  import { libraryQuery } from '$lib/library/queries';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
+  import Loading from '$lib/shell/Loading.svelte';
+  import { who } from '$lib/shell/session.svelte';
+
+  const id = $derived(Number(page.params.id));
+  const library = createQuery(() => libraryQuery(id));
+</script>
+
+<svelte:head><title>Settings · {library.data?.name ?? 'Library'} · Arbor Line</title></svelte:head>
+
+{#if library.error}
+  <ErrorNote error={library.error} retry={() => void library.refetch()} />
+{:else if library.data}
+  <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-3">
+    <p><a class="text-soft hover:text-working" href="/libraries/{id}">{library.data.name}</a></p>
+    <h1>Settings</h1>
+    <fieldset class="mt-4 max-w-3xl" disabled={!who.may('EDIT')}>
+      {#if !who.may('EDIT')}
+        <p class="mb-3 text-soft">You may look at this; a lead or a programmer may change it.</p>
+      {/if}
+      <LibraryForm
+        settings={library.data.settings}
+        submit="Save"
+        send={async (change) => {
+          await changeLibrary(id, change, 'Saved');
+          await goto(`/libraries/${id}`);
+        }}
+      />
+    </fieldset>
+  </div>
+{:else}
+  <Loading />
+{/if}

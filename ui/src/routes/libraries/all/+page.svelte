@@ -1,0 +1,34 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import type { ToolRow } from '$lib/api/client';
+  import ChosenBar from '$lib/library/ChosenBar.svelte';
+  import { ListFilter } from '$lib/library/filter.svelte';
+  import { facetsQuery } from '$lib/library/queries';
+  import ToolList from '$lib/library/ToolList.svelte';
+
+  const filter = new ListFilter();
+  let chosen = $state<ToolRow[]>([]);
+  const facets = createQuery(() => facetsQuery(null, filter.query));
+</script>
+
+<svelte:head><title>Tools of all libraries · Arbor Line</title></svelte:head>
+
+<header class="flex flex-wrap items-center gap-x-3 gap-y-2 px-5 pb-2 pt-3">
+  <h1>Tools of all libraries</h1>
+  <span class="text-soft" role="status"
+    >{facets.data ? facets.data.total.toLocaleString('en') : ''}</span
+  >
+  <input
+    class="field ml-3 w-72"
+    data-search
+    type="search"
+    aria-label="Search"
+    placeholder="words, or dia 6..12 flutes 3 reach>30"
+    bind:value={filter.text}
+  />
+  {#if filter.narrowed}
+    <button class="button quiet" onclick={() => filter.clear()}>Show all</button>
+  {/if}
+  <div class="ml-auto"><ChosenBar library={null} bind:chosen /></div>
+</header>
+<ToolList library={null} {filter} bind:chosen />
