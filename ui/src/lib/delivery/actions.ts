@@ -146,7 +146,8 @@ export const takeLines = (
       ),
     message: (taken) => {
       const renumbered = taken.renumbered ? `, ${taken.renumbered} under another number` : '';
-      return `${taken.what} entered ${library.name}${renumbered}`;
+      const refused = taken.refused ? `; ${taken.refused} stay here: ${taken.refusal}` : '';
+      return `${taken.what} entered ${library.name}${renumbered}${refused}`;
     },
     concerns: [...concerns(delivery.id), ['library']]
   });

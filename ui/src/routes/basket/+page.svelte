@@ -91,7 +91,7 @@
     </p>
   </div>
 {:else}
-  <div class="min-h-0 flex-1 overflow-auto">
+  <div class="min-h-0 flex-1 overflow-auto px-2.5">
     <table class="rows w-full">
       <thead>
         <tr>
@@ -166,7 +166,7 @@
     tools={hung ? [{ key: hung.toolId, code: hung.code, outline: hung.outline ?? undefined }] : []}
   />
   {#if who.may('EDIT')}
-    <footer class="flex flex-wrap items-center gap-3 border-t border-hairline bg-sheet px-5 py-2.5">
+    <div role="group" aria-label="Copying" class="flex flex-wrap items-center gap-3 border-t border-hairline bg-sheet px-5 py-2.5">
       <span>Copy into</span>
       <Choice
         label="Into which library"
@@ -185,7 +185,7 @@
         maxlength="130"
         bind:value={section}
       />
-      <span>; they</span>
+      <span>where they</span>
       <Choice label="Numbers" bind:value={numbering} options={numberings} />
       {#if preview.data && target}
         <span class="text-soft" role="status">
@@ -207,6 +207,6 @@
         disabled={busy || !preview.data || preview.data.entering === 0}
         onclick={() => void copy(false)}>Copy</button
       >
-    </footer>
+    </div>
   {/if}
 {/if}

@@ -79,11 +79,22 @@ class SectionsTest extends ServerTest {
     Api.Answer second = put(library, aluminium, List.of(tools.get(0)));
     assertEquals("Roughing / Long; Aluminium", shelves.sections(library).get("SEC-1"));
     assertEquals(2, shelves.rows(library, "&section=" + roughing).size());
+    put(library, roughing, tools.subList(1, 3));
+    assertEquals("[3, 2, 1]", counts(library));
+    assertEquals(3, shelves.rows(library, "&section=" + roughing).size());
     assertEquals(1, shelves.rows(library, "&section=" + aluminium).size());
     change(library, roughing, "name", "Rough");
     assertEquals("Rough / Long; Aluminium", shelves.sections(library).get("SEC-1"));
     shelves.undo(second);
     assertEquals("Rough / Long", shelves.sections(library).get("SEC-1"));
+  }
+
+  private String counts(long library) {
+    List<Long> counts = new ArrayList<>();
+    lead.get("/api/v1/libraries/%d/sections".formatted(library))
+        .at("items")
+        .forEach(section -> counts.add(section.get("tools").asLong()));
+    return counts.toString();
   }
 
   @Test

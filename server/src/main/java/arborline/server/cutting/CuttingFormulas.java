@@ -5,9 +5,12 @@ import arborline.core.exchange.CuttingReading;
 import arborline.core.tool.Tool;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
-import arborline.server.tool.ToolChanged;
+import arborline.server.tool.CurrentTool;
+import arborline.server.tool.ToolsChanged;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -28,9 +31,11 @@ class CuttingFormulas {
   }
 
   @EventListener
-  void changed(ToolChanged changed) {
-    for (CuttingLine line : lines.findByToolIdAndFormulasNotNull(changed.now().id())) {
-      worked(line, changed.now().tool());
+  void changed(ToolsChanged changed) {
+    Map<Long, Tool> now =
+        changed.now().stream().collect(Collectors.toMap(CurrentTool::id, CurrentTool::tool));
+    for (CuttingLine line : lines.findByToolIdInAndFormulasNotNull(now.keySet())) {
+      worked(line, now.get(line.toolId));
     }
   }
 

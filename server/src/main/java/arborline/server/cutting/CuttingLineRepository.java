@@ -23,7 +23,7 @@ interface CuttingLineRepository extends Repository<CuttingLine, Long> {
 
   List<CuttingLine> findByToolIdOrderById(long toolId);
 
-  List<CuttingLine> findByToolIdAndFormulasNotNull(long toolId);
+  List<CuttingLine> findByToolIdInAndFormulasNotNull(Collection<Long> toolIds);
 
   List<CuttingLine> findByToolIdInOrderById(Collection<Long> toolIds);
 

@@ -11,7 +11,7 @@ import arborline.server.live.Live;
 import arborline.server.support.Ids;
 import arborline.server.support.Refusal;
 import arborline.server.tool.CurrentTool;
-import arborline.server.tool.ToolChanged;
+import arborline.server.tool.ToolsChanged;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -21,8 +21,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
-import org.springframework.data.domain.Limit;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -33,7 +33,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(propagation = Propagation.MANDATORY)
 class EntryStore {
 
-  private static final int MOST_LIBRARIES = 1000;
   private static final int CHUNK = 1000;
 
   private final EntityManager entities;
@@ -191,18 +190,24 @@ class EntryStore {
   }
 
   /**
-   * Every library that holds a tool and follows its newest version goes along. Refused where the
-   * tool became one that a library cannot hold.
+   * Every library that holds one of the tools and follows its newest version goes along. Refused
+   * where a tool became one that a library cannot hold.
    */
   @EventListener
-  void follow(ToolChanged changed) {
-    for (Entry entry : entries.findByToolId(changed.now().id(), Limit.of(MOST_LIBRARIES))) {
+  void follow(ToolsChanged changed) {
+    Map<Long, CurrentTool> now =
+        changed.now().stream().collect(Collectors.toMap(CurrentTool::id, tool -> tool));
+    Set<Long> told = new HashSet<>();
+    for (Entry entry : entries.findByToolIdIn(now.keySet())) {
+      CurrentTool tool = now.get(entry.toolId);
       if (entry.pinned) {
-        entry.code = changed.now().code();
+        entry.code = tool.code();
       } else {
-        follow(entry, changed.now());
+        follow(entry, tool);
       }
-      live.say("library", entry.libraryId, "");
+      if (told.add(entry.libraryId)) {
+        live.say("library", entry.libraryId, "");
+      }
     }
   }
 

@@ -26,7 +26,7 @@ class PutAwayEntries {
   private static final String COLUMNS =
       "id, library_id, tool_id, version_id, pinned, number, process, section, code, name,"
           + " class_id, dc";
-  private static final int CHUNK = 1000;
+  private static final int CHUNK = 500;
 
   private final JdbcClient jdbc;
   private final EntityManager entities;
@@ -61,10 +61,13 @@ class PutAwayEntries {
   /** Puts some entries away. */
   void entries(long putAway, Collection<Long> entryIds) {
     entities.flush();
-    List<Long> all = List.copyOf(entryIds);
+    List<Long> all = entryIds.stream().sorted().toList();
     for (int from = 0; from < all.size(); from += CHUNK) {
       List<Long> some = all.subList(from, Math.min(all.size(), from + CHUNK));
-      bulk.each(copying("e.id = ?").replaceFirst("\\?", Long.toString(putAway)), some);
+      jdbc.sql(copying("e.id in (:ids)").replaceFirst("\\?", ":number"))
+          .param("number", putAway)
+          .param("ids", some)
+          .update();
       bulk.each("delete from entry where id = ?", some);
     }
     entities.clear();

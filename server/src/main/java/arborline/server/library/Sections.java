@@ -49,7 +49,7 @@ class Sections {
    * A section.
    *
    * @param parent the section that it is in; null on the first level
-   * @param tools that stand in it, without those of sections in it
+   * @param tools that stand in it or in a section in it
    */
   record SectionView(long id, String name, @Nullable Long parent, long tools) {}
 
@@ -66,11 +66,15 @@ class Sections {
     Map<Long, Long> sizes = new HashMap<>();
     jdbc.sql(
             """
-            select es.section_id, count(*) from section s
-            join entry_section es on es.section_id = s.id where s.library_id = ?
-            group by es.section_id\
+            select s.id, count(*) from section s
+            join entry_section es on es.section_id = s.id where s.library_id = ? and s.parent_id > 0
+            group by s.id
+            union all
+            select if(s.parent_id = 0, s.id, s.parent_id) as outer_id, count(distinct es.entry_id)
+            from section s join entry_section es on es.section_id = s.id
+            where s.library_id = ? group by outer_id\
             """)
-        .param(libraryId)
+        .params(libraryId, libraryId)
         .query(row -> {
           sizes.put(row.getLong(1), row.getLong(2));
         });

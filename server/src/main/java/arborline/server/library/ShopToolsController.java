@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 class ShopToolsController {
 
   private static final int MOST = 500;
+  private static final int MOST_IDS = 100_000;
 
   private final ToolLists lists;
 
@@ -34,6 +35,26 @@ class ShopToolsController {
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
         filter(q, classes, diaMin, diaMax), sort, down, after, Math.clamp(limit, 1, MOST));
+  }
+
+  /**
+   * The ids of all tools of a list, by code.
+   *
+   * @param library null for all libraries
+   */
+  @GetMapping("/ids")
+  Slice<Long> ids(
+      @RequestParam(required = false) @Nullable Long library,
+      @RequestParam(required = false) @Nullable String q,
+      @RequestParam(name = "class", required = false) @Nullable Set<String> classes,
+      @RequestParam(name = "dia.min", required = false) @Nullable BigDecimal diaMin,
+      @RequestParam(name = "dia.max", required = false) @Nullable BigDecimal diaMax,
+      @RequestParam(required = false) @Nullable Long section) {
+    return Slice.all(
+        lists.ids(
+            new ToolQuery.Filter(
+                library, q, classes == null ? Set.of() : classes, section, diaMin, diaMax),
+            MOST_IDS));
   }
 
   @GetMapping("/facets")

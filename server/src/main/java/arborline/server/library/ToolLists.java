@@ -169,6 +169,17 @@ class ToolLists {
     return new Facets(total, classes, diameters(filter), ToolColumns.following(listed));
   }
 
+  /** The tools of a list, by code; those beyond the most are left out. */
+  @Transactional(readOnly = true)
+  List<Long> ids(ToolQuery.Filter filter, int most) {
+    check(filter.libraryId());
+    return new ToolQuery(filter, ToolQuery.Except.NOTHING)
+        .page(jdbc, "code", false, null, most - 1).stream()
+            .map(ListedTool::toolId)
+            .distinct()
+            .toList();
+  }
+
   private static ClassCount classCount(String classId, long count) {
     return new ClassCount(classId, title(classId), count, example(classId));
   }

@@ -22,6 +22,12 @@ interface ToolRepository extends Repository<ShopTool, Long> {
   @Query(value = "update tool set lock_no = lock_no + 1 where id = :id", nativeQuery = true)
   int touch(long id);
 
+  @Modifying
+  @Query(value = "update tool set lock_no = lock_no + 1 where id in (:ids)", nativeQuery = true)
+  void touchAll(Collection<Long> ids);
+
+  List<ShopTool> findByIdIn(Collection<Long> ids);
+
   /** A tool that nobody else changes until the transaction ends. */
   default Optional<ShopTool> lock(long id) {
     touch(id);

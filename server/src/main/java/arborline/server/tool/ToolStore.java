@@ -11,7 +11,10 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -21,6 +24,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 @Transactional(propagation = Propagation.MANDATORY)
 public class ToolStore {
+
+  /** Of more tools at once nobody is told one by one. */
+  private static final int MOST_TOLD = 100;
 
   private final EntityManager entities;
   private final ToolRepository tools;
@@ -141,6 +147,60 @@ public class ToolStore {
     return told(CurrentTool.of(owner, version));
   }
 
+  /** A tool as it stands and as it is to be. */
+  public record Step(CurrentTool before, Tool after) {}
+
+  /** Tools that nobody else changes until the transaction ends, in the order of their ids. */
+  public List<CurrentTool> lockAll(Collection<Long> ids) {
+    List<Long> ordered = ids.stream().sorted().toList();
+    tools.touchAll(ordered);
+    entities.flush();
+    entities.clear();
+    Map<Long, ShopTool> owners =
+        tools.findByIdIn(ordered).stream().collect(Collectors.toMap(tool -> tool.id, tool -> tool));
+    Map<Long, ToolVersion> standing =
+        versions
+            .findByIdIn(owners.values().stream().map(owner -> owner.versionId).toList())
+            .stream()
+            .collect(Collectors.toMap(version -> version.toolId, version -> version));
+    return ordered.stream()
+        .map(id -> {
+          if (!owners.containsKey(id)) {
+            throw Refusal.notFound("there is no tool " + id);
+          }
+          return CurrentTool.of(owners.get(id), standing.get(id));
+        })
+        .toList();
+  }
+
+  /** Other versions of many locked tools at once; every library that follows them goes along. */
+  public List<CurrentTool> changeAll(List<Step> steps, String origin) {
+    Map<Long, ShopTool> owners =
+        tools.findByIdIn(steps.stream().map(step -> step.before().id()).toList()).stream()
+            .collect(Collectors.toMap(tool -> tool.id, tool -> tool));
+    List<ToolVersion> fresh = new ArrayList<>();
+    List<CurrentTool> now = new ArrayList<>();
+    for (Step step : steps) {
+      ShopTool owner = owners.get(step.before().id());
+      ToolVersion version = version(owner.id, owner.versionNo + 1, step.after(), origin);
+      owner.stand(version);
+      fresh.add(version);
+      now.add(
+          new CurrentTool(
+              owner.id,
+              version.id,
+              version.versionNo,
+              step.after().named(owner.code, step.after().name())));
+    }
+    bulk.insert(ToolVersion.TARGET, fresh);
+    entities.flush();
+    events.publishEvent(new ToolsChanged(now));
+    now.stream().limit(MOST_TOLD).forEach(tool -> live.say("tool", tool.id(), ""));
+    entities.flush();
+    entities.clear();
+    return now;
+  }
+
   /** Gives a tool another code, another name, or both; the former code stays its own for ever. */
   public CurrentTool rename(CurrentTool current, String code, String name, String origin) {
     ShopTool owner = tools.findById(current.id()).orElseThrow();
@@ -156,7 +216,7 @@ public class ToolStore {
   }
 
   private CurrentTool told(CurrentTool now) {
-    events.publishEvent(new ToolChanged(now));
+    events.publishEvent(new ToolsChanged(List.of(now)));
     live.say("tool", now.id(), "");
     return now;
   }

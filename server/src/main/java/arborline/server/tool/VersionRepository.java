@@ -1,5 +1,6 @@
 package arborline.server.tool;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
@@ -8,6 +9,8 @@ import org.springframework.data.repository.Repository;
 interface VersionRepository extends Repository<ToolVersion, Long> {
 
   Optional<ToolVersion> findById(long id);
+
+  List<ToolVersion> findByIdIn(Collection<Long> ids);
 
   Optional<ToolVersion> findByToolIdAndVersionNo(long toolId, int versionNo);
 

@@ -1,0 +1,130 @@
+package arborline.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.Test;
+
+/** A lead sets libraries up from others: made, filled from a basket, sorted into sections. */
+class OrganiseTest extends BrowserTest {
+
+  private Locator row(String text) {
+    return page.getByRole(AriaRole.ROW)
+        .filter(new Locator.FilterOptions().setHasText(text))
+        .first();
+  }
+
+  private void make(String name) {
+    page.navigate("/libraries");
+    Journey.button(page, "New library").click();
+    field("Name").fill(name);
+  }
+
+  @Test
+  void aLibraryIsSetUpFromOthersThroughTheBasket() {
+    Stock first = Stock.of(journey, "OA");
+    Stock second = Stock.of(journey, "OB");
+    make("Organise: Heron");
+    field("What it is for").fill("Everyday tools of the Heron");
+    page.getByLabel("milling", new Page.GetByLabelOptions().setExact(true)).click();
+    field("Machines").fill("Heron");
+    assertAccessible();
+    Journey.button(page, "Create").click();
+    assertThat(page.getByText("This library is empty.")).isVisible();
+
+    page.navigate(first.path());
+    steps.hang("OA-FE10", "OA-FE12");
+    Journey.button(page, "Add to basket").click();
+    page.navigate(second.path());
+    steps.hang("OB-FE10");
+    page.getByRole(AriaRole.GRID).press("b");
+    assertThat(page.getByText("Basket 3")).isVisible();
+    page.getByText("Basket 3").click();
+    row("OB-FE10").focus();
+    page.keyboard().press("Alt+ArrowUp");
+    steps.choose("Into which library", "Organise: Heron");
+    steps.choose("Numbers", "are numbered in this order");
+    field("Section").fill("Everyday");
+    assertThat(page.getByText("3 tools will enter")).isVisible();
+    assertAccessible();
+    page.getByLabel("Copying")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Copy"))
+        .click();
+    assertThat(page.getByText("Copied 3 tools into Organise: Heron")).isVisible();
+    assertThat(page.getByText("3 there already")).isVisible();
+    Journey.button(page, "Empty it").click();
+    assertThat(page.getByText("Nothing is in the basket.")).isVisible();
+
+    page.navigate("/libraries");
+    Journey.link(page, "Organise: Heron").click();
+    assertThat(row("OA-FE10")).containsText("1");
+    assertThat(row("OB-FE10")).containsText("2");
+    Journey.button(page, "Everyday").click();
+    assertThat(page.getByText("3 of 3 tools")).isVisible();
+    Journey.button(page, "Edit sections").click();
+    field("New section").fill("Every / day");
+    Journey.button(page, "Add").click();
+    assertThat(page.getByText("no semicolon and no ' / ' in it")).isVisible();
+    field("New section").fill("Seldom");
+    page.keyboard().press("Enter");
+    assertThat(page.getByLabel("Name of section Seldom")).isVisible();
+    page.getByLabel("Name of section Seldom").press("Alt+ArrowUp");
+    page.keyboard().press("Escape");
+    Journey.button(page, "Show all").click();
+    steps.hang("OA-FE12");
+    Journey.button(page, "Section ▾").click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Seldom")).click();
+    assertThat(page.getByText("1 tool put into Seldom")).isVisible();
+    Journey.button(page, "Seldom").click();
+    assertThat(page.getByText("1 of 3 tools")).isVisible();
+  }
+
+  @Test
+  void aLibraryForTurningRefusesMillsAndSaysWhy() {
+    Stock stock = Stock.of(journey, "OC");
+    make("Organise: Cormorant");
+    page.getByLabel("turning", new Page.GetByLabelOptions().setExact(true)).click();
+    Journey.button(page, "Create").click();
+    assertThat(page.getByText("This library is empty.")).isVisible();
+    page.navigate(stock.path());
+    steps.hang("OC-FE10");
+    Journey.button(page, "Add to basket").click();
+    page.navigate("/basket");
+    steps.choose("Into which library", "Organise: Cormorant");
+    assertThat(page.getByText("The library is for turning, the class flat end mill is for milling"))
+        .isVisible();
+    assertThat(page.getByText("1 cannot")).isVisible();
+    Journey.button(page, "Empty it").click();
+  }
+
+  @Test
+  void aLibraryIsCopiedMergedAndDeletedWithUndo() {
+    Stock stock = Stock.of(journey, "OD");
+    page.navigate("/libraries");
+    page.getByLabel("What to do with " + stock.name()).click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Copy")).click();
+    field("Name of the copy").fill("Organise: OD copy");
+    page.getByRole(AriaRole.DIALOG)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Copy"))
+        .click();
+    assertThat(Journey.link(page, "Organise: OD copy")).isVisible();
+    page.getByLabel("What to do with Organise: OD copy").click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Delete")).click();
+    assertThat(Journey.link(page, "Organise: OD copy")).not().isVisible();
+    page.locator("[data-sonner-toast]")
+        .filter(new Locator.FilterOptions().setHasText("Deleted Organise: OD copy"))
+        .getByRole(AriaRole.BUTTON)
+        .click();
+    assertThat(Journey.link(page, "Organise: OD copy")).isVisible();
+    page.getByLabel("What to do with Organise: OD copy").click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Merge")).click();
+    steps.choose("Into which library", stock.name());
+    page.getByRole(AriaRole.DIALOG)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Merge"))
+        .click();
+    assertThat(page.getByText("stood there already")).isVisible();
+    assertThat(Journey.link(page, "Organise: OD copy")).not().isVisible();
+  }
+}
