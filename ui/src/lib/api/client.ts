@@ -15,6 +15,7 @@ export type LibraryRow = Schemas['LibraryRow'];
 export type LibrarySettings = Schemas['LibrarySettings'];
 export type LibraryChange = Schemas['LibraryChange'];
 export type SectionView = Schemas['SectionView'];
+export type BulkBody = Schemas['BulkOrder'];
 export type CopyBody = Schemas['CopyOrder'];
 export type Copied = Schemas['Copied'];
 export type ToolColumn = Schemas['ToolColumn'];

@@ -4,28 +4,43 @@
   import type { SectionView, ToolRow } from '$lib/api/client';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
+  import { failed } from '$lib/shell/toast';
   import { copyTool, fileTools, holdVersions, takeOut } from './actions';
   import { basket } from './basket.svelte';
-  import { sectionsQuery } from './queries';
+  import BulkDialog from './BulkDialog.svelte';
+  import type { ListFilter } from './filter.svelte';
+  import { allIds, sectionsQuery } from './queries';
 
   let {
     library,
-    section = null,
+    filter,
+    listed,
     chosen = $bindable()
   }: {
     /** Null where the rows stand in a list of all libraries. */
     library: number | null;
-    /** The section that is shown; null for all. */
-    section?: number | null;
+    filter: ListFilter;
+    /** How many tools the list has. */
+    listed: number;
     chosen: ToolRow[];
   } = $props();
 
   const item = 'block cursor-pointer rounded-sm px-3 py-1.5 data-highlighted:bg-faint';
   const sections = createQuery(() => sectionsQuery(library ?? 0));
   const all = $derived(sections.data?.items ?? []);
-  const here = $derived(all.find(({ id }) => id === section));
+  const here = $derived(all.find(({ id }) => id === filter.section));
   const single = $derived(chosen.length === 1 ? chosen[0] : null);
   const fresh = $derived(chosen.filter(({ toolId }) => !basket.has(toolId)));
+
+  let changing = $state<number[] | null>(null);
+
+  async function changeListed() {
+    try {
+      changing = (await allIds(library, filter.query)).items;
+    } catch (error) {
+      failed(error);
+    }
+  }
 
   async function file(into: SectionView, put: boolean) {
     if (library === null) return;
@@ -56,6 +71,25 @@
       onclick={() => basket.add(chosen)}
       >{fresh.length === 0 ? 'In the basket' : 'Add to basket'}</button
     >
+    {#if who.may('EDIT')}
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger class="button">Change ▾</DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content class="floating z-50 min-w-52 p-1" align="end" sideOffset={4}>
+            <DropdownMenu.Item
+              class={item}
+              onSelect={() => (changing = chosen.map(({ toolId }) => toolId))}
+              >{single ? single.code : `The ${chosen.length} chosen`}</DropdownMenu.Item
+            >
+            {#if listed > chosen.length}
+              <DropdownMenu.Item class={item} onSelect={() => void changeListed()}
+                >All {listed.toLocaleString('en')} that are listed</DropdownMenu.Item
+              >
+            {/if}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    {/if}
     {#if library !== null && who.may('EDIT')}
       {#if all.length > 0}
         <DropdownMenu.Root>
@@ -106,4 +140,7 @@
     {/if}
     {#if single}<a class="button" href="/tools/{single.toolId}">Open sheet</a>{/if}
   </div>
+{/if}
+{#if changing}
+  <BulkDialog tools={changing} {library} onclose={() => (changing = null)} />
 {/if}

@@ -3,6 +3,7 @@ import { ALL } from '$lib/api/cache';
 import {
   api,
   ask,
+  type BulkBody,
   type CopyBody,
   type LibraryChange,
   type SectionView,
@@ -104,6 +105,21 @@ export const holdVersions = (library: number, rows: ToolRow[], follow: boolean) 
         : `${rows.length === 1 ? 'stays' : 'stay'} at this version`
     }`,
     concerns: concerns(library)
+  });
+
+/** One change to many tools. */
+export const changeAll = (body: BulkBody, library: number | null) =>
+  act({
+    ask: () => ask(api.POST('/api/v1/tools/bulk', { body })),
+    message: ({ changed, refused }) =>
+      `Changed ${count(changed, 'tool')}${refused > 0 ? `; ${refused} stayed as they are` : ''}`,
+    concerns: [...LISTS, ...(library === null ? [] : concerns(library)), ['tool']]
+  });
+
+export const stopChanging = (work: string) =>
+  act({
+    ask: () => ask(api.POST('/api/v1/tools/bulk/{work}/stop', { params: { path: { work } } })),
+    concerns: []
   });
 
 export const addSection = (library: number, name: string, parent: number | null) =>

@@ -1,6 +1,6 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/svelte-query';
 import { ALL } from '$lib/api/cache';
-import { api, ask, type CopyBody } from '$lib/api/client';
+import { api, ask, type BulkBody, type CopyBody } from '$lib/api/client';
 import type { ListQuery, Sort } from './filter.svelte';
 
 const PAGE = 100;
@@ -47,6 +47,21 @@ export const copyPreviewQuery = (id: number, order: CopyBody) =>
     enabled: id > 0,
     placeholderData: keepPreviousData
   });
+
+/** What one change would do to many tools. */
+export const bulkPreviewQuery = (order: BulkBody) =>
+  queryOptions({
+    queryKey: ['tool', ALL, 'bulk', order],
+    queryFn: () =>
+      ask(api.POST('/api/v1/tools/bulk', { params: { query: { preview: true } }, body: order })),
+    staleTime: 0
+  });
+
+/** The ids of all tools of a list. */
+export const allIds = (library: number | null, query: ListQuery) =>
+  ask(
+    api.GET('/api/v1/tools/ids', { params: { query: { ...query, library: library ?? undefined } } })
+  );
 
 /** The columns that lists of tools can have. */
 export const toolColumnsQuery = () =>

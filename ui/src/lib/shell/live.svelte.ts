@@ -21,6 +21,14 @@ export interface Work {
 
 const working = new SvelteMap<string, Work>();
 
+/** How far changes of many tools are, by the names that they were given: `500 of 900`. */
+const changing = new SvelteMap<string, string>();
+
+/** How far a change of many tools is. */
+export function changed(work: string): string {
+  return changing.get(work) ?? '';
+}
+
 /** How far work on a delivery is, while somebody takes its lines or puts them right. */
 export function soFar(delivery: number): Work | undefined {
   return working.get(String(delivery));
@@ -28,6 +36,10 @@ export function soFar(delivery: number): Work | undefined {
 
 /** Keeps count of running work; true where nothing else changed with it. */
 export function counted(event: LiveEvent): boolean {
+  if (event.topic === 'bulk') {
+    changing.set(event.subject, event.detail);
+    return true;
+  }
   if (event.topic !== 'delivery') {
     return false;
   }

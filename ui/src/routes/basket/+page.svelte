@@ -166,7 +166,11 @@
     tools={hung ? [{ key: hung.toolId, code: hung.code, outline: hung.outline ?? undefined }] : []}
   />
   {#if who.may('EDIT')}
-    <div role="group" aria-label="Copying" class="flex flex-wrap items-center gap-3 border-t border-hairline bg-sheet px-5 py-2.5">
+    <div
+      role="group"
+      aria-label="Copying"
+      class="flex flex-wrap items-center gap-3 border-t border-hairline bg-sheet px-5 py-2.5"
+    >
       <span>Copy into</span>
       <Choice
         label="Into which library"

@@ -64,7 +64,7 @@
     {/if}
     <div class="ml-auto flex flex-wrap gap-2">
       {#if chosen.length > 0}
-        <ChosenBar library={id} section={filter.section} bind:chosen />
+        <ChosenBar library={id} {filter} listed={facets.data?.total ?? 0} bind:chosen />
       {:else}
         {#if sections.data?.items.length === 0 && who.may('EDIT')}
           <SectionEditor library={id} sections={[]} />

@@ -29,6 +29,8 @@
   {#if filter.narrowed}
     <button class="button quiet" onclick={() => filter.clear()}>Show all</button>
   {/if}
-  <div class="ml-auto"><ChosenBar library={null} bind:chosen /></div>
+  <div class="ml-auto">
+    <ChosenBar library={null} {filter} listed={facets.data?.total ?? 0} bind:chosen />
+  </div>
 </header>
 <ToolList library={null} {filter} bind:chosen />

@@ -100,6 +100,31 @@ class OrganiseTest extends BrowserTest {
   }
 
   @Test
+  void manyToolsAreChangedAtOnceAndTakenBack() {
+    Stock stock = Stock.of(journey, "OE");
+    page.navigate(stock.path());
+    steps.hang("OE-FE10", "OE-FE12");
+    Journey.button(page, "Change ▾").click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("The 2 chosen")).click();
+    Journey.button(page, "By a formula").click();
+    field("Property").fill("LU");
+    field("Formula").fill("APMX + ");
+    assertThat(page.getByRole(AriaRole.ALERT)).isVisible();
+    field("Formula").fill("APMX + 2.5");
+    assertThat(page.getByText("2 tools change")).isVisible();
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("24.5 mm");
+    assertAccessible();
+    Journey.button(page, "Change 2 tools").click();
+    assertThat(page.getByText("Changed 2 tools")).isVisible();
+    assertThat(row("OE-FE10")).containsText("24.5");
+    page.locator("[data-sonner-toast]")
+        .filter(new Locator.FilterOptions().setHasText("Changed 2 tools"))
+        .getByRole(AriaRole.BUTTON)
+        .click();
+    assertThat(row("OE-FE10")).not().containsText("24.5");
+  }
+
+  @Test
   void aLibraryIsCopiedMergedAndDeletedWithUndo() {
     Stock stock = Stock.of(journey, "OD");
     page.navigate("/libraries");

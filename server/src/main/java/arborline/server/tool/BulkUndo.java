@@ -1,5 +1,6 @@
 package arborline.server.tool;
 
+import arborline.core.tool.Tool;
 import arborline.server.account.Permission;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
@@ -38,6 +39,7 @@ class BulkUndo implements Undo<BulkUndo.Deed> {
     for (int from = 0; from < steps.size(); from += CHUNK) {
       List<VersionUndo.Step> some = steps.subList(from, Math.min(steps.size(), from + CHUNK));
       List<CurrentTool> now = tools.lockAll(some.stream().map(VersionUndo.Step::toolId).toList());
+      List<Tool> former = tools.versions(now, some.stream().map(VersionUndo.Step::from).toList());
       List<ToolStore.Step> back = new ArrayList<>();
       for (int i = 0; i < some.size(); i++) {
         CurrentTool tool = now.get(i);
@@ -46,7 +48,7 @@ class BulkUndo implements Undo<BulkUndo.Deed> {
               "%s was changed again since; take that back first, or choose a version in its history"
                   .formatted(tool.code()));
         }
-        back.add(new ToolStore.Step(tool, tools.version(tool, some.get(i).from())));
+        back.add(new ToolStore.Step(tool, former.get(i)));
       }
       tools.changeAll(back, "taken back");
     }

@@ -69,6 +69,30 @@ public class ToolStore {
     return current(tools.lock(id).orElseThrow(() -> Refusal.notFound("there is no tool " + id)));
   }
 
+  /**
+   * Several tools as earlier versions had them, under the codes they have now, in their order.
+   *
+   * @param numbers of the versions, in the order of the tools
+   */
+  List<Tool> versions(List<CurrentTool> current, List<Integer> numbers) {
+    Map<Long, Map<Integer, ToolVersion>> known =
+        versions
+            .findByToolIdInAndVersionNoIn(
+                current.stream().map(CurrentTool::id).toList(),
+                numbers.stream().distinct().toList())
+            .stream()
+            .collect(
+                Collectors.groupingBy(
+                    version -> version.toolId,
+                    Collectors.toMap(version -> version.versionNo, version -> version)));
+    List<Tool> former = new ArrayList<>();
+    for (int i = 0; i < current.size(); i++) {
+      CurrentTool tool = current.get(i);
+      former.add(known.get(tool.id()).get(numbers.get(i)).tool(tool.code()));
+    }
+    return former;
+  }
+
   /** A tool as an earlier version had it, under the code it has now. */
   public Tool version(CurrentTool current, int version) {
     return versions

@@ -12,6 +12,9 @@ interface VersionRepository extends Repository<ToolVersion, Long> {
 
   List<ToolVersion> findByIdIn(Collection<Long> ids);
 
+  List<ToolVersion> findByToolIdInAndVersionNoIn(
+      Collection<Long> toolIds, Collection<Integer> numbers);
+
   Optional<ToolVersion> findByToolIdAndVersionNo(long toolId, int versionNo);
 
   List<ToolVersion> findByToolIdOrderByVersionNoDesc(long toolId, Limit limit);
