@@ -31,6 +31,8 @@
   ];
   /** So many tools are shown of what changes and of what cannot. */
   const SHOWN = 8;
+  /** So many tools are named for a reason. */
+  const NAMED = 4;
 
   let open = $state(true);
   let kind = $state<Kind>('VALUE');
@@ -58,14 +60,23 @@
     alike
   });
   const settled = new Debounced(() => order, 250);
+  const same = $derived(JSON.stringify(settled.current) === JSON.stringify(order));
   const preview = createQuery(() => ({
     ...bulkPreviewQuery(settled.current),
-    enabled: Boolean(whole) && !busy
+    enabled: Boolean(whole) && !busy && same
   }));
   const seen = $derived(whole ? preview.data : undefined);
-  const current = $derived(
-    seen && !preview.isFetching && JSON.stringify(settled.current) === JSON.stringify(order)
-  );
+  const current = $derived(seen && !preview.isFetching && same);
+
+  /** Why tools cannot be changed, each reason once. */
+  const reasons = $derived.by(() => {
+    const codes: Record<string, string[]> = {};
+    for (const { code, why } of seen?.left ?? []) (codes[why] ??= []).push(code);
+    return Object.entries(codes).map(([why, some]) => ({
+      why,
+      codes: some.slice(0, NAMED).join(', ') + (some.length > NAMED ? ' and others' : '')
+    }));
+  });
 
   $effect(() => {
     if (!open) onclose();
@@ -140,14 +151,16 @@
         ? `, ${seen.same} ${seen.same === 1 ? 'is' : 'are'} so already`
         : ''}{seen.refused > 0 ? `, ${seen.refused} cannot` : ''}
     </p>
+    <ul class="mt-2 grid gap-1 text-[13px]">
+      {#each reasons.slice(0, SHOWN) as reason (reason.why)}
+        <li class="flex gap-2">
+          <Mark kind="hold" word="" />
+          <span>{capital(reason.why)}: <span class="code">{reason.codes}</span></span>
+        </li>
+      {/each}
+    </ul>
     <table class="rows mt-2 w-full text-[13px]">
       <tbody>
-        {#each seen.left.slice(0, SHOWN) as row (row.toolId)}
-          <tr>
-            <td class="code w-36 max-w-36 truncate">{row.code}</td>
-            <td><Mark kind="hold" word="" /> {capital(row.why)}</td>
-          </tr>
-        {/each}
         {#each seen.edited.slice(0, SHOWN) as row (row.toolId)}
           <tr>
             <td class="code w-36 max-w-36 truncate">{row.code}</td>
@@ -156,7 +169,7 @@
         {/each}
       </tbody>
     </table>
-    {#if seen.changed + seen.refused > SHOWN}
+    {#if seen.changed > SHOWN}
       <p class="mt-1 text-[13px] text-soft">and more like these</p>
     {/if}
   {/if}
