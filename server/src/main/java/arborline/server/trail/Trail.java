@@ -6,12 +6,10 @@ import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.data.domain.Limit;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -72,11 +70,6 @@ public class Trail {
               + " back; change it by hand");
     }
     undo.takeBack(json.read(entry.undoData, kind.keeps()));
-  }
-
-  @Transactional(readOnly = true)
-  List<TrailEntry> before(Instant at, long id, int limit) {
-    return entries.before(at, id, Limit.of(limit));
   }
 
   private Map<String, Undo<?>> byKind() {

@@ -23,9 +23,11 @@ class TrailController {
   private static final int MOST = 200;
 
   private final Trail trail;
+  private final TrailSearch search;
 
-  TrailController(Trail trail) {
+  TrailController(Trail trail, TrailSearch search) {
     this.trail = trail;
+    this.search = search;
   }
 
   /**
@@ -42,15 +44,41 @@ class TrailController {
       String text,
       String undo) {}
 
+  /**
+   * What was done, newest first.
+   *
+   * @param who name of an account
+   * @param kind of what it was done to: {@code tool}, {@code library}, {@code delivery}, ...
+   * @param library what was done to it and to the tools that it holds now
+   * @param text words of the sentence
+   * @param from the earliest moment
+   * @param to before which moment
+   */
   @GetMapping
   Slice<TrailLine> newest(
+      @RequestParam(required = false) @Nullable String who,
+      @RequestParam(required = false) @Nullable String kind,
+      @RequestParam(required = false) @Nullable Long library,
+      @RequestParam(required = false) @Nullable String text,
+      @RequestParam(required = false) @Nullable Instant from,
+      @RequestParam(required = false) @Nullable Instant to,
       @RequestParam(required = false) @Nullable String after,
       @RequestParam(defaultValue = "100") int limit) {
     int size = Math.clamp(limit, 1, MOST);
-    Cursor from = after == null ? Cursor.NEWEST : Cursor.read(after);
+    Cursor cursor = after == null ? Cursor.NEWEST : Cursor.read(after);
     List<TrailLine> lines =
-        trail.before(from.at(), from.id(), size + 1).stream().map(TrailController::line).toList();
+        search.before(
+            new TrailSearch.Wanted(who, kind, library, text, from, to),
+            cursor.at(),
+            cursor.id(),
+            size + 1);
     return Slice.cut(lines, size, line -> new Cursor(line.at(), line.id()).text());
+  }
+
+  /** The people who did something. */
+  @GetMapping("/people")
+  Slice<String> people() {
+    return Slice.all(search.people());
   }
 
   /** Where a page ended: by time, then by identity. */
@@ -71,18 +99,6 @@ class TrailController {
     String text() {
       return at + "_" + id;
     }
-  }
-
-  private static TrailLine line(TrailEntry entry) {
-    String undo = entry.undoKind == null ? "none" : entry.undoneBy == null ? "possible" : "done";
-    return new TrailLine(
-        entry.id,
-        entry.happenedAt,
-        entry.who,
-        entry.subjectKind,
-        entry.subjectId,
-        entry.text,
-        undo);
   }
 
   @PostMapping("/{id}/undo")

@@ -1,9 +1,6 @@
 package arborline.server.trail;
 
-import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
-import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
@@ -11,14 +8,6 @@ import org.springframework.data.repository.Repository;
 interface TrailRepository extends Repository<TrailEntry, Long> {
 
   TrailEntry save(TrailEntry entry);
-
-  @Query(
-      """
-      select e from TrailEntry e
-      where e.happenedAt < :at or e.happenedAt = :at and e.id < :id
-      order by e.happenedAt desc, e.id desc\
-      """)
-  List<TrailEntry> before(Instant at, long id, Limit limit);
 
   Optional<TrailEntry> findById(long id);
 
