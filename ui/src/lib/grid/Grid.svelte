@@ -37,7 +37,8 @@
     onend,
     onremove,
     keys = {},
-    drag
+    drag,
+    oncopied
   }: {
     /** Under which the choice of columns is kept. */
     name: string;
@@ -69,6 +70,8 @@
     keys?: Record<string, (rows: Row[]) => void>;
     /** What is carried when rows are dragged: its kind and its text. */
     drag?: (rows: Row[]) => [kind: string, text: string];
+    /** Told which rows were copied, and as which text. */
+    oncopied?: (rows: Row[], text: string) => void;
   } = $props();
 
   const PAGE = 12;
@@ -143,7 +146,9 @@
     const copied = chosen.length > 0 ? chosen : ordered;
     const head = shown.map((column) => column.copied ?? column.title);
     const cells = copied.map((row) => shown.map((column) => column.text(row)));
-    event.clipboardData?.setData('text/plain', toClipboard([head, ...cells]));
+    const text = toClipboard([head, ...cells]);
+    event.clipboardData?.setData('text/plain', text);
+    oncopied?.(copied, text);
     event.preventDefault();
   }
 

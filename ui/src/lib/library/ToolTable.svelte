@@ -5,6 +5,7 @@
   import type { Column, Where } from '$lib/grid/columns';
   import Grid from '$lib/grid/Grid.svelte';
   import { settings } from '$lib/shell/settings.svelte';
+  import { noteCopied } from './copied';
   import { DRAGGED } from './dragging';
   import type { ListFilter, Sort } from './filter.svelte';
   import { toolColumnsQuery } from './queries';
@@ -128,6 +129,7 @@
   most={MOST}
   drag={(some) => [DRAGGED, JSON.stringify(some.map(({ toolId }) => toolId))]}
   {keys}
+  oncopied={noteCopied}
   {onopen}
   {onend}
   {onremove}

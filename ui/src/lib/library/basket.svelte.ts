@@ -72,7 +72,9 @@ export class Basket {
 }
 
 /** What the server asks for: the tools of each library, in the order of the basket. */
-export function picksOf(picked: Picked[]): { from: number; tools: number[] }[] {
+export function picksOf(
+  picked: Pick<Picked, 'libraryId' | 'toolId'>[]
+): { from: number; tools: number[] }[] {
   const picks: { from: number; tools: number[] }[] = [];
   for (const { libraryId, toolId } of picked) {
     const last = picks.at(-1);

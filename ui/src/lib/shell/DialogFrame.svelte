@@ -6,11 +6,18 @@
     open = $bindable(false),
     title,
     hint,
+    onclose,
     children
-  }: { open: boolean; title: string; hint?: string; children: Snippet } = $props();
+  }: {
+    open: boolean;
+    title: string;
+    hint?: string;
+    onclose?: () => void;
+    children: Snippet;
+  } = $props();
 </script>
 
-<Dialog.Root bind:open>
+<Dialog.Root bind:open onOpenChange={(now) => !now && onclose?.()}>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-black/30" />
     <Dialog.Content

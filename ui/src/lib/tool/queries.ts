@@ -37,3 +37,15 @@ export const profileQuery = (text: string) =>
     queryFn: () => ask(api.GET('/api/v1/explain/profile', { params: { query: { text } } })),
     placeholderData: keepPreviousData
   });
+
+/** What is not the same in two versions of a tool. */
+export const comparedVersionsQuery = (id: number, from: number, to: number) =>
+  queryOptions({
+    queryKey: ['tool', String(id), 'versions', from, to],
+    queryFn: () =>
+      ask(
+        api.GET('/api/v1/tools/{id}/versions/compare', {
+          params: { path: { id }, query: { from, to } }
+        })
+      )
+  });

@@ -2,14 +2,15 @@
   import { createQuery } from '@tanstack/svelte-query';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Strip from '$lib/drawing/Strip.svelte';
-  import Mark from '$lib/marks/Mark.svelte';
   import { copyInto } from '$lib/library/actions';
   import { basket, picksOf } from '$lib/library/basket.svelte';
+  import { numberings } from '$lib/library/numberings';
+  import Outcome from '$lib/library/Outcome.svelte';
   import { copyPreviewQuery, librariesQuery } from '$lib/library/queries';
   import Choice from '$lib/shell/Choice.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import { who } from '$lib/shell/session.svelte';
-  import { capital, count } from '$lib/shell/text';
+  import { count } from '$lib/shell/text';
 
   const ROW = 'application/x-arborline-basket';
 
@@ -35,13 +36,6 @@
     Object.fromEntries((preview.data?.told ?? []).map((one) => [one.toolId, one]))
   );
   const hung = $derived(basket.picked.find(({ toolId }) => toolId === chosen));
-
-  const numberings = [
-    { value: 'keep', label: 'keep their numbers' },
-    { value: 'next', label: 'take the next free numbers' },
-    { value: 'range', label: 'take numbers of the range of their class' },
-    { value: 'position', label: 'are numbered in this order' }
-  ];
 
   async function copy(move: boolean) {
     if (!target) return;
@@ -138,15 +132,7 @@
             <td class="number">{one.number}</td>
             <td class="max-w-80">
               {#if said}
-                <Mark
-                  kind={said.outcome === 'REFUSED'
-                    ? 'hold'
-                    : said.outcome === 'HERE'
-                      ? 'note'
-                      : 'query'}
-                  word=""
-                />
-                {capital(said.why)}
+                <Outcome one={said} />
               {:else if target && preview.data}
                 <span class="text-soft">as it is</span>
               {/if}

@@ -4,6 +4,8 @@
   import type { ToolRow } from '$lib/api/client';
   import { isTable } from '$lib/grid/clipboard';
   import ChosenBar from '$lib/library/ChosenBar.svelte';
+  import { copiedRows } from '$lib/library/copied';
+  import CopyDialog from '$lib/library/CopyDialog.svelte';
   import ExportDialog from '$lib/library/ExportDialog.svelte';
   import { ListFilter } from '$lib/library/filter.svelte';
   import PasteDialog from '$lib/library/PasteDialog.svelte';
@@ -21,11 +23,17 @@
   let chosen = $state<ToolRow[]>([]);
   let exporting = $state(false);
   let pasted = $state<string | null>(null);
+  /** Rows of other libraries that were pasted here. */
+  let arriving = $state<ToolRow[]>([]);
 
   function onpaste(event: ClipboardEvent) {
     const text = event.clipboardData?.getData('text/plain') ?? '';
     const typing = event.target instanceof HTMLInputElement;
-    if (!typing && who.may('RECEIVE') && isTable(text)) {
+    const rows = typing ? [] : copiedRows(text).filter(({ libraryId }) => libraryId !== id);
+    if (rows.length > 0 && who.may('EDIT')) {
+      event.preventDefault();
+      arriving = rows;
+    } else if (!typing && who.may('RECEIVE') && isTable(text)) {
       event.preventDefault();
       pasted = text;
     }
@@ -93,6 +101,13 @@
     <ToolList library={id} {filter} bind:chosen />
   {/if}
   <ExportDialog bind:open={exporting} library={id} />
+  {#if arriving.length > 0}
+    <CopyDialog
+      rows={arriving}
+      library={{ id, name: library.data.name }}
+      onclose={() => (arriving = [])}
+    />
+  {/if}
   {#if pasted !== null}
     <PasteDialog
       text={pasted}

@@ -15,13 +15,13 @@
   import Notes from '$lib/tool/Notes.svelte';
   import SaveAs from '$lib/tool/SaveAs.svelte';
   import Glance from '$lib/tool/Glance.svelte';
+  import History from '$lib/tool/History.svelte';
   import Findings from '$lib/tool/Findings.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import Mounted from '$lib/turning/Mounted.svelte';
   import { failed } from '$lib/shell/toast';
   import { who } from '$lib/shell/session.svelte';
-  import { capital, moment } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
@@ -33,6 +33,8 @@
   }
 
   const id = $derived(Number(page.params.id));
+  /** So many libraries are named in the head. */
+  const NAMED = 2;
   const sheet = createQuery(() => sheetQuery(id));
   const classes = createQuery(classesQuery);
   const known = $derived(
@@ -142,13 +144,21 @@
       }))}
     />
     <span class="text-soft">
-      {#each shown.usedIn as use (use.libraryId)}
-        <a class="hover:text-working" href="/libraries/{use.libraryId}">
+      {#each shown.usedIn.slice(0, NAMED) as use (use.libraryId)}
+        <a class="mr-1 hover:text-working" href="/libraries/{use.libraryId}" title={use.section}>
           {use.library}, number {use.number}
         </a>
       {:else}
         in no library now
       {/each}
+      {#if shown.usedIn.length > NAMED}
+        <span
+          title={shown.usedIn
+            .slice(NAMED)
+            .map(({ library, number }) => `${library}, number ${number}`)
+            .join('\n')}>and {shown.usedIn.length - NAMED} more</span
+        >
+      {/if}
     </span>
     <Origin owner="tools" {id} />
     <span class="text-soft">version {shown.version}</span>
@@ -201,32 +211,13 @@
         <Findings {draft} />
         <Glance toolId={id} {rotates} cuts={known?.cuts ?? false} />
         <Comments name={draft.name} />
-        <section aria-label="History">
-          <h2 class="px-5 pb-1 pt-4">History</h2>
-          <ol class="px-5">
-            {#each shown.history as version (version.version)}
-              <li class="band py-1.5">
-                <div class="flex items-baseline gap-2">
-                  <span class="font-semibold">{version.version}</span>
-                  <span class="text-soft">{moment(version.at)}, {version.by}</span>
-                  {#if may && version.version !== shown.version}
-                    <button
-                      class="button quiet ml-auto h-6!"
-                      aria-label="Back to version {version.version}"
-                      onclick={() => back(version.version)}
-                    >
-                      Back to this
-                    </button>
-                  {/if}
-                </div>
-                <p class="text-[13px] text-soft">{capital(version.origin)}</p>
-                {#each version.changes as change, index (index)}
-                  <p class="text-[13px]">{change}</p>
-                {/each}
-              </li>
-            {/each}
-          </ol>
-        </section>
+        <History
+          {id}
+          versions={shown.history}
+          stands={shown.version}
+          usedIn={shown.usedIn}
+          onback={may ? back : undefined}
+        />
       </div>
     </div>
   </div>

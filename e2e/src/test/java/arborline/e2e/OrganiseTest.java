@@ -106,6 +106,25 @@ class OrganiseTest extends BrowserTest {
   }
 
   @Test
+  void rowsThatWereCopiedArePastedIntoAnotherLibrary() {
+    Stock from = Stock.of(journey, "OF");
+    Stock into = Stock.of(journey, "OG");
+    page.navigate(from.path());
+    steps.hang("OF-FE10");
+    page.getByRole(AriaRole.GRID).press("Control+c");
+    Journey.link(page, "Libraries").click();
+    Journey.link(page, into.name()).click();
+    assertThat(Journey.heading(page, into.name())).isVisible();
+    page.getByRole(AriaRole.GRID).press("Control+v");
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Copy 1 tool into " + into.name());
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("belongs to OG-FE10");
+    page.getByRole(AriaRole.DIALOG)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Copy"))
+        .click();
+    assertThat(page.getByText("Copied 1 tool into " + into.name())).isVisible();
+  }
+
+  @Test
   void manyToolsAreChangedAtOnceAndTakenBack() {
     Stock stock = Stock.of(journey, "OE");
     page.navigate(stock.path());

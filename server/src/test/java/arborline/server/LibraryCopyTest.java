@@ -234,6 +234,22 @@ class LibraryCopyTest extends ServerTest {
   }
 
   @Test
+  void twoVersionsAreComparedAndTheSheetSaysWhereOneStays() {
+    long library = shelves.library("Versions: compared", "follows", false);
+    long tool = shelves.mills(library, "LVC-1").getFirst();
+    lead.send("PUT", "/api/v1/tools/%d?version=1".formatted(tool), Draft.mill("LVC-1", "11"));
+    Api.Answer compared = lead.get("/api/v1/tools/%d/versions/compare?from=1&to=2".formatted(tool));
+    assertEquals(
+        "[{\"field\":\"DC\",\"here\":\"10 mm\",\"there\":\"11 mm\"}]",
+        compared.at("differences").toString());
+    assertEquals(
+        404, lead.get("/api/v1/tools/%d/versions/compare?from=1&to=7".formatted(tool)).status());
+    JsonNode sheet = lead.get("/api/v1/tools/" + tool).body();
+    assertTrue(sheet.at("/usedIn/0/pinned").asBoolean());
+    assertEquals(sheet.at("/history/1/id").asLong(), sheet.at("/usedIn/0/versionId").asLong());
+  }
+
+  @Test
   void whatEntersALibraryThatPinsStaysAsItEntered() {
     long from = shelves.library("Versions: source");
     long pinning = shelves.library("Versions: pinning", "follows", false);

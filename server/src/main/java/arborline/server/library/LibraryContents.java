@@ -98,7 +98,14 @@ public class LibraryContents implements Holdings {
   @Override
   public List<UsedIn> of(long toolId) {
     return entries.findByToolId(toolId, Limit.of(LIBRARIES_SHOWN)).stream()
-        .map(entry -> new UsedIn(entry.libraryId, name(entry.libraryId), entry.number))
+        .map(entry ->
+            new UsedIn(
+                entry.libraryId,
+                name(entry.libraryId),
+                entry.number,
+                entry.section,
+                entry.pinned,
+                entry.versionId))
         .toList();
   }
 

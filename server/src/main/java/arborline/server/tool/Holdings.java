@@ -7,8 +7,16 @@ import java.util.Map;
 /** Where tools are held; answered by whoever keeps them in libraries. */
 public interface Holdings {
 
-  /** A library that holds a tool, and its number there. */
-  record UsedIn(long libraryId, String library, int number) {}
+  /**
+   * A library that holds a tool.
+   *
+   * @param number that the tool has there
+   * @param section in which it stands, as one text; empty for none
+   * @param pinned true where the library stays at its version
+   * @param versionId of the version that it holds
+   */
+  record UsedIn(
+      long libraryId, String library, int number, String section, boolean pinned, long versionId) {}
 
   List<UsedIn> of(long toolId);
 

@@ -4,11 +4,15 @@ import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Inspected;
+import arborline.core.inspect.Likeness;
 import arborline.core.library.NextSize;
 import arborline.core.merge.FieldMerge;
 import arborline.core.merge.ToolDifference;
 import arborline.core.merge.ToolMerge;
+import arborline.core.tool.Completed;
+import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
+import arborline.core.tool.outline.Outline;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
@@ -16,6 +20,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -38,7 +43,8 @@ class Sheets {
     this.trail = trail;
   }
 
-  record VersionHead(int version, Instant at, String by, String origin, List<String> changes) {}
+  record VersionHead(
+      long id, int version, Instant at, String by, String origin, List<String> changes) {}
 
   /** Everything the page of one tool shows. */
   record Sheet(
@@ -70,6 +76,44 @@ class Sheets {
         history(tool.code(), all));
   }
 
+  /**
+   * A tool as one of its versions had it.
+   *
+   * @param outline null where the class or the diameter is unknown
+   */
+  record VersionShown(int version, Instant at, String by, @Nullable Outline outline) {}
+
+  /** Two versions of a tool and the values that are not the same. */
+  record VersionsCompared(
+      VersionShown from, VersionShown to, List<Likeness.Difference> differences) {}
+
+  /** Compares two versions of a tool. */
+  @Transactional(readOnly = true)
+  VersionsCompared compare(long toolId, int from, int to) {
+    CurrentTool current = tools.get(toolId);
+    ToolVersion one = version(current, from);
+    ToolVersion other = version(current, to);
+    return new VersionsCompared(
+        shown(one, current.code()),
+        shown(other, current.code()),
+        Likeness.of(one.tool(current.code()), other.tool(current.code())).differences());
+  }
+
+  private ToolVersion version(CurrentTool current, int number) {
+    return versions
+        .findByToolIdAndVersionNo(current.id(), number)
+        .orElseThrow(
+            () -> Refusal.notFound("%s has no version %d".formatted(current.code(), number)));
+  }
+
+  private static VersionShown shown(ToolVersion version, String code) {
+    return new VersionShown(
+        version.versionNo,
+        version.createdAt,
+        version.createdBy,
+        Silhouettes.of(Completed.of(version.tool(code)).tool()).orElse(null));
+  }
+
   @Transactional(readOnly = true)
   public ToolDraft nextSize(long toolId) {
     CurrentTool current = tools.get(toolId);
@@ -89,7 +133,12 @@ class Sheets {
               : List.of();
       heads.add(
           new VersionHead(
-              version.versionNo, version.createdAt, version.createdBy, version.origin, changes));
+              version.id,
+              version.versionNo,
+              version.createdAt,
+              version.createdBy,
+              version.origin,
+              changes));
     }
     return heads;
   }

@@ -64,6 +64,13 @@ class ToolController {
     return sheets.sheet(id);
   }
 
+  /** What is not the same in two versions of a tool. */
+  @GetMapping("/tools/{id}/versions/compare")
+  Sheets.VersionsCompared compare(
+      @PathVariable long id, @RequestParam int from, @RequestParam int to) {
+    return sheets.compare(id, from, to);
+  }
+
   /** A draft of the same tool one usual diameter larger. */
   @GetMapping("/tools/{id}/next-size")
   ToolDraft nextSize(@PathVariable long id) {

@@ -1,0 +1,19 @@
+import { describe, expect, it } from 'vitest';
+import type { ToolRow } from '$lib/api/client';
+import { copiedRows, noteCopied } from './copied';
+
+const rows = [{ toolId: 7 }] as ToolRow[];
+
+describe('rows that are pasted', () => {
+  it('are those that were copied last, however the clipboard ends its lines', () => {
+    noteCopied(rows, 'Code\tName\nM-1\tMill');
+    expect(copiedRows('Code\tName\r\nM-1\tMill\r\n')).toBe(rows);
+  });
+
+  it('are none where the text comes from elsewhere', () => {
+    noteCopied(rows, 'Code\nM-1');
+    expect(copiedRows('Code\nM-2')).toEqual([]);
+    noteCopied([], '');
+    expect(copiedRows('')).toEqual([]);
+  });
+});
