@@ -3,6 +3,7 @@ package arborline.server;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -72,6 +73,45 @@ class TwentyAtOnceTest extends ServerTest {
       assertEquals(200, answer.status(), answer.toString());
       assertEquals(1200, answer.number("lines"));
     }
+  }
+
+  @Test
+  void librariesThatFollowAToolHoldItsNewestWhoeverCopiesWhileItChanges() throws Exception {
+    Shelves shelves = new Shelves(lead);
+    long home = shelves.library("At once: home");
+    long tool = shelves.mills(home, "AT-ONCE-1").getFirst();
+    List<Long> others =
+        LongStream.range(0, PEOPLE / 2)
+            .mapToObj(person -> shelves.library("At once: library " + person))
+            .toList();
+    List<Callable<Api.Answer>> deeds = new ArrayList<>();
+    for (int i = 0; i < others.size(); i++) {
+      String into = "/api/v1/libraries/%d/copy".formatted(others.get(i));
+      String flutes = Integer.toString(2 + i);
+      deeds.add(() -> lead.post(into, Api.body("tools", List.of(tool), "from", home)));
+      deeds.add(() ->
+          lead.post(
+              "/api/v1/tools/bulk",
+              Api.body("tools", List.of(tool), "kind", "VALUE", "symbol", "NOF", "text", flutes)));
+    }
+    for (Api.Answer answer : atOnce(deeds)) {
+      assertEquals(200, answer.status(), answer.toString());
+    }
+    String newest =
+        lead.get("/api/v1/tools/" + tool).body().at("/answer/values/NOF/text").asString();
+    for (long library : others) {
+      assertEquals(newest, shelves.rows(library, "").getFirst().at("/values/NOF/text").asString());
+    }
+  }
+
+  @Test
+  void sectionsThatManyMakeAtOnceAreEachThereOnce() throws Exception {
+    long library = library("At once: sections");
+    String path = "/api/v1/libraries/%d/sections".formatted(library);
+    List<Api.Answer> answers = atOnce(all(() -> lead.post(path, Api.body("name", "Roughing"))));
+    assertEquals(1, answers.stream().filter(answer -> answer.status() == 201).count());
+    assertEquals(PEOPLE - 1L, answers.stream().filter(answer -> answer.status() == 409).count());
+    assertEquals(1, lead.get(path).at("items").size());
   }
 
   private static List<Callable<Api.Answer>> all(Callable<Api.Answer> deed) {

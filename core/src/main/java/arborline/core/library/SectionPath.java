@@ -26,6 +26,7 @@ public record SectionPath(String name, String within) {
         .map(String::strip)
         .filter(path -> !path.isEmpty())
         .map(SectionPath::one)
+        .filter(path -> !path.name().isEmpty())
         .distinct()
         .toList();
   }
@@ -38,7 +39,7 @@ public record SectionPath(String name, String within) {
   }
 
   private static String cut(String name) {
-    String plain = name.replace(LEVEL, "/").strip();
+    String plain = VisibleText.only(name.replace(LEVEL, "/")).strip();
     return plain.length() > LONGEST ? plain.substring(0, LONGEST).strip() : plain;
   }
 

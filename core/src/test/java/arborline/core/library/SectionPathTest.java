@@ -29,8 +29,9 @@ class SectionPathTest {
   }
 
   @Test
-  void nothingIsNoSection() {
+  void nothingThatCanBeSeenIsNoSection() {
     assertEquals(List.of(), SectionPath.parse("  "));
+    assertEquals(List.of(new SectionPath("Long", "")), SectionPath.parse("\u200b; Lo\u200bng"));
   }
 
   @ParameterizedTest

@@ -1,7 +1,6 @@
 package arborline.server.library;
 
 import arborline.core.library.LibraryProcess;
-import arborline.core.library.SectionPath;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
@@ -10,6 +9,7 @@ import arborline.server.tool.ToolStore;
 import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
 import jakarta.persistence.EntityManager;
+import java.util.List;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -30,9 +30,12 @@ class EntryUndo {
       boolean pinned,
       LibraryProcess process,
       int number,
-      String section) {
+      List<Long> sections) {
 
-    static Held of(Entry entry) {
+    /**
+     * @param sections in which it stands
+     */
+    static Held of(Entry entry, List<Long> sections) {
       return new Held(
           entry.id,
           entry.libraryId,
@@ -41,7 +44,7 @@ class EntryUndo {
           entry.pinned,
           entry.process,
           entry.number,
-          entry.section);
+          sections);
     }
   }
 
@@ -80,19 +83,19 @@ class EntryUndo {
                     "number %d of the library is %s now; take that one out first"
                         .formatted(held.number(), now.code));
               });
+          tools.hold(List.of(held.toolId()));
           CurrentTool tool =
               held.pinned() ? tools.at(held.toolId(), held.versionId()) : tools.get(held.toolId());
           Entry entry =
               new Entry(held.entryId(), held.libraryId(), tool, held.process(), held.number());
           entry.pinned = held.pinned();
           entities.persist(entry);
+          entities.flush();
           sections.put(
-              SectionPath.parse(held.section()).stream()
-                  .map(path -> sections.at(held.libraryId(), path).id)
+              sections.existing(held.libraryId(), held.sections()).stream()
                   .map(section -> new Section.Member(held.entryId(), section))
                   .toList());
-          entities.flush();
-          sections.tell(java.util.List.of(held.entryId()));
+          sections.tell(List.of(held.entryId()));
           live.say("library", held.libraryId(), "");
         });
   }

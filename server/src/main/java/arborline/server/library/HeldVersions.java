@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** In which version libraries hold their tools: pinned to one, or following the newest. */
@@ -60,9 +61,10 @@ class HeldVersions implements Undo<HeldVersions.Changed> {
   record Changed(long libraryId, List<Step> steps) {}
 
   /** Has tools follow their newest versions, or pins them to those that the library holds. */
-  @Transactional
+  @Transactional(isolation = Isolation.READ_COMMITTED)
   Undoable follow(long libraryId, List<Long> toolIds, boolean follow) {
     Library library = store.locked(libraryId);
+    versions.hold(toolIds);
     List<Step> steps = new ArrayList<>();
     List<Long> ids = store.entryIds(libraryId, toolIds);
     for (int from = 0; from < ids.size(); from += CHUNK) {
@@ -95,9 +97,10 @@ class HeldVersions implements Undo<HeldVersions.Changed> {
   }
 
   /** Pins a tool of a library to one of its versions. */
-  @Transactional
+  @Transactional(isolation = Isolation.READ_COMMITTED)
   Undoable pin(long libraryId, long toolId, int versionNo) {
     Library library = store.locked(libraryId);
+    versions.hold(List.of(toolId));
     Entry entry = store.entry(libraryId, toolId);
     CurrentTool wanted = versions.numbered(toolId, versionNo);
     Step step = new Step(entry.id, entry.versionId, entry.pinned, wanted.versionId(), true);

@@ -25,6 +25,7 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
@@ -166,11 +167,17 @@ class LibraryCopying {
     return picked;
   }
 
+  /** The same, with the tools held: none of them changes before all stand in the library. */
+  private List<Picked> held(List<Pick> picks) {
+    tools.hold(picked(picks).stream().map(Picked::toolId).toList());
+    return picked(picks);
+  }
+
   /** Does it; what cannot enter stays where it is. */
-  @Transactional
+  @Transactional(isolation = Isolation.READ_COMMITTED)
   Copied copy(long libraryId, Order order) {
     Library library = lock(libraryId, order.picks());
-    List<Planned> plan = planning.of(library, picked(order.picks()), order.numbering());
+    List<Planned> plan = planning.of(library, held(order.picks()), order.numbering());
     List<Planned> entering = plan.stream().filter(one -> one.outcome() == Outcome.ENTERS).toList();
     if (entering.isEmpty()) {
       return Copied.of(plan, 0);
@@ -226,7 +233,7 @@ class LibraryCopying {
    * Moves all tools of some libraries into another one and deletes them; refused where a tool
    * cannot stand there.
    */
-  @Transactional
+  @Transactional(isolation = Isolation.READ_COMMITTED)
   Copied merge(long libraryId, List<Long> others, Numbering numbering) {
     if (others.isEmpty() || others.contains(libraryId)) {
       throw Refusal.badRequest("name the other libraries that go into this one");
@@ -234,7 +241,7 @@ class LibraryCopying {
     List<Long> from = others.stream().distinct().toList();
     List<Pick> picks = from.stream().map(id -> new Pick(id, null)).toList();
     Library library = lock(libraryId, picks);
-    List<Planned> plan = planning.of(library, picked(picks), numbering);
+    List<Planned> plan = planning.of(library, held(picks), numbering);
     plan.stream()
         .filter(one -> one.outcome() == Outcome.REFUSED)
         .findFirst()
@@ -272,7 +279,7 @@ class LibraryCopying {
   }
 
   /** Makes a library like another one, with the same sections, tools, numbers and versions. */
-  @Transactional
+  @Transactional(isolation = Isolation.READ_COMMITTED)
   Libraries.LibraryDone duplicate(long libraryId, @Nullable String name) {
     Library original = store.locked(libraryId);
     Library library = libraries.like(original, name);
@@ -284,7 +291,8 @@ class LibraryCopying {
               ? new SectionPath(section.name, "")
               : new SectionPath(outer, section.name));
     }
-    List<Planned> plan = planning.of(library, source.of(libraryId, null), Numbering.KEEP);
+    List<Planned> plan =
+        planning.of(library, held(List.of(new Pick(libraryId, null))), Numbering.KEEP);
     enter(library, plan, null);
     jdbc.sql(
             """

@@ -23,6 +23,7 @@ public class LibraryTools {
 
   private final EntryStore store;
   private final EntryRepository entries;
+  private final SectionStore sections;
   private final ToolStore tools;
   private final Tools known;
   private final Trail trail;
@@ -31,12 +32,14 @@ public class LibraryTools {
   LibraryTools(
       EntryStore store,
       EntryRepository entries,
+      SectionStore sections,
       ToolStore tools,
       Tools known,
       Trail trail,
       ApplicationEventPublisher events) {
     this.store = store;
     this.entries = entries;
+    this.sections = sections;
     this.tools = tools;
     this.known = known;
     this.trail = trail;
@@ -71,7 +74,7 @@ public class LibraryTools {
     long undo =
         trail.record(
             TrailRecord.of("tool", tool.id(), text)
-                .undoneBy(EntryUndo.ADDED, EntryUndo.Held.of(entry)));
+                .undoneBy(EntryUndo.ADDED, EntryUndo.Held.of(entry, List.of())));
     return new ToolDone(tool.id(), tool.versionNo(), undo);
   }
 
@@ -83,7 +86,7 @@ public class LibraryTools {
     long undo =
         trail.record(
             TrailRecord.of("tool", toolId, "took %s out of %s".formatted(entry.code, library.name))
-                .undoneBy(EntryUndo.REMOVED, EntryUndo.Held.of(entry)));
+                .undoneBy(EntryUndo.REMOVED, EntryUndo.Held.of(entry, sections.of(entry.id))));
     entries.delete(entry);
     return new ToolDone(toolId, 0, undo);
   }

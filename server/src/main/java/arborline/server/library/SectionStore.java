@@ -93,6 +93,22 @@ class SectionStore {
     bulk.insert(Section.MEMBERS, members);
   }
 
+  /** The sections that an entry stands in. */
+  List<Long> of(long entryId) {
+    entities.flush();
+    return jdbc.sql("select section_id from entry_section where entry_id = ?")
+        .param(entryId)
+        .query(Long.class)
+        .list();
+  }
+
+  /** Those of some sections of a library that are there. */
+  List<Long> existing(long libraryId, List<Long> sectionIds) {
+    return sectionIds.stream()
+        .filter(id -> sections.findByIdAndLibraryId(id, libraryId).isPresent())
+        .toList();
+  }
+
   List<Section.Member> members(long sectionId) {
     entities.flush();
     return jdbc.sql("select entry_id, section_id from entry_section where section_id = ?")

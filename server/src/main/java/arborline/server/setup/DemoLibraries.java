@@ -64,7 +64,7 @@ class DemoLibraries {
 
   @Transactional
   public void fill(Path folder) throws IOException {
-    Map<String, About> about = about(folder.resolve("about.json"));
+    Map<String, About> about = about(folder.resolveSibling("libraries.json"));
     try (Stream<Path> files = Files.list(folder)) {
       for (Path file : files.filter(path -> path.toString().endsWith(".csv")).sorted().toList()) {
         About said = about.getOrDefault(name(file), About.NOTHING);

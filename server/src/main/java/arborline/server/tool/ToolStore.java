@@ -28,6 +28,8 @@ public class ToolStore {
   /** Of more tools at once nobody is told one by one. */
   private static final int MOST_TOLD = 100;
 
+  private static final int CHUNK = 1000;
+
   private final EntityManager entities;
   private final ToolRepository tools;
   private final VersionRepository versions;
@@ -173,6 +175,17 @@ public class ToolStore {
 
   /** A tool as it stands and as it is to be. */
   public record Step(CurrentTool before, Tool after) {}
+
+  /**
+   * Keeps everybody else from changing tools until the transaction ends. What is read of them then
+   * is what stands only where the transaction reads what others committed.
+   */
+  public void hold(Collection<Long> ids) {
+    List<Long> ordered = ids.stream().distinct().sorted().toList();
+    for (int from = 0; from < ordered.size(); from += CHUNK) {
+      tools.touchAll(ordered.subList(from, Math.min(ordered.size(), from + CHUNK)));
+    }
+  }
 
   /** Tools that nobody else changes until the transaction ends, in the order of their ids. */
   public List<CurrentTool> lockAll(Collection<Long> ids) {
