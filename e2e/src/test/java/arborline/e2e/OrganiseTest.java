@@ -141,6 +141,7 @@ class OrganiseTest extends BrowserTest {
     assertAccessible();
     Journey.button(page, "Change 2 tools").click();
     assertThat(page.getByText("Changed 2 tools")).isVisible();
+    assertThat(page.getByRole(AriaRole.DIALOG)).not().isVisible();
     field("Search").fill("OE-FE10");
     assertThat(page.getByRole(AriaRole.GRID)).containsText("24.5");
     page.locator("[data-sonner-toast]")
