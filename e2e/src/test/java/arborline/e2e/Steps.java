@@ -105,7 +105,12 @@ final class Steps {
       assertThat(row).hasAttribute("aria-selected", "true");
     }
     page.getByLabel("Search", new Page.GetByLabelOptions().setExact(true)).fill("");
-    assertThat(page.getByText(Pattern.compile("^\\d+ tools$"))).isVisible();
+    assertThat(
+            page.getByRole(AriaRole.STATUS)
+                .filter(
+                    new Locator.FilterOptions()
+                        .setHasText(Pattern.compile("^\\s*\\d+ tools\\s*$"))))
+        .isVisible();
   }
 
   /** Plans a tool of a library for a pocket of M1 and gives its measures. */
