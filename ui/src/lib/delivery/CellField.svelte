@@ -1,6 +1,7 @@
 <script lang="ts">
   import { correctLines } from '$lib/delivery/actions';
   import { type Line } from '$lib/api/client';
+  import { units } from '$lib/quantity/units.svelte';
 
   let {
     delivery,
@@ -13,13 +14,16 @@
     line: Line;
     symbol: string;
     label?: string;
-    /** For a place on a drawing, where the unit goes without saying. */
+    /** For a place on a drawing, where the unit of the view goes without saying. */
     compact?: boolean;
   } = $props();
 
   const cell = $derived(line.cells[symbol]);
   const stored = $derived(cell?.implied ? '' : (cell?.text ?? ''));
-  const unit = $derived(cell?.unit ?? '');
+  const written = $derived(cell && !cell.implied);
+  const unit = $derived((written ? cell?.unit : line.unitsOfAdded[symbol]) ?? '');
+  /** A cell is read in the unit of its line, whatever is looked at: on a drawing this is said where the two differ. */
+  const told = $derived(!compact || !units.viewed(unit));
   let typed = $state<string | null>(null);
   const severities = $derived(
     line.findings.filter((found) => found.properties[0] === symbol).map((found) => found.severity)
@@ -56,5 +60,5 @@
       if (e.key === 'Escape') typed = null;
     }}
   />
-  {#if !compact}<span class="text-[12px] text-soft">{unit}</span>{/if}
+  {#if told}<span class="text-[12px] text-soft">{units.name(unit)}</span>{/if}
 </span>

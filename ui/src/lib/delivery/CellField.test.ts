@@ -3,19 +3,23 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 
 const patch = vi.hoisted(() => vi.fn());
 const reload = vi.hoisted(() => vi.fn());
+const get = vi.hoisted(() => vi.fn());
 vi.mock('$lib/api/client', () => ({
-  api: { PATCH: patch },
+  api: { GET: get, PATCH: patch },
   ask: (answer: Promise<unknown>) => answer
 }));
 vi.mock('$lib/api/cache', () => ({ ALL: '*', reload }));
 
 import type { Line } from '$lib/api/client';
+import { units } from '$lib/quantity/units.svelte';
+import { settings } from '$lib/shell/settings.svelte';
 import CellField from './CellField.svelte';
 
 const line = {
   id: 7,
   line: 4,
   cells: { APMX: { text: 'thirteen', unit: 'mm' } },
+  unitsOfAdded: { LU: 'in' },
   findings: []
 } as unknown as Line;
 
@@ -36,6 +40,12 @@ describe('a cell of a delivery', () => {
   }
 
   const sent = () => patch.mock.calls.map((call) => call[1].body.cells.APMX);
+
+  it('says in which unit a number is meant where nothing is written yet', () => {
+    cleanup();
+    render(CellField, { delivery: 3, line, symbol: 'LU' });
+    expect(screen.getByText('in')).toBeTruthy();
+  });
 
   it('sends what was typed, and nothing that is as it was', async () => {
     await enter('13');
@@ -65,5 +75,23 @@ describe('a cell of a delivery', () => {
     expect(input().value).toBe('thirteen');
     input().blur();
     expect(sent()).toEqual([]);
+  });
+
+  it('stays in the unit of its line when the view is switched while a number is typed', async () => {
+    get.mockResolvedValueOnce({
+      items: [{ metric: 'mm', inch: 'in', factor: 25.4, decimals: 2 }]
+    });
+    await units.load();
+    cleanup();
+    render(CellField, { delivery: 3, line, symbol: 'APMX', compact: true });
+    expect(screen.queryByText('mm')).toBeNull();
+    input().focus();
+    await fireEvent.input(input(), { target: { value: '13' } });
+    settings.unit = 'in';
+    await vi.waitFor(() => expect(screen.getByText('mm')).toBeTruthy());
+    expect(input().value).toBe('13');
+    await fireEvent.keyDown(input(), { key: 'Enter' });
+    expect(sent()).toEqual(['13']);
+    settings.unit = 'mm';
   });
 });

@@ -24,6 +24,12 @@ class Units {
     return this.#pair(metric)?.inch ?? metric;
   }
 
+  /** True for a unit of the view, and for one that has no other beside it. */
+  viewed(unit: string): boolean {
+    const pair = Object.values(this.#pairs).find((one) => one.metric === unit || one.inch === unit);
+    return !pair || this.code(pair.metric) === unit;
+  }
+
   /** A unit as people write it. */
   name(unit: string): string {
     return unit.replace('um', 'µm').replace('N.m', 'N·m').replace('m3/', 'm³/');

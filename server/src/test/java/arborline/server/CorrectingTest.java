@@ -81,6 +81,20 @@ class CorrectingTest extends ServerTest {
   }
 
   @Test
+  void whatIsAddedToALineOfInchesIsInches() {
+    long delivery =
+        lead.deliver(
+            "inch.csv",
+            "CODE,CLASS,DC [in],DMM [in],OAL [in],NOF\nIN-1,end-mill-flat,0.5,0.5,3,4\n");
+    JsonNode before = line(delivery, "IN-1");
+    assertEquals("in", before.at("/unitsOfAdded/APMX").asString(), before.toString());
+    assertEquals(200, correct(delivery, before, "APMX", "0.75").status());
+    assertEquals("in", line(delivery, "IN-1").at("/cells/APMX/unit").asString());
+    assertEquals(200, correct(delivery, before, "APMX", "19 mm").status());
+    assertEquals("19 mm", line(delivery, "IN-1").at("/cells/APMX/text").asString());
+  }
+
+  @Test
   void aLaterChangeOfALineIsTakenBackFirst() {
     long delivery = balls("TWICE", 1);
     correct(delivery, line(delivery, 0), "RE", "4.5");

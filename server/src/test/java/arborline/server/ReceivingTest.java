@@ -236,6 +236,20 @@ class ReceivingTest extends ServerTest {
   }
 
   @Test
+  void aFileThatIsCalledAZipAndIsNoneIsRefusedInWords() {
+    byte[] text = table("ZIP", 2).getBytes(StandardCharsets.UTF_8);
+    Api.Answer refused = lead.bring(Api.named("Tools.ZIP", text));
+    assertEquals(400, refused.status());
+    assertTrue(refused.text("detail").startsWith("'Tools.ZIP' is no ZIP"), refused.text("detail"));
+    Api.Answer empty = lead.bring(Api.named("none.zip", Zips.of(Map.of())));
+    assertEquals(400, empty.status());
+    assertTrue(empty.text("detail").contains("no file in it"), empty.text("detail"));
+    Api.Uploaded conversion =
+        lead.upload("/api/v1/conversions?to=csv", Api.named("Tools.ZIP", text));
+    assertEquals(400, conversion.status());
+  }
+
+  @Test
   void encodingsDelimitersAndDecimalCommasAreFoundOut() {
     String semicolons =
         "CODE;NAME;CLASS;DC [mm];APMX [mm];DMM [mm];OAL [mm];NOF\n"

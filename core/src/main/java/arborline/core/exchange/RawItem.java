@@ -1,10 +1,13 @@
 package arborline.core.exchange;
 
 import arborline.core.finding.Finding;
+import arborline.core.property.Property;
+import arborline.core.quantity.Unit;
 import arborline.core.tool.Tool;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
@@ -82,6 +85,26 @@ public record RawItem(
   public String text(String symbol) {
     Cell cell = cells.get(symbol);
     return cell == null ? "" : cell.text().strip();
+  }
+
+  /**
+   * The unit in which a value is meant that somebody adds without naming one: that of the value it
+   * replaces, else the one in which all others of its kind are written. Empty where these differ or
+   * there are none; then it is the property's own.
+   */
+  public Optional<Unit> unitBeside(Property property) {
+    Cell replaced = cells.get(property.symbol());
+    if (replaced != null && replaced.unit().isPresent()) {
+      return replaced.unit();
+    }
+    List<Unit> beside =
+        cells.values().stream()
+            .flatMap(cell -> cell.unit().stream())
+            .filter(unit -> property.unit().filter(own -> own.kind() == unit.kind()).isPresent())
+            .distinct()
+            .limit(2)
+            .toList();
+    return beside.size() == 1 ? Optional.of(beside.getFirst()) : Optional.empty();
   }
 
   public boolean blank() {

@@ -49,7 +49,7 @@ public final class ArrivingFiles implements AutoCloseable {
     String shown = VisibleText.only(name.replaceAll(".*[/\\\\]", ""));
     String called = shown.isBlank() ? "unnamed" : shown;
     added.add(called);
-    if (ZipOfFiles.is(file)) {
+    if (ZipOfFiles.is(file, called)) {
       unpack(file);
       Files.delete(file);
     } else {

@@ -7,6 +7,7 @@ import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
+import arborline.core.property.Dictionary;
 import arborline.core.quantity.Unit;
 import arborline.core.stack.PartOutline;
 import arborline.core.tool.Completed;
@@ -26,6 +27,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -80,6 +82,7 @@ public class LineLists {
    * @param allowed why somebody let it in although it was held; null where nobody did
    * @param choice what somebody chose against the shop's tool under its code; null for none
    * @param takenPartId the holder or other part that it became
+   * @param unitsOfAdded in which unit a number is meant that is typed where nothing is written
    * @param cutting lines of cutting data that belong to it
    * @param stacks that hold it
    * @param parts codes of all parts of these stacks
@@ -103,6 +106,7 @@ public class LineLists {
       @Nullable Long takenToolId,
       @Nullable Long takenPartId,
       Map<String, CellView> cells,
+      Map<String, String> unitsOfAdded,
       List<CuttingView> cutting,
       List<StackView> stacks,
       List<String> parts,
@@ -323,6 +327,7 @@ public class LineLists {
           }
         });
     List<StackView> stacks = of(raw, ItemKind.STACK).map(LineLists::stack).toList();
+    List<Finding> findings = List.of(json.read(line.findings, Finding[].class));
     return new LineView(
         line.id,
         line.fileNo,
@@ -339,14 +344,31 @@ public class LineLists {
         line.takenToolId(),
         line.part() ? line.takenId : null,
         cells,
+        unitsOfAdded(raw.item(), cells, findings),
         of(raw, ItemKind.CUTTING).map(LineLists::cutting).toList(),
         stacks,
         stacks.stream().flatMap(stack -> stack.parts().stream()).distinct().toList(),
         notes,
-        List.of(json.read(line.findings, Finding[].class)),
+        findings,
         line.vendorItem,
         line.inspection == DeliveryLine.Inspection.DONE,
         outline(line, raw, completed).orElse(null));
+  }
+
+  /** For what is not written yet: in which unit a number is meant that somebody types there. */
+  private static Map<String, String> unitsOfAdded(
+      RawItem item, Map<String, CellView> cells, List<Finding> findings) {
+    Map<String, String> units = new TreeMap<>();
+    Stream<String> asked = findings.stream().flatMap(found -> found.properties().stream());
+    Stream.concat(cells.keySet().stream(), asked)
+        .filter(symbol -> !item.cells().containsKey(symbol))
+        .flatMap(symbol -> Dictionary.standard().find(symbol).stream())
+        .filter(property -> property.unit().filter(unit -> unit != Unit.ONE).isPresent())
+        .forEach(property ->
+            units.put(
+                property.symbol(),
+                item.unitBeside(property).or(property::unit).orElseThrow().code()));
+    return units;
   }
 
   /** Findings as lines keep them. */

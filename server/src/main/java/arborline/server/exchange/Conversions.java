@@ -124,7 +124,7 @@ class Conversions {
       Optional<Unit> unit,
       Progress progress)
       throws IOException {
-    if (ZipOfFiles.is(source)) {
+    if (ZipOfFiles.is(source, name)) {
       each(source, target, unit, work, progress);
     } else {
       one(source, name, target, unit, work, progress);

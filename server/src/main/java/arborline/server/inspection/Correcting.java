@@ -9,6 +9,8 @@ import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.inspect.Allowance;
 import arborline.core.inspect.Disposition;
+import arborline.core.property.Dictionary;
+import arborline.core.quantity.Unit;
 import arborline.server.delivery.Delivery;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.DeliveryRepository;
@@ -93,7 +95,7 @@ class Correcting {
         changed -> true,
         changed -> {
           other.ifPresent(is -> changed.kind = is);
-          replace(changed, cells);
+          replace(changed, cells, Correcting::typed);
         },
         count ->
             "corrected line %d of %s: %s"
@@ -241,7 +243,7 @@ class Correcting {
         delivery,
         after -> found.offering(id, choice, repair, after),
         line -> true,
-        line -> replace(line, offered(line, choice, repair)),
+        line -> replace(line, offered(line, choice, repair), Correcting::cell),
         count ->
             "corrected %s of %s: %s"
                 .formatted(TrailRecord.count(count, "line"), delivery.name, title.get()));
@@ -259,10 +261,15 @@ class Correcting {
     return changes;
   }
 
-  private void replace(DeliveryLine line, Map<String, String> cells) {
+  /** Makes a cell of a text that stands in an item from now on. */
+  private interface NewCell {
+    Cell of(RawItem item, String symbol, String text);
+  }
+
+  private void replace(DeliveryLine line, Map<String, String> cells, NewCell made) {
     TreeMap<String, Cell> replacements = new TreeMap<>();
     RawItem raw = line.raw().item();
-    cells.forEach((symbol, text) -> replacements.put(symbol, cell(raw, symbol, text)));
+    cells.forEach((symbol, text) -> replacements.put(symbol, made.of(raw, symbol, text)));
     line.cells = CellsJson.toText(raw.with(replacements).cells());
     line.readingFindings = unsettled(line.readingFindings, cells);
     line.lookedAt = false;
@@ -285,6 +292,12 @@ class Correcting {
   private static Cell cell(RawItem raw, String symbol, String text) {
     Cell before = raw.cells().get(symbol);
     return new Cell(text, before == null ? Optional.empty() : before.unit(), false);
+  }
+
+  /** What a person typed is meant in the unit of the values beside it, which is shown there. */
+  private static Cell typed(RawItem raw, String symbol, String text) {
+    Optional<Unit> unit = Dictionary.standard().find(symbol).flatMap(raw::unitBeside);
+    return unit.isPresent() ? Cell.of(text, unit.get()) : cell(raw, symbol, text);
   }
 
   /** Marks lines as looked at, so that their queries no longer keep them from entering. */

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Enumeration;
 import java.util.List;
 import java.util.Locale;
@@ -29,6 +30,7 @@ public final class ZipOfFiles implements AutoCloseable {
   private static final long HIGHEST_RATIO = 200;
   private static final int BUFFER = 64 * 1024;
   private static final byte[] START = {'P', 'K', 3, 4};
+  private static final byte[] EMPTY = {'P', 'K', 5, 6};
 
   private final ZipFile zip;
   private long unpacked;
@@ -37,13 +39,24 @@ public final class ZipOfFiles implements AutoCloseable {
     this.zip = zip;
   }
 
+  /**
+   * As {@link #is(Path)}.
+   *
+   * @throws Refusal where a file is called a ZIP and is none
+   */
+  public static boolean is(Path file, String name) throws IOException {
+    boolean zip = is(file);
+    if (!zip && name.toLowerCase(Locale.ROOT).endsWith(".zip") && !begins(file)) {
+      throw Refusal.badRequest(
+          "'%s' is no ZIP, though it is called one; pack the files again, or send them themselves"
+              .formatted(name));
+    }
+    return zip;
+  }
+
   /** True for a ZIP that is not itself the form of another file, as a workbook is. */
   public static boolean is(Path file) throws IOException {
-    byte[] head;
-    try (InputStream start = Files.newInputStream(file)) {
-      head = start.readNBytes(START.length);
-    }
-    if (!java.util.Arrays.equals(head, START)) {
+    if (!begins(file)) {
       return false;
     }
     try (ZipFile zip = new ZipFile(file.toFile())) {
@@ -51,6 +64,14 @@ public final class ZipOfFiles implements AutoCloseable {
     } catch (ZipException broken) {
       throw refused("is damaged or encrypted: " + broken.getMessage());
     }
+  }
+
+  private static boolean begins(Path file) throws IOException {
+    byte[] head;
+    try (InputStream start = Files.newInputStream(file)) {
+      head = start.readNBytes(START.length);
+    }
+    return Arrays.equals(head, START) || Arrays.equals(head, EMPTY);
   }
 
   /**
