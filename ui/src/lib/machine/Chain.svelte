@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dragged } from './dragged';
   import type { MachineView, PlaceView } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
 
@@ -83,7 +84,7 @@
           title={refused ?? (planned ? `${planned.code} · ${planned.name}` : undefined)}
           draggable={Boolean(planned) && !small}
           ondragstart={(e) =>
-            planned && e.dataTransfer?.setData('text/plain', String(planned.toolId))}
+            planned && e.dataTransfer?.setData('text/plain', dragged({ toolId: planned.toolId }))}
           ondragover={(e) => !refused && ondropped && e.preventDefault()}
           ondrop={(e) => {
             e.preventDefault();

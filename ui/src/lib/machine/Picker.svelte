@@ -6,12 +6,17 @@
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
+  import { dragged, type Dragged } from './dragged';
 
   let {
     picked,
     planned,
     onpick
-  }: { picked: number | null; planned: Set<number>; onpick: (tool: ToolRow) => void } = $props();
+  }: {
+    picked: Dragged | null;
+    planned: Set<number>;
+    onpick: (tool: ToolRow, libraryId: number) => void;
+  } = $props();
 
   let text = $state('');
   const last = new PersistedState('picker library', '');
@@ -24,6 +29,8 @@
     return (items.find((library) => String(library.id) === last.current) ?? most)?.id ?? 0;
   });
   const tools = createQuery(() => foundToolsQuery(chosen, q.current));
+  const isPicked = (tool: ToolRow) =>
+    picked?.toolId === tool.toolId && (picked.libraryId ?? chosen) === chosen;
 </script>
 
 <section class="flex min-h-0 flex-col" aria-label="Tools to load">
@@ -51,15 +58,18 @@
         <button
           class={[
             'band flex h-[30px] w-full items-center gap-3 px-2 text-left hover:bg-faint',
-            picked === tool.toolId && 'bg-faint',
+            isPicked(tool) && 'bg-faint',
             planned.has(tool.toolId) && 'text-soft'
           ]}
-          aria-pressed={picked === tool.toolId}
+          aria-pressed={isPicked(tool)}
           draggable="true"
           ondragstart={(e) => {
-            e.dataTransfer?.setData('text/plain', String(tool.toolId));
+            e.dataTransfer?.setData(
+              'text/plain',
+              dragged({ toolId: tool.toolId, libraryId: chosen })
+            );
           }}
-          onclick={() => onpick(tool)}
+          onclick={() => onpick(tool, chosen)}
         >
           <span class="code w-32 shrink-0 truncate">{tool.code}</span>
           <span class="min-w-0 flex-1 truncate">{tool.name}</span>

@@ -58,6 +58,13 @@
       <a class="code hover:text-working" href="/tools/{planned.toolId}">{planned.code}</a>
     </h2>
     <p class="text-soft">{planned.name}, number {planned.number}</p>
+    {#if planned.library}
+      <p class="text-soft">
+        As <a class="hover:text-working" href="/libraries/{planned.libraryId}">{planned.library}</a>
+        has it{#if planned.versionNo !== planned.newestNo}:
+          <span class="text-ink">version {planned.versionNo}</span>, the newest is {planned.newestNo}{/if}
+      </p>
+    {/if}
     <form
       class="mt-3 grid grid-cols-[130px_110px_1fr] items-center gap-2"
       onsubmit={(e) => {

@@ -1,18 +1,22 @@
 import { act } from '$lib/api/act';
 import { api, ask } from '$lib/api/client';
+import type { Dragged } from './dragged';
 import type { Measures } from './measures';
 
 /** Plans a tool for a place, or saves what was measured of it there. */
-export const planTool = (machine: string, place: string, toolId: number, measures?: Measures) =>
+export const planTool = (machine: string, place: string, order: Dragged & Partial<Measures>) =>
   act({
     ask: () =>
       ask(
         api.PUT('/api/v1/machines/{id}/plan/{place}', {
           params: { path: { id: machine, place } },
-          body: { toolId, ...measures }
+          body: order
         })
       ),
-    message: measures ? `Saved the measures of pocket ${place}` : `Planned for pocket ${place}`,
+    message:
+      'length' in order || 'diameter' in order
+        ? `Saved the measures of pocket ${place}`
+        : `Planned for pocket ${place}`,
     concerns: [['machine', machine]]
   });
 

@@ -15,13 +15,13 @@ export const machineQuery = (id: string) =>
   });
 
 /** Why a tool cannot go into which places. */
-export const refusalsQuery = (id: string, toolId: number) =>
+export const refusalsQuery = (id: string, toolId: number, libraryId?: number) =>
   queryOptions({
-    queryKey: ['machine', id, 'refusals', toolId],
+    queryKey: ['machine', id, 'refusals', toolId, libraryId],
     queryFn: () =>
       ask(
         api.GET('/api/v1/machines/{id}/plan/refusals', {
-          params: { path: { id }, query: { toolId } }
+          params: { path: { id }, query: { toolId, libraryId } }
         })
       )
   });

@@ -7,6 +7,7 @@
   import { type ToolRow } from '$lib/api/client';
   import Chain from '$lib/machine/Chain.svelte';
   import Picker from '$lib/machine/Picker.svelte';
+  import { dropped } from '$lib/machine/dragged';
   import type { Measures } from '$lib/machine/measures';
   import PocketDetail from '$lib/machine/PocketDetail.svelte';
   import { who } from '$lib/shell/session.svelte';
@@ -16,14 +17,15 @@
 
   const id = $derived(page.params.id ?? '');
   const machine = createQuery(() => machineQuery(id));
-  let picked = $state<{ toolId: number; code: string } | null>(null);
+  /** A tool in the version and under the number of a library. */
+  let picked = $state<{ toolId: number; libraryId?: number; code: string } | null>(null);
   let chosen = $state<string | null>(null);
   const may = $derived(who.may('LOAD'));
   const planned = $derived(
     new Map((machine.data?.plan ?? []).map((place) => [place.place, place]))
   );
   const refused = createQuery(() => ({
-    ...refusalsQuery(id, picked?.toolId ?? 0),
+    ...refusalsQuery(id, picked?.toolId ?? 0, picked?.libraryId),
     enabled: picked !== null
   }));
   const refusals = $derived(
@@ -34,10 +36,14 @@
       : {}
   );
 
-  async function put(place: string, toolId: number, measures?: Measures) {
+  async function put(
+    place: string,
+    { toolId, libraryId }: { toolId: number; libraryId?: number },
+    measures?: Measures
+  ) {
     // At once, so that nobody types measures into the pocket that was chosen before.
     chosen = place;
-    const planned = await planTool(id, place, toolId, measures);
+    const planned = await planTool(id, place, { toolId, libraryId, ...measures });
     // Somebody may have picked up the next one meanwhile.
     if (planned && picked?.toolId === toolId) picked = null;
     return Boolean(planned);
@@ -45,14 +51,17 @@
 
   function choose(place: string) {
     if (picked && may) {
-      void put(place, picked.toolId);
+      void put(place, picked);
     } else {
       chosen = place;
     }
   }
 
-  function pick(tool: ToolRow) {
-    picked = picked?.toolId === tool.toolId ? null : { toolId: tool.toolId, code: tool.code };
+  function pick(tool: ToolRow, libraryId: number) {
+    picked =
+      picked?.toolId === tool.toolId && picked.libraryId === libraryId
+        ? null
+        : { toolId: tool.toolId, libraryId, code: tool.code };
     if (picked) {
       const free = machine.data?.machine
         ? Array.from({ length: machine.data.machine.magazine.pockets }, (_, i) =>
@@ -72,7 +81,11 @@
       void clearPlace(id, place);
     } else if (event.key === ' ' && inPocket && !picked && may) {
       event.preventDefault();
-      picked = { toolId: inPocket.toolId, code: inPocket.code };
+      picked = {
+        toolId: inPocket.toolId,
+        libraryId: inPocket.libraryId ?? undefined,
+        code: inPocket.code
+      };
     }
   }
 </script>
@@ -105,7 +118,8 @@
       onchoose={choose}
       ondropped={may
         ? (place, data) => {
-            if (/^\d+$/.test(data)) void put(place, Number(data));
+            const tool = dropped(data);
+            if (tool) void put(place, tool);
           }
         : undefined}
     />
@@ -114,11 +128,7 @@
     class="mt-4 grid min-h-0 flex-1 gap-8 px-5 pb-4 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_420px]"
   >
     {#if may}
-      <Picker
-        picked={picked?.toolId ?? null}
-        planned={new Set(view.plan.map((place) => place.toolId))}
-        onpick={pick}
-      />
+      <Picker {picked} planned={new Set(view.plan.map((place) => place.toolId))} onpick={pick} />
     {:else}
       <p class="text-soft">Your role may look at the load plan, not change it.</p>
     {/if}
@@ -129,7 +139,7 @@
       editable={may}
       onmeasure={async (measures) => {
         const at = chosen ? planned.get(chosen) : undefined;
-        return Boolean(chosen && at && (await put(chosen, at.toolId, measures)));
+        return Boolean(chosen && at && (await put(chosen, { toolId: at.toolId }, measures)));
       }}
       onclear={() => chosen && void clearPlace(id, chosen)}
     />

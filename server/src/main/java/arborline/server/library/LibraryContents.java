@@ -8,6 +8,8 @@ import arborline.server.tool.Tools;
 import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -98,15 +100,31 @@ public class LibraryContents implements Holdings {
   @Override
   public List<UsedIn> of(long toolId) {
     return entries.findByToolId(toolId, Limit.of(LIBRARIES_SHOWN)).stream()
-        .map(entry ->
-            new UsedIn(
-                entry.libraryId,
-                name(entry.libraryId),
-                entry.number,
-                entry.section,
-                entry.pinned,
-                entry.versionId))
+        .map(entry -> used(entry, name(entry.libraryId)))
         .toList();
+  }
+
+  private static UsedIn used(Entry entry, String library) {
+    return new UsedIn(
+        entry.libraryId, library, entry.number, entry.section, entry.pinned, entry.versionId);
+  }
+
+  @Override
+  public Map<Long, List<UsedIn>> of(Collection<Long> toolIds) {
+    if (toolIds.isEmpty()) {
+      return Map.of();
+    }
+    Map<Long, String> names = new HashMap<>();
+    return entries.findByToolIdIn(toolIds).stream()
+        .sorted(
+            Comparator.comparingInt((Entry entry) -> entry.number)
+                .thenComparing(entry -> entry.libraryId))
+        .collect(
+            Collectors.groupingBy(
+                entry -> entry.toolId,
+                Collectors.mapping(
+                    entry -> used(entry, names.computeIfAbsent(entry.libraryId, this::name)),
+                    Collectors.toList())));
   }
 
   @Override

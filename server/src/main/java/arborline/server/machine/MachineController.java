@@ -9,8 +9,10 @@ import arborline.core.tool.Silhouettes;
 import arborline.core.tool.outline.Outline;
 import arborline.server.account.MayLoad;
 import arborline.server.support.Slice;
+import arborline.server.tool.Holdings.UsedIn;
 import arborline.server.tool.Tools;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -29,13 +31,11 @@ class MachineController {
 
   private final Machines machines;
   private final Plans plans;
-  private final Tools tools;
   private final Nominals nominals;
 
-  MachineController(Machines machines, Plans plans, Tools tools, Nominals nominals) {
+  MachineController(Machines machines, Plans plans, Nominals nominals) {
     this.machines = machines;
     this.plans = plans;
-    this.tools = tools;
     this.nominals = nominals;
   }
 
@@ -68,13 +68,18 @@ class MachineController {
       @Nullable String nominalLength,
       @Nullable String nominalDiameter,
       List<String> questions,
+      @Nullable Long libraryId,
+      @Nullable String library,
+      int versionNo,
+      int newestNo,
       @Nullable Outline outline) {}
 
   /** A machine with its load plan; {@code seatName} is what people call its spindle. */
   record MachineView(Machine machine, String seatName, List<PlaceView> plan) {}
 
   /** What to put into a place. */
-  record PutOrder(long toolId, @Nullable String length, @Nullable String diameter) {}
+  record PutOrder(
+      long toolId, @Nullable Long libraryId, @Nullable String length, @Nullable String diameter) {}
 
   /**
    * What was done.
@@ -104,9 +109,8 @@ class MachineController {
   MachineView one(@PathVariable String id) {
     Machine machine = machines.get(id).machine();
     Map<String, Plans.Planned> plan = plans.plan(id);
-    Map<Long, Tools.Known> known =
-        tools.load(plan.values().stream().map(Plans.Planned::toolId).toList());
-    Map<String, Nominal> nominal = nominals.of(machine, known.keySet());
+    Map<Long, Tools.Held> known = plans.tools(plan.values());
+    Map<String, Nominal> nominal = nominals.of(machine, PickedTools.tools(known));
     return new MachineView(
         machine,
         Connection.tradeName(machine.seat()),
@@ -119,7 +123,9 @@ class MachineController {
             .toList());
   }
 
-  private static PlaceView place(Plans.Planned planned, Tools.Known known, Nominal nominal) {
+  private static PlaceView place(Plans.Planned planned, Tools.Held known, Nominal nominal) {
+    List<String> questions = new ArrayList<>(PickedTools.questions(known, planned.libraryId()));
+    questions.addAll(Plans.questions(nominal, planned.entry()));
     return new PlaceView(
         planned.place(),
         planned.toolId(),
@@ -130,7 +136,11 @@ class MachineController {
         planned.entry().get(TableField.DIAMETER),
         size(nominal, TableField.LENGTH),
         size(nominal, TableField.DIAMETER),
-        Plans.questions(nominal, planned.entry()),
+        questions,
+        known.from().map(UsedIn::libraryId).orElse(null),
+        known.from().map(UsedIn::library).orElse(null),
+        known.versionNo(),
+        known.newestNo(),
         Silhouettes.of(known.tool()).orElse(null));
   }
 
@@ -141,14 +151,18 @@ class MachineController {
 
   /** Why a tool cannot go into which places. */
   @GetMapping("/{id}/plan/refusals")
-  Map<String, List<Finding>> refusals(@PathVariable String id, @RequestParam long toolId) {
-    return plans.refusals(id, toolId);
+  Map<String, List<Finding>> refusals(
+      @PathVariable String id,
+      @RequestParam long toolId,
+      @RequestParam(required = false) @Nullable Long libraryId) {
+    return plans.refusals(id, toolId, libraryId);
   }
 
   @PutMapping("/{id}/plan/{place}")
   @MayLoad
   PlanDone put(@PathVariable String id, @PathVariable String place, @RequestBody PutOrder order) {
-    Plans.Put put = plans.put(id, place, order.toolId(), order.length(), order.diameter());
+    Plans.Put put =
+        plans.put(id, place, order.toolId(), order.libraryId(), order.length(), order.diameter());
     return new PlanDone(put.undo(), put.questions());
   }
 

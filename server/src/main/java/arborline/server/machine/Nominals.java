@@ -8,9 +8,7 @@ import arborline.core.tool.Motion;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
 import arborline.server.stack.Assemblies;
-import arborline.server.tool.Tools;
 import java.math.BigDecimal;
-import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -32,26 +30,20 @@ public class Nominals {
 
   private static final BigDecimal LONGEST_HOLDER = new BigDecimal("250");
 
-  private final Tools tools;
   private final Assemblies assemblies;
 
-  Nominals(Tools tools, Assemblies assemblies) {
-    this.tools = tools;
+  Nominals(Assemblies assemblies) {
     this.assemblies = assemblies;
   }
 
-  /** By tool code, upper case. */
-  public Map<String, Nominal> of(Machine machine, Collection<Long> toolIds) {
-    var held = assemblies.of(toolIds, machine.seat());
+  /** By tool code, upper case, of tools as they are given. */
+  public Map<String, Nominal> of(Machine machine, Map<Long, Tool> tools) {
+    var held = assemblies.of(tools, machine.seat());
     Map<String, Nominal> nominal = new HashMap<>();
-    tools
-        .load(toolIds)
-        .forEach((id, known) ->
-            nominal.put(
-                known.tool().code().toUpperCase(Locale.ROOT),
-                nominal(
-                    known.tool(),
-                    Optional.ofNullable(held.get(id)).map(assembly -> assembly.length()))));
+    tools.forEach((id, tool) ->
+        nominal.put(
+            tool.code().toUpperCase(Locale.ROOT),
+            nominal(tool, Optional.ofNullable(held.get(id)).map(assembly -> assembly.length()))));
     return nominal;
   }
 

@@ -4,7 +4,6 @@ import arborline.core.machine.Machine;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
-import arborline.server.tool.Tools;
 import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
 import java.util.Objects;
@@ -21,14 +20,14 @@ class PlanUndo implements Undo<Plans.Before> {
   private final Machines machines;
   private final PlanRepository places;
   private final Plans plans;
-  private final Tools tools;
+  private final PickedTools picked;
   private final Live live;
 
-  PlanUndo(Machines machines, PlanRepository places, Plans plans, Tools tools, Live live) {
+  PlanUndo(Machines machines, PlanRepository places, Plans plans, PickedTools picked, Live live) {
     this.machines = machines;
     this.places = places;
     this.plans = plans;
-    this.tools = tools;
+    this.picked = picked;
     this.live = live;
   }
 
@@ -74,9 +73,10 @@ class PlanUndo implements Undo<Plans.Before> {
         .ifPresent(now -> {
           throw Refusal.conflict("the tool is in pocket %s now".formatted(now.place));
         });
-    Tools.Known known = tools.get(place.toolId());
-    plans.refuseMisfit(machine, place.place(), known);
-    places.save(new PlanPlace(machine.id(), place.place(), place.toolId(), place.fields()));
+    long library = place.library() == null ? 0 : place.library();
+    plans.refuseMisfit(machine, place.place(), picked.one(place.toolId(), library));
+    places.save(
+        new PlanPlace(machine.id(), place.place(), place.toolId(), library, place.fields()));
     places.flush();
   }
 }

@@ -17,10 +17,13 @@ import arborline.server.live.Live;
 import arborline.server.stack.Assemblies;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
+import arborline.server.tool.Holdings.UsedIn;
 import arborline.server.tool.Tools;
+import arborline.server.tool.Tools.Held;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -40,6 +43,7 @@ public class Plans {
   private final Machines machines;
   private final PlanRepository places;
   private final Tools tools;
+  private final PickedTools picked;
   private final Assemblies assemblies;
   private final Nominals nominals;
   private final Trail trail;
@@ -50,6 +54,7 @@ public class Plans {
       Machines machines,
       PlanRepository places,
       Tools tools,
+      PickedTools picked,
       Assemblies assemblies,
       Nominals nominals,
       Trail trail,
@@ -58,6 +63,7 @@ public class Plans {
     this.machines = machines;
     this.places = places;
     this.tools = tools;
+    this.picked = picked;
     this.assemblies = assemblies;
     this.nominals = nominals;
     this.trail = trail;
@@ -65,8 +71,12 @@ public class Plans {
     this.json = json;
   }
 
-  /** What a place should hold. */
-  public record Planned(String place, long toolId, TableEntry entry) {}
+  /**
+   * What a place should hold.
+   *
+   * @param libraryId from which the tool was picked; 0 where nobody said
+   */
+  public record Planned(String place, long toolId, long libraryId, TableEntry entry) {}
 
   /** A state of some places, for taking back: an empty one has no tool. */
   record Before(String machineId, List<PlaceBefore> places) {}
@@ -75,12 +85,14 @@ public class Plans {
    * A place before a change and after it; a tool of 0 is none.
    *
    * @param fields what was kept of the tool there; null without one
+   * @param library from which it was picked; null where nobody said
    * @param toolAfter null where the change is from before this was kept
    */
   record PlaceBefore(
       String place,
       long toolId,
       @Nullable String fields,
+      @Nullable Long library,
       @Nullable Long toolAfter,
       @Nullable String fieldsAfter) {}
 
@@ -98,20 +110,33 @@ public class Plans {
   public Map<String, Planned> plan(String machineId) {
     Map<String, Planned> plan = new TreeMap<>(PlaceOrder.BY_NUMBER);
     for (PlanPlace place : places.findByMachineId(machineId)) {
-      plan.put(place.place, new Planned(place.place, place.toolId, entry(place)));
+      plan.put(place.place, new Planned(place.place, place.toolId, place.library(), entry(place)));
     }
     return plan;
+  }
+
+  /** The tools of a plan as the libraries have them from which they were picked, by tool id. */
+  @Transactional(readOnly = true)
+  public Map<Long, Held> tools(Collection<Planned> plan) {
+    Map<Long, Long> libraries = new HashMap<>();
+    plan.forEach(planned -> libraries.put(planned.toolId(), planned.libraryId()));
+    return tools.held(libraries);
   }
 
   private TableEntry entry(PlanPlace place) {
     return json.read(place.fields, TableEntry.class);
   }
 
-  /** Why the tool cannot go where, for every place that refuses it. */
+  /**
+   * Why the tool cannot go where, for every place that refuses it.
+   *
+   * @param libraryId from which it is picked; null as it is planned, else from any
+   */
   @Transactional(readOnly = true)
-  public Map<String, List<Finding>> refusals(String machineId, long toolId) {
+  public Map<String, List<Finding>> refusals(
+      String machineId, long toolId, @Nullable Long libraryId) {
     Machine machine = machines.get(machineId).machine();
-    Loaded tool = loaded(machine, tools.get(toolId));
+    Loaded tool = loaded(machine, meant(machineId, toolId, libraryId));
     Map<String, Loaded> occupied = occupied(machine, toolId);
     Map<String, List<Finding>> refusals = new HashMap<>();
     for (String place : machine.places()) {
@@ -123,16 +148,24 @@ public class Plans {
     return refusals;
   }
 
-  private Loaded loaded(Machine machine, Tools.Known known) {
-    Map<Long, Assembly> held = assemblies.of(List.of(known.id()), machine.seat());
+  private Held meant(String machineId, long toolId, @Nullable Long libraryId) {
+    return picked.one(
+        toolId, library(places.findByMachineIdAndToolId(machineId, toolId), libraryId));
+  }
+
+  private static long library(Optional<PlanPlace> old, @Nullable Long named) {
+    return named == null ? old.map(PlanPlace::library).orElse(0L) : named;
+  }
+
+  private Loaded loaded(Machine machine, Held known) {
+    Map<Long, Assembly> held = assemblies.of(Map.of(known.id(), known.tool()), machine.seat());
     return new Loaded(known.tool(), Optional.ofNullable(held.get(known.id())));
   }
 
   private Map<String, Loaded> occupied(Machine machine, long exceptTool) {
     List<PlanPlace> all = places.findByMachineId(machine.id());
-    List<Long> ids = all.stream().map(place -> place.toolId).toList();
-    Map<Long, Tools.Known> known = tools.load(ids);
-    Map<Long, Assembly> held = assemblies.of(ids, machine.seat());
+    Map<Long, Held> known = picked.of(all);
+    Map<Long, Assembly> held = assemblies.of(PickedTools.tools(known), machine.seat());
     Map<String, Loaded> occupied = new HashMap<>();
     for (PlanPlace place : all) {
       if (place.toolId != exceptTool && known.containsKey(place.toolId)) {
@@ -155,6 +188,8 @@ public class Plans {
   /**
    * Puts a tool into a place, out of where it was; what was in the place leaves the plan.
    *
+   * @param libraryId from which it was picked, by whose version and number it goes; null for the
+   *     one from which it is planned already, else any that has it
    * @param length measured length from the gauge line as typed; null keeps what is known
    * @param diameter measured diameter as typed; null keeps what is known
    */
@@ -163,12 +198,17 @@ public class Plans {
       String machineId,
       String place,
       long toolId,
+      @Nullable Long libraryId,
       @Nullable String length,
       @Nullable String diameter) {
     Machine machine = machines.lock(machineId).machine();
-    Tools.Known known = tools.get(toolId);
-    refuseMisfit(machine, place, known);
     Optional<PlanPlace> old = places.findByMachineIdAndToolId(machineId, toolId);
+    long named = library(old, libraryId);
+    Held known = picked.one(toolId, named);
+    if (libraryId != null && known.from().filter(from -> from.libraryId() == libraryId).isEmpty()) {
+      throw Refusal.conflict("that library does not have %s".formatted(known.tool().code()));
+    }
+    refuseMisfit(machine, place, known);
     Optional<PlanPlace> occupant =
         places.findByMachineIdAndPlace(machineId, place).filter(there -> there.toolId != toolId);
     TableEntry entry = old.map(this::entry).orElse(TableEntry.EMPTY);
@@ -179,7 +219,8 @@ public class Plans {
     occupant.ifPresent(places::delete);
     old.ifPresent(places::delete);
     places.flush();
-    places.save(new PlanPlace(machineId, place, toolId, json.text(entry)));
+    long from = known.from().map(UsedIn::libraryId).orElse(0L);
+    places.save(new PlanPlace(machineId, place, toolId, from, json.text(entry)));
     live.say("machine", machineId, "plan");
     boolean stays = old.filter(former -> former.place.equals(place)).isPresent();
     long undo =
@@ -192,14 +233,16 @@ public class Plans {
                             .formatted(known.tool().code(), place, sizes(entry))
                         : "planned %s for pocket %s".formatted(known.tool().code(), place))
                 .undoneBy(PlanUndo.KIND, before));
-    return new Put(undo, questions(machine, known, entry));
+    List<String> questions = new ArrayList<>(PickedTools.questions(known, named));
+    questions.addAll(questions(machine, known, entry));
+    return new Put(undo, questions);
   }
 
   /** A measure is compared with what the tool should measure as soon as it is typed. */
-  private List<String> questions(Machine machine, Tools.Known known, TableEntry entry) {
+  private List<String> questions(Machine machine, Held known, TableEntry entry) {
     Nominal nominal =
         nominals
-            .of(machine, List.of(known.id()))
+            .of(machine, Map.of(known.id(), known.tool()))
             .getOrDefault(known.tool().code().toUpperCase(Locale.ROOT), Nominal.UNKNOWN);
     return questions(nominal, entry);
   }
@@ -223,7 +266,7 @@ public class Plans {
   }
 
   /** Refuses a tool that does not fit into a place as the plan is now. */
-  void refuseMisfit(Machine machine, String place, Tools.Known known) {
+  void refuseMisfit(Machine machine, String place, Held known) {
     Map<String, Loaded> occupied = occupied(machine, known.id());
     occupied.remove(place);
     List<Finding> holds = holds(machine, place, loaded(machine, known), occupied);
@@ -238,7 +281,7 @@ public class Plans {
   private TableEntry identity(
       Machine machine,
       String machineId,
-      Tools.Known known,
+      Held known,
       TableEntry entry,
       Optional<PlanPlace> leaving) {
     int number =
@@ -296,11 +339,14 @@ public class Plans {
             place,
             there.map(occupied -> occupied.toolId).orElse(0L),
             there.map(occupied -> occupied.fields).orElse(null),
+            there.map(occupied -> occupied.libraryId).orElse(null),
             toolId,
             fields));
     old.filter(former -> !former.place.equals(place))
         .ifPresent(former ->
-            before.add(new PlaceBefore(former.place, former.toolId, former.fields, 0L, null)));
+            before.add(
+                new PlaceBefore(
+                    former.place, former.toolId, former.fields, former.libraryId, 0L, null)));
     return new Before(machineId, before);
   }
 
@@ -313,7 +359,9 @@ public class Plans {
             .findByMachineIdAndPlace(machineId, place)
             .orElseThrow(() -> Refusal.notFound("nothing is planned for pocket " + place));
     Before before =
-        new Before(machineId, List.of(new PlaceBefore(place, old.toolId, old.fields, 0L, null)));
+        new Before(
+            machineId,
+            List.of(new PlaceBefore(place, old.toolId, old.fields, old.libraryId, 0L, null)));
     places.delete(old);
     live.say("machine", machineId, "plan");
     return trail.record(
@@ -332,17 +380,21 @@ public class Plans {
   @Transactional
   public void take(String machineId, Map<String, Change> taken) {
     Map<String, TableEntry> open = new LinkedHashMap<>();
+    Map<Long, Long> libraries = new HashMap<>();
     taken.forEach((place, change) -> {
       Optional<PlanPlace> now = places.findByMachineIdAndPlace(machineId, place);
       if (sameTool(now.map(this::entry).orElse(TableEntry.EMPTY), change.before())) {
-        now.ifPresent(places::delete);
+        now.ifPresent(there -> {
+          libraries.put(there.toolId, there.library());
+          places.delete(there);
+        });
         open.put(place, change.after());
       }
     });
     places.flush();
     open.forEach((place, entry) -> {
       if (!entry.empty()) {
-        takeOne(machineId, place, entry);
+        takeOne(machineId, place, entry, libraries);
       }
     });
     live.say("machine", machineId, "plan");
@@ -354,7 +406,8 @@ public class Plans {
             .allMatch(field -> Objects.equals(now.get(field), before.get(field)));
   }
 
-  private void takeOne(String machineId, String place, TableEntry entry) {
+  private void takeOne(
+      String machineId, String place, TableEntry entry, Map<Long, Long> libraries) {
     String code = entry.get(TableField.TOOL);
     long toolId =
         tools
@@ -371,6 +424,7 @@ public class Plans {
     for (TableField wear : TableField.WEAR) {
       kept = kept.with(wear, null);
     }
-    places.save(new PlanPlace(machineId, place, toolId, json.text(kept)));
+    long library = libraries.getOrDefault(toolId, 0L);
+    places.save(new PlanPlace(machineId, place, toolId, library, json.text(kept)));
   }
 }

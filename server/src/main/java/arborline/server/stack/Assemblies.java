@@ -3,8 +3,7 @@ package arborline.server.stack;
 import arborline.core.machine.Assembly;
 import arborline.core.stack.Cutter;
 import arborline.core.stack.Stack;
-import arborline.server.tool.Tools;
-import java.util.Collection;
+import arborline.core.tool.Tool;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -19,36 +18,34 @@ public class Assemblies {
 
   private final StackRepository stacks;
   private final Components components;
-  private final Tools tools;
 
-  Assemblies(StackRepository stacks, Components components, Tools tools) {
+  Assemblies(StackRepository stacks, Components components) {
     this.stacks = stacks;
     this.components = components;
-    this.tools = tools;
   }
 
   /**
-   * The assemblies of tools, by tool id; a tool without a stack is left out. Of several stacks the
-   * first that was kept for the seat counts, else the first of all.
+   * The assemblies of tools as they are given, by tool id; a tool without a stack is left out. Of
+   * several stacks the first that was kept for the seat counts, else the first of all.
    *
+   * @param tools by id: their own versions stand in the stacks
    * @param seat connection code of the spindle
    */
   @Transactional(readOnly = true)
-  public Map<Long, Assembly> of(Collection<Long> toolIds, String seat) {
+  public Map<Long, Assembly> of(Map<Long, Tool> tools, String seat) {
     Map<Long, Assembly> assemblies = new HashMap<>();
-    if (toolIds.isEmpty()) {
+    if (tools.isEmpty()) {
       return assemblies;
     }
     Map<Long, List<StackRow>> rows =
-        stacks.findByToolIdInOrderById(toolIds).stream()
+        stacks.findByToolIdInOrderById(tools.keySet()).stream()
             .collect(Collectors.groupingBy(row -> row.toolId));
-    Map<Long, Tools.Known> known = tools.load(rows.keySet());
     rows.forEach((toolId, all) -> {
       StackRow row =
           all.stream()
               .min(Comparator.comparing((StackRow stack) -> !stack.seat.equals(seat)))
               .orElseThrow();
-      Cutter.of(known.get(toolId).tool())
+      Cutter.of(tools.get(toolId))
           .ifPresent(cutter -> assemblies.put(toolId, Assembly.of(stack(row, cutter).shape())));
     });
     return assemblies;

@@ -10,15 +10,14 @@ import arborline.core.table.PlaceReport;
 import arborline.core.table.Reconciler;
 import arborline.core.table.TableEntry;
 import arborline.core.table.ToolTables;
+import arborline.core.tool.Tool;
 import arborline.server.machine.Nominals;
 import arborline.server.machine.Plans;
 import arborline.server.tool.Tools;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,15 +45,17 @@ class Comparisons {
   public Compared of(Machine machine, ControlTable control) {
     ControlDialect dialect = ControlDialects.named(machine.habits().dialect());
     Map<String, TableEntry> plan = new HashMap<>();
-    Set<Long> ids = new HashSet<>();
+    Map<Long, Long> libraries = new HashMap<>();
     plans
         .plan(machine.id())
         .forEach((place, planned) -> {
           plan.put(place, dialect.registered(planned.entry()));
-          ids.add(planned.toolId());
+          libraries.put(planned.toolId(), planned.libraryId());
         });
-    ids.addAll(tools.byCodes(codes(control)).values());
-    Map<String, Nominal> nominal = nominals.of(machine, ids);
+    tools.byCodes(codes(control)).values().forEach(id -> libraries.putIfAbsent(id, 0L));
+    Map<Long, Tool> meant = new HashMap<>();
+    tools.held(libraries).forEach((id, held) -> meant.put(id, held.tool()));
+    Map<String, Nominal> nominal = nominals.of(machine, meant);
     ToolTables tables =
         new ToolTables(
             plan,

@@ -20,6 +20,11 @@ public interface Holdings {
 
   List<UsedIn> of(long toolId);
 
+  /**
+   * The libraries of several tools, by tool id, those first in which they have the smallest number.
+   */
+  Map<Long, List<UsedIn>> of(Collection<Long> toolIds);
+
   /** The smallest number that each tool has in any library, by tool id. */
   Map<Long, Integer> numbers(Collection<Long> toolIds);
 }

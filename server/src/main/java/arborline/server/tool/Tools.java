@@ -6,6 +6,7 @@ import arborline.server.support.Refusal;
 import jakarta.persistence.EntityManager;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -66,6 +67,93 @@ public class Tools {
         .forEach((id, current) ->
             known.put(id, new Known(id, current.tool(), Optional.ofNullable(numbers.get(id)))));
     return known;
+  }
+
+  /**
+   * A tool as a library has it.
+   *
+   * @param from the library; empty for a tool that is in none, which is then as it stands now
+   * @param others further libraries that have it
+   * @param versionNo of the version that the library holds
+   * @param newestNo of the version that stands
+   */
+  public record Held(
+      long id,
+      Tool tool,
+      Optional<Holdings.UsedIn> from,
+      List<Holdings.UsedIn> others,
+      int versionNo,
+      int newestNo) {
+
+    public Optional<Integer> number() {
+      return from.map(Holdings.UsedIn::number);
+    }
+  }
+
+  /**
+   * Tools in the versions and under the numbers that libraries have, by identity; missing ones are
+   * left out. Where the library that is named does not have a tool, the one counts in which it has
+   * the smallest number.
+   *
+   * @param libraries which library is meant, by tool; 0 for none
+   */
+  public Map<Long, Held> held(Map<Long, Long> libraries) {
+    if (libraries.isEmpty()) {
+      return Map.of();
+    }
+    Map<Long, List<Holdings.UsedIn>> used = holdings.of(libraries.keySet());
+    Map<Long, CurrentTool> newest = current(libraries.keySet());
+    Map<Long, Holdings.UsedIn> from = new HashMap<>();
+    used.forEach((id, all) ->
+        from.put(
+            id,
+            all.stream()
+                .filter(one -> one.libraryId() == libraries.get(id))
+                .findFirst()
+                .orElse(all.getFirst())));
+    Map<Long, CurrentTool> older = older(newest, from);
+    Map<Long, Held> held = new HashMap<>();
+    newest.forEach((id, now) -> {
+      CurrentTool wanted = older.getOrDefault(id, now);
+      Holdings.UsedIn meant = from.get(id);
+      held.put(
+          id,
+          new Held(
+              id,
+              wanted.tool(),
+              Optional.ofNullable(meant),
+              used.getOrDefault(id, List.of()).stream().filter(one -> one != meant).toList(),
+              wanted.versionNo(),
+              now.versionNo()));
+    });
+    return held;
+  }
+
+  /** Where libraries hold another version than the one that stands: that version. */
+  private Map<Long, CurrentTool> older(
+      Map<Long, CurrentTool> newest, Map<Long, Holdings.UsedIn> from) {
+    List<Long> versionIds =
+        from.entrySet().stream()
+            .filter(held -> newest.containsKey(held.getKey()))
+            .filter(held -> newest.get(held.getKey()).versionId() != held.getValue().versionId())
+            .map(held -> held.getValue().versionId())
+            .toList();
+    Map<Long, CurrentTool> older = new HashMap<>();
+    if (versionIds.isEmpty()) {
+      return older;
+    }
+    entities
+        .createQuery(
+            "select t, v from ShopTool t join ToolVersion v on v.toolId = t.id"
+                + " where v.id in (:ids)",
+            Object[].class)
+        .setParameter("ids", versionIds)
+        .getResultStream()
+        .forEach(row -> {
+          ShopTool owner = (ShopTool) row[0];
+          older.put(owner.id, CurrentTool.of(owner, (ToolVersion) row[1]));
+        });
+    return older;
   }
 
   /** Several tools with the versions that stand, by identity; missing ones are left out. */

@@ -1,0 +1,13 @@
+import { describe, expect, it } from 'vitest';
+import { dragged, dropped } from './dragged';
+
+describe('a tool that is dragged to a pocket', () => {
+  it('keeps the library it comes from', () => {
+    expect(dropped(dragged({ toolId: 7, libraryId: 3 }))).toEqual({ toolId: 7, libraryId: 3 });
+    expect(dropped(dragged({ toolId: 7 }))).toEqual({ toolId: 7 });
+  });
+
+  it('is nothing where the text is no tool', () => {
+    for (const text of ['', 'mill', '7 of', '7 of x', '-7']) expect(dropped(text)).toBeUndefined();
+  });
+});
