@@ -15,6 +15,8 @@
     { title: 'Today', href: '/' },
     { title: 'Receiving', href: '/receiving' },
     { title: 'Libraries', href: '/libraries' },
+    { title: 'Tools of all libraries', href: '/libraries/all' },
+    { title: 'Duplicates', href: '/duplicates' },
     { title: 'Holders, extensions, collets', href: '/holders' },
     { title: 'Machines', href: '/machines' },
     { title: 'Tool tables', href: '/tables' },

@@ -44,6 +44,7 @@
     />
     <div class="ml-auto flex gap-2">
       <a class="button" href="/libraries/all">Tools of all libraries</a>
+      <a class="button" href="/duplicates">Duplicates</a>
       <a class="button" href="/holders">Holders and other parts</a>
       {#if who.may('EDIT')}
         <button class="button main" onclick={() => (opening = true)}>New library</button>

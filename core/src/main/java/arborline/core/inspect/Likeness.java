@@ -38,8 +38,17 @@ public record Likeness(int percent, List<Difference> differences) {
    */
   public record Difference(String field, String here, String there) {}
 
-  /** Compares two tools. */
+  /** Compares two tools; sizes within a thousandth are the same. */
   public static Likeness of(Tool here, Tool there) {
+    return of(here, there, SAME);
+  }
+
+  /** All that differs between two tools, however little. */
+  public static List<Difference> differences(Tool here, Tool there) {
+    return of(here, there, BigDecimal.ZERO).differences();
+  }
+
+  private static Likeness of(Tool here, Tool there, BigDecimal share) {
     List<Difference> differences = new ArrayList<>();
     Tool one = Completed.of(here).tool();
     Tool other = Completed.of(there).tool();
@@ -49,7 +58,7 @@ public record Likeness(int percent, List<Difference> differences) {
     for (String symbol : symbols) {
       Value mine = one.values().get(symbol);
       Value theirs = other.values().get(symbol);
-      if (mine != null && theirs != null && same(one, other, symbol)) {
+      if (mine != null && theirs != null && same(one, other, symbol, share)) {
         points += 2;
         continue;
       }
@@ -80,7 +89,7 @@ public record Likeness(int percent, List<Difference> differences) {
     return value == null ? "" : value.toString();
   }
 
-  private static boolean same(Tool one, Tool other, String symbol) {
+  private static boolean same(Tool one, Tool other, String symbol, BigDecimal share) {
     BigDecimal mine = one.size(symbol);
     BigDecimal theirs = other.size(symbol);
     if (mine == null || theirs == null) {
@@ -88,6 +97,6 @@ public record Likeness(int percent, List<Difference> differences) {
     }
     BigDecimal apart = mine.subtract(theirs).abs();
     return apart.signum() == 0
-        || apart.compareTo(mine.abs().multiply(SAME).setScale(9, RoundingMode.HALF_UP)) <= 0;
+        || apart.compareTo(mine.abs().multiply(share).setScale(9, RoundingMode.HALF_UP)) <= 0;
   }
 }

@@ -41,6 +41,14 @@ class LikenessTest {
   }
 
   @Test
+  void betweenTwoVersionsTheSmallestDifferenceCounts() {
+    Tool longer = mill("DC=10.0 APMX=22.001 LU=24 OAL=72 DMM=10 NOF=4");
+    assertEquals(
+        List.of(new Likeness.Difference("APMX", "22 mm", "22.001 mm")),
+        Likeness.differences(MILL, longer));
+  }
+
+  @Test
   void anotherClassIsNoDuplicate() {
     assertEquals(0, Likeness.of(MILL, Sample.tool("CLASS=drill-twist CODE=C DC=10")).percent());
   }

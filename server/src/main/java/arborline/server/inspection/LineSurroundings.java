@@ -148,15 +148,19 @@ class LineSurroundings {
         .collect(Collectors.toSet());
   }
 
-  /** Tools of the shop by code key; unknown ones are left out. */
+  /**
+   * Tools of the shop by code key; unknown ones are left out. A code whose tool was merged into
+   * another one stands for that.
+   */
   Map<String, ShopTool> shop(Collection<String> keys) {
     Map<String, ShopTool> present = new HashMap<>();
     jdbc
         .sql(
             """
-            select t.id, t.code_key, t.code, v.name, v.class_id, v.vals, v.hash,
-              exists(select 1 from entry e where e.tool_id = t.id) as shelved
-            from tool t join tool_version v on v.id = t.version_id
+            select o.id, t.code_key, o.code, v.name, v.class_id, v.vals, v.hash,
+              exists(select 1 from entry e where e.tool_id = o.id) as shelved
+            from tool t join tool o on o.id = coalesce(t.merged_into, t.id)
+            join tool_version v on v.id = o.version_id
             where t.code_key in (:keys)\
             """)
         .param("keys", keys)

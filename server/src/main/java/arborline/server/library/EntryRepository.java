@@ -14,6 +14,8 @@ interface EntryRepository extends Repository<Entry, Long> {
 
   List<Entry> findByIdIn(Collection<Long> ids);
 
+  List<Entry> findByToolIdOrderByLibraryId(long toolId);
+
   List<Entry> findByToolIdIn(Collection<Long> toolIds);
 
   List<Entry> findByToolId(long toolId, Limit limit);

@@ -11,6 +11,7 @@ import arborline.server.live.Live;
 import arborline.server.support.Ids;
 import arborline.server.support.Refusal;
 import arborline.server.tool.CurrentTool;
+import arborline.server.tool.ToolMerges;
 import arborline.server.tool.ToolsChanged;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
@@ -41,6 +42,7 @@ class EntryStore {
   private final EntryRepository entries;
   private final JdbcClient jdbc;
   private final Ids ids;
+  private final ToolMerges merges;
   private final Live live;
 
   EntryStore(
@@ -50,6 +52,7 @@ class EntryStore {
       EntryRepository entries,
       JdbcClient jdbc,
       Ids ids,
+      ToolMerges merges,
       Live live) {
     this.entities = entities;
     this.libraries = libraries;
@@ -57,6 +60,7 @@ class EntryStore {
     this.entries = entries;
     this.jdbc = jdbc;
     this.ids = ids;
+    this.merges = merges;
     this.live = live;
   }
 
@@ -143,6 +147,7 @@ class EntryStore {
         .ifPresent(why -> {
           throw Refusal.conflict(tool.code() + " cannot stand there: " + why);
         });
+    merges.refuseMerged(tool);
     Process process = process(tool.tool());
     int number =
         series(library, Numbering.NEXT)

@@ -12,6 +12,8 @@ interface PlanRepository extends Repository<PlanPlace, PlanPlace.Key> {
 
   Optional<PlanPlace> findByMachineIdAndToolId(String machineId, long toolId);
 
+  List<PlanPlace> findByToolIdOrderByMachineId(long toolId);
+
   long countByMachineId(String machineId);
 
   PlanPlace save(PlanPlace place);

@@ -265,6 +265,11 @@ public class Plans {
             Optional.ofNullable(entry.get(TableField.DIAMETER)).orElse("not set"));
   }
 
+  /** Refuses where the tool of a place does not fit there as the plan is now. */
+  void refuseMisfit(Machine machine, PlanPlace planned) {
+    refuseMisfit(machine, planned.place, picked.one(planned.toolId, planned.library()));
+  }
+
   /** Refuses a tool that does not fit into a place as the plan is now. */
   void refuseMisfit(Machine machine, String place, Held known) {
     Map<String, Loaded> occupied = occupied(machine, known.id());

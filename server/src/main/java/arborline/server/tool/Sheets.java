@@ -34,19 +34,26 @@ class Sheets {
   private final ToolStore tools;
   private final VersionRepository versions;
   private final Holdings holdings;
+  private final ToolMerges merges;
   private final Trail trail;
 
-  Sheets(ToolStore tools, VersionRepository versions, Holdings holdings, Trail trail) {
+  Sheets(
+      ToolStore tools,
+      VersionRepository versions,
+      Holdings holdings,
+      ToolMerges merges,
+      Trail trail) {
     this.tools = tools;
     this.versions = versions;
     this.holdings = holdings;
+    this.merges = merges;
     this.trail = trail;
   }
 
   record VersionHead(
       long id, int version, Instant at, String by, String origin, List<String> changes) {}
 
-  /** Everything the page of one tool shows. */
+  /** Everything the page of one tool shows; {@code mergedInto} is null for most. */
   record Sheet(
       long toolId,
       String code,
@@ -56,7 +63,8 @@ class Sheets {
       Map<String, String> notes,
       ToolJudge.ToolAnswer answer,
       List<Holdings.UsedIn> usedIn,
-      List<VersionHead> history) {}
+      List<VersionHead> history,
+      ToolMerges.@Nullable MergedInto mergedInto) {}
 
   @Transactional(readOnly = true)
   public Sheet sheet(long toolId) {
@@ -73,7 +81,8 @@ class Sheets {
         tool.notes(),
         ToolJudge.answer(ToolJudge.inspect(RawItem.of(tool))),
         holdings.of(toolId),
-        history(tool.code(), all));
+        history(tool.code(), all),
+        merges.into(toolId).orElse(null));
   }
 
   /**
@@ -96,7 +105,7 @@ class Sheets {
     return new VersionsCompared(
         shown(one, current.code()),
         shown(other, current.code()),
-        Likeness.of(one.tool(current.code()), other.tool(current.code())).differences());
+        Likeness.differences(one.tool(current.code()), other.tool(current.code())));
   }
 
   private ToolVersion version(CurrentTool current, int number) {

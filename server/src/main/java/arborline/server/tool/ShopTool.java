@@ -6,6 +6,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** A tool of the shop: its code for ever, and which version stands now. */
 @Entity
@@ -17,6 +18,9 @@ class ShopTool {
   String codeKey;
   long versionId;
   int versionNo;
+
+  /** The tool into which it was merged, and for which it only stands since; null for none. */
+  @Nullable Long mergedInto;
 
   static final Bulk.Target<ShopTool> TARGET =
       new Bulk.Target<>(
@@ -30,6 +34,11 @@ class ShopTool {
     this.id = id;
     call(code);
     stand(version);
+  }
+
+  /** Its own identity; once it was merged that of the other tool. */
+  final long standsFor() {
+    return mergedInto == null ? id : mergedInto;
   }
 
   final void call(String another) {

@@ -28,6 +28,8 @@ interface ToolRepository extends Repository<ShopTool, Long> {
 
   List<ShopTool> findByIdIn(Collection<Long> ids);
 
+  List<ShopTool> findByMergedInto(long toolId);
+
   /** A tool that nobody else changes until the transaction ends. */
   default Optional<ShopTool> lock(long id) {
     touch(id);

@@ -36,8 +36,9 @@ public class Tools {
         .orElseThrow(() -> Refusal.notFound("there is no tool " + id));
   }
 
+  /** The tool of a code; of one that was merged into another, the other. */
   public Optional<Long> byCode(String code) {
-    return tools.findByCodeKey(Codes.key(code)).map(found -> found.id);
+    return tools.findByCodeKey(Codes.key(code)).map(ShopTool::standsFor);
   }
 
   /** Whether a tool carries a code now. */
@@ -51,7 +52,7 @@ public class Tools {
     if (!codes.isEmpty()) {
       tools
           .findByCodeKeyIn(codes.stream().map(Codes::key).toList())
-          .forEach(tool -> found.put(tool.codeKey, tool.id));
+          .forEach(tool -> found.put(tool.codeKey, tool.standsFor()));
     }
     return found;
   }

@@ -1,0 +1,103 @@
+package arborline.server.machine;
+
+import arborline.core.machine.Machine;
+import arborline.core.table.TableEntry;
+import arborline.core.table.TableField;
+import arborline.server.live.Live;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.tool.CurrentTool;
+import arborline.server.tool.ToolReference;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+
+/** Pockets of load plans go with their tool, once its stacks and entries did. */
+@Component
+@Order(1)
+class PlanReference implements ToolReference {
+
+  private final PlanRepository places;
+  private final Machines machines;
+  private final Plans plans;
+  private final Live live;
+  private final Json json;
+
+  PlanReference(PlanRepository places, Machines machines, Plans plans, Live live, Json json) {
+    this.places = places;
+    this.machines = machines;
+    this.plans = plans;
+    this.live = live;
+    this.json = json;
+  }
+
+  /** A pocket before and after. */
+  record Pocket(String machineId, String place, String before, String after) {}
+
+  record Moved(List<Pocket> pockets) {}
+
+  @Override
+  public String name() {
+    return "plan";
+  }
+
+  @Override
+  public Followed follow(CurrentTool from, CurrentTool into) {
+    List<Pocket> moved = new ArrayList<>();
+    List<String> sentences = new ArrayList<>();
+    for (PlanPlace planned : places.findByToolIdOrderByMachineId(from.id())) {
+      Machine machine = machines.lock(planned.machineId).machine();
+      places
+          .findByMachineIdAndToolId(machine.id(), into.id())
+          .ifPresent(other -> {
+            throw Refusal.conflict(
+                ("%s is planned for pocket %s of %s and %s for pocket %s: two tools in one magazine"
+                        + " are two; take one out of the plan, or keep them apart")
+                    .formatted(
+                        from.code(), planned.place, machine.name(), into.code(), other.place));
+          });
+      String before = planned.fields;
+      planned.toolId = into.id();
+      planned.fields =
+          json.text(
+              json.read(before, TableEntry.class)
+                  .with(TableField.TOOL, into.code())
+                  .with(TableField.NAME, machine.habits().fit(into.tool().name())));
+      places.save(planned);
+      places.flush();
+      plans.refuseMisfit(machine, planned);
+      moved.add(new Pocket(machine.id(), planned.place, before, planned.fields));
+      sentences.add(
+          "pocket %s of %s is planned with %s; the control calls it %s until the plan is sent"
+              .formatted(planned.place, machine.name(), into.code(), from.code()));
+      live.say("machine", machine.id(), "plan");
+    }
+    return moved.isEmpty()
+        ? Followed.NOTHING
+        : new Followed(json.text(new Moved(moved)), sentences);
+  }
+
+  @Override
+  public void goBack(CurrentTool from, CurrentTool into, String kept) {
+    for (Pocket pocket : json.read(kept, Moved.class).pockets()) {
+      Machine machine = machines.lock(pocket.machineId()).machine();
+      Optional<PlanPlace> now =
+          places
+              .findByMachineIdAndPlace(pocket.machineId(), pocket.place())
+              .filter(planned -> planned.toolId == into.id())
+              .filter(planned -> Objects.equals(planned.fields, pocket.after()));
+      if (now.isEmpty()) {
+        throw Refusal.conflict(
+            "pocket %s of %s was planned anew since; take that back first"
+                .formatted(pocket.place(), machine.name()));
+      }
+      now.get().toolId = from.id();
+      now.get().fields = pocket.before();
+      places.save(now.get());
+      live.say("machine", machine.id(), "plan");
+    }
+  }
+}

@@ -1,0 +1,188 @@
+<script lang="ts">
+  import type { DuplicateGroup, DuplicateMember, MergeBody } from '$lib/api/client';
+  import { fit } from '$lib/drawing/geometry';
+  import Silhouette from '$lib/drawing/Silhouette.svelte';
+  import Mark from '$lib/marks/Mark.svelte';
+  import Checkbox from '$lib/shell/Checkbox.svelte';
+  import { capital, count } from '$lib/shell/text';
+  import { keepApart } from './actions';
+  import MergeToolsDialog from './MergeToolsDialog.svelte';
+  import { differenceTable, keptFirst, takenValues } from './table';
+
+  let { group, editable }: { group: DuplicateGroup; editable: boolean } = $props();
+
+  const WIDTH = 210;
+  const HEIGHT = 34;
+
+  let said = $state<number | null>(null);
+  let left = $state<number[]>([]);
+  let chosen = $state<Record<string, number>>({});
+  let merging = $state(false);
+
+  const kept = $derived(
+    group.members.find(({ toolId }) => toolId === (said ?? keptFirst(group))) ?? group.members[0]
+  );
+  const others = $derived(
+    group.members.filter(({ toolId }) => toolId !== kept.toolId && !left.includes(toolId))
+  );
+  const table = $derived(differenceTable(group));
+  const scale = $derived(
+    fit(
+      group.members.flatMap(({ outline }) => (outline ? [outline] : [])),
+      WIDTH - 4,
+      HEIGHT - 4
+    )
+  );
+  const order = $derived<MergeBody>({
+    keep: kept.toolId,
+    others: others.map(({ toolId }) => toolId),
+    values: takenValues(
+      chosen,
+      kept.toolId,
+      others.map(({ toolId }) => toolId)
+    )
+  });
+
+  const valueOf = (field: string) => chosen[field] ?? kept.toolId;
+  const merged = (member: DuplicateMember) => member === kept || others.includes(member);
+
+  function refers(member: DuplicateMember): string {
+    const proven = member.proven ? `, ${member.proven} proven` : '';
+    return [
+      member.cutting ? `${count(member.cutting, 'line')} of cutting data${proven}` : '',
+      member.stacks ? count(member.stacks, 'stack') : '',
+      member.planned ? `in ${count(member.planned, 'load plan')}` : ''
+    ]
+      .filter(Boolean)
+      .join(', ');
+  }
+
+  function include(member: DuplicateMember, yes: boolean) {
+    left = yes ? left.filter((id) => id !== member.toolId) : [...left, member.toolId];
+  }
+</script>
+
+<section class="border-t border-hairline py-2" aria-label={kept.code}>
+  <table class="rows w-full">
+    <thead>
+      <tr>
+        <th class="w-8"><span class="sr-only">Merge</span></th>
+        <th style:width="{WIDTH}px"><span class="sr-only">Silhouette</span></th>
+        <th class="w-44">Code</th>
+        <th>Name</th>
+        <th class="number w-14">Alike</th>
+        {#each table.fields as field (field)}<th class="number w-24">{field}</th>{/each}
+        <th class="w-[30%]">In</th>
+        {#if editable}<th class="w-16">Keep</th>{/if}
+      </tr>
+    </thead>
+    <tbody>
+      {#each group.members as member (member.toolId)}
+        {@const keeps = member === kept}
+        <tr class={[!merged(member) && 'text-soft']}>
+          <td>
+            {#if editable && !keeps}
+              <Checkbox
+                hidden
+                label="Merge {member.code}"
+                bind:checked={() => merged(member), (yes) => include(member, yes)}
+              />
+            {/if}
+          </td>
+          <td><Silhouette outline={member.outline} width={WIDTH} height={HEIGHT} {scale} /></td>
+          <td>
+            <a class="code hover:text-working" href="/tools/{member.toolId}">{member.code}</a>
+          </td>
+          <td class="max-w-56">
+            <div class="truncate">{member.name}</div>
+            {#if member.reasons.length > 0}
+              <div class="truncate text-[12px]">
+                {#each member.reasons as reason, index (index)}
+                  <span class={reason.speaksFor ? 'text-working' : 'text-query'}
+                    >{index ? reason.text : capital(reason.text)}</span
+                  >{index + 1 < member.reasons.length ? ', ' : ''}
+                {/each}
+              </div>
+            {/if}
+          </td>
+          <td class="number">{member.reasons.length > 0 ? `${member.percent} %` : ''}</td>
+          {#each table.fields as field (field)}
+            {@const text = table.text(member, field)}
+            <td class="number">
+              {#if editable && text && merged(member) && text !== table.text(kept, field)}
+                <button
+                  class={['button quiet', valueOf(field) === member.toolId && 'font-semibold']}
+                  aria-pressed={valueOf(field) === member.toolId}
+                  title="Take {field} of {member.code}"
+                  onclick={() =>
+                    (chosen = {
+                      ...chosen,
+                      [field]: valueOf(field) === member.toolId ? kept.toolId : member.toolId
+                    })}>{text}</button
+                >
+              {:else}
+                <span class={[keeps && valueOf(field) !== kept.toolId && 'text-soft line-through']}
+                  >{text || '–'}</span
+                >
+              {/if}
+            </td>
+          {/each}
+          <td>
+            <div class="truncate">
+              {#each member.usedIn as used, index (used.libraryId)}
+                <a class="hover:text-working" href="/libraries/{used.libraryId}">{used.library}</a>
+                <span class="text-soft">{used.number}</span>{index + 1 < member.usedIn.length
+                  ? ', '
+                  : ''}
+              {/each}
+            </div>
+            {#if refers(member)}<div class="truncate text-[12px] text-soft">
+                {capital(refers(member))}
+              </div>{/if}
+          </td>
+          {#if editable}
+            <td class="whitespace-nowrap">
+              {#if keeps}
+                <Mark kind="pass" word="kept" />
+              {:else}
+                <button
+                  class="button quiet"
+                  aria-label="Keep {member.code}"
+                  onclick={() => (said = member.toolId)}>Keep</button
+                >
+              {/if}
+            </td>
+          {/if}
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  {#if group.tools > group.members.length}
+    <p class="px-2 pt-1 text-soft">
+      {group.tools - group.members.length} more are like these; they come up once these are decided.
+    </p>
+  {/if}
+  {#if editable}
+    <div class="flex gap-2 px-2 pt-1.5">
+      <button class="button" disabled={others.length === 0} onclick={() => (merging = true)}>
+        Merge into {kept.code}
+      </button>
+      <button
+        class="button quiet"
+        disabled={others.length === 0}
+        onclick={() => void keepApart([kept.toolId, ...others.map(({ toolId }) => toolId)])}
+      >
+        Keep apart for good
+      </button>
+    </div>
+  {/if}
+</section>
+
+{#if merging}
+  <MergeToolsDialog
+    {order}
+    kept={kept.code}
+    codes={others.map(({ code }) => code)}
+    onclose={() => (merging = false)}
+  />
+{/if}

@@ -1,0 +1,44 @@
+import type { DuplicateGroup, DuplicateMember } from '$lib/api/client';
+
+/** Fields in which tools of a group differ that have columns of their own anyway. */
+const ELSEWHERE = new Set(['NAME', 'CLASS', 'NOTES']);
+
+/** The values in which tools of a group differ: a column each, a text for each tool. */
+export interface DifferenceTable {
+  fields: string[];
+  /** What a tool says of a field; empty where it says nothing. */
+  text: (member: DuplicateMember, field: string) => string;
+}
+
+/** Differences are told against the first tool of the group; a table tells what each one says. */
+export function differenceTable(group: DuplicateGroup): DifferenceTable {
+  const first = new Map<string, string>();
+  for (const member of group.members) {
+    for (const { field, here } of member.differences) {
+      if (!ELSEWHERE.has(field)) first.set(field, here);
+    }
+  }
+  return {
+    fields: [...first.keys()].sort(),
+    text: (member, field) =>
+      member.differences.find((one) => one.field === field)?.there ?? first.get(field) ?? ''
+  };
+}
+
+/** Values that are taken from tools other than the kept one, as a merge is ordered. */
+export function takenValues(
+  chosen: Record<string, number>,
+  kept: number,
+  merged: number[]
+): Record<string, number> {
+  return Object.fromEntries(
+    Object.entries(chosen).filter(([, tool]) => tool !== kept && merged.includes(tool))
+  );
+}
+
+/** The tool that is kept unless somebody says another: the one to which most refers. */
+export function keptFirst(group: DuplicateGroup): number {
+  const weight = (member: DuplicateMember) =>
+    member.proven * 100 + member.planned * 50 + member.usedIn.length * 10 + member.stacks;
+  return [...group.members].sort((one, other) => weight(other) - weight(one))[0].toolId;
+}
