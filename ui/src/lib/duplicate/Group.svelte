@@ -11,8 +11,8 @@
 
   let { group, editable }: { group: DuplicateGroup; editable: boolean } = $props();
 
-  const WIDTH = 210;
-  const HEIGHT = 34;
+  const WIDTH = 150;
+  const HEIGHT = 30;
 
   let said = $state<number | null>(null);
   let left = $state<number[]>([]);
@@ -63,17 +63,16 @@
 </script>
 
 <section class="border-t border-hairline py-2" aria-label={kept.code}>
-  <table class="rows w-full">
+  <table class="rows w-full table-fixed" style:min-width="{760 + 88 * table.fields.length}px">
     <thead>
       <tr>
         <th class="w-8"><span class="sr-only">Merge</span></th>
-        <th style:width="{WIDTH}px"><span class="sr-only">Silhouette</span></th>
-        <th class="w-44">Code</th>
+        <th style:width="{WIDTH + 20}px"><span class="sr-only">Silhouette</span></th>
+        <th class="w-36">Code</th>
         <th>Name</th>
-        <th class="number w-14">Alike</th>
-        {#each table.fields as field (field)}<th class="number w-24">{field}</th>{/each}
-        <th class="w-[30%]">In</th>
-        {#if editable}<th class="w-16">Keep</th>{/if}
+        {#each table.fields as field (field)}<th class="number w-[88px]">{field}</th>{/each}
+        <th class="w-[22%]">In</th>
+        {#if editable}<th class="w-20">Keep</th>{/if}
       </tr>
     </thead>
     <tbody>
@@ -93,25 +92,18 @@
           <td>
             <a class="code hover:text-working" href="/tools/{member.toolId}">{member.code}</a>
           </td>
-          <td class="max-w-56">
-            <div class="truncate">{member.name}</div>
-            {#if member.reasons.length > 0}
-              <div class="truncate text-[12px]">
-                {#each member.reasons as reason, index (index)}
-                  <span class={reason.speaksFor ? 'text-working' : 'text-query'}
-                    >{index ? reason.text : capital(reason.text)}</span
-                  >{index + 1 < member.reasons.length ? ', ' : ''}
-                {/each}
-              </div>
-            {/if}
+          <td>
+            <div class="truncate" title={member.name}>{member.name}</div>
           </td>
-          <td class="number">{member.reasons.length > 0 ? `${member.percent} %` : ''}</td>
           {#each table.fields as field (field)}
             {@const text = table.text(member, field)}
             <td class="number">
               {#if editable && text && merged(member) && text !== table.text(kept, field)}
                 <button
-                  class={['button quiet', valueOf(field) === member.toolId && 'font-semibold']}
+                  class={[
+                    'text-working hover:underline',
+                    valueOf(field) === member.toolId && 'font-semibold'
+                  ]}
                   aria-pressed={valueOf(field) === member.toolId}
                   title="Take {field} of {member.code}"
                   onclick={() =>
@@ -146,7 +138,7 @@
                 <Mark kind="pass" word="kept" />
               {:else}
                 <button
-                  class="button quiet"
+                  class="text-working hover:underline"
                   aria-label="Keep {member.code}"
                   onclick={() => (said = member.toolId)}>Keep</button
                 >
@@ -157,24 +149,38 @@
       {/each}
     </tbody>
   </table>
+  <div class="flex flex-wrap items-center gap-x-6 gap-y-1 px-2 pt-1.5">
+    {#if editable}
+      <div class="flex shrink-0 gap-2">
+        <button class="button" disabled={others.length === 0} onclick={() => (merging = true)}>
+          Merge into {kept.code}
+        </button>
+        <button
+          class="button quiet"
+          disabled={others.length === 0}
+          onclick={() => void keepApart([kept.toolId, ...others.map(({ toolId }) => toolId)])}
+        >
+          Keep apart for good
+        </button>
+      </div>
+    {/if}
+    <ul class="min-w-0 text-[13px]">
+      {#each group.members.filter(({ reasons }) => reasons.length > 0) as member (member.toolId)}
+        <li>
+          {#if group.members.length > 2}<span class="code">{member.code}</span>{/if}
+          {member.percent} % sure:
+          {#each member.reasons as reason, index (index)}
+            <span class={reason.speaksFor ? 'text-working' : 'text-query'}>{reason.text}</span
+            >{index + 1 < member.reasons.length ? ', ' : ''}
+          {/each}
+        </li>
+      {/each}
+    </ul>
+  </div>
   {#if group.tools > group.members.length}
     <p class="px-2 pt-1 text-soft">
       {group.tools - group.members.length} more are like these; they come up once these are decided.
     </p>
-  {/if}
-  {#if editable}
-    <div class="flex gap-2 px-2 pt-1.5">
-      <button class="button" disabled={others.length === 0} onclick={() => (merging = true)}>
-        Merge into {kept.code}
-      </button>
-      <button
-        class="button quiet"
-        disabled={others.length === 0}
-        onclick={() => void keepApart([kept.toolId, ...others.map(({ toolId }) => toolId)])}
-      >
-        Keep apart for good
-      </button>
-    </div>
   {/if}
 </section>
 

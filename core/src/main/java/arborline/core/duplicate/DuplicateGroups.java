@@ -65,6 +65,7 @@ public final class DuplicateGroups implements CandidatePairs.Pairs {
             progress.compared(groups.compared);
           }
         });
+    progress.compared(groups.compared);
     return groups.grouped();
   }
 

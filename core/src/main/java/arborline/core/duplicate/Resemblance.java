@@ -23,8 +23,8 @@ public record Resemblance(int percent, List<Reason> reasons) {
   private static final double NAME = 0.15;
   private static final double OTHER_ITEM = 0.6;
   private static final double OTHER_CLASS = 0.5;
-  private static final double ONE_OTHER_SIZE = 0.6;
-  private static final double OTHER_SIZES = 0.35;
+  private static final double ALL_SIZES_OTHER = 0.35;
+  private static final double ONE_OF_MANY_OTHER = 0.85;
   private static final double OTHER_HAND = 0.2;
   private static final double OTHER_WORD = 0.65;
   private static final int LEAST_SIZES = 3;
@@ -98,6 +98,11 @@ public record Resemblance(int percent, List<Reason> reasons) {
       return sizes;
     }
 
+    /** What other sizes leave: the more, the more sizes are the same. */
+    private double left() {
+      return ALL_SIZES_OTHER + (ONE_OF_MANY_OTHER - ALL_SIZES_OTHER) * same / (same + other.size());
+    }
+
     private Optional<Double> weight() {
       return other.isEmpty() && same >= LEAST_SIZES
           ? Optional.of(SHAPE * 2 * same / stated)
@@ -130,14 +135,14 @@ public record Resemblance(int percent, List<Reason> reasons) {
       doubt *= 1 - NAME;
       reasons.add(new Reason(Kind.SAME_NAME, List.of()));
     }
-    double share = against(one, two, sizes.other, sameClass, vendorKnown && !sameItem, reasons);
+    double share = against(one, two, sizes, sameClass, vendorKnown && !sameItem, reasons);
     return new Resemblance((int) Math.round((1 - doubt) * share * WHOLE), reasons);
   }
 
   private static double against(
       ComparedTool one,
       ComparedTool two,
-      List<String> otherSizes,
+      Sizes sizes,
       boolean sameClass,
       boolean otherItem,
       List<Reason> reasons) {
@@ -150,9 +155,9 @@ public record Resemblance(int percent, List<Reason> reasons) {
       share *= OTHER_CLASS;
       reasons.add(new Reason(Kind.OTHER_CLASS, List.of()));
     }
-    if (!otherSizes.isEmpty()) {
-      share *= otherSizes.size() == 1 ? ONE_OTHER_SIZE : OTHER_SIZES;
-      reasons.add(new Reason(Kind.OTHER_SIZES, otherSizes));
+    if (!sizes.other.isEmpty()) {
+      share *= sizes.left();
+      reasons.add(new Reason(Kind.OTHER_SIZES, sizes.other));
     }
     List<String> words = new ArrayList<>();
     for (String symbol : ComparedTool.TELLING) {

@@ -81,6 +81,14 @@ class DuplicateGroupsTest {
   }
 
   @Test
+  void oneCodeSpeltOtherwiseIsFoundThoughOneSizeIsAnother() {
+    String[] longer = {"DC=12.7", "DMM=12.7", "APMX=26", "OAL=84", "NOF=4"};
+    assertEquals(
+        List.of(List.of(1L, 2L)), found(tool(1, "MM-FL08", MILL), tool(2, "mm.fl-8", longer)));
+    assertEquals(List.of(), found(tool(1, "MM-FL08", MILL), tool(2, "MX-FL08", longer)));
+  }
+
+  @Test
   void oneItemOfAVendorIsFoundAndTwoItemsOfOneShapeAreLessSure() {
     ComparedTool first = sold(1, "A-1", "MARRAM", "4010", MILL);
     ComparedTool again = sold(2, "B-7", "MARRAM", "4010", "DC=12.7");
