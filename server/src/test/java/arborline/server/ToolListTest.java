@@ -9,6 +9,7 @@ import java.net.URLConnection;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -88,7 +89,9 @@ class ToolListTest extends ServerTest {
 
   @Test
   void everyOrderRunsBothWays() {
-    for (String sort : List.of("code", "name", "number", "dc", "class")) {
+    for (String sort :
+        List.of(
+            "code", "name", "number", "dc", "class", "section", "library", "holder", "material")) {
       List<String> up = pages("sort=" + sort);
       List<String> down = pages("sort=" + sort + "&down=true");
       assertEquals(14, up.stream().distinct().count(), sort);
@@ -96,6 +99,30 @@ class ToolListTest extends ServerTest {
     }
     List<String> names = column("sort=name", "name");
     assertEquals(names.stream().sorted(Comparator.naturalOrder()).toList(), names);
+  }
+
+  @Test
+  void aGroupedListHasEachGroupTogetherAndEveryToolOnce() {
+    for (String group : List.of("class", "diameter", "section", "library", "holder", "material")) {
+      for (String order : List.of("sort=name", "sort=dc&down=true", "sort=class")) {
+        String query = "group=%s&%s".formatted(group, order);
+        List<String> paged = pages(query);
+        assertEquals(14, paged.stream().distinct().count(), query);
+        assertEquals(14, paged.size(), query);
+        assertEquals(column(query, "code"), paged, query);
+        List<String> groups = column(query, "group");
+        assertEquals(
+            groups.stream().distinct().count(),
+            1
+                + IntStream.range(1, groups.size())
+                    .filter(i -> !groups.get(i).equals(groups.get(i - 1)))
+                    .count(),
+            query + groups);
+      }
+    }
+    assertEquals("drill-twist", column("group=class", "group").getFirst());
+    assertEquals(400, lead.get(list + "group=code").status());
+    assertEquals(400, lead.get(list + "group=nothing").status());
   }
 
   /** All codes, three a page. */

@@ -68,14 +68,14 @@ class LibraryController {
       @RequestParam(name = "dia.min", required = false) @Nullable BigDecimal diaMin,
       @RequestParam(name = "dia.max", required = false) @Nullable BigDecimal diaMax,
       @RequestParam(required = false) @Nullable Long section,
+      @RequestParam(required = false) @Nullable String group,
       @RequestParam(defaultValue = "code") String sort,
       @RequestParam(defaultValue = "false") boolean down,
       @RequestParam(required = false) @Nullable String after,
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
         filter(id, q, classes, diaMin, diaMax, section),
-        sort,
-        down,
+        ToolQuery.Order.of(group, sort, down),
         after,
         Math.clamp(limit, 1, MOST));
   }

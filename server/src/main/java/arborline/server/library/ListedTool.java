@@ -23,6 +23,9 @@ record ListedTool(
       "e.id, e.library_id, e.tool_id, e.version_id, e.pinned, e.code, e.name, e.class_id,"
           + " e.number, e.section, e.dc";
 
+  /** How many these are. */
+  static final int COUNT = 11;
+
   /** From a row of {@link #COLUMNS}. */
   static ListedTool of(ResultSet row) throws SQLException {
     return new ListedTool(

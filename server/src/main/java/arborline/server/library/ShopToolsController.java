@@ -29,12 +29,16 @@ class ShopToolsController {
       @RequestParam(name = "class", required = false) @Nullable Set<String> classes,
       @RequestParam(name = "dia.min", required = false) @Nullable BigDecimal diaMin,
       @RequestParam(name = "dia.max", required = false) @Nullable BigDecimal diaMax,
+      @RequestParam(required = false) @Nullable String group,
       @RequestParam(defaultValue = "code") String sort,
       @RequestParam(defaultValue = "false") boolean down,
       @RequestParam(required = false) @Nullable String after,
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
-        filter(q, classes, diaMin, diaMax), sort, down, after, Math.clamp(limit, 1, MOST));
+        filter(q, classes, diaMin, diaMax),
+        ToolQuery.Order.of(group, sort, down),
+        after,
+        Math.clamp(limit, 1, MOST));
   }
 
   /**

@@ -12,10 +12,12 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
@@ -25,7 +27,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class ToolLists {
 
-  private static final List<String> OVER_ALL = List.of("code", "name", "dc", "class");
+  private static final Set<ListOrder> OF_ONE_LIBRARY =
+      EnumSet.of(ListOrder.NUMBER, ListOrder.SECTION);
 
   private final JdbcTemplate jdbc;
   private final LibraryRepository libraries;
@@ -50,6 +53,8 @@ class ToolLists {
    * @param library that holds it, by name
    * @param pinned which version that library holds; null where it follows the newest
    * @param values those that the list shows, by symbol
+   * @param group what it stands under in a grouped list; empty where that says nothing of it, null
+   *     where the list is not grouped
    */
   public record ToolRow(
       long entryId,
@@ -64,7 +69,8 @@ class ToolLists {
       String section,
       ListedVersions.@Nullable Pinned pinned,
       @Schema(implementation = ShownValues.class) ReadyJson values,
-      @Schema(implementation = Outline.class, nullable = true) ReadyJson outline) {}
+      @Schema(implementation = Outline.class, nullable = true) ReadyJson outline,
+      @Nullable String group) {}
 
   /** What {@link ToolRow#values} is in the document of the API. */
   interface ShownValues extends Map<String, ValueView> {}
@@ -83,30 +89,33 @@ class ToolLists {
       long total, List<ClassCount> classes, List<DiameterCount> diameters, List<String> columns) {}
 
   Slice<ToolRow> page(
-      ToolQuery.Filter filter, String sort, boolean down, @Nullable String after, int limit) {
-    if (filter.libraryId() == null && !OVER_ALL.contains(sort)) {
-      throw Refusal.badRequest("over all libraries sort is one of " + String.join(", ", OVER_ALL));
+      ToolQuery.Filter filter, ToolQuery.Order order, @Nullable String after, int limit) {
+    if (filter.libraryId() == null && OF_ONE_LIBRARY.contains(order.sort())) {
+      throw Refusal.badRequest(
+          "numbers and sections belong to one library: over all, sort by something else");
     }
-    List<ListedTool> rows =
-        new ToolQuery(filter, ToolQuery.Except.NOTHING).page(jdbc, sort, down, after, limit);
+    List<ToolQuery.Placed> rows =
+        new ToolQuery(filter, ToolQuery.Except.NOTHING).page(jdbc, order, after, limit);
     if (rows.isEmpty()) {
       check(filter.libraryId());
     }
     boolean more = rows.size() > limit;
-    List<ListedTool> shown = more ? rows.subList(0, limit) : rows;
+    List<ToolQuery.Placed> placed = more ? rows.subList(0, limit) : rows;
+    List<ListedTool> shown = placed.stream().map(ToolQuery.Placed::tool).toList();
     Map<Long, ListPreviews.Preview> seen = previews.of(shown);
     Map<Long, ListedVersions.Pinned> pinned = versions.of(shown);
     Map<Long, String> names = names(shown);
     List<ToolRow> items =
-        shown.stream()
-            .map(entry ->
+        placed.stream()
+            .map(one ->
                 row(
-                    entry,
-                    names.getOrDefault(entry.libraryId(), ""),
-                    pinned.get(entry.id()),
-                    seen.get(entry.versionId())))
+                    one.tool(),
+                    names.getOrDefault(one.tool().libraryId(), ""),
+                    pinned.get(one.tool().id()),
+                    seen.get(one.tool().versionId()),
+                    order.group() == null ? null : one.group()))
             .toList();
-    String next = more ? ToolQuery.Cursor.write(shown.getLast(), sort) : null;
+    String next = more ? ToolQuery.Cursor.write(placed.getLast()) : null;
     return new Slice<>(items, next);
   }
 
@@ -130,7 +139,8 @@ class ToolLists {
       ListedTool entry,
       String library,
       ListedVersions.@Nullable Pinned pinned,
-      ListPreviews.Preview preview) {
+      ListPreviews.Preview preview,
+      @Nullable String group) {
     return new ToolRow(
         entry.id(),
         entry.libraryId(),
@@ -144,7 +154,8 @@ class ToolLists {
         entry.section(),
         pinned,
         preview.values(),
-        preview.outline());
+        preview.outline(),
+        group);
   }
 
   private static String title(String classId) {
@@ -174,8 +185,8 @@ class ToolLists {
   List<Long> ids(ToolQuery.Filter filter, int most) {
     check(filter.libraryId());
     return new ToolQuery(filter, ToolQuery.Except.NOTHING)
-        .page(jdbc, "code", false, null, most - 1).stream()
-            .map(ListedTool::toolId)
+        .page(jdbc, new ToolQuery.Order(null, ListOrder.CODE, false), null, most - 1).stream()
+            .map(placed -> placed.tool().toolId())
             .distinct()
             .toList();
   }

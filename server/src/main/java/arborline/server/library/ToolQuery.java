@@ -10,7 +10,6 @@ import java.util.Base64;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -20,15 +19,6 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * not through Hibernate: docs/decisions/lists-keep-looks.md.
  */
 final class ToolQuery {
-
-  private static final Map<String, String> SORTS =
-      Map.of(
-          "code", "code",
-          "name", "name",
-          "number", "number",
-          "dc", "dc",
-          "class", "class_id",
-          "section", "section");
 
   /** Which filters to leave out, so that a facet counts what it could be changed to. */
   enum Except {
@@ -117,30 +107,87 @@ final class ToolQuery {
     values.addAll(Arrays.asList(given));
   }
 
+  /**
+   * How a list is ordered.
+   *
+   * @param group null where it is not grouped
+   * @param down true for the last of each group first
+   */
+  record Order(@Nullable ListOrder group, ListOrder sort, boolean down) {
+
+    /** From words; an empty group is none. */
+    static Order of(@Nullable String group, String sort, boolean down) {
+      return new Order(
+          group == null || group.isEmpty() ? null : ListOrder.grouping(group),
+          ListOrder.sorting(sort),
+          down);
+    }
+
+    private String joins() {
+      return (group == null ? "" : group.join())
+          + (group == sort || group != null && group.join().equals(sort.join()) ? "" : sort.join());
+    }
+
+    private String grouping() {
+      return group == null ? "''" : group.expression();
+    }
+
+    /** A place in the list; its group is an empty text where there is none. */
+    private Object value(@Nullable ListOrder by, String text) {
+      return by == null ? "" : by.value(text);
+    }
+  }
+
+  /** A row of a list and what it stands under and is sorted by, as texts. */
+  record Placed(ListedTool tool, String group, String sort) {}
+
   /** The page after a cursor, one row more than the limit. */
-  List<ListedTool> page(
-      JdbcTemplate jdbc, String sort, boolean down, @Nullable String after, int limit) {
-    String column = SORTS.get(sort);
-    if (column == null) {
-      throw Refusal.badRequest("sort is one of " + String.join(", ", SORTS.keySet()));
-    }
+  List<Placed> page(JdbcTemplate jdbc, Order order, @Nullable String after, int limit) {
+    String sort = order.sort().expression();
+    String group = order.grouping();
     if (after != null) {
-      Cursor cursor = Cursor.read(after, sort);
-      String beyond = down ? "<" : ">";
-      add(
-          "e.%s %s= ? and (e.%s %s ? or e.id %s ?)"
-              .formatted(column, beyond, column, beyond, beyond),
-          cursor.value(),
-          cursor.value(),
-          cursor.id());
+      beyond(Cursor.read(after, order), order, order.down() ? "<" : ">");
     }
-    String order = down ? " desc" : "";
+    String down = order.down() ? " desc" : "";
+    String grouped = order.group == null ? "" : group + ", ";
     values.add(limit + 1);
     return jdbc.query(
-        "select %s from entry e%s%s order by e.%s%s, e.id%s limit ?"
-            .formatted(ListedTool.COLUMNS, joined(), where, column, order, order),
-        (row, index) -> ListedTool.of(row),
+        "select %s, %s, %s from entry e%s%s%s order by %s%s%s, e.id%s limit ?"
+            .formatted(
+                ListedTool.COLUMNS,
+                group,
+                sort,
+                joined(),
+                order.joins(),
+                where,
+                grouped,
+                sort,
+                down,
+                down),
+        (row, index) ->
+            new Placed(
+                ListedTool.of(row),
+                row.getString(ListedTool.COUNT + 1),
+                row.getString(ListedTool.COUNT + 2)),
         values.toArray());
+  }
+
+  private void beyond(Cursor cursor, Order order, String beyond) {
+    String sort = order.sort().expression();
+    String group = order.grouping();
+    String within =
+        "%s %s= ? and (%s %s ? or e.id %s ?)".formatted(sort, beyond, sort, beyond, beyond);
+    if (order.group() == null) {
+      add(within, cursor.sort(), cursor.sort(), cursor.id());
+    } else {
+      add(
+          "%s >= ? and (%s > ? or %s)".formatted(group, group, within),
+          cursor.group(),
+          cursor.group(),
+          cursor.sort(),
+          cursor.sort(),
+          cursor.id());
+    }
   }
 
   private String joined() {
@@ -161,36 +208,26 @@ final class ToolQuery {
   }
 
   /** Where a page ended. */
-  record Cursor(Object value, long id) {
+  record Cursor(Object group, Object sort, long id) {
 
-    static String write(ListedTool last, String sort) {
-      Object value =
-          switch (sort) {
-            case "code" -> last.code();
-            case "name" -> last.name();
-            case "number" -> last.number();
-            case "dc" -> last.dc().toPlainString();
-            case "section" -> last.section();
-            default -> last.classId();
-          };
+    private static final String APART = "\n";
+
+    static String write(Placed last) {
       return Base64.getUrlEncoder()
           .withoutPadding()
-          .encodeToString((last.id() + "|" + value).getBytes(StandardCharsets.UTF_8));
+          .encodeToString(
+              String.join(APART, Long.toString(last.tool().id()), last.group(), last.sort())
+                  .getBytes(StandardCharsets.UTF_8));
     }
 
-    static Cursor read(String text, String sort) {
+    static Cursor read(String text, Order order) {
       try {
         String plain = new String(Base64.getUrlDecoder().decode(text), StandardCharsets.UTF_8);
-        int bar = plain.indexOf('|');
-        long id = Long.parseLong(plain.substring(0, bar));
-        String value = plain.substring(bar + 1);
+        String[] parts = plain.split(APART, 3);
         return new Cursor(
-            switch (sort) {
-              case "number" -> (Object) Integer.valueOf(value);
-              case "dc" -> new BigDecimal(value);
-              default -> value;
-            },
-            id);
+            order.value(order.group, parts[1]),
+            order.value(order.sort, parts[2]),
+            Long.parseLong(parts[0]));
       } catch (IllegalArgumentException | IndexOutOfBoundsException broken) {
         throw Refusal.badRequest("the cursor in 'after' is not one that this list gave out");
       }
