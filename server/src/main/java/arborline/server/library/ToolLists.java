@@ -34,16 +34,19 @@ class ToolLists {
   private final LibraryRepository libraries;
   private final ListPreviews previews;
   private final ListedVersions versions;
+  private final ListedUses uses;
 
   ToolLists(
       JdbcTemplate jdbc,
       LibraryRepository libraries,
       ListPreviews previews,
-      ListedVersions versions) {
+      ListedVersions versions,
+      ListedUses uses) {
     this.jdbc = jdbc;
     this.libraries = libraries;
     this.previews = previews;
     this.versions = versions;
+    this.uses = uses;
   }
 
   /**
@@ -70,6 +73,7 @@ class ToolLists {
       ListedVersions.@Nullable Pinned pinned,
       @Schema(implementation = ShownValues.class) ReadyJson values,
       @Schema(implementation = Outline.class, nullable = true) ReadyJson outline,
+      ListedUses.Uses uses,
       @Nullable String group) {}
 
   /** What {@link ToolRow#values} is in the document of the API. */
@@ -105,6 +109,7 @@ class ToolLists {
     Map<Long, ListPreviews.Preview> seen = previews.of(shown);
     Map<Long, ListedVersions.Pinned> pinned = versions.of(shown);
     Map<Long, String> names = names(shown);
+    Map<Long, ListedUses.Uses> used = uses.of(shown);
     List<ToolRow> items =
         placed.stream()
             .map(one ->
@@ -113,6 +118,7 @@ class ToolLists {
                     names.getOrDefault(one.tool().libraryId(), ""),
                     pinned.get(one.tool().id()),
                     seen.get(one.tool().versionId()),
+                    used.getOrDefault(one.tool().toolId(), ListedUses.Uses.NONE),
                     order.group() == null ? null : one.group()))
             .toList();
     String next = more ? ToolQuery.Cursor.write(placed.getLast()) : null;
@@ -140,6 +146,7 @@ class ToolLists {
       String library,
       ListedVersions.@Nullable Pinned pinned,
       ListPreviews.Preview preview,
+      ListedUses.Uses uses,
       @Nullable String group) {
     return new ToolRow(
         entry.id(),
@@ -155,6 +162,7 @@ class ToolLists {
         pinned,
         preview.values(),
         preview.outline(),
+        uses,
         group);
   }
 
