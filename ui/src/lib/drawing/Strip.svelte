@@ -6,7 +6,14 @@
   import Parts from './Parts.svelte';
   import { saveSvg } from './save';
 
-  let { tools }: { tools: { key: number; code: string; outline?: Outline | null }[] } = $props();
+  let {
+    tools,
+    follows = $bindable()
+  }: {
+    tools: { key: number; code: string; outline?: Outline | null }[];
+    /** True where it shows what is pointed at, too; missing where that is no question. */
+    follows?: boolean;
+  } = $props();
 
   let width = $state(1000);
   let svg = $state<SVGSVGElement>();
@@ -34,8 +41,10 @@
   bind:clientWidth={width}
 >
   {#if drawn.length === 0}
-    <p class="px-5 py-4 text-soft" style:height="{HEIGHT}px">
-      Choose tools with Space: the last four hang here on one gauge line, at one scale.
+    <p class="px-5 py-2.5 text-soft">
+      {follows
+        ? 'Point at a tool: it hangs here, beside those that are chosen.'
+        : 'Choose tools with Space: the last four hang here on one gauge line, at one scale.'}
     </p>
   {:else}
     <svg
@@ -65,6 +74,14 @@
       class="button quiet absolute bottom-2 right-4"
       onclick={() => svg && saveSvg(svg, `${drawn.map((tool) => tool.code).join('-')}.svg`)}
       >Save drawing</button
+    >
+  {/if}
+  {#if follows !== undefined}
+    <button
+      class="button quiet absolute right-4 top-2"
+      aria-pressed={follows}
+      onclick={() => (follows = !follows)}
+      >{follows ? 'Show only what is chosen' : 'Show what I point at'}</button
     >
   {/if}
 </section>

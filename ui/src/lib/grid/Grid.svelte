@@ -38,7 +38,10 @@
     onremove,
     keys = {},
     drag,
-    oncopied
+    oncopied,
+    picked = $bindable(),
+    heading,
+    onpoint
   }: {
     /** Under which the choice of columns is kept. */
     name: string;
@@ -72,6 +75,12 @@
     drag?: (rows: Row[]) => [kind: string, text: string];
     /** Told which rows were copied, and as which text. */
     oncopied?: (rows: Row[], text: string) => void;
+    /** Columns that somebody chose, where who uses the grid keeps them. */
+    picked?: string[] | null;
+    /** What stands above the rows of a group; it is written where it changes. */
+    heading?: (row: Row) => string;
+    /** Told of the row under the pointer and of that with the cursor. */
+    onpoint?: (row: Row) => void;
   } = $props();
 
   const PAGE = 12;
@@ -86,7 +95,8 @@
   let last: Key | null = null;
   let list = $state<{ scrollToIndex: (index: number, options?: object) => void }>();
 
-  const shown = $derived(shownColumns(columns, choice.current));
+  const wanted = $derived(picked === undefined ? choice.current : picked);
+  const shown = $derived(shownColumns(columns, wanted));
   const order = $derived(onsort ? sorting : own);
   const ordered = $derived(onsort ? rows : sorted(rows, columns, own));
   const tracks = $derived(shown.map((column) => column.width).join(' '));
@@ -175,6 +185,7 @@
       cursor = Math.min(ordered.length - 1, Math.max(0, cursor + steps[event.key]));
       if (event.shiftKey) chooseTo(cursor);
       reveal();
+      if (ordered[cursor]) onpoint?.(ordered[cursor]);
     } else if (event.key === ' ' && row && most > 0) {
       choose(row);
       last = key(row);
@@ -200,6 +211,12 @@
 </script>
 
 {#snippet line(row: Row, index: number)}
+  {@const above = heading?.(row)}
+  {#if above !== undefined && (index === 0 || heading?.(ordered[index - 1]) !== above)}
+    <div role="row" class="px-5 pb-1 pt-3 font-semibold" style:min-width="var(--least-width)">
+      <span role="gridcell">{above}</span>
+    </div>
+  {/if}
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_interactive_supports_focus (the grid has the keys) -->
   <div
     role="row"
@@ -218,6 +235,7 @@
     draggable={drag ? 'true' : undefined}
     ondragstart={(event) => ondragstart(event, row)}
     onmousedown={(event) => event.shiftKey && event.preventDefault()}
+    onpointerenter={onpoint ? () => onpoint(row) : undefined}
     onclick={(event) => onchoose(event, row, index)}
     ondblclick={() => onopen?.(row)}
   >
@@ -312,7 +330,18 @@
       </VList>
     {/if}
   </div>
-  <ColumnChoice quiet={flowing} {label} {columns} bind:chosen={choice.current} />
+  <ColumnChoice
+    quiet={flowing}
+    {label}
+    {columns}
+    bind:chosen={
+      () => wanted,
+      (next) => {
+        if (picked === undefined) choice.current = next;
+        else picked = next;
+      }
+    }
+  />
 </div>
 
 <style>

@@ -1,14 +1,17 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query';
+  import { PersistedState } from 'runed';
   import type { ToolRow } from '$lib/api/client';
   import Strip from '$lib/drawing/Strip.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { takeOut } from './actions';
   import { basket } from './basket.svelte';
+  import Board from './Board.svelte';
+  import { groupTitle } from './grouping';
   import FilterBand from './FilterBand.svelte';
-  import type { ListFilter } from './filter.svelte';
+  import { zooms, type ListFilter } from './filter.svelte';
   import { facetsQuery, toolsQuery } from './queries';
   import ToolTable from './ToolTable.svelte';
 
@@ -28,10 +31,18 @@
 
   const facets = createQuery(() => facetsQuery(library, filter.query));
   const tools = createInfiniteQuery(() =>
-    toolsQuery(library, filter.query, filter.sort, filter.down)
+    toolsQuery(library, filter.query, filter.group, filter.sort, filter.down)
   );
   const rows = $derived((tools.data?.pages ?? []).flatMap((page) => page.items));
-  const hung = $derived(chosen.slice(-HUNG));
+  const pointing = new PersistedState('the strip follows the pointer', false);
+  let pointed = $state<ToolRow | null>(null);
+  const hung = $derived(
+    pointing.current && pointed
+      ? [...chosen.filter(({ entryId }) => entryId !== pointed?.entryId).slice(1 - HUNG), pointed]
+      : chosen.slice(-HUNG)
+  );
+
+  const onpoint = $derived(pointing.current ? (row: ToolRow) => (pointed = row) : undefined);
 
   function more() {
     if (tools.hasNextPage && !tools.isFetchingNextPage) {
@@ -55,6 +66,17 @@
     <p>No tool is like that.</p>
     <button class="button mt-2" onclick={() => filter.clear()}>Show all</button>
   </div>
+{:else if filter.board}
+  <Board
+    {rows}
+    larger={zooms[filter.zoom]}
+    title={(row) => (filter.group ? groupTitle(row, filter.group) : '')}
+    bind:chosen
+    onopen={(row) => void goto(`/tools/${row.toolId}`)}
+    onend={more}
+    {onpoint}
+    keys={{ b: (some) => basket.add(some) }}
+  />
 {:else}
   <ToolTable
     {rows}
@@ -65,7 +87,11 @@
     onopen={(row) => void goto(`/tools/${row.toolId}`)}
     onend={more}
     onremove={remove}
+    {onpoint}
     keys={{ b: (some) => basket.add(some) }}
   />
 {/if}
-<Strip tools={hung.map((row) => ({ key: row.entryId, code: row.code, outline: row.outline }))} />
+<Strip
+  tools={hung.map((row) => ({ key: row.entryId, code: row.code, outline: row.outline }))}
+  bind:follows={() => pointing.current, (now) => (pointing.current = now ?? false)}
+/>

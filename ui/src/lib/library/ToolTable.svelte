@@ -7,6 +7,7 @@
   import { settings } from '$lib/shell/settings.svelte';
   import { noteCopied } from './copied';
   import { DRAGGED } from './dragging';
+  import { groupTitle } from './grouping';
   import type { ListFilter, Sort } from './filter.svelte';
   import { toolColumnsQuery } from './queries';
 
@@ -19,6 +20,7 @@
     onopen,
     onend,
     onremove,
+    onpoint,
     keys
   }: {
     rows: ToolRow[];
@@ -31,6 +33,7 @@
     onopen: (row: ToolRow) => void;
     onend: () => void;
     onremove: (row: ToolRow) => void;
+    onpoint?: (row: ToolRow) => void;
     keys: Record<string, (rows: ToolRow[]) => void>;
   } = $props();
 
@@ -46,6 +49,9 @@
     class: { width: '166px', text: (row) => row.classTitle },
     section: { width: 'minmax(90px, 160px)', text: (row) => row.section },
     library: { width: 'minmax(90px, 160px)', text: (row) => row.library },
+    holder: { width: 'minmax(90px, 150px)', text: (row) => row.uses.holder },
+    materials: { width: 'minmax(90px, 180px)', text: (row) => row.uses.materials },
+    planned: { width: 'minmax(90px, 160px)', text: (row) => row.uses.planned },
     version: {
       width: '86px',
       text: ({ pinned }) => (pinned ? `${pinned.version} of ${pinned.newest}` : 'newest')
@@ -133,4 +139,7 @@
   {onopen}
   {onend}
   {onremove}
+  {onpoint}
+  bind:picked={() => filter.columns, (next) => (filter.columns = next ?? null)}
+  heading={filter.group ? (row) => groupTitle(row, filter.group) : undefined}
 />

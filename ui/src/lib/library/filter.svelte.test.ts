@@ -40,4 +40,26 @@ describe('a list filter', () => {
       expect(filter.narrowed).toBe(false);
     });
   });
+
+  it('is kept as a view and shown as that view again', () => {
+    using((filter) => {
+      filter.text = 'reach>30';
+      filter.classes = ['end-mill-ball'];
+      filter.dia = [6, 8];
+      filter.group = 'holder';
+      filter.board = true;
+      filter.columns = ['code', 'holder'];
+      filter.sortBy('dc');
+      const kept = JSON.parse(JSON.stringify(filter.definition()));
+      filter.clear();
+      filter.group = '';
+      filter.board = false;
+      filter.columns = null;
+      filter.apply(kept);
+      expect(filter.definition()).toEqual(kept);
+      expect([filter.group, filter.board, filter.sort]).toEqual(['holder', true, 'dc']);
+      filter.apply({});
+      expect([filter.group, filter.board, filter.columns]).toEqual(['', false, null]);
+    });
+  });
 });

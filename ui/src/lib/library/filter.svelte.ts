@@ -1,6 +1,23 @@
-import { Debounced } from 'runed';
+import { Debounced, PersistedState } from 'runed';
+import type { ViewDefinition } from '$lib/api/client';
+import { groupings, type Grouping } from './grouping';
 
-export type Sort = 'code' | 'name' | 'number' | 'dc' | 'class' | 'section';
+/** By how much the board is enlarged. */
+export const zooms = [1, 1.5, 2.5, 4];
+
+const sorts = [
+  'code',
+  'name',
+  'number',
+  'dc',
+  'class',
+  'section',
+  'library',
+  'holder',
+  'material'
+] as const;
+
+export type Sort = (typeof sorts)[number];
 
 /** What a list is narrowed to, as the server asks for it. */
 export interface ListQuery {
@@ -20,6 +37,81 @@ export class ListFilter {
   section = $state<number | null>(null);
   sort = $state<Sort>('code');
   down = $state(false);
+  /** The view that was chosen last; null for none. */
+  view = $state<number | null>(null);
+  /** How large tools hang on the board: a place among {@link zooms}. */
+  zoom = $state(0);
+  readonly #columns: PersistedState<string[] | null>;
+  readonly #group = new PersistedState<Grouping>('tools grouped', '');
+  readonly #board = new PersistedState('tools on the board', false);
+
+  /** @param name under which the columns of such lists are kept */
+  constructor(readonly name: string = 'tools') {
+    this.#columns = new PersistedState<string[] | null>(`columns of ${name}`, null);
+  }
+
+  /** Ids of the columns that somebody chose; null for those that follow what is listed. */
+  get columns(): string[] | null {
+    return this.#columns.current;
+  }
+
+  set columns(next: string[] | null) {
+    this.#columns.current = next;
+  }
+
+  get group(): Grouping {
+    return this.#group.current;
+  }
+
+  set group(next: Grouping) {
+    this.#group.current = next;
+  }
+
+  /** True for silhouettes in place of rows. */
+  get board(): boolean {
+    return this.#board.current;
+  }
+
+  set board(next: boolean) {
+    this.#board.current = next;
+  }
+
+  get smaller(): boolean {
+    return this.zoom > 0;
+  }
+
+  get larger(): boolean {
+    return this.zoom < zooms.length - 1;
+  }
+
+  /** All of it, to be kept as a view; the section belongs to one library and stays out. */
+  definition(): ViewDefinition {
+    return {
+      columns: this.columns ?? undefined,
+      group: this.group,
+      sort: this.sort,
+      down: this.down,
+      board: this.board,
+      q: this.text.trim(),
+      classes: this.classes,
+      diaMin: this.dia?.[0],
+      diaMax: this.dia?.[1]
+    };
+  }
+
+  /** Shows the list as a view has it; what this list does not know is left as it is. */
+  apply(view: ViewDefinition) {
+    this.columns = view.columns ? view.columns.filter((id) => id !== null) : null;
+    this.group = groupings.find(({ value }) => value === view.group)?.value ?? '';
+    this.sort = sorts.find((sort) => sort === view.sort) ?? 'code';
+    this.down = view.down ?? false;
+    this.board = view.board ?? false;
+    this.text = view.q ?? '';
+    this.classes = (view.classes ?? []).filter((id) => id !== null);
+    const { diaMin, diaMax } = view;
+    this.dia = diaMin != null && diaMax != null ? [diaMin, diaMax] : null;
+  }
+
   readonly q = new Debounced(() => this.text.trim(), 150);
 
   readonly query: ListQuery = $derived({

@@ -87,7 +87,13 @@ export const facetsQuery = (id: number | null, query: ListQuery) =>
 /** A page of the tools of a library, or of all libraries for null. */
 export function toolsPage(
   id: number | null,
-  query: ListQuery & { sort: Sort; down: boolean; after?: string; limit: number }
+  query: ListQuery & {
+    group?: string;
+    sort: Sort;
+    down: boolean;
+    after?: string;
+    limit: number;
+  }
 ) {
   return ask(
     id === null
@@ -97,12 +103,25 @@ export function toolsPage(
 }
 
 /** The tools of a library, or of all libraries for null, page by page. */
-export const toolsQuery = (id: number | null, query: ListQuery, sort: Sort, down: boolean) =>
+export const toolsQuery = (
+  id: number | null,
+  query: ListQuery,
+  group: string,
+  sort: Sort,
+  down: boolean
+) =>
   infiniteQueryOptions({
-    queryKey: ['library', String(id ?? ALL), 'tools', query, sort, down],
+    queryKey: ['library', String(id ?? ALL), 'tools', query, group, sort, down],
     initialPageParam: undefined as string | undefined,
     queryFn: ({ pageParam }) =>
-      toolsPage(id, { ...query, sort, down, after: pageParam, limit: PAGE }),
+      toolsPage(id, {
+        ...query,
+        group: group || undefined,
+        sort,
+        down,
+        after: pageParam,
+        limit: PAGE
+      }),
     getNextPageParam: (last) => last.next ?? undefined,
     placeholderData: keepPreviousData
   });

@@ -12,6 +12,7 @@
   import { facetsQuery, libraryQuery, sectionsQuery } from '$lib/library/queries';
   import SectionEditor from '$lib/library/SectionEditor.svelte';
   import SectionBand from '$lib/library/SectionBand.svelte';
+  import ListControls from '$lib/library/ListControls.svelte';
   import ToolList from '$lib/library/ToolList.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
@@ -60,13 +61,14 @@
         : count(library.data.tools, 'tool')}
     </span>
     <input
-      class="field ml-3 w-72"
+      class="field ml-3 w-64"
       data-search
       type="search"
       aria-label="Search"
       placeholder="words, or dia 6..12 flutes 3 reach>30"
       bind:value={filter.text}
     />
+    <ListControls {filter} />
     {#if filter.narrowed}
       <button class="button quiet" onclick={() => filter.clear()}>Show all</button>
     {/if}

@@ -4,9 +4,10 @@
   import ChosenBar from '$lib/library/ChosenBar.svelte';
   import { ListFilter } from '$lib/library/filter.svelte';
   import { facetsQuery } from '$lib/library/queries';
+  import ListControls from '$lib/library/ListControls.svelte';
   import ToolList from '$lib/library/ToolList.svelte';
 
-  const filter = new ListFilter();
+  const filter = new ListFilter('tools of all libraries');
   let chosen = $state<ToolRow[]>([]);
   const facets = createQuery(() => facetsQuery(null, filter.query));
 </script>
@@ -19,13 +20,14 @@
     >{facets.data ? facets.data.total.toLocaleString('en') : ''}</span
   >
   <input
-    class="field ml-3 w-72"
+    class="field ml-3 w-64"
     data-search
     type="search"
     aria-label="Search"
     placeholder="words, or dia 6..12 flutes 3 reach>30"
     bind:value={filter.text}
   />
+  <ListControls {filter} />
   {#if filter.narrowed}
     <button class="button quiet" onclick={() => filter.clear()}>Show all</button>
   {/if}

@@ -1,0 +1,33 @@
+import type { ToolRow } from '$lib/api/client';
+import { capital } from '$lib/shell/text';
+import { units } from '$lib/quantity/units.svelte';
+
+/** By what a list of tools can be grouped, as the server is asked. */
+export const groupings = [
+  { value: '', label: 'not grouped' },
+  { value: 'class', label: 'by class' },
+  { value: 'diameter', label: 'by diameter' },
+  { value: 'holder', label: 'by holder' },
+  { value: 'section', label: 'by section' },
+  { value: 'material', label: 'by work material' },
+  { value: 'library', label: 'by library' }
+] as const;
+
+export type Grouping = (typeof groupings)[number]['value'];
+
+const WITHOUT: Partial<Record<Grouping, string>> = {
+  holder: 'Without a stack',
+  section: 'In no section',
+  material: 'Without cutting data'
+};
+
+/** What stands above the rows of a group. */
+export function groupTitle(row: ToolRow, by: Grouping): string {
+  const group = row.group ?? '';
+  if (by === 'class') return capital(row.classTitle);
+  if (by === 'diameter')
+    return Number(group) > 0
+      ? `Ø ${units.entry(Number(group), 'mm')} ${units.label('mm')}`
+      : 'No diameter';
+  return group || (WITHOUT[by] ?? '');
+}
