@@ -23,6 +23,7 @@ export type DuplicateMember = Schemas['MemberView'];
 export type MergeBody = Schemas['ToolMergeOrder'];
 export type ListView = Schemas['ListView'];
 export type ViewDefinition = Schemas['ViewDefinition'];
+export type FactorBody = Schemas['FactorOrder'];
 export type ToolColumn = Schemas['ToolColumn'];
 export type ValueView = Schemas['ValueView'];
 export type ToolAnswer = Schemas['ToolAnswer'];

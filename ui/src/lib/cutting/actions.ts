@@ -1,6 +1,14 @@
 import { act, perform } from '$lib/api/act';
 import { ALL } from '$lib/api/cache';
-import { api, ask, type CuttingLine, type LineBody, type MaterialBody } from '$lib/api/client';
+import {
+  api,
+  ask,
+  type CuttingLine,
+  type FactorBody,
+  type LineBody,
+  type MaterialBody
+} from '$lib/api/client';
+import { count } from '$lib/shell/text';
 
 const concerns = (toolId: number) => [['tool', String(toolId), 'cutting']];
 
@@ -46,4 +54,12 @@ export const removeMaterial = (id: string, title: string) =>
     ask: () => ask(api.DELETE('/api/v1/materials/{id}', { params: { path: { id } } })),
     message: `Removed ${title}`,
     concerns: [['material', ALL]]
+  });
+
+/** Multiplies a number of the cutting data of many tools. */
+export const multiplyCutting = (body: FactorBody) =>
+  act({
+    ask: () => ask(api.POST('/api/v1/cutting/bulk', { body })),
+    message: ({ changed }) => `Changed ${count(changed, 'line')} of cutting data`,
+    concerns: [['tool'], ['library']]
   });

@@ -1,12 +1,21 @@
 import { queryOptions } from '@tanstack/svelte-query';
 import { ALL } from '$lib/api/cache';
-import { api, ask, type CutBody } from '$lib/api/client';
+import { api, ask, type CutBody, type FactorBody } from '$lib/api/client';
 
 export const materialsQuery = () =>
   queryOptions({
     queryKey: ['material', ALL],
     queryFn: () => ask(api.GET('/api/v1/materials')),
     staleTime: Infinity
+  });
+
+/** What a factor would do to the cutting data of many tools. */
+export const factorPreviewQuery = (order: FactorBody) =>
+  queryOptions({
+    queryKey: ['tool', ALL, 'factor', order],
+    queryFn: () =>
+      ask(api.POST('/api/v1/cutting/bulk', { params: { query: { preview: true } }, body: order })),
+    staleTime: 0
   });
 
 /** The cutting data that a tool has. */

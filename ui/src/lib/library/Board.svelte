@@ -104,7 +104,6 @@
 </script>
 
 <div class="relative flex min-h-0 flex-1 flex-col" bind:clientWidth={width}>
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex (the board has the keys of its tools) -->
   <div
     class="flex min-h-0 flex-1 flex-col focus:outline-none"
     role="listbox"

@@ -6,6 +6,7 @@
   import Strip from '$lib/drawing/Strip.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import { who } from '$lib/shell/session.svelte';
+  import { materialsQuery } from '$lib/cutting/queries';
   import { takeOut } from './actions';
   import { basket } from './basket.svelte';
   import Board from './Board.svelte';
@@ -32,6 +33,10 @@
   const facets = createQuery(() => facetsQuery(library, filter.query));
   const tools = createInfiniteQuery(() =>
     toolsQuery(library, filter.query, filter.group, filter.sort, filter.down)
+  );
+  const known = createQuery(materialsQuery);
+  const materials = $derived(
+    Object.fromEntries((known.data?.items ?? []).map(({ id, name }) => [id, name]))
   );
   const rows = $derived((tools.data?.pages ?? []).flatMap((page) => page.items));
   const pointing = new PersistedState('the strip follows the pointer', false);
@@ -70,7 +75,7 @@
   <Board
     {rows}
     larger={zooms[filter.zoom]}
-    title={(row) => (filter.group ? groupTitle(row, filter.group) : '')}
+    title={(row) => (filter.group ? groupTitle(row, filter.group, materials) : '')}
     bind:chosen
     onopen={(row) => void goto(`/tools/${row.toolId}`)}
     onend={more}
@@ -81,6 +86,7 @@
   <ToolTable
     {rows}
     {filter}
+    {materials}
     following={facets.data?.columns ?? []}
     everywhere={library === null}
     bind:chosen

@@ -7,7 +7,7 @@
   import { settings } from '$lib/shell/settings.svelte';
   import { noteCopied } from './copied';
   import { DRAGGED } from './dragging';
-  import { groupTitle } from './grouping';
+  import { groupTitle, materialNames, type Names } from './grouping';
   import type { ListFilter, Sort } from './filter.svelte';
   import { toolColumnsQuery } from './queries';
 
@@ -15,6 +15,7 @@
     rows,
     filter,
     following,
+    materials,
     everywhere = false,
     chosen = $bindable(),
     onopen,
@@ -27,6 +28,8 @@
     filter: ListFilter;
     /** Columns that fit what is listed. */
     following: string[];
+    /** Names of work materials by id. */
+    materials: Names;
     /** True for a list over all libraries. */
     everywhere?: boolean;
     chosen: ToolRow[];
@@ -50,7 +53,10 @@
     section: { width: 'minmax(90px, 160px)', text: (row) => row.section },
     library: { width: 'minmax(90px, 160px)', text: (row) => row.library },
     holder: { width: 'minmax(90px, 150px)', text: (row) => row.uses.holder },
-    materials: { width: 'minmax(90px, 180px)', text: (row) => row.uses.materials },
+    materials: {
+      width: 'minmax(90px, 180px)',
+      text: (row) => materialNames(row.uses.materials, materials)
+    },
     planned: { width: 'minmax(90px, 160px)', text: (row) => row.uses.planned },
     version: {
       width: '86px',
@@ -141,5 +147,5 @@
   {onremove}
   {onpoint}
   bind:picked={() => filter.columns, (next) => (filter.columns = next ?? null)}
-  heading={filter.group ? (row) => groupTitle(row, filter.group) : undefined}
+  heading={filter.group ? (row) => groupTitle(row, filter.group, materials) : undefined}
 />

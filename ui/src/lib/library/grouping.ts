@@ -21,13 +21,25 @@ const WITHOUT: Partial<Record<Grouping, string>> = {
   material: 'Without cutting data'
 };
 
+/** Names of work materials by id. */
+export type Names = Record<string, string>;
+
+/** Work materials that are told by their ids, as people call them. */
+export function materialNames(ids: string, materials: Names): string {
+  return ids
+    .split(', ')
+    .map((id) => materials[id] ?? id)
+    .join(', ');
+}
+
 /** What stands above the rows of a group. */
-export function groupTitle(row: ToolRow, by: Grouping): string {
+export function groupTitle(row: ToolRow, by: Grouping, materials: Names = {}): string {
   const group = row.group ?? '';
   if (by === 'class') return capital(row.classTitle);
   if (by === 'diameter')
     return Number(group) > 0
       ? `Ø ${units.entry(Number(group), 'mm')} ${units.label('mm')}`
       : 'No diameter';
+  if (by === 'material' && group) return capital(materialNames(group, materials));
   return group || (WITHOUT[by] ?? '');
 }

@@ -21,6 +21,18 @@ interface CuttingLineRepository extends Repository<CuttingLine, Long> {
       "update CuttingLine c set c.versionNo = c.versionNo + 1 where c.id = :id and c.versionNo = :version")
   int advance(long id, int version);
 
+  /** Keeps everybody else from changing the lines of tools until the transaction ends. */
+  @Modifying(clearAutomatically = true)
+  @Query("update CuttingLine c set c.versionNo = c.versionNo + 1 where c.toolId in (:toolIds)")
+  int touchAll(Collection<Long> toolIds);
+
+  /** Keeps everybody else from changing some lines until the transaction ends. */
+  @Modifying(clearAutomatically = true)
+  @Query("update CuttingLine c set c.versionNo = c.versionNo + 1 where c.id in (:ids)")
+  int touch(Collection<Long> ids);
+
+  List<CuttingLine> findByIdIn(Collection<Long> ids);
+
   List<CuttingLine> findByToolIdOrderById(long toolId);
 
   List<CuttingLine> findByToolIdInAndFormulasNotNull(Collection<Long> toolIds);
