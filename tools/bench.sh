@@ -1,5 +1,5 @@
 # Prints the speed figures, each as a ratio against its floor measured in the same run; all of them,
-# or those named: knowledge, files, solids, table, import, list.
+# or those named: knowledge, files, solids, table, duplicates, import, list.
 source tools/common.sh
 need_build_tools
 need_database

@@ -8,6 +8,7 @@ const PAGE = 100;
 export interface Wanted {
   who?: string;
   kind?: string;
+  subject?: string;
   library?: number;
   text?: string;
   from?: string;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { page } from '$app/state';
   import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query';
   import { Debounced } from 'runed';
   import { librariesQuery } from '$lib/library/queries';
@@ -11,15 +12,19 @@
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
+  const asked = page.url.searchParams;
   let person = $state('');
-  let kind = $state('');
-  let library = $state('');
+  let kind = $state(asked.get('kind') ?? '');
+  /** One thing of its kind whose history is looked at; empty for all. */
+  let subject = $state(asked.get('subject') ?? '');
+  let library = $state(asked.get('library') ?? '');
   let span = $state<Span>('ever');
   let text = $state('');
   const words = new Debounced(() => text.trim(), 150);
   const wanted = $derived({
     who: person || undefined,
     kind: kind || undefined,
+    subject: subject || undefined,
     library: library ? Number(library) : undefined,
     text: words.current || undefined,
     from: since(span)
@@ -39,7 +44,7 @@
   ];
 
   function clear() {
-    person = kind = library = text = '';
+    person = kind = subject = library = text = '';
     span = 'ever';
   }
   const lines = $derived((trail.data?.pages ?? []).flatMap((page) => page.items));
@@ -56,7 +61,7 @@
 <svelte:head><title>Trail · Arbor Line</title></svelte:head>
 
 <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
-  <h1>Trail</h1>
+  <h1>{subject ? 'History' : 'Trail'}</h1>
   <div class="mt-2 flex flex-wrap items-center gap-2">
     <input
       class="field w-64"
@@ -74,7 +79,17 @@
         ...(people.data?.items ?? []).map((one) => ({ value: one, label: one }))
       ]}
     />
-    <Choice label="What" bind:value={kind} options={kinds} />
+    <Choice
+      label="What"
+      bind:value={
+        () => kind,
+        (next) => {
+          kind = next;
+          subject = '';
+        }
+      }
+      options={kinds}
+    />
     <Choice
       label="In which library"
       bind:value={library}

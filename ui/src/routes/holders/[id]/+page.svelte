@@ -145,6 +145,9 @@
     {#if known.data?.retired}<span class="text-query">retired</span>{/if}
     {#if !fresh}<Origin owner="components" {id} />{/if}
     <div class="ml-auto flex gap-2">
+      {#if !fresh}
+        <a class="button" href="/trail?kind=component&subject={id}">History</a>
+      {/if}
       {#if may && !fresh}
         <button class="button" onclick={() => svg && saveSvg(svg, `${draft.code || 'holder'}.svg`)}
           >Save drawing</button

@@ -7,7 +7,7 @@ import java.util.Set;
 
 /**
  * Prints figures: {@code Bench <project folder> <work folder> [knowledge] [files] [solids] [table]
- * [import] [list]}; all of them where none is named.
+ * [duplicates] [import] [list]}; all of them where none is named.
  */
 public final class Bench {
 
@@ -17,7 +17,7 @@ public final class Bench {
     Set<String> wanted =
         arguments.length > 2
             ? Set.of(Arrays.copyOfRange(arguments, 2, arguments.length))
-            : Set.of("knowledge", "files", "solids", "table", "import", "list");
+            : Set.of("knowledge", "files", "solids", "table", "duplicates", "import", "list");
     if (wanted.contains("knowledge")) {
       new KnowledgeFigures().print();
     }
@@ -29,6 +29,9 @@ public final class Bench {
     }
     if (wanted.contains("table")) {
       new ReconciliationFigure().print();
+    }
+    if (wanted.contains("duplicates")) {
+      new DuplicateFigure().print();
     }
     if (wanted.contains("import") || wanted.contains("list")) {
       overHttp(wanted, arguments);

@@ -25,6 +25,7 @@ class AccessibilityTest extends BrowserTest {
     views.put("/receiving", "Receiving");
     views.put("/receiving/" + stock.delivery(), stock.prefix() + ".csv");
     views.put("/libraries", "Libraries");
+    views.put("/duplicates", "Duplicates");
     views.put(stock.path(), stock.name());
     views.put(stock.path() + "/naming", "Names");
     views.put(stock.path() + "/new", "New tool");

@@ -54,6 +54,17 @@ class TrailSearchTest extends ServerTest {
   }
 
   @Test
+  void oneThingHasItsOwnHistory() {
+    long one = shelves.library("History of one");
+    lead.send("PATCH", "/api/v1/libraries/" + one, Api.body("name", "History of one, renamed"));
+    long other = shelves.library("History of another");
+    List<String> found = texts("kind=library&subject=" + one);
+    assertEquals(2, found.size(), found.toString());
+    assertEquals(1, texts("kind=library&subject=" + other).size());
+    assertEquals(List.of(), texts("kind=machine&subject=" + one));
+  }
+
+  @Test
   void wordsAreFoundAsTheyAre() {
     shelves.library("Trail: 100% words");
     assertEquals(1, found("100%25%20words"));

@@ -20,7 +20,10 @@
 {:else if library.data}
   <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-3">
     <p><a class="text-soft hover:text-working" href="/libraries/{id}">{library.data.name}</a></p>
-    <h1>Settings</h1>
+    <div class="flex max-w-3xl items-center gap-3">
+      <h1>Settings</h1>
+      <a class="button ml-auto" href="/trail?library={id}">History</a>
+    </div>
     <fieldset class="mt-4 max-w-3xl" disabled={!who.may('EDIT')}>
       {#if !who.may('EDIT')}
         <p class="mb-3 text-soft">You may look at this; a lead or a programmer may change it.</p>

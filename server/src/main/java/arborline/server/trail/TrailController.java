@@ -49,6 +49,7 @@ class TrailController {
    *
    * @param who name of an account
    * @param kind of what it was done to: {@code tool}, {@code library}, {@code delivery}, ...
+   * @param subject which one of its kind
    * @param library what was done to it and to the tools that it holds now
    * @param text words of the sentence
    * @param from the earliest moment
@@ -58,6 +59,7 @@ class TrailController {
   Slice<TrailLine> newest(
       @RequestParam(required = false) @Nullable String who,
       @RequestParam(required = false) @Nullable String kind,
+      @RequestParam(required = false) @Nullable String subject,
       @RequestParam(required = false) @Nullable Long library,
       @RequestParam(required = false) @Nullable String text,
       @RequestParam(required = false) @Nullable Instant from,
@@ -68,7 +70,7 @@ class TrailController {
     Cursor cursor = after == null ? Cursor.NEWEST : Cursor.read(after);
     List<TrailLine> lines =
         search.before(
-            new TrailSearch.Wanted(who, kind, library, text, from, to),
+            new TrailSearch.Wanted(who, kind, subject, library, text, from, to),
             cursor.at(),
             cursor.id(),
             size + 1);

@@ -31,6 +31,7 @@ class TrailSearch {
   record Wanted(
       @Nullable String who,
       @Nullable String kind,
+      @Nullable String subject,
       @Nullable Long library,
       @Nullable String text,
       @Nullable Instant from,
@@ -43,6 +44,7 @@ class TrailSearch {
     List<Object> values = new ArrayList<>(List.of(Timestamp.from(at), Timestamp.from(at), id));
     add(where, values, " and who = ?", wanted.who());
     add(where, values, " and subject_kind = ?", wanted.kind());
+    add(where, values, " and subject_id = ?", wanted.subject());
     add(where, values, " and text like ?", pattern(wanted.text()));
     add(where, values, " and happened_at >= ?", timestamp(wanted.from()));
     add(where, values, " and happened_at < ?", timestamp(wanted.to()));
