@@ -76,10 +76,14 @@
   <p role="alert" class="mt-3 text-hold">{capital((preview.error as Error).message)}</p>
 {:else if seen}
   <p class="mt-4" role="status">
-    <strong>{count(seen.changed, 'line')} of cutting data</strong>
-    {seen.changed === 1 ? 'changes' : 'change'}{seen.left > 0
-      ? `, ${seen.left} ${seen.left === 1 ? 'stays' : 'stay'}: ${reasons.join('; ')}`
-      : ''}
+    {#if seen.changed === 0 && seen.left === 0}
+      None of these tools has such cutting data.
+    {:else}
+      <strong>{count(seen.changed, 'line')} of cutting data</strong>
+      {seen.changed === 1 ? 'changes' : 'change'}{seen.left > 0
+        ? `, ${seen.left} ${seen.left === 1 ? 'stays' : 'stay'}: ${reasons.join('; ')}`
+        : ''}
+    {/if}
   </p>
   <table class="rows mt-2 w-full text-[13px]">
     <tbody>

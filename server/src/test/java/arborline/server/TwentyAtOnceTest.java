@@ -152,4 +152,66 @@ class TwentyAtOnceTest extends ServerTest {
             answers.stream().filter(answer -> answer.status() == 409).count()),
         answers.toString());
   }
+
+  @Test
+  void ofAllWhoMergeOneToolOneDoesAndWhatRefersToItIsThereOnce() throws Exception {
+    Shelves shelves = new Shelves(lead);
+    List<Long> libraries =
+        LongStream.range(0, 4).mapToObj(i -> shelves.library("Twenty merge " + i)).toList();
+    List<Long> tools = shelves.mills(libraries.getFirst(), "TWM-A", "TWM-B");
+    for (long library : libraries.subList(1, 4)) {
+      lead.post(
+          "/api/v1/libraries/%d/copy".formatted(library),
+          Api.body("tools", tools, "from", libraries.getFirst()));
+    }
+    List<Api.Answer> answers =
+        atOnce(
+            all(() ->
+                lead.post(
+                    "/api/v1/duplicates/merge",
+                    Api.body("keep", tools.get(0), "others", List.of(tools.get(1))))));
+    assertEquals(
+        List.of(1L, PEOPLE - 1L),
+        List.of(
+            answers.stream().filter(answer -> answer.status() == 200).count(),
+            answers.stream().filter(answer -> answer.status() == 409).count()),
+        answers.toString());
+    for (long library : libraries) {
+      assertEquals(Map.of("TWM-A", 1), shelves.numbers(library));
+    }
+  }
+
+  @Test
+  void toolsThatAreMergedWhileOthersCopyThemAreNeverHeldTwice() throws Exception {
+    Shelves shelves = new Shelves(lead);
+    long from = shelves.library("Twenty merge and copy");
+    List<Long> tools = shelves.mills(from, "TWC-A", "TWC-B");
+    List<Callable<Api.Answer>> deeds =
+        LongStream.range(0, PEOPLE)
+            .mapToObj(person ->
+                person % 4 == 0
+                    ? (Callable<Api.Answer>)
+                        () ->
+                            lead.post(
+                                "/api/v1/duplicates/merge",
+                                Api.body("keep", tools.get(0), "others", List.of(tools.get(1))))
+                    : (Callable<Api.Answer>)
+                        () ->
+                            lead.post(
+                                "/api/v1/libraries/%d/copy"
+                                    .formatted(shelves.library("Twenty copies " + person)),
+                                Api.body("tools", tools, "from", from)))
+            .toList();
+    List<Api.Answer> answers = atOnce(deeds);
+    assertTrue(
+        answers.stream().allMatch(answer -> List.of(200, 404, 409).contains(answer.status())),
+        answers.toString());
+    assertEquals(Map.of("TWC-A", 1), shelves.numbers(from));
+    assertEquals(
+        List.of(),
+        jdbc.sql("select library_id from entry where tool_id = ?")
+            .param(tools.get(1))
+            .query(Long.class)
+            .list());
+  }
 }
