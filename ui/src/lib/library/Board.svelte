@@ -106,8 +106,8 @@
 <div class="relative flex min-h-0 flex-1 flex-col" bind:clientWidth={width}>
   <div
     class="flex min-h-0 flex-1 flex-col focus:outline-none"
-    role="listbox"
-    aria-label="Tools"
+    role="grid"
+    aria-label="Board of tools"
     aria-multiselectable="true"
     aria-activedescendant={rows[cursor] ? `board-${rows[cursor].entryId}` : undefined}
     tabindex="0"
@@ -125,17 +125,18 @@
     >
       {#snippet children(line: BoardLine)}
         {#if 'title' in line}
-          <h2 class="px-5 pb-1 pt-3 text-[14px] font-semibold">{line.title}</h2>
+          <div role="row" class="px-5 pb-1 pt-3 font-semibold">
+            <span role="gridcell">{line.title}</span>
+          </div>
         {:else}
-          <div class="line mx-5 flex border-t-2 border-working">
+          <div role="row" class="mx-5 flex border-t-2 border-working">
             {#each line.tools as { row, index, width: own } (row.entryId)}
               <!-- svelte-ignore a11y_click_events_have_key_events (the board has the keys) -->
               <div
                 id="board-{row.entryId}"
-                role="option"
+                role="gridcell"
                 tabindex="-1"
                 aria-selected={isChosen(row)}
-                aria-label="{row.code}, {row.name}"
                 title="{row.code} · {row.name} · {row.classTitle}"
                 class={[
                   'flex cursor-default flex-col items-center pb-1.5 hover:bg-faint',
@@ -162,7 +163,7 @@
                 <a
                   class="code mt-auto w-full truncate text-center text-[12px] hover:text-working"
                   href="/tools/{row.toolId}"
-                  tabindex="-1">{row.code}</a
+                  tabindex={index === cursor ? 0 : -1}>{row.code}</a
                 >
                 <span class="w-full truncate text-center text-[12px] text-soft">
                   {sizes(row)}
@@ -177,7 +178,7 @@
 </div>
 
 <style>
-  [role='listbox']:focus .cursor {
+  [role='grid']:focus .cursor {
     box-shadow: inset 0 -2px 0 var(--working);
   }
 </style>

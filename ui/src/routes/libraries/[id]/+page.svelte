@@ -12,7 +12,7 @@
   import { facetsQuery, libraryQuery, sectionsQuery } from '$lib/library/queries';
   import SectionEditor from '$lib/library/SectionEditor.svelte';
   import SectionBand from '$lib/library/SectionBand.svelte';
-  import ListControls from '$lib/library/ListControls.svelte';
+  import ListSearch from '$lib/library/ListSearch.svelte';
   import ToolList from '$lib/library/ToolList.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
@@ -60,18 +60,7 @@
         ? `${facets.data.total.toLocaleString('en')} of ${count(library.data.tools, 'tool')}`
         : count(library.data.tools, 'tool')}
     </span>
-    <input
-      class="field ml-3 w-64"
-      data-search
-      type="search"
-      aria-label="Search"
-      placeholder="words, or dia 6..12 flutes 3 reach>30"
-      bind:value={filter.text}
-    />
-    <ListControls {filter} />
-    {#if filter.narrowed}
-      <button class="button quiet" onclick={() => filter.clear()}>Show all</button>
-    {/if}
+    <ListSearch {filter} />
     <div class="ml-auto flex flex-wrap gap-2">
       {#if chosen.length > 0}
         <ChosenBar library={id} {filter} listed={facets.data?.total ?? 0} bind:chosen />

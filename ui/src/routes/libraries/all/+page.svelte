@@ -4,7 +4,7 @@
   import ChosenBar from '$lib/library/ChosenBar.svelte';
   import { ListFilter } from '$lib/library/filter.svelte';
   import { facetsQuery } from '$lib/library/queries';
-  import ListControls from '$lib/library/ListControls.svelte';
+  import ListSearch from '$lib/library/ListSearch.svelte';
   import ToolList from '$lib/library/ToolList.svelte';
 
   const filter = new ListFilter('tools of all libraries');
@@ -19,18 +19,7 @@
   <span class="text-soft" role="status"
     >{facets.data ? facets.data.total.toLocaleString('en') : ''}</span
   >
-  <input
-    class="field ml-3 w-64"
-    data-search
-    type="search"
-    aria-label="Search"
-    placeholder="words, or dia 6..12 flutes 3 reach>30"
-    bind:value={filter.text}
-  />
-  <ListControls {filter} />
-  {#if filter.narrowed}
-    <button class="button quiet" onclick={() => filter.clear()}>Show all</button>
-  {/if}
+  <ListSearch {filter} />
   <div class="ml-auto">
     <ChosenBar library={null} {filter} listed={facets.data?.total ?? 0} bind:chosen />
   </div>

@@ -144,6 +144,13 @@
       }))}
     />
     <span class="text-soft">
+      {#if shown.mergedInto}
+        <span class="text-query">
+          merged into <a class="code underline" href="/tools/{shown.mergedInto.toolId}"
+            >{shown.mergedInto.code}</a
+          >
+        </span>
+      {/if}
       {#each shown.usedIn.slice(0, NAMED) as use (use.libraryId)}
         <a class="mr-1 hover:text-working" href="/libraries/{use.libraryId}" title={use.section}>
           {use.library}, number {use.number}

@@ -75,7 +75,8 @@ class DuplicatesTest extends BrowserTest {
     steps.choose("Grouped", "by class");
     assertThat(page.getByRole(AriaRole.GRID)).containsText("Twist drill");
     Journey.button(page, "Board").click();
-    Locator board = page.getByRole(AriaRole.LISTBOX, new Page.GetByRoleOptions().setName("Tools"));
+    Locator board =
+        page.getByRole(AriaRole.GRID, new Page.GetByRoleOptions().setName("Board of tools"));
     assertThat(board).containsText("OV-CH06");
     assertAccessible();
     board.press("Space");

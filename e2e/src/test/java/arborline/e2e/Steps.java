@@ -60,6 +60,7 @@ final class Steps {
 
   /** Types a flat end mill of 10 mm on the page of new tools, as the guide counts its keys. */
   void typeFlatEndMill(String code) {
+    assertThat(page.getByText("Which class is it?")).isVisible();
     assertThat(page.getByRole(AriaRole.REGION).getByRole(AriaRole.BUTTON).first()).isVisible();
     page.keyboard().type("flat");
     page.keyboard().press("Enter");

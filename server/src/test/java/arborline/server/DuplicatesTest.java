@@ -3,6 +3,7 @@ package arborline.server;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.StreamSupport;
@@ -188,6 +189,67 @@ class DuplicatesTest extends ServerTest {
   }
 
   @Test
+  void aPinnedEntryIsPinnedToTheToolThatIsKeptAndGoesBackToItsVersion() {
+    long one = shelves.library("Merge: follows");
+    long pinning = shelves.library("Merge: pins", "follows", false);
+    String shape = "DC=6.1 APMX=17 DMM=8 OAL=61 NOF=3";
+    long keep = mill(one, "MRP-A", shape);
+    long other = mill(pinning, "MRP-B", shape);
+    lead.send(
+        "PUT",
+        "/api/v1/tools/%d?version=1".formatted(other),
+        Draft.of("MRP-B", "Mill MRP-B", "end-mill-flat", shape.replace("APMX=17", "APMX=18")));
+    Api.Answer merged = merge(keep, List.of(other));
+    assertTrue(merged.toString().contains("pinned to version 1"), merged.toString());
+    assertEquals("MRP-A", shelves.rows(pinning, "").getFirst().get("code").asString());
+    lead.send(
+        "PUT",
+        "/api/v1/tools/%d?version=1".formatted(keep),
+        Draft.of("MRP-A", "Mill MRP-A", "end-mill-flat", shape.replace("APMX=17", "APMX=19")));
+    assertEquals("17", shelves.rows(pinning, "").getFirst().at("/values/APMX/text").asString());
+    shelves.undo(merged);
+    JsonNode back = shelves.rows(pinning, "").getFirst();
+    assertEquals("MRP-B", back.get("code").asString());
+    assertEquals("17", back.at("/values/APMX/text").asString());
+    assertEquals("{\"version\":1,\"newest\":2}", back.get("pinned").toString());
+  }
+
+  @Test
+  void filesFollowButForThoseWhoseNameIsTaken() {
+    long library = shelves.library("Merge: files");
+    String shape = "DC=6.3 APMX=17 DMM=8 OAL=61 NOF=3";
+    long keep = mill(library, "MRX-A", shape);
+    long other = mill(library, "MRX-B", shape);
+    attach(keep, "sheet.txt", "of the kept one");
+    attach(other, "sheet.txt", "of the other");
+    attach(other, "proof.txt", "it held");
+    Api.Answer merged = merge(keep, List.of(other));
+    assertTrue(merged.toString().contains("1 file of MRX-B goes to MRX-A"), merged.toString());
+    assertEquals(List.of("proof.txt", "sheet.txt"), files(keep));
+    assertEquals(List.of("sheet.txt"), files(other));
+    shelves.undo(merged);
+    assertEquals(List.of("sheet.txt"), files(keep));
+    assertEquals(List.of("proof.txt", "sheet.txt"), files(other));
+  }
+
+  private void attach(long tool, String name, String text) {
+    Api.Uploaded sent =
+        lead.upload(
+            "/api/v1/tools/%d/attachments".formatted(tool),
+            Api.named(name, text.getBytes(StandardCharsets.UTF_8)));
+    assertTrue(sent.status() < 300, name + " got " + sent.status());
+  }
+
+  private List<String> files(long tool) {
+    return lead.get("/api/v1/tools/%d/attachments".formatted(tool))
+        .at("items")
+        .valueStream()
+        .map(file -> file.get("name").asString())
+        .sorted()
+        .toList();
+  }
+
+  @Test
   void twoToolsOfOneMagazineAreTwo() {
     long library = shelves.library("Merge: magazine");
     String shape = "DC=5.3 APMX=17 DMM=8 OAL=61 NOF=3";
@@ -238,10 +300,13 @@ class DuplicatesTest extends ServerTest {
         lead.deliver(
             "old.csv",
             "CODE,NAME,CLASS,DC [mm],APMX [mm],DMM [mm],OAL [mm],NOF\n"
-                + "MRD-B,Mill MRD-A,end-mill-flat,5.6,17,8,61,3\n");
+                + "MRD-B,Mill MRD-A,end-mill-flat,5.6,17,8,61,3\n"
+                + "MRD-X,Mill,end-mill-flat,5.6,17,8,61,3\n");
     assertTrue(
         line(delivery, "MRD-B").get("findings").toString().contains("already-here"),
         line(delivery, "MRD-B").toString());
+    String alike = line(delivery, "MRD-X").get("findings").toString();
+    assertTrue(alike.contains("MRD-A") && !alike.contains("MRD-B"), alike);
   }
 
   @Test

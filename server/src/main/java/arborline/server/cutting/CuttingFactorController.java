@@ -2,9 +2,9 @@ package arborline.server.cutting;
 
 import arborline.server.account.MayEdit;
 import arborline.server.support.Refusal;
+import arborline.server.support.ToolIds;
 import java.math.BigDecimal;
 import java.util.List;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -42,13 +42,7 @@ class CuttingFactorController {
       @Nullable Integer expected) {
 
     List<Long> ids() {
-      if (tools == null || tools.isEmpty() || tools.stream().anyMatch(Objects::isNull)) {
-        throw Refusal.badRequest("tools is a list of the ids of tools");
-      }
-      if (tools.size() > MOST_TOOLS) {
-        throw Refusal.badRequest("at most %d tools at once".formatted(MOST_TOOLS));
-      }
-      return tools.stream().map(Objects::requireNonNull).distinct().toList();
+      return ToolIds.of("tools", tools, MOST_TOOLS);
     }
 
     CuttingNumber which() {

@@ -4,10 +4,10 @@ import arborline.core.duplicate.Tolerance;
 import arborline.server.account.MayEdit;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
+import arborline.server.support.ToolIds;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -142,7 +142,7 @@ class DuplicateController {
   ToolMerging.ToolsMerged merge(
       @RequestBody ToolMergeOrder order, @RequestParam(defaultValue = "false") boolean preview) {
     long kept = order.kept();
-    List<Long> others = ids(order.others(), "others");
+    List<Long> others = ToolIds.of("others", order.others(), MOST_TOOLS);
     if (others.contains(kept)) {
       throw Refusal.badRequest("a tool is not merged into itself");
     }
@@ -153,20 +153,10 @@ class DuplicateController {
   @PostMapping("/apart")
   @MayEdit
   ApartDone keepApart(@RequestBody ApartOrder order) {
-    List<Long> ids = ids(order.tools(), "tools");
+    List<Long> ids = ToolIds.of("tools", order.tools(), MOST_TOOLS);
     if (ids.size() < 2) {
       throw Refusal.badRequest("two tools at least are kept apart");
     }
     return new ApartDone(apart.keep(ids));
-  }
-
-  private static List<Long> ids(@Nullable List<@Nullable Long> given, String field) {
-    if (given == null || given.isEmpty() || given.stream().anyMatch(Objects::isNull)) {
-      throw Refusal.badRequest("%s is a list of the ids of tools".formatted(field));
-    }
-    if (given.size() > MOST_TOOLS) {
-      throw Refusal.badRequest("at most %d tools at once".formatted(MOST_TOOLS));
-    }
-    return given.stream().map(Objects::requireNonNull).distinct().toList();
   }
 }

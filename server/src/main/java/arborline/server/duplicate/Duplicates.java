@@ -31,6 +31,12 @@ class Duplicates {
   /** Of a larger group only so many are shown. */
   private static final int MOST_SHOWN = 20;
 
+  /** Of a larger group only so many are looked at. */
+  private static final int MOST_READ = 100;
+
+  /** So many pages of groups that were decided since are passed over at once. */
+  private static final int MOST_PAGES = 20;
+
   private final JdbcClient jdbc;
   private final Tools tools;
   private final Holdings holdings;
@@ -83,7 +89,7 @@ class Duplicates {
    */
   record GroupView(long id, int percent, int tools, List<MemberView> members) {}
 
-  private record Head(long id, int percent) {}
+  private record Head(long id, int percent, int tools) {}
 
   private record Placed(long groupId, long toolId) {}
 
@@ -98,7 +104,7 @@ class Duplicates {
         search.last().map(DuplicateSearch.SearchView::tolerance).orElse(BigDecimal.ZERO);
     List<GroupView> found = new ArrayList<>();
     Head seen = cursor(after);
-    while (true) {
+    for (int page = 0; page < MOST_PAGES; page++) {
       List<Head> heads = heads(library, seen, limit);
       for (GroupView group : views(heads, new Tolerance(tolerance))) {
         found.add(group);
@@ -111,13 +117,14 @@ class Duplicates {
       }
       seen = heads.getLast();
     }
+    return new Slice<>(found, "%d-%d".formatted(seen.percent(), seen.id()));
   }
 
   private static Head cursor(String after) {
     String[] parts = after.split("-");
     return parts.length == 2
-        ? new Head(Long.parseLong(parts[1]), Integer.parseInt(parts[0]))
-        : new Head(0, Integer.MAX_VALUE);
+        ? new Head(Long.parseLong(parts[1]), Integer.parseInt(parts[0]), 0)
+        : new Head(0, Integer.MAX_VALUE, 0);
   }
 
   private List<Head> heads(@Nullable Long library, Head seen, int limit) {
@@ -130,7 +137,7 @@ class Duplicates {
     JdbcClient.StatementSpec query =
         jdbc.sql(
                 """
-                select g.id, g.percent from duplicate_group g
+                select g.id, g.percent, g.tools from duplicate_group g
                 where (g.percent < :percent or g.percent = :percent and g.id > :id)%s
                 order by g.percent desc, g.id limit :most\
                 """
@@ -150,11 +157,12 @@ class Duplicates {
                 """
                 select m.group_id, m.tool_id from duplicate_member m
                 join tool t on t.id = m.tool_id and t.merged_into is null
-                where m.group_id in (:groups)
+                where m.group_id in (:groups) and m.place < :most
                   and exists (select 1 from entry e where e.tool_id = m.tool_id)
                 order by m.group_id, m.place\
                 """)
             .param("groups", heads.stream().map(Head::id).toList())
+            .param("most", MOST_READ)
             .query(Placed.class)
             .list();
     Map<Long, List<Long>> members = new HashMap<>();
@@ -175,7 +183,7 @@ class Duplicates {
             new GroupView(
                 head.id(),
                 head.percent(),
-                members.get(head.id()).size(),
+                head.tools() > MOST_READ ? head.tools() : members.get(head.id()).size(),
                 views(members.get(head.id()), known, tolerance)))
         .toList();
   }

@@ -100,7 +100,12 @@ class Beside {
     List<Neighbour> found =
         new ArrayList<>(
             neighbours(
-                jdbc.sql(SELECT + " where t.code_key = :key").param("key", line.codeKey), tool));
+                jdbc.sql(
+                        SELECT
+                            + " where t.id = (select coalesce(c.merged_into, c.id) from tool c"
+                            + " where c.code_key = :key)")
+                    .param("key", line.codeKey),
+                tool));
     List<Long> libraries =
         jdbc.sql("select id from library order by id desc limit " + LIBRARIES)
             .query(Long.class)

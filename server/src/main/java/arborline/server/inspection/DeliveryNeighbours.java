@@ -96,6 +96,7 @@ class DeliveryNeighbours {
             select v.dimension_key, null as position, %1$s(t.code_key) as code_key,
               concat('tool ', %1$s(t.code), ' of the shop') as `where`
             from tool_version v join tool t on t.id = v.tool_id and t.version_id = v.id
+              and t.merged_into is null
             where v.dimension_key in (:keys)
             group by v.dimension_key having count(*) <= :most\
             """

@@ -106,6 +106,7 @@ class LineClashes {
                 where delivery_id = :delivery and dimension_key is not null) own
               straight_join tool_version v on v.dimension_key = own.dimension_key
               straight_join tool t on t.id = v.tool_id and t.version_id = v.id
+                and t.merged_into is null
               group by v.dimension_key having count(*) <= :most) few
             straight_join delivery_line l
               on l.delivery_id = :delivery and l.dimension_key = few.dimension_key

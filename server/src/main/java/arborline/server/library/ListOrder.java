@@ -3,6 +3,7 @@ package arborline.server.library;
 import arborline.server.support.Refusal;
 import java.math.BigDecimal;
 import java.util.Arrays;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -73,7 +74,7 @@ enum ListOrder {
   }
 
   private String word() {
-    return name().toLowerCase(java.util.Locale.ROOT);
+    return name().toLowerCase(Locale.ROOT);
   }
 
   /** What a list is sorted by. */

@@ -173,19 +173,21 @@ class ToolLists {
   @Transactional(readOnly = true)
   Facets facets(ToolQuery.Filter filter) {
     check(filter.libraryId());
+    List<ToolQuery.Group<String>> all = classes(filter, ToolQuery.Except.CLASS);
     List<ClassCount> classes =
-        new ToolQuery(filter, ToolQuery.Except.CLASS)
-            .groups(jdbc, "e.class_id", String.class).stream()
-                .map(group -> classCount(group.value(), group.count()))
-                .toList();
+        all.stream().map(group -> classCount(group.value(), group.count())).toList();
     Map<Process, Long> listed = new EnumMap<>(Process.class);
     long total = 0;
     for (ToolQuery.Group<String> group :
-        new ToolQuery(filter, ToolQuery.Except.NOTHING).groups(jdbc, "e.class_id", String.class)) {
+        filter.classes().isEmpty() ? all : classes(filter, ToolQuery.Except.NOTHING)) {
       listed.merge(EntryStore.process(group.value()), group.count(), Long::sum);
       total += group.count();
     }
     return new Facets(total, classes, diameters(filter), ToolColumns.following(listed));
+  }
+
+  private List<ToolQuery.Group<String>> classes(ToolQuery.Filter filter, ToolQuery.Except except) {
+    return new ToolQuery(filter, except).groups(jdbc, "e.class_id", String.class);
   }
 
   /** The tools of a list, by code; those beyond the most are left out. */

@@ -11,8 +11,8 @@ import arborline.core.quantity.Unit;
 import arborline.server.account.MayEdit;
 import arborline.server.support.Refusal;
 import arborline.server.support.StopRequests;
+import arborline.server.support.ToolIds;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -72,13 +72,7 @@ class BulkController {
       @Nullable String work) {
 
     List<Long> ids() {
-      if (tools == null || tools.isEmpty() || tools.stream().anyMatch(Objects::isNull)) {
-        throw Refusal.badRequest("tools is a list of the ids of tools");
-      }
-      if (tools.size() > MOST_TOOLS) {
-        throw Refusal.badRequest("at most %d tools at once".formatted(MOST_TOOLS));
-      }
-      return tools.stream().map(Objects::requireNonNull).distinct().toList();
+      return ToolIds.of("tools", tools, MOST_TOOLS);
     }
 
     BulkEdit edit() {
