@@ -63,7 +63,7 @@
 </script>
 
 <section class="border-t border-hairline py-2" aria-label={kept.code}>
-  <table class="rows w-full table-fixed" style:min-width="{760 + 88 * table.fields.length}px">
+  <table class="rows w-full table-fixed" style:min-width="{760 + 113 * table.fields.length}px">
     <thead>
       <tr>
         <th class="w-8"><span class="sr-only">Merge</span></th>

@@ -43,6 +43,8 @@ describe('tools that may be one', () => {
   it('keep the one that is proven, planned and held most', () => {
     const held = [{ library: 'A' }, { library: 'B' }] as DuplicateMember['usedIn'];
     expect(keptFirst(group(member(1), member(2, { usedIn: held })))).toBe(2);
+    const fuller = member(3, { differences: [{ field: 'LU', here: '', there: '31 mm' }] });
+    expect(keptFirst(group(member(1), fuller))).toBe(3);
     expect(keptFirst(group(member(1, { proven: 1 }), member(2, { usedIn: held })))).toBe(1);
   });
 });

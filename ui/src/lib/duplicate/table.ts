@@ -36,9 +36,18 @@ export function takenValues(
   );
 }
 
-/** The tool that is kept unless somebody says another: the one to which most refers. */
+/**
+ * The tool that is kept unless somebody says another: the one to which most refers, of two alike
+ * the one that states more.
+ */
 export function keptFirst(group: DuplicateGroup): number {
+  const { fields, text } = differenceTable(group);
+  const stated = (member: DuplicateMember) => fields.filter((field) => text(member, field)).length;
   const weight = (member: DuplicateMember) =>
-    member.proven * 100 + member.planned * 50 + member.usedIn.length * 10 + member.stacks;
+    member.proven * 1000 +
+    member.planned * 500 +
+    member.usedIn.length * 100 +
+    member.stacks * 10 +
+    Math.min(9, stated(member));
   return [...group.members].sort((one, other) => weight(other) - weight(one))[0].toolId;
 }
