@@ -21,7 +21,7 @@
   const cell = $derived(line.cells[symbol]);
   const stored = $derived(cell?.implied ? '' : (cell?.text ?? ''));
   const written = $derived(cell && !cell.implied);
-  const unit = $derived((written ? cell?.unit : line.unitsOfAdded[symbol]) ?? '');
+  const unit = $derived((written ? cell?.unit : null) ?? line.unitsOfAdded[symbol] ?? '');
   /** A cell is read in the unit of its line, whatever is looked at: on a drawing this is said where the two differ. */
   const told = $derived(!compact || !units.viewed(unit));
   let typed = $state<string | null>(null);

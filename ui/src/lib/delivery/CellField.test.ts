@@ -18,8 +18,8 @@ import CellField from './CellField.svelte';
 const line = {
   id: 7,
   line: 4,
-  cells: { APMX: { text: 'thirteen', unit: 'mm' } },
-  unitsOfAdded: { LU: 'in' },
+  cells: { APMX: { text: 'thirteen', unit: 'mm' }, OAL: { text: '72', unit: null } },
+  unitsOfAdded: { LU: 'in', OAL: 'mm' },
   findings: []
 } as unknown as Line;
 
@@ -45,6 +45,9 @@ describe('a cell of a delivery', () => {
     cleanup();
     render(CellField, { delivery: 3, line, symbol: 'LU' });
     expect(screen.getByText('in')).toBeTruthy();
+    cleanup();
+    render(CellField, { delivery: 3, line, symbol: 'OAL' });
+    expect(screen.getByText('mm')).toBeTruthy();
   });
 
   it('sends what was typed, and nothing that is as it was', async () => {

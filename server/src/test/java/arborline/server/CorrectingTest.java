@@ -92,6 +92,7 @@ class CorrectingTest extends ServerTest {
     assertEquals("in", line(delivery, "IN-1").at("/cells/APMX/unit").asString());
     assertEquals(200, correct(delivery, before, "APMX", "19 mm").status());
     assertEquals("19 mm", line(delivery, "IN-1").at("/cells/APMX/text").asString());
+    assertEquals("in", line(delivery, "IN-1").at("/cells/APMX/unit").asString());
   }
 
   @Test

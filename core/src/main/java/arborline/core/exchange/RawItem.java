@@ -90,11 +90,12 @@ public record RawItem(
   /**
    * The unit in which a value is meant that somebody adds without naming one: that of the value it
    * replaces, else the one in which all others of its kind are written. Empty where these differ or
-   * there are none; then it is the property's own.
+   * there are none, and where the replaced value stands there without a unit; then it is the
+   * property's own.
    */
   public Optional<Unit> unitBeside(Property property) {
     Cell replaced = cells.get(property.symbol());
-    if (replaced != null && replaced.unit().isPresent()) {
+    if (replaced != null) {
       return replaced.unit();
     }
     List<Unit> beside =

@@ -42,4 +42,11 @@ class UnitBesideTest {
     RawItem mixed = item("APMX", Unit.INCH, "OAL", Unit.MILLIMETRE);
     assertEquals(Optional.of(Unit.INCH), of("APMX", mixed));
   }
+
+  @Test
+  void whatStandsThereWithoutAUnitIsReplacedAsItWasRead() {
+    TreeMap<String, Cell> cells = new TreeMap<>(item("DC", Unit.INCH, "OAL", Unit.INCH).cells());
+    cells.put("APMX", Cell.of("19"));
+    assertEquals(Optional.empty(), of("APMX", new RawItem(1, cells, List.of())));
+  }
 }

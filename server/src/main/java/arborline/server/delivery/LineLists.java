@@ -355,13 +355,16 @@ public class LineLists {
         outline(line, raw, completed).orElse(null));
   }
 
-  /** For what is not written yet: in which unit a number is meant that somebody types there. */
+  /**
+   * For what is not written yet, or without a unit: in which unit a number is meant that somebody
+   * types there.
+   */
   private static Map<String, String> unitsOfAdded(
       RawItem item, Map<String, CellView> cells, List<Finding> findings) {
     Map<String, String> units = new TreeMap<>();
     Stream<String> asked = findings.stream().flatMap(found -> found.properties().stream());
     Stream.concat(cells.keySet().stream(), asked)
-        .filter(symbol -> !item.cells().containsKey(symbol))
+        .filter(symbol -> unitless(item.cells().get(symbol)))
         .flatMap(symbol -> Dictionary.standard().find(symbol).stream())
         .filter(property -> property.unit().filter(unit -> unit != Unit.ONE).isPresent())
         .forEach(property ->
@@ -369,6 +372,10 @@ public class LineLists {
                 property.symbol(),
                 item.unitBeside(property).or(property::unit).orElseThrow().code()));
     return units;
+  }
+
+  private static boolean unitless(@Nullable Cell cell) {
+    return cell == null || cell.unit().isEmpty();
   }
 
   /** Findings as lines keep them. */
