@@ -168,7 +168,7 @@ public final class Part21Document {
     }
     if (place < MOST_KEPT) {
       if (place >= first.length) {
-        first = Arrays.copyOf(first, Math.min(size, MOST_KEPT));
+        first = Arrays.copyOf(first, Math.min(Math.max(size, 2 * first.length), MOST_KEPT));
       }
       first[place] = statement;
     }
