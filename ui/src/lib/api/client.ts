@@ -47,6 +47,7 @@ export type StackShape = Schemas['StackShape'];
 export type Clearance = Schemas['Clearance'];
 export type StackAnswer = Schemas['StackAnswer'];
 export type StackKept = Schemas['KeptStack'];
+export type FormerPart = Schemas['FormerPart'];
 export type StackOffer = Schemas['PartOffer'];
 export type Typed = Schemas['Typed'];
 export type ToolBody = Schemas['ToolDraft'];

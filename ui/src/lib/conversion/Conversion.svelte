@@ -3,6 +3,7 @@
   import Mark from '$lib/marks/Mark.svelte';
   import { capital, count, moment } from '$lib/shell/text';
   import { TimeLeft } from '$lib/shell/timeLeft.svelte';
+  import LastingDelete from '$lib/shell/LastingDelete.svelte';
   import { removeConversion, stopConversion } from './actions';
   import { formatLabel } from './formats';
 
@@ -82,9 +83,10 @@
           >
         {/if}
         {#if may}
-          <button class="button quiet" onclick={() => void removeConversion(conversion.id)}
-            >Delete</button
-          >
+          <LastingDelete
+            label="Delete the conversion {conversion.name}"
+            ondelete={() => void removeConversion(conversion.id)}
+          />
         {/if}
       {/if}
     </span>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import LastingDelete from '$lib/shell/LastingDelete.svelte';
   import { addMaterial, removeMaterial } from '$lib/cutting/actions';
   import type { components } from '$lib/api/schema';
   import { entries } from '$lib/quantity/entries';
@@ -81,11 +82,11 @@
           <span class="w-4 text-soft">{material.group}</span>
           <span class="min-w-0 flex-1 truncate">{material.name}</span>
           <span class="text-soft">kc1.1 {material.force}, mc {material.rise}</span>
-          <button
-            class="button quiet h-6!"
-            aria-label="Remove {material.name}"
-            onclick={() => remove(material.id, material.name)}>Remove</button
-          >
+          <LastingDelete
+            word="Remove"
+            label="Remove {material.name}"
+            ondelete={() => remove(material.id, material.name)}
+          />
         </li>
       {/each}
     </ul>

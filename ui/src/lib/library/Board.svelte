@@ -5,7 +5,9 @@
   import { settings } from '$lib/shell/settings.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import { BELOW, boardLines, boardScale, type BoardLine } from './board';
-  import { DRAGGED } from './dragging';
+  import { DRAGGED, dragged } from './dragging';
+  import { noteCopied } from './copied';
+  import { toClipboard } from '$lib/grid/clipboard';
 
   let {
     rows,
@@ -72,6 +74,19 @@
     if (rows[cursor]) onpoint?.(rows[cursor]);
   }
 
+  /** Code, name, class and sizes of what is chosen, or of the tool with the cursor. */
+  function oncopy(event: ClipboardEvent) {
+    const some = chosen.length > 0 ? chosen : rows.slice(cursor, cursor + 1);
+    if (some.length === 0) return;
+    const text = toClipboard([
+      ['Code', 'Name', 'Class', 'Size'],
+      ...some.map((row) => [row.code, row.name, row.classTitle, sizes(row)])
+    ]);
+    event.clipboardData?.setData('text/plain', text);
+    noteCopied(some, text);
+    event.preventDefault();
+  }
+
   function onkeydown(event: KeyboardEvent) {
     const row = rows[cursor];
     if (!row) return;
@@ -99,7 +114,7 @@
 
   function ondragstart(event: DragEvent, row: ToolRow) {
     const some = isChosen(row) ? chosen : [row];
-    event.dataTransfer?.setData(DRAGGED, JSON.stringify(some.map(({ toolId }) => toolId)));
+    event.dataTransfer?.setData(DRAGGED, dragged(some));
   }
 </script>
 
@@ -112,6 +127,7 @@
     aria-activedescendant={rows[cursor] ? `board-${rows[cursor].entryId}` : undefined}
     tabindex="0"
     {onkeydown}
+    {oncopy}
   >
     <VList
       bind:this={list}

@@ -1,12 +1,12 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import type { ToolRow } from '$lib/api/client';
   import Choice from '$lib/shell/Choice.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import { count } from '$lib/shell/text';
   import { copyInto } from './actions';
   import { picksOf } from './basket.svelte';
+  import type { Carried } from './copied';
   import { copyPreviewQuery } from './queries';
   import { numberings } from './numberings';
   import Outcome from './Outcome.svelte';
@@ -14,14 +14,22 @@
   let {
     rows,
     library,
+    section,
     onclose
-  }: { rows: ToolRow[]; library: { id: number; name: string }; onclose: () => void } = $props();
+  }: {
+    rows: Carried[];
+    library: { id: number; name: string };
+    /** Path of the section in which all are to stand; missing where each keeps its own. */
+    section?: string;
+    onclose: () => void;
+  } = $props();
 
   const SHOWN = 12;
   let open = $state(true);
   let numbering = $state('keep');
   let busy = $state(false);
-  const order = $derived({ picks: picksOf(rows), numbering });
+  const order = $derived({ picks: picksOf(rows), numbering, section });
+
   const preview = createQuery(() => copyPreviewQuery(library.id, order));
   const told = $derived(preview.data?.told ?? []);
 
@@ -37,7 +45,10 @@
   }
 </script>
 
-<DialogFrame bind:open title="Copy {count(rows.length, 'tool')} into {library.name}">
+<DialogFrame
+  bind:open
+  title="Copy {count(rows.length, 'tool')} into {library.name}{section ? `, ${section}` : ''}"
+>
   <div class="flex items-center gap-2">
     <span>They</span>
     <Choice label="Numbers" bind:value={numbering} options={numberings} />

@@ -3,12 +3,23 @@
   import type { SectionView } from '$lib/api/client';
   import { who } from '$lib/shell/session.svelte';
   import type { ListFilter } from './filter.svelte';
-  import { DRAGGED } from './dragging';
+  import type { Carried } from './copied';
+  import { carries, dropped } from './dragging';
   import { fileTools } from './actions';
   import { sectionsQuery } from './queries';
+  import { path } from './sections';
   import SectionEditor from './SectionEditor.svelte';
 
-  let { library, filter }: { library: number; filter: ListFilter } = $props();
+  let {
+    library,
+    filter,
+    onarriving
+  }: {
+    library: number;
+    filter: ListFilter;
+    /** Tools of other libraries were dropped on a section. */
+    onarriving: (tools: Carried[], section: string) => void;
+  } = $props();
 
   const sections = createQuery(() => sectionsQuery(library));
   const all = $derived(sections.data?.items ?? []);
@@ -25,16 +36,26 @@
   });
 
   function ondragover(event: DragEvent, section: SectionView) {
-    if (!event.dataTransfer?.types.includes(DRAGGED)) return;
+    if (!carries(event)) return;
     event.preventDefault();
     over = section.id;
   }
 
   async function ondrop(event: DragEvent, section: SectionView) {
     event.preventDefault();
+    event.stopPropagation();
     over = null;
-    const tools = JSON.parse(event.dataTransfer?.getData(DRAGGED) || '[]') as number[];
-    if (tools.length > 0) await fileTools(library, section, tools, true);
+    const tools = dropped(event);
+    const own = tools.filter(({ libraryId }) => libraryId === library);
+    const others = tools.filter(({ libraryId }) => libraryId !== library);
+    if (others.length > 0) onarriving(others, path(all, section));
+    else if (own.length > 0)
+      await fileTools(
+        library,
+        section,
+        own.map(({ toolId }) => toolId),
+        true
+      );
   }
 </script>
 

@@ -2,7 +2,7 @@
   import { Popover } from 'bits-ui';
   import type { SectionView } from '$lib/api/client';
   import { addSection, changeSection, deleteSection } from './actions';
-  import { neighbour } from './sections';
+  import { droppedOn, neighbour } from './sections';
 
   let { library, sections }: { library: number; sections: SectionView[] } = $props();
 
@@ -33,6 +33,22 @@
     if (before !== undefined) void during(changeSection(library, section.id, { before }));
   }
 
+  let carried = $state<SectionView | null>(null);
+  let over = $state<number | null>(null);
+
+  function ondragover(event: DragEvent, target: SectionView) {
+    if (busy || !carried || !droppedOn(sections, carried, target)) return;
+    event.preventDefault();
+    over = target.id;
+  }
+
+  function ondrop(event: DragEvent, target: SectionView) {
+    event.preventDefault();
+    const change = carried && droppedOn(sections, carried, target);
+    if (carried && change) void during(changeSection(library, carried.id, change));
+    carried = over = null;
+  }
+
   function keys(event: KeyboardEvent, section: SectionView) {
     if (!event.altKey || !['ArrowUp', 'ArrowDown'].includes(event.key)) return;
     event.preventDefault();
@@ -48,11 +64,33 @@
     <Popover.Content class="floating z-50 w-[460px] p-3" align="start" sideOffset={4}>
       <p class="font-semibold">Sections</p>
       <p class="text-[13px] text-soft">
-        A tool can stand in several. <kbd>Alt</kbd> <kbd>↑</kbd> <kbd>↓</kbd> move a section.
+        A tool can stand in several. Drag a section before another one, or move it with
+        <kbd>Alt</kbd> <kbd>↑</kbd> <kbd>↓</kbd>.
       </p>
       <ul class="mt-2 grid max-h-80 gap-1 overflow-auto">
         {#each sections as section (section.id)}
-          <li class={['flex items-center gap-1', section.parent ? 'pl-6' : '']}>
+          <li
+            class={[
+              'flex items-center gap-1 border-t-2',
+              section.parent ? 'pl-6' : '',
+              over === section.id ? 'border-working' : 'border-transparent'
+            ]}
+            ondragover={(event) => ondragover(event, section)}
+            ondragleave={() => (over = null)}
+            ondrop={(event) => ondrop(event, section)}
+          >
+            <span
+              class="cursor-grab px-1 text-soft"
+              role="img"
+              aria-label="Drag {section.name}"
+              title="Drag it before another section"
+              draggable="true"
+              ondragstart={(event) => {
+                carried = section;
+                event.dataTransfer?.setData('text/plain', section.name);
+              }}
+              ondragend={() => (carried = over = null)}>⋮⋮</span
+            >
             <input
               class="field min-w-0 flex-1"
               aria-label="Name of section {section.name}"

@@ -6,7 +6,7 @@
   import Grid from '$lib/grid/Grid.svelte';
   import { settings } from '$lib/shell/settings.svelte';
   import { noteCopied } from './copied';
-  import { DRAGGED } from './dragging';
+  import { DRAGGED, dragged } from './dragging';
   import { groupTitle, materialNames, type Names } from './grouping';
   import type { ListFilter, Sort } from './filter.svelte';
   import { toolColumnsQuery } from './queries';
@@ -139,7 +139,7 @@
   onsort={(by) => filter.sortBy(by as Sort)}
   bind:chosen
   most={MOST}
-  drag={(some) => [DRAGGED, JSON.stringify(some.map(({ toolId }) => toolId))]}
+  drag={(some) => [DRAGGED, dragged(some)]}
   {keys}
   oncopied={noteCopied}
   {onopen}

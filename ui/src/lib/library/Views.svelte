@@ -7,6 +7,7 @@
   import { who } from '$lib/shell/session.svelte';
   import { capital } from '$lib/shell/text';
   import type { ListFilter } from './filter.svelte';
+  import LastingDelete from '$lib/shell/LastingDelete.svelte';
   import { changeView, deleteView, keepView, viewsQuery } from './views';
 
   let { filter }: { filter: ListFilter } = $props();
@@ -68,11 +69,10 @@
             >
             {#if view.shared}<span class="text-[12px] text-soft">of {view.owner}</span>{/if}
             {#if view.changeable}
-              <button
-                class="button quiet"
-                aria-label="Delete the view {view.name}"
-                onclick={() => void deleteView(view)}>Delete</button
-              >
+              <LastingDelete
+                label="Delete the view {view.name}"
+                ondelete={() => void deleteView(view)}
+              />
             {/if}
           </li>
         {:else}

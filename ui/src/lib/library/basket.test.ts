@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { ToolRow } from '$lib/api/client';
 import { Basket, MOST_PICKED, picksOf } from './basket.svelte';

@@ -1,15 +1,27 @@
-import type { ToolRow } from '$lib/api/client';
+import { PersistedState } from 'runed';
 
-/** Rows that were copied last, and the text that the clipboard has of them. */
-let last: { rows: ToolRow[]; text: string } = { rows: [], text: '' };
+/** A tool on its way from one library to another. */
+export interface Carried {
+  toolId: number;
+  libraryId: number;
+}
+
+/** Rows that were copied last, in whichever window, and the text that the clipboard has of them. */
+const last = new PersistedState<{ rows: Carried[]; text: string }>('copied tools', {
+  rows: [],
+  text: ''
+});
 
 const plain = (text: string) => text.replace(/\r/g, '').trimEnd();
 
-export function noteCopied(rows: ToolRow[], text: string) {
-  last = { rows, text: plain(text) };
+export function noteCopied(rows: Carried[], text: string) {
+  last.current = {
+    rows: rows.map(({ toolId, libraryId }) => ({ toolId, libraryId })),
+    text: plain(text)
+  };
 }
 
 /** The rows of a list that a pasted text stands for; none where it comes from elsewhere. */
-export function copiedRows(text: string): ToolRow[] {
-  return last.text !== '' && plain(text) === last.text ? last.rows : [];
+export function copiedRows(text: string): Carried[] {
+  return last.current.text !== '' && plain(text) === last.current.text ? last.current.rows : [];
 }

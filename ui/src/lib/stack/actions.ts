@@ -37,6 +37,17 @@ export const deleteStack = (toolId: number, id: number, undone: () => void) =>
     undone
   });
 
+/** Lets a version of a stack stand again. */
+export const stackBack = (toolId: number, id: number, base: number, version: number) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/stacks/{id}/back', { params: { path: { id } }, body: { base, version } })
+      ),
+    message: `The stack is as in version ${version} again`,
+    concerns: [['tool', String(toolId), 'stacks']]
+  });
+
 const concerns = (id: number) => [['component', ALL], ['component', String(id)], ['tool']];
 
 /** Saves a new component; throws where rules stand against it. */
@@ -62,6 +73,20 @@ export const saveComponent = (id: number, version: number, stays: number[], body
         })
       ),
     message: (saved) => `Saved ${saved.component.code}`,
+    concerns: concerns(id)
+  });
+
+/** Lets a version of a component stand again. */
+export const componentBack = (id: number, base: number, version: number) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/components/{id}/back', {
+          params: { path: { id } },
+          body: { base, version }
+        })
+      ),
+    message: (now) => `${now.component.code} is as in version ${version} again`,
     concerns: concerns(id)
   });
 

@@ -21,6 +21,17 @@ export const componentStacksQuery = (id: number) =>
     queryFn: () => ask(api.GET('/api/v1/components/{id}/stacks', { params: { path: { id } } }))
   });
 
+/** What a part or a stack was, the newest first. */
+export const formerPartsQuery = (owner: 'components' | 'stacks', id: number) =>
+  queryOptions({
+    queryKey: [owner === 'components' ? 'component' : 'tool', String(id), owner, 'versions'],
+    queryFn: () =>
+      owner === 'components'
+        ? ask(api.GET('/api/v1/components/{id}/versions', { params: { path: { id } } }))
+        : ask(api.GET('/api/v1/stacks/{id}/versions', { params: { path: { id } } })),
+    staleTime: 0
+  });
+
 /** Connections that stacks can end in on the machine's side. */
 export const seatsQuery = () =>
   queryOptions({

@@ -26,8 +26,8 @@ it('the solid that the server writes is read by others as one closed body in mil
   const read = reader.ReadStepFile(new Uint8Array(file), {
     linearUnit: 'millimeter',
     linearDeflectionType: 'absolute_value',
-    linearDeflection: 0.005,
-    angularDeflection: 0.02
+    linearDeflection: 0.01,
+    angularDeflection: 0.05
   });
   expect(read.success).toBe(true);
   expect(read.meshes).toHaveLength(1);

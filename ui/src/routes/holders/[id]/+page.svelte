@@ -5,7 +5,12 @@
   import { watch } from 'runed';
   import { componentStacksQuery } from '$lib/stack/queries';
   import { componentQuery } from '$lib/stack/queries';
-  import { createComponent, retireComponent, saveComponent } from '$lib/stack/actions';
+  import {
+    componentBack,
+    createComponent,
+    retireComponent,
+    saveComponent
+  } from '$lib/stack/actions';
   import { Problem, type Component, type Finding, type StackKept } from '$lib/api/client';
   import Attachments from '$lib/attachment/Attachments.svelte';
   import Origin from '$lib/package/Origin.svelte';
@@ -27,6 +32,7 @@
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import { profileOf } from '$lib/stack/bodies';
+  import PartHistory from '$lib/stack/PartHistory.svelte';
 
   const fresh = $derived(page.params.id === 'new');
   const id = $derived(Number(page.params.id));
@@ -66,6 +72,7 @@
   /** Stacks that are to stay with what the component was; asked for while somebody saves. */
   let stays = $state<number[]>([]);
   let deciding = $state(false);
+  let versions = $state(false);
   let svg = $state<SVGSVGElement>();
 
   let width = $state(900);
@@ -146,6 +153,7 @@
     {#if !fresh}<Origin owner="components" {id} />{/if}
     <div class="ml-auto flex gap-2">
       {#if !fresh}
+        <button class="button" onclick={() => (versions = true)}>Versions</button>
         <a class="button" href="/trail?kind=component&subject={id}">History</a>
       {/if}
       {#if may && !fresh}
@@ -341,6 +349,16 @@
       {/if}
     </div>
   </div>
+  {#if !fresh}
+    <PartHistory
+      bind:open={versions}
+      owner="components"
+      {id}
+      onback={may
+        ? async (base, version) => Boolean(await componentBack(id, base, version))
+        : undefined}
+    />
+  {/if}
   <DialogFrame
     bind:open={deciding}
     title="Which stacks follow?"

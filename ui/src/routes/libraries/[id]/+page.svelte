@@ -4,8 +4,9 @@
   import type { ToolRow } from '$lib/api/client';
   import { isTable } from '$lib/grid/clipboard';
   import ChosenBar from '$lib/library/ChosenBar.svelte';
-  import { copiedRows } from '$lib/library/copied';
+  import { copiedRows, type Carried } from '$lib/library/copied';
   import CopyDialog from '$lib/library/CopyDialog.svelte';
+  import { carries, dropped } from '$lib/library/dragging';
   import ExportDialog from '$lib/library/ExportDialog.svelte';
   import { ListFilter } from '$lib/library/filter.svelte';
   import PasteDialog from '$lib/library/PasteDialog.svelte';
@@ -24,8 +25,9 @@
   let chosen = $state<ToolRow[]>([]);
   let exporting = $state(false);
   let pasted = $state<string | null>(null);
-  /** Rows of other libraries that were pasted here. */
-  let arriving = $state<ToolRow[]>([]);
+  /** Tools of other libraries that were pasted or dropped here, and in which section. */
+  let arriving = $state<Carried[]>([]);
+  let into = $state<string>();
 
   function onpaste(event: ClipboardEvent) {
     const text = event.clipboardData?.getData('text/plain') ?? '';
@@ -33,11 +35,23 @@
     const rows = typing ? [] : copiedRows(text).filter(({ libraryId }) => libraryId !== id);
     if (rows.length > 0 && who.may('EDIT')) {
       event.preventDefault();
-      arriving = rows;
+      arrive(rows);
     } else if (!typing && who.may('RECEIVE') && isTable(text)) {
       event.preventDefault();
       pasted = text;
     }
+  }
+
+  function arrive(tools: Carried[], section?: string) {
+    arriving = tools;
+    into = section;
+  }
+
+  function ondrop(event: DragEvent) {
+    const tools = dropped(event).filter(({ libraryId }) => libraryId !== id);
+    if (tools.length === 0) return;
+    event.preventDefault();
+    arrive(tools);
   }
 
   const library = createQuery(() => libraryQuery(id));
@@ -45,7 +59,11 @@
   const sections = createQuery(() => sectionsQuery(id));
 </script>
 
-<svelte:window {onpaste} />
+<svelte:window
+  {onpaste}
+  ondragover={(event) => who.may('EDIT') && carries(event) && event.preventDefault()}
+  ondrop={(event) => who.may('EDIT') && ondrop(event)}
+/>
 
 <svelte:head><title>{library.data?.name ?? 'Library'} · Arbor Line</title></svelte:head>
 
@@ -77,7 +95,7 @@
       {/if}
     </div>
   </header>
-  <SectionBand library={id} {filter} />
+  <SectionBand library={id} {filter} onarriving={arrive} />
   {#if library.data.tools === 0}
     <div class="flex-1 px-5 py-6">
       <p>This library is empty.</p>
@@ -96,6 +114,7 @@
     <CopyDialog
       rows={arriving}
       library={{ id, name: library.data.name }}
+      section={into}
       onclose={() => (arriving = [])}
     />
   {/if}

@@ -197,7 +197,7 @@
 <DialogFrame
   bind:open={showing}
   title="What will be written"
-  hint="In the control's own terms. Before writing, the control is read once more."
+  hint="In the control's own terms. Before writing, the control is read once more. What it has taken cannot be undone, only written anew."
 >
   {#each files ?? [] as file (file.name)}
     <h3 class="code mt-2 text-soft">{file.name}</h3>

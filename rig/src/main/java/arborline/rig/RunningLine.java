@@ -20,6 +20,8 @@ import java.util.Map;
 /** The whole product as packaged: database, stand-ins and server with the demo, on free ports. */
 public final class RunningLine implements AutoCloseable {
 
+  private static final List<String> OPTIONS = List.of("-Xmx1g", "-XX:+UseParallelGC");
+
   private final Path root;
   private final Path work;
   private final PrivateDatabase database;
@@ -64,21 +66,19 @@ public final class RunningLine implements AutoCloseable {
   }
 
   private void startServer() {
+    Map<String, String> environment =
+        Map.of(
+            "ARBOR_DB_URL", database.url(),
+            "ARBOR_DB_USER", database.user(),
+            "ARBOR_DB_PASSWORD", database.password(),
+            "ARBOR_PORT", Integer.toString(port),
+            "ARBOR_SHOP_URL", shopUrl(),
+            "ARBOR_DEMO", root.resolve("demo").toString());
     server =
         Background.start(
-            List.of(
-                java(),
-                "-Xmx1g",
-                "-XX:+UseParallelGC",
-                "-jar",
-                root.resolve("server/target/arbor-line.jar").toString()),
-            Map.of(
-                "ARBOR_DB_URL", database.url(),
-                "ARBOR_DB_USER", database.user(),
-                "ARBOR_DB_PASSWORD", database.password(),
-                "ARBOR_PORT", Integer.toString(port),
-                "ARBOR_SHOP_URL", shopUrl(),
-                "ARBOR_DEMO", root.resolve("demo").toString()),
+            FastStart.command(
+                root.resolve("server/target/arbor-line.jar"), java(), OPTIONS, environment),
+            environment,
             work.resolve("server.log"));
     try {
       server.until("a server", () -> answers(url() + "/actuator/health"));

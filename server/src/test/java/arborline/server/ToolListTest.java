@@ -74,9 +74,12 @@ class ToolListTest extends ServerTest {
   }
 
   @Test
-  void signsOfThePatternLanguageStandForThemselves() {
-    assertEquals(12, codes("q=LST_").size());
+  void signsBetweenLettersMeanNothing() {
+    assertEquals(List.of("LST-D1"), codes("q=LST_D1"));
+    assertEquals(List.of("LST-D1"), codes("q=lstd"));
+    assertEquals(14, codes("q=LST").size());
     assertEquals(List.of("LST-D1"), codes("q=50%"));
+    assertEquals(List.of(), codes("q=%"));
     assertEquals(List.of(), codes("q=\\"));
   }
 

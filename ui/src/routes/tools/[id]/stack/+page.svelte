@@ -4,7 +4,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { sheetQuery } from '$lib/tool/queries';
   import { componentsQuery, seatsQuery, stacksQuery } from '$lib/stack/queries';
-  import { deleteStack, saveStack } from '$lib/stack/actions';
+  import { deleteStack, saveStack, stackBack } from '$lib/stack/actions';
   import { machinesQuery } from '$lib/machine/queries';
   import Mark from '$lib/marks/Mark.svelte';
   import { entries } from '$lib/quantity/entries';
@@ -18,6 +18,7 @@
   import { saveSvg } from '$lib/drawing/save';
   import WallBeside from '$lib/stack/WallBeside.svelte';
   import { StackBuilder } from '$lib/stack/builder.svelte';
+  import PartHistory from '$lib/stack/PartHistory.svelte';
   import StackDrawing from '$lib/stack/StackDrawing.svelte';
 
   const id = Number(page.params.id);
@@ -27,6 +28,7 @@
   let sought = $state('');
   let others = $state(false);
   let solid = $state(false);
+  let versions = $state(false);
   const may = $derived(who.may('EDIT'));
   const sockets = createQuery(seatsQuery);
   const machines = createQuery(machinesQuery);
@@ -142,6 +144,12 @@
     if (svg) saveSvg(svg, `${sheet.data?.code ?? 'stack'}.svg`);
   }
 
+  async function back(base: number, version: number) {
+    if (!builder.kept || !(await stackBack(id, builder.kept, base, version))) return false;
+    await again();
+    return true;
+  }
+
   async function takeApart() {
     if (!builder.kept) return;
     if (await deleteStack(id, builder.kept, () => void again())) {
@@ -209,6 +217,7 @@
         </button>
         <button class="button" disabled={solid} onclick={saveDrawing}>Save drawing</button>
         {#if builder.kept}
+          <button class="button" onclick={() => (versions = true)}>Versions</button>
           <a class="button" href="/api/v1/stacks/{builder.kept}/step" download>Save solid</a>
           <button class="button" onclick={takeApart}>Delete</button>
         {/if}
@@ -216,6 +225,14 @@
       </div>
     {/if}
   </header>
+  {#if builder.kept}
+    <PartHistory
+      bind:open={versions}
+      owner="stacks"
+      id={builder.kept}
+      onback={may ? back : undefined}
+    />
+  {/if}
   {#if builder.problem}
     <p role="alert" class="m-5 border-l-4 border-hold py-2 pl-4">{capital(builder.problem)}.</p>
   {/if}

@@ -1,6 +1,7 @@
 package arborline.server.library;
 
 import arborline.core.library.LibraryProcess;
+import arborline.core.library.SearchWords;
 import arborline.core.tool.Completed;
 import arborline.server.support.Bulk;
 import arborline.server.tool.CurrentTool;
@@ -38,6 +39,12 @@ class Entry {
   String classId;
   BigDecimal dc;
 
+  /** What a search compares; {@link SearchWords#text}. */
+  String words;
+
+  /** True once the table of words leads here by all of them. */
+  boolean worded;
+
   static final Bulk.Target<Entry> TARGET =
       new Bulk.Target<>(
           "entry",
@@ -53,7 +60,8 @@ class Entry {
               "code",
               "name",
               "class_id",
-              "dc"),
+              "dc",
+              "words"),
           entry ->
               new Object[] {
                 entry.id,
@@ -67,7 +75,8 @@ class Entry {
                 entry.code,
                 entry.name,
                 entry.classId,
-                entry.dc
+                entry.dc,
+                entry.words
               });
 
   protected Entry() {}
@@ -85,9 +94,23 @@ class Entry {
   /** Goes to a version of its tool. */
   final void hold(CurrentTool tool) {
     this.versionId = tool.versionId();
-    this.code = tool.code();
-    this.name = tool.tool().name();
+    call(tool.code(), tool.tool().name());
     this.classId = tool.tool().toolClass();
     this.dc = StoredTools.diameter(Completed.of(tool.tool()).tool());
+  }
+
+  /** Gets another code; the version stays. */
+  final void recode(String another) {
+    call(another, name);
+  }
+
+  /** Gets code and name of its version. */
+  final void call(String another, String title) {
+    if (!another.equals(code) || !title.equals(name)) {
+      this.code = another;
+      this.name = title;
+      this.words = SearchWords.text(SearchWords.of(another, title));
+      this.worded = false;
+    }
   }
 }

@@ -206,7 +206,7 @@ class EntryStore {
     for (Entry entry : entries.findByToolIdIn(now.keySet())) {
       CurrentTool tool = now.get(entry.toolId);
       if (entry.pinned) {
-        entry.code = tool.code();
+        entry.recode(tool.code());
       } else {
         follow(entry, tool);
       }

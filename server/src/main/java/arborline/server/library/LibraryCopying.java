@@ -298,7 +298,7 @@ class LibraryCopying {
             """
             update entry c join entry o on o.tool_id = c.tool_id and o.library_id = ?
             set c.pinned = o.pinned, c.version_id = o.version_id, c.name = o.name,
-              c.class_id = o.class_id, c.dc = o.dc
+              c.class_id = o.class_id, c.dc = o.dc, c.words = o.words, c.worded = false
             where c.library_id = ?\
             """)
         .params(libraryId, library.id)
@@ -362,8 +362,7 @@ class LibraryCopying {
       entry.pinned = !library.follows;
       entry.number = planned.number();
       entry.process = library.processes().numbersWith(EntryStore.process(classId));
-      entry.code = code;
-      entry.name = name;
+      entry.call(code, name);
       entry.classId = classId;
       entry.dc = dc;
       return entry;

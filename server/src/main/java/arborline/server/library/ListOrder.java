@@ -73,6 +73,11 @@ enum ListOrder {
     };
   }
 
+  /** True for a group whose tools an index counts. */
+  boolean counted() {
+    return this == DIAMETER || this == CLASS;
+  }
+
   private String word() {
     return name().toLowerCase(Locale.ROOT);
   }

@@ -25,7 +25,7 @@ class PutAwayEntries {
 
   private static final String COLUMNS =
       "id, library_id, tool_id, version_id, pinned, number, process, section, code, name,"
-          + " class_id, dc";
+          + " class_id, dc, words";
   private static final int CHUNK = 500;
 
   private final JdbcClient jdbc;
@@ -167,7 +167,7 @@ class PutAwayEntries {
         Entry entry = entities.find(Entry.class, one.id());
         CurrentTool now = current.get(one.toolId());
         if (entry.pinned) {
-          entry.code = now.code();
+          entry.recode(now.code());
         } else {
           store.follow(entry, now);
         }

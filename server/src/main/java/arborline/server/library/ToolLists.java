@@ -1,6 +1,5 @@
 package arborline.server.library;
 
-import arborline.core.tool.Process;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
 import arborline.server.support.ReadyJson;
@@ -10,11 +9,8 @@ import arborline.server.tool.ExampleTools;
 import arborline.server.tool.ValueView;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
-import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -99,7 +95,9 @@ class ToolLists {
           "numbers and sections belong to one library: over all, sort by something else");
     }
     List<ToolQuery.Placed> rows =
-        new ToolQuery(filter, ToolQuery.Except.NOTHING).page(jdbc, order, after, limit);
+        filter.libraryId() == null && order.group() == ListOrder.LIBRARY
+            ? LibraryByLibrary.page(jdbc, filter, order, after, limit)
+            : new ToolQuery(filter, ToolQuery.Except.NOTHING).page(jdbc, order, after, limit);
     if (rows.isEmpty()) {
       check(filter.libraryId());
     }
@@ -166,28 +164,14 @@ class ToolLists {
         group);
   }
 
-  private static String title(String classId) {
+  static String title(String classId) {
     return ToolClasses.named(classId).map(known -> known.sheet().title()).orElse(classId);
   }
 
   @Transactional(readOnly = true)
   Facets facets(ToolQuery.Filter filter) {
     check(filter.libraryId());
-    List<ToolQuery.Group<String>> all = classes(filter, ToolQuery.Except.CLASS);
-    List<ClassCount> classes =
-        all.stream().map(group -> classCount(group.value(), group.count())).toList();
-    Map<Process, Long> listed = new EnumMap<>(Process.class);
-    long total = 0;
-    for (ToolQuery.Group<String> group :
-        filter.classes().isEmpty() ? all : classes(filter, ToolQuery.Except.NOTHING)) {
-      listed.merge(EntryStore.process(group.value()), group.count(), Long::sum);
-      total += group.count();
-    }
-    return new Facets(total, classes, diameters(filter), ToolColumns.following(listed));
-  }
-
-  private List<ToolQuery.Group<String>> classes(ToolQuery.Filter filter, ToolQuery.Except except) {
-    return new ToolQuery(filter, except).groups(jdbc, "e.class_id", String.class);
+    return FacetCounts.of(filter, jdbc).facets();
   }
 
   /** The tools of a list, by code; those beyond the most are left out. */
@@ -201,36 +185,10 @@ class ToolLists {
             .toList();
   }
 
-  private static ClassCount classCount(String classId, long count) {
-    return new ClassCount(classId, title(classId), count, example(classId));
-  }
-
   /** The outline of a class from its defaults and a diameter of 10 mm. */
   static @Nullable Outline example(String classId) {
     return ToolClasses.named(classId)
         .map(toolClass -> toolClass.outline(ExampleTools.of(toolClass)))
         .orElse(null);
-  }
-
-  private List<DiameterCount> diameters(ToolQuery.Filter filter) {
-    Map<Integer, Long> bars = new LinkedHashMap<>();
-    for (ToolQuery.Group<BigDecimal> group :
-        new ToolQuery(filter, ToolQuery.Except.DIAMETER)
-            .groups(jdbc, "if(e.dc = 0, -1, floor(e.dc))", BigDecimal.class)) {
-      if (group.value().signum() < 0) {
-        continue;
-      }
-      bars.merge(DiameterBars.of(group.value().doubleValue()), group.count(), Long::sum);
-    }
-    List<DiameterCount> counts = new ArrayList<>();
-    if (bars.isEmpty()) {
-      return counts;
-    }
-    for (int bar = 0; bar < DiameterBars.count(); bar++) {
-      counts.add(
-          new DiameterCount(
-              DiameterBars.from(bar), DiameterBars.from(bar + 1), bars.getOrDefault(bar, 0L)));
-    }
-    return counts;
   }
 }

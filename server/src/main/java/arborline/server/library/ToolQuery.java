@@ -9,10 +9,13 @@ import java.util.Arrays;
 import java.util.Base64;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.RowMapper;
 
 /**
  * Builds the list query of a library, or of all, from its filters: key-set paging, no offset. Why
@@ -23,8 +26,7 @@ final class ToolQuery {
   /** Which filters to leave out, so that a facet counts what it could be changed to. */
   enum Except {
     NOTHING,
-    CLASS,
-    DIAMETER
+    CLASS_AND_DIAMETER
   }
 
   /**
@@ -41,16 +43,33 @@ final class ToolQuery {
       Set<String> classes,
       @Nullable Long section,
       @Nullable BigDecimal diaMin,
-      @Nullable BigDecimal diaMax) {}
+      @Nullable BigDecimal diaMax) {
 
-  /** How many tools lie behind a value that they are grouped by. */
-  record Group<T>(T value, long count) {}
+    /** The same within one library. */
+    Filter in(long library) {
+      return new Filter(library, q, classes, section, diaMin, diaMax);
+    }
+  }
 
+  /** How many entries of an order are looked at before the words are asked where they lead. */
+  private static final int LOOKED_AT = 3_000;
+
+  /** So many groups are counted to see which of them fill a page. */
+  private static final int COUNTED = 16;
+
+  /** Orders that an index keeps, over all libraries and within one. */
+  private static final Set<ListOrder> INDEXED = EnumSet.of(ListOrder.CODE, ListOrder.DC);
+
+  private final Filter filter;
+  private final List<String> words;
   private final StringBuilder where = new StringBuilder(" where 1 = 1");
   private final List<Object> values = new ArrayList<>();
   private boolean sizes;
 
   ToolQuery(Filter filter, Except except) {
+    this.filter = filter;
+    SearchText text = SearchText.parse(filter.q() == null ? "" : filter.q());
+    this.words = EntrySource.beginnings(text.words());
     if (filter.libraryId() != null) {
       add("e.library_id = ?", filter.libraryId());
     }
@@ -63,13 +82,13 @@ final class ToolQuery {
           filter.section(),
           filter.section());
     }
-    if (except != Except.CLASS && !filter.classes().isEmpty()) {
+    if (except == Except.NOTHING && !filter.classes().isEmpty()) {
       add("e.class_id in (%s)".formatted(marks(filter.classes())), filter.classes().toArray());
     }
-    if (except != Except.DIAMETER) {
+    if (except == Except.NOTHING) {
       range("e.dc", filter.diaMin(), filter.diaMax());
     }
-    search(SearchText.parse(filter.q() == null ? "" : filter.q()));
+    search(text);
   }
 
   private static String marks(Collection<?> values) {
@@ -77,9 +96,9 @@ final class ToolQuery {
   }
 
   private void search(SearchText text) {
-    for (String word : text.words()) {
-      String pattern = "%" + word.replaceAll("([%_\\\\])", "\\\\$1") + "%";
-      add("(e.code like ? or e.name like ?)", pattern, pattern);
+    words.forEach(word -> add("e.words like ?", "% " + word + "%"));
+    if (words.isEmpty() && !text.words().isEmpty()) {
+      add("false");
     }
     for (SearchText.Condition condition : text.conditions()) {
       boolean diameter = condition.symbol().equals("DC");
@@ -143,23 +162,46 @@ final class ToolQuery {
 
   /** The page after a cursor, one row more than the limit. */
   List<Placed> page(JdbcTemplate jdbc, Order order, @Nullable String after, int limit) {
+    Optional<Cursor> cursor = Optional.ofNullable(after).map(text -> Cursor.read(text, order));
+    Optional<EntrySource> rare = EntrySource.rare(jdbc, words);
+    if (words.isEmpty() || rare.isPresent()) {
+      return page(jdbc, rare.orElse(EntrySource.ALL), order, cursor, limit);
+    }
+    if (order.group() != null || !INDEXED.contains(order.sort())) {
+      return page(jdbc, EntrySource.ALL, order, cursor, limit);
+    }
+    List<Placed> first = page(jdbc, first(order, cursor), order, cursor, limit);
+    return first.size() > limit
+        ? first
+        : page(jdbc, EntrySource.both(jdbc, words), order, cursor, limit);
+  }
+
+  private List<Placed> page(
+      JdbcTemplate jdbc, EntrySource source, Order order, Optional<Cursor> cursor, int limit) {
     String sort = order.sort().expression();
     String group = order.grouping();
-    if (after != null) {
-      beyond(Cursor.read(after, order), order, order.down() ? "<" : ">");
-    }
+    Condition beyond = cursor.map(from -> beyond(from, order)).orElse(Condition.NONE);
+    Condition within =
+        source == EntrySource.ALL ? within(jdbc, order, beyond, limit) : Condition.NONE;
     String down = order.down() ? " desc" : "";
-    String grouped = order.group == null ? "" : group + ", ";
-    values.add(limit + 1);
+    String grouped = order.group() == null ? "" : group + ", ";
+    List<Object> given = new ArrayList<>(source.values());
+    given.addAll(values);
+    given.addAll(beyond.values());
+    given.addAll(within.values());
+    given.add(limit + 1);
     return jdbc.query(
-        "select %s, %s, %s from entry e%s%s%s order by %s%s%s, e.id%s limit ?"
+        "select %s, %s, %s from %s%s%s%s%s%s order by %s%s%s, e.id%s limit ?"
             .formatted(
                 ListedTool.COLUMNS,
                 group,
                 sort,
+                source.from(),
                 joined(),
                 order.joins(),
                 where,
+                beyond.sql(),
+                within.sql(),
                 grouped,
                 sort,
                 down,
@@ -169,25 +211,73 @@ final class ToolQuery {
                 ListedTool.of(row),
                 row.getString(ListedTool.COUNT + 1),
                 row.getString(ListedTool.COUNT + 2)),
-        values.toArray());
+        given.toArray());
   }
 
-  private void beyond(Cursor cursor, Order order, String beyond) {
+  /**
+   * The groups that fill a page, where an index counts them: without that all groups are sorted for
+   * the first few.
+   */
+  private Condition within(JdbcTemplate jdbc, Order order, Condition beyond, int limit) {
+    if (order.group() == null || !order.group().counted()) {
+      return Condition.NONE;
+    }
+    String group = order.grouping();
+    List<Object> given = new ArrayList<>(values);
+    given.addAll(beyond.values());
+    List<Counted> first =
+        jdbc.query(
+            "select %1$s, count(*) from entry e%2$s%3$s%4$s group by %1$s order by %1$s limit %5$d"
+                .formatted(group, joined(), where, beyond.sql(), COUNTED),
+            (row, index) -> new Counted(row.getObject(1), row.getLong(2)),
+            given.toArray());
+    long tools = 0;
+    for (Counted one : first) {
+      tools += one.tools();
+      if (tools > limit) {
+        return new Condition(" and %s <= ?".formatted(group), List.of(one.group()));
+      }
+    }
+    return Condition.NONE;
+  }
+
+  private record Counted(Object group, long tools) {}
+
+  /** The first entries of an order, whatever they are called. */
+  private EntrySource first(Order order, Optional<Cursor> cursor) {
+    Condition beyond = cursor.map(from -> beyond(from, order)).orElse(Condition.NONE);
+    List<Object> given = new ArrayList<>();
+    Optional.ofNullable(filter.libraryId()).ifPresent(given::add);
+    given.addAll(beyond.values());
+    String down = order.down() ? " desc" : "";
+    return EntrySource.first(
+        "select e.id from entry e where %s%s order by %s%s, e.id%s limit %d"
+            .formatted(
+                filter.libraryId() == null ? "true" : "e.library_id = ?",
+                beyond.sql(),
+                order.sort().expression(),
+                down,
+                down,
+                LOOKED_AT),
+        given);
+  }
+
+  /** SQL that begins with {@code and}, or is empty. */
+  private record Condition(String sql, List<Object> values) {
+    static final Condition NONE = new Condition("", List.of());
+  }
+
+  private static Condition beyond(Cursor cursor, Order order) {
+    String beyond = order.down() ? "<" : ">";
     String sort = order.sort().expression();
     String group = order.grouping();
     String within =
         "%s %s= ? and (%s %s ? or e.id %s ?)".formatted(sort, beyond, sort, beyond, beyond);
-    if (order.group() == null) {
-      add(within, cursor.sort(), cursor.sort(), cursor.id());
-    } else {
-      add(
-          "%s >= ? and (%s > ? or %s)".formatted(group, group, within),
-          cursor.group(),
-          cursor.group(),
-          cursor.sort(),
-          cursor.sort(),
-          cursor.id());
-    }
+    return order.group() == null
+        ? new Condition(" and " + within, List.of(cursor.sort(), cursor.sort(), cursor.id()))
+        : new Condition(
+            " and %s >= ? and (%s > ? or %s)".formatted(group, group, within),
+            List.of(cursor.group(), cursor.group(), cursor.sort(), cursor.sort(), cursor.id()));
   }
 
   private String joined() {
@@ -195,16 +285,20 @@ final class ToolQuery {
   }
 
   /**
-   * Groups of the filtered list in their order.
+   * Groups of the filtered list.
    *
-   * @param expression what to group by, as SQL over {@code entry e}
+   * @param expressions what to group by, as SQL over {@code entry e}
+   * @param row a group from its values and, last, how many tools it has
    */
-  <T> List<Group<T>> groups(JdbcTemplate jdbc, String expression, Class<T> type) {
+  <T> List<T> groups(JdbcTemplate jdbc, String expressions, RowMapper<T> row) {
+    EntrySource source = EntrySource.rare(jdbc, words).orElse(EntrySource.ALL);
+    List<Object> given = new ArrayList<>(source.values());
+    given.addAll(values);
     return jdbc.query(
-        "select %1$s, count(*) from entry e%2$s%3$s group by %1$s order by %1$s"
-            .formatted(expression, joined(), where),
-        (row, index) -> new Group<>(row.getObject(1, type), row.getLong(2)),
-        values.toArray());
+        "select %1$s, count(*) from %2$s%3$s%4$s group by %1$s"
+            .formatted(expressions, source.from(), joined(), where),
+        row,
+        given.toArray());
   }
 
   /** Where a page ended. */

@@ -29,6 +29,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Stacks of the shop's cutters. */
@@ -251,6 +252,12 @@ class Stacks {
     StackRow row = row(id);
     StackState wanted = versions.joined(row, base, state(row.toolId, draft));
     return store(row, wanted, wanted.draft(), "changed stack ");
+  }
+
+  /** Lets nobody else change it until the transaction ends. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  void lock(long id) {
+    stacks.lock(id);
   }
 
   private StackRow row(long id) {

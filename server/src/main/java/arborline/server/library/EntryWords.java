@@ -1,0 +1,106 @@
+package arborline.server.library;
+
+import arborline.core.library.SearchWords;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Keeps the table that leads from words to entries in step, behind those who change entries. Until
+ * then a search looks at such entries one by one; why: docs/decisions/search.md.
+ */
+@Component
+class EntryWords {
+
+  private static final int BATCH = 1000;
+  private static final int SWEPT = 20_000;
+
+  private final JdbcTemplate jdbc;
+  private final TransactionTemplate transaction;
+
+  EntryWords(JdbcTemplate jdbc, TransactionTemplate transaction) {
+    this.jdbc = jdbc;
+    this.transaction = transaction;
+  }
+
+  private record Named(long id, String code, String name) {}
+
+  private record Leading(String word, long entryId) {}
+
+  /** Goes on until the table leads to every entry. */
+  @Scheduled(fixedDelay = 1_000)
+  void follow() {
+    while (Boolean.TRUE.equals(transaction.execute(status -> some()))) {
+      Thread.yield();
+    }
+  }
+
+  /** Entries that somebody is changing come with a later round: nobody is waited for. */
+  private boolean some() {
+    List<Named> behind =
+        jdbc.query(
+            """
+            select id, code, name from entry where worded = false
+            order by id limit %d for update skip locked\
+            """
+                .formatted(BATCH),
+            (row, index) -> new Named(row.getLong(1), row.getString(2), row.getString(3)));
+    if (behind.isEmpty()) {
+      return false;
+    }
+    List<Leading> leading = new ArrayList<>();
+    List<Object[]> texts = new ArrayList<>();
+    for (Named one : behind) {
+      Set<String> words = SearchWords.of(one.code(), one.name());
+      words.forEach(word -> leading.add(new Leading(word, one.id())));
+      texts.add(new Object[] {SearchWords.text(words), one.id()});
+    }
+    leading.sort(Comparator.comparing(Leading::word).thenComparing(Leading::entryId));
+    jdbc.batchUpdate(
+        "insert ignore into entry_word (word, entry_id) values (?, ?)",
+        leading.stream().map(one -> new Object[] {one.word(), one.entryId()}).toList());
+    jdbc.batchUpdate("update entry set words = ?, worded = true where id = ?", texts);
+    return behind.size() == BATCH;
+  }
+
+  /** Forgets words that lead to entries which are gone or called otherwise by now. */
+  @Scheduled(cron = "0 30 3 * * *", zone = "UTC")
+  void sweep() {
+    Leading last = new Leading("", 0);
+    while (last != null) {
+      last = sweep(last);
+    }
+  }
+
+  private Leading sweep(Leading after) {
+    List<Leading> end =
+        jdbc.query(
+            """
+            select word, entry_id from entry_word
+            where word >= ? and (word > ? or entry_id > ?) order by word, entry_id limit %d, 1\
+            """
+                .formatted(SWEPT),
+            (row, index) -> new Leading(row.getString(1), row.getLong(2)),
+            after.word(),
+            after.word(),
+            after.entryId());
+    String until = end.isEmpty() ? "" : " and w.word <= ?";
+    List<Object> values = new ArrayList<>(List.of(after.word()));
+    end.forEach(last -> values.add(last.word()));
+    transaction.executeWithoutResult(status ->
+        jdbc.update(
+            """
+            delete w from entry_word w left join entry e on e.id = w.entry_id
+            where w.word >= ?%s
+              and (e.id is null or e.worded and e.words not like concat('%% ', w.word, '%%'))\
+            """
+                .formatted(until),
+            values.toArray()));
+    return end.isEmpty() ? null : end.getFirst();
+  }
+}

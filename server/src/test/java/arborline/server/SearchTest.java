@@ -1,0 +1,130 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import org.junit.jupiter.api.Test;
+
+/** Words that are sought, over the shop and within a library, whenever entries were changed. */
+class SearchTest extends ServerTest {
+
+  private List<String> found(String query) {
+    List<String> codes = new ArrayList<>();
+    lead.get("/api/v1/tools?limit=500&" + query)
+        .at("items")
+        .forEach(row -> codes.add(row.get("code").asString()));
+    return codes;
+  }
+
+  /** The same answer from the moment of a change on until the table of words has followed it. */
+  private void stays(List<String> codes, Supplier<List<String>> asked) {
+    long behind;
+    do {
+      behind =
+          jdbc.sql("select count(*) from entry where worded = false").query(Long.class).single();
+      assertEquals(codes, asked.get());
+    } while (behind > 0);
+  }
+
+  private static Map<String, Object> draft(String code, String name) {
+    return Draft.of(code, name, "end-mill-flat", "DC=10 APMX=22 DMM=10 OAL=72 NOF=4");
+  }
+
+  private long tool(long library, String code, String name) {
+    Api.Answer made = lead.post("/api/v1/libraries/%d/tools".formatted(library), draft(code, name));
+    assertEquals(201, made.status(), made.body().toString());
+    return made.number("toolId");
+  }
+
+  @Test
+  void aToolIsFoundByTheBeginningsOfItsWordsAtOnceAndLater() {
+    long library = library("Sought words");
+    tool(library, "SW-0800R05", "Kugelfräser slim");
+    tool(library, "SW-0900R05", "Kugelfraser wide");
+    stays(List.of("SW-0800R05"), () -> found("q=sw0800"));
+    stays(List.of("SW-0800R05"), () -> found("q=kugel 0800"));
+    stays(List.of("SW-0800R05", "SW-0900R05"), () -> found("q=KUGELFRÄS r05"));
+    stays(List.of(), () -> found("q=ugelfraser"));
+  }
+
+  @Test
+  void aToolThatIsCalledOtherwiseIsNoLongerFoundByWhatItWasCalled() {
+    long library = library("Sought anew");
+    long id = tool(library, "SN-1", "Zwirbel");
+    stays(List.of("SN-1"), () -> found("q=zwirb"));
+    Api.Answer changed =
+        lead.send("PUT", "/api/v1/tools/%d?version=1".formatted(id), draft("SN-1", "Quirlig"));
+    assertEquals(200, changed.status(), changed.body().toString());
+    stays(List.of("SN-1"), () -> found("q=quirl"));
+    stays(List.of(), () -> found("q=zwirb"));
+    assertEquals(
+        204, lead.post("/api/v1/trail/%d/undo".formatted(changed.number("undo")), null).status());
+    stays(List.of("SN-1"), () -> found("q=zwirb"));
+  }
+
+  @Test
+  void whatWasTakenOutAndBroughtBackIsFoundAgain() {
+    long library = library("Sought again");
+    tool(library, "SA-1", "Wirrwarr");
+    long undo = lead.send("DELETE", "/api/v1/libraries/" + library, null).number("undo");
+    assertEquals(List.of(), found("q=wirrw"));
+    assertEquals(204, lead.post("/api/v1/trail/%d/undo".formatted(undo), null).status());
+    stays(List.of("SA-1"), () -> found("q=wirrw"));
+  }
+
+  @Test
+  void groupsOfManyPagesAreWholeAndInOrder() {
+    List<Long> libraries = List.of(library("Pages one"), library("Pages two"));
+    for (long library : libraries) {
+      long delivery = lead.deliver("pages.csv", table("PGS" + library, 130));
+      assertEquals(
+          130,
+          lead.post(
+                  "/api/v1/deliveries/%d/accept".formatted(delivery), Api.body("library", library))
+              .number("accepted"));
+    }
+    for (String group : List.of("library", "diameter", "class", "holder", "material")) {
+      for (String order : List.of("", "&down=true", "&sort=name", "&sort=dc")) {
+        List<String> groups = new ArrayList<>();
+        List<String> codes = new ArrayList<>();
+        String after = "";
+        do {
+          Api.Answer page = lead.get("/api/v1/tools?q=pgs&limit=17&group=" + group + order + after);
+          page.at("items")
+              .forEach(row -> {
+                groups.add(row.get("group").asString());
+                codes.add(row.get("code").asString());
+              });
+          after = page.at("next").isNull() ? "" : "&after=" + page.text("next");
+        } while (!after.isEmpty());
+        assertEquals(260, codes.stream().distinct().count(), group + order);
+        assertEquals(260, codes.size(), group + order);
+        List<String> joined = new ArrayList<>();
+        groups.forEach(one -> {
+          if (joined.isEmpty() || !joined.getLast().equals(one)) {
+            joined.add(one);
+          }
+        });
+        assertEquals(joined.size(), joined.stream().distinct().count(), group + order);
+      }
+    }
+  }
+
+  @Test
+  void filtersAreCountedByWhatTheyCouldBeChangedTo() {
+    long library = library("Counted words");
+    long delivery = lead.deliver("counted.csv", table("CTW", 40));
+    lead.post("/api/v1/deliveries/%d/accept".formatted(delivery), Api.body("library", library));
+    String facets = "/api/v1/libraries/%d/facets?q=ctw".formatted(library);
+    assertEquals(40, lead.get(facets).number("total"));
+    Api.Answer narrow = lead.get(facets + "&dia.min=6&dia.max=8&class=drill-twist");
+    assertEquals(0, narrow.number("total"));
+    assertEquals(6, narrow.at("classes").get(0).get("count").asLong());
+    assertTrue(narrow.at("diameters").isEmpty());
+    assertEquals(6, lead.get(facets + "&dia.min=6&dia.max=8").number("total"));
+  }
+}
