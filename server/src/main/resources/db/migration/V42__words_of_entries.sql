@@ -4,8 +4,9 @@ alter table entry
   add column worded boolean not null default false,
   drop index entry_dc,
   drop index entry_of_all_dc,
-  add index entry_dc (library_id, dc, id, class_id),
-  add index entry_of_all_dc (dc, id, class_id),
+  add index entry_dc (library_id, dc, class_id, id),
+  add index entry_of_all_dc (dc, class_id, id),
+  add index entry_section (library_id, section, code, id),
   add index entry_worded (worded, id);
 
 update entry

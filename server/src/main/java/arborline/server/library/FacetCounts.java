@@ -25,8 +25,8 @@ record FacetCounts(ToolQuery.Filter filter, List<Count> counts) {
         new ToolQuery(filter, ToolQuery.Except.CLASS_AND_DIAMETER)
             .groups(
                 jdbc,
-                "e.class_id, e.dc",
-                (row, index) -> new Count(row.getString(1), row.getBigDecimal(2), row.getLong(3))));
+                "e.dc, e.class_id",
+                (row, index) -> new Count(row.getString(2), row.getBigDecimal(1), row.getLong(3))));
   }
 
   ToolLists.Facets facets() {

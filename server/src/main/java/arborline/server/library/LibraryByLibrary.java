@@ -3,12 +3,12 @@ package arborline.server.library;
 import arborline.server.library.ToolQuery.Placed;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
+import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
- * A page of the tools of all libraries, grouped by them: one library after another is asked until
- * the page is full, so that the others are not sorted for it.
+ * A page of the tools of all libraries in the order of these: one after another is asked until the
+ * page is full, so that the others are not sorted for it.
  */
 final class LibraryByLibrary {
 
@@ -22,31 +22,47 @@ final class LibraryByLibrary {
   static List<Placed> page(
       JdbcTemplate jdbc,
       ToolQuery.Filter filter,
-      ToolQuery.Order order,
-      @Nullable String after,
+      ListPlacing placing,
+      Optional<ListCursor> cursor,
       int limit) {
-    String from = after == null ? "" : ToolQuery.Cursor.read(after, order).group().toString();
-    List<Named> libraries =
-        jdbc.query(
-            "select id, name from library where name >= ? order by name limit " + (MOST + 1),
-            (row, index) -> new Named(row.getLong(1), row.getString(2)),
-            from);
+    List<Named> libraries = libraries(jdbc, placing.first().down(), cursor);
     if (libraries.size() > MOST) {
-      return new ToolQuery(filter, ToolQuery.Except.NOTHING).page(jdbc, order, after, limit);
+      return new ToolQuery(filter, ToolQuery.Except.NOTHING).page(jdbc, placing, cursor, limit);
     }
-    ToolQuery.Order within = new ToolQuery.Order(null, order.sort(), order.down());
     List<Placed> page = new ArrayList<>();
     for (Named library : libraries) {
-      int missing = limit + 1 - page.size();
-      if (missing <= 0) {
+      if (page.size() > limit) {
         break;
       }
-      String begun = library.name().equals(from) ? after : null;
+      Optional<ListCursor> begun =
+          cursor
+              .filter(from -> from.values().getFirst().equals(library.name()))
+              .map(ListCursor::rest);
       new ToolQuery(filter.in(library.id()), ToolQuery.Except.NOTHING)
-          .page(jdbc, within, begun, missing - 1).stream()
-              .map(placed -> new Placed(placed.tool(), library.name(), placed.sort()))
+          .page(jdbc, placing.rest(), begun, limit - page.size()).stream()
+              .map(placed -> new Placed(placed.tool(), keys(library.name(), placed.keys())))
               .forEach(page::add);
     }
     return page;
+  }
+
+  /** Those from the cursor on, in their order. */
+  private static List<Named> libraries(
+      JdbcTemplate jdbc, boolean down, Optional<ListCursor> cursor) {
+    List<Object> from = cursor.stream().map(end -> end.values().getFirst()).toList();
+    return jdbc.query(
+        "select id, name from library%s order by name%s limit %d"
+            .formatted(
+                from.isEmpty() ? "" : down ? " where name <= ?" : " where name >= ?",
+                down ? " desc" : "",
+                MOST + 1),
+        (row, index) -> new Named(row.getLong(1), row.getString(2)),
+        from.toArray());
+  }
+
+  private static List<String> keys(String library, List<String> others) {
+    List<String> keys = new ArrayList<>(List.of(library));
+    keys.addAll(others);
+    return keys;
   }
 }

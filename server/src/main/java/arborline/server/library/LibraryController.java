@@ -75,7 +75,9 @@ class LibraryController {
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
         filter(id, q, classes, diaMin, diaMax, section),
-        ToolQuery.Order.of(group, sort, down),
+        group == null || group.isEmpty() ? null : ListOrder.grouping(group),
+        ListOrder.sorting(sort),
+        down,
         after,
         Math.clamp(limit, 1, MOST));
   }

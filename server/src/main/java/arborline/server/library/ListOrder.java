@@ -1,81 +1,40 @@
 package arborline.server.library;
 
 import arborline.server.support.Refusal;
-import java.math.BigDecimal;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 
-/**
- * By what a list of tools can be sorted and grouped.
- *
- * <p>Holders and materials stand in tables of their own; a tool without one comes first.
- */
+/** By what a list of tools can be sorted and grouped. */
 enum ListOrder {
-  CODE("e.code", "", false),
-  NAME("e.name", "", false),
-  NUMBER("e.number", "", false),
-  DC("e.dc", "", false),
-  CLASS("e.class_id", "", true),
-  SECTION("e.section", "", true),
-  LIBRARY("l.name", " join library l on l.id = e.library_id", true),
-  DIAMETER("e.dc", "", true),
-  /** The parts of the stack that was kept first, from the spindle. */
-  HOLDER(
-      "coalesce(h.holder, '')",
-      """
-       left join (
-        select s.tool_id, min(c.code) as holder from stack s
-        join stack_part p on p.stack_id = s.id and p.place = 0
-        join component c on c.id = p.component_id
-        where s.id = (select min(f.id) from stack f where f.tool_id = s.tool_id)
-        group by s.tool_id) h on h.tool_id = e.tool_id\
-      """,
-      true),
-  /** The materials for which it has cutting data. */
-  MATERIAL(
-      "coalesce(m.materials, '')",
-      """
-       left join (
-        select tool_id,
-          left(group_concat(distinct nullif(material, '') order by material separator ', '), 200)
-            as materials
-        from cutting_line group by tool_id) m on m.tool_id = e.tool_id\
-      """,
-      true);
+  CODE(false, ListKey.CODE),
+  NAME(false, ListKey.NAME),
+  NUMBER(false, ListKey.NUMBER),
+  DC(false, ListKey.DIAMETER, ListKey.CLASS),
+  CLASS(true, ListKey.CLASS, ListKey.CODE),
+  SECTION(true, ListKey.SECTION, ListKey.CODE),
+  LIBRARY(true, ListKey.LIBRARY, ListKey.CODE),
+  DIAMETER(true, ListKey.DIAMETER, ListKey.CLASS),
+  HOLDER(true, ListKey.HOLDER, ListKey.CODE),
+  MATERIAL(true, ListKey.MATERIAL, ListKey.CODE);
 
-  private final String expression;
-  private final String join;
   private final boolean groups;
+  private final List<ListKey> keys;
 
-  ListOrder(String expression, String join, boolean groups) {
-    this.expression = expression;
-    this.join = join;
+  ListOrder(boolean groups, ListKey... keys) {
     this.groups = groups;
+    this.keys = List.of(keys);
   }
 
-  /** In SQL, over {@code entry e} and {@link #join}. */
-  String expression() {
-    return expression;
+  /** What a list is sorted by, one after the other. */
+  List<ListKey> keys() {
+    return keys;
   }
 
-  /** What a query needs for it; empty for nothing. */
-  String join() {
-    return join;
-  }
-
-  /** A value as the database compares it. */
-  Object value(String text) {
-    return switch (this) {
-      case NUMBER -> Integer.valueOf(text);
-      case DC, DIAMETER -> new BigDecimal(text);
-      default -> text;
-    };
-  }
-
-  /** True for a group whose tools an index counts. */
-  boolean counted() {
-    return this == DIAMETER || this == CLASS;
+  /** What a list is grouped by. */
+  ListKey group() {
+    return keys.getFirst();
   }
 
   private String word() {

@@ -36,7 +36,9 @@ class ShopToolsController {
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
         filter(q, classes, diaMin, diaMax),
-        ToolQuery.Order.of(group, sort, down),
+        group == null || group.isEmpty() ? null : ListOrder.grouping(group),
+        ListOrder.sorting(sort),
+        down,
         after,
         Math.clamp(limit, 1, MOST));
   }

@@ -13,6 +13,7 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -88,16 +89,31 @@ class ToolLists {
   record Facets(
       long total, List<ClassCount> classes, List<DiameterCount> diameters, List<String> columns) {}
 
+  /**
+   * A page of a list.
+   *
+   * @param group null where it is not grouped
+   * @param down true for the last of each group first
+   * @param after where the page before ended; null for the first
+   */
   Slice<ToolRow> page(
-      ToolQuery.Filter filter, ToolQuery.Order order, @Nullable String after, int limit) {
-    if (filter.libraryId() == null && OF_ONE_LIBRARY.contains(order.sort())) {
+      ToolQuery.Filter filter,
+      @Nullable ListOrder group,
+      ListOrder sort,
+      boolean down,
+      @Nullable String after,
+      int limit) {
+    if (filter.libraryId() == null && OF_ONE_LIBRARY.contains(sort)) {
       throw Refusal.badRequest(
           "numbers and sections belong to one library: over all, sort by something else");
     }
+    ListPlacing placing = ListPlacing.of(group, sort, down);
+    Optional<ListCursor> cursor =
+        Optional.ofNullable(after).map(text -> ListCursor.read(text, placing));
     List<ToolQuery.Placed> rows =
-        filter.libraryId() == null && order.group() == ListOrder.LIBRARY
-            ? LibraryByLibrary.page(jdbc, filter, order, after, limit)
-            : new ToolQuery(filter, ToolQuery.Except.NOTHING).page(jdbc, order, after, limit);
+        filter.libraryId() == null && placing.first().of() == ListKey.LIBRARY
+            ? LibraryByLibrary.page(jdbc, filter, placing, cursor, limit)
+            : new ToolQuery(filter, ToolQuery.Except.NOTHING).page(jdbc, placing, cursor, limit);
     if (rows.isEmpty()) {
       check(filter.libraryId());
     }
@@ -117,9 +133,9 @@ class ToolLists {
                     pinned.get(one.tool().id()),
                     seen.get(one.tool().versionId()),
                     used.getOrDefault(one.tool().toolId(), ListedUses.Uses.NONE),
-                    order.group() == null ? null : one.group()))
+                    group == null ? null : one.keys().getFirst()))
             .toList();
-    String next = more ? ToolQuery.Cursor.write(placed.getLast()) : null;
+    String next = more ? ListCursor.write(placed.getLast()) : null;
     return new Slice<>(items, next);
   }
 
@@ -179,7 +195,8 @@ class ToolLists {
   List<Long> ids(ToolQuery.Filter filter, int most) {
     check(filter.libraryId());
     return new ToolQuery(filter, ToolQuery.Except.NOTHING)
-        .page(jdbc, new ToolQuery.Order(null, ListOrder.CODE, false), null, most - 1).stream()
+            .page(jdbc, ListPlacing.of(null, ListOrder.CODE, false), Optional.empty(), most - 1)
+            .stream()
             .map(placed -> placed.tool().toolId())
             .distinct()
             .toList();

@@ -1,15 +1,11 @@
 package arborline.server.library;
 
 import arborline.core.library.SearchText;
-import arborline.server.support.Refusal;
 import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Base64;
 import java.util.Collection;
 import java.util.Collections;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -54,11 +50,8 @@ final class ToolQuery {
   /** How many entries of an order are looked at before the words are asked where they lead. */
   private static final int LOOKED_AT = 3_000;
 
-  /** So many groups are counted to see which of them fill a page. */
-  private static final int COUNTED = 16;
-
-  /** Orders that an index keeps, over all libraries and within one. */
-  private static final Set<ListOrder> INDEXED = EnumSet.of(ListOrder.CODE, ListOrder.DC);
+  /** So many values are counted to see which of them fill a page; more where those do not. */
+  private static final int[] COUNTED = {2, 40};
 
   private final Filter filter;
   private final List<String> words;
@@ -127,157 +120,173 @@ final class ToolQuery {
   }
 
   /**
-   * How a list is ordered.
+   * A row of a list.
    *
-   * @param group null where it is not grouped
-   * @param down true for the last of each group first
+   * @param keys what it is ordered by, as texts
    */
-  record Order(@Nullable ListOrder group, ListOrder sort, boolean down) {
-
-    /** From words; an empty group is none. */
-    static Order of(@Nullable String group, String sort, boolean down) {
-      return new Order(
-          group == null || group.isEmpty() ? null : ListOrder.grouping(group),
-          ListOrder.sorting(sort),
-          down);
-    }
-
-    private String joins() {
-      return (group == null ? "" : group.join())
-          + (group == sort || group != null && group.join().equals(sort.join()) ? "" : sort.join());
-    }
-
-    private String grouping() {
-      return group == null ? "''" : group.expression();
-    }
-
-    /** A place in the list; its group is an empty text where there is none. */
-    private Object value(@Nullable ListOrder by, String text) {
-      return by == null ? "" : by.value(text);
-    }
-  }
-
-  /** A row of a list and what it stands under and is sorted by, as texts. */
-  record Placed(ListedTool tool, String group, String sort) {}
+  record Placed(ListedTool tool, List<String> keys) {}
 
   /** The page after a cursor, one row more than the limit. */
-  List<Placed> page(JdbcTemplate jdbc, Order order, @Nullable String after, int limit) {
-    Optional<Cursor> cursor = Optional.ofNullable(after).map(text -> Cursor.read(text, order));
+  List<Placed> page(
+      JdbcTemplate jdbc, ListPlacing placing, Optional<ListCursor> cursor, int limit) {
     Optional<EntrySource> rare = EntrySource.rare(jdbc, words);
-    if (words.isEmpty() || rare.isPresent()) {
-      return page(jdbc, rare.orElse(EntrySource.ALL), order, cursor, limit);
+    if (words.isEmpty() || rare.isPresent() || !placing.indexed()) {
+      return parts(jdbc, rare.orElse(EntrySource.ALL), placing, cursor, limit);
     }
-    if (order.group() != null || !INDEXED.contains(order.sort())) {
-      return page(jdbc, EntrySource.ALL, order, cursor, limit);
-    }
-    List<Placed> first = page(jdbc, first(order, cursor), order, cursor, limit);
-    return first.size() > limit
+    List<Placed> first = parts(jdbc, first(placing, cursor), placing, cursor, limit);
+    return first.size() > limit || small(jdbc)
         ? first
-        : page(jdbc, EntrySource.both(jdbc, words), order, cursor, limit);
+        : parts(jdbc, EntrySource.both(jdbc, words), placing, cursor, limit);
   }
 
-  private List<Placed> page(
-      JdbcTemplate jdbc, EntrySource source, Order order, Optional<Cursor> cursor, int limit) {
-    String sort = order.sort().expression();
-    String group = order.grouping();
-    Condition beyond = cursor.map(from -> beyond(from, order)).orElse(Condition.NONE);
-    Condition within =
-        source == EntrySource.ALL ? within(jdbc, order, beyond, limit) : Condition.NONE;
-    String down = order.down() ? " desc" : "";
-    String grouped = order.group() == null ? "" : group + ", ";
+  /**
+   * Where not every tool has what the list is ordered by, those with it and those without are asked
+   * for one after the other: mostly the first of them fill a page, and the others are not sorted.
+   */
+  private List<Placed> parts(
+      JdbcTemplate jdbc,
+      EntrySource source,
+      ListPlacing placing,
+      Optional<ListCursor> cursor,
+      int limit) {
+    Optional<ListPlacing.Key> optional = placing.optional();
+    if (optional.isEmpty()) {
+      return rows(jdbc, source, ListSelection.all(placing), cursor, limit);
+    }
+    int at = placing.keys().indexOf(optional.get());
+    List<Placed> page = new ArrayList<>();
+    boolean begun = cursor.isEmpty();
+    for (boolean with : new boolean[] {optional.get().down(), !optional.get().down()}) {
+      boolean here = cursor.isPresent() && cursor.get().values().get(at).equals("") != with;
+      begun |= here;
+      if (begun && page.size() <= limit) {
+        page.addAll(
+            rows(
+                jdbc,
+                source,
+                ListSelection.part(placing, optional.get().of(), with),
+                here ? cursor : Optional.empty(),
+                limit - page.size()));
+      }
+    }
+    return page;
+  }
+
+  private List<Placed> rows(
+      JdbcTemplate jdbc,
+      EntrySource source,
+      ListSelection selection,
+      Optional<ListCursor> cursor,
+      int limit) {
+    ListCondition beyond = cursor.map(selection::beyond).orElse(ListCondition.NONE);
+    ListCondition within =
+        source == EntrySource.ALL ? within(jdbc, selection, beyond, limit) : ListCondition.NONE;
     List<Object> given = new ArrayList<>(source.values());
     given.addAll(values);
     given.addAll(beyond.values());
     given.addAll(within.values());
     given.add(limit + 1);
+    int keys = selection.placing().keys().size();
     return jdbc.query(
-        "select %s, %s, %s from %s%s%s%s%s%s order by %s%s%s, e.id%s limit ?"
+        "select %s, %s from %s%s%s%s%s%s%s order by %s limit ?"
             .formatted(
                 ListedTool.COLUMNS,
-                group,
-                sort,
+                selection.columns(),
                 source.from(),
                 joined(),
-                order.joins(),
+                selection.joins(),
                 where,
+                selection.condition(),
                 beyond.sql(),
                 within.sql(),
-                grouped,
-                sort,
-                down,
-                down),
-        (row, index) ->
-            new Placed(
-                ListedTool.of(row),
-                row.getString(ListedTool.COUNT + 1),
-                row.getString(ListedTool.COUNT + 2)),
+                selection.order()),
+        (row, index) -> {
+          List<String> texts = new ArrayList<>(keys);
+          for (int key = 1; key <= keys; key++) {
+            texts.add(row.getString(ListedTool.COUNT + key));
+          }
+          return new Placed(ListedTool.of(row), texts);
+        },
         given.toArray());
   }
 
   /**
-   * The groups that fill a page, where an index counts them: without that all groups are sorted for
-   * the first few.
+   * The first values of a key that fill a page, where an index counts them: without that all are
+   * sorted for the first few.
    */
-  private Condition within(JdbcTemplate jdbc, Order order, Condition beyond, int limit) {
-    if (order.group() == null || !order.group().counted()) {
-      return Condition.NONE;
+  private ListCondition within(
+      JdbcTemplate jdbc, ListSelection selection, ListCondition beyond, int limit) {
+    ListPlacing.Key first = selection.placing().first();
+    if (!first.of().counted() || selection.placing().indexed()) {
+      return ListCondition.NONE;
     }
-    String group = order.grouping();
-    List<Object> given = new ArrayList<>(values);
-    given.addAll(beyond.values());
-    List<Counted> first =
-        jdbc.query(
-            "select %1$s, count(*) from entry e%2$s%3$s%4$s group by %1$s order by %1$s limit %5$d"
-                .formatted(group, joined(), where, beyond.sql(), COUNTED),
-            (row, index) -> new Counted(row.getObject(1), row.getLong(2)),
-            given.toArray());
-    long tools = 0;
-    for (Counted one : first) {
-      tools += one.tools();
-      if (tools > limit) {
-        return new Condition(" and %s <= ?".formatted(group), List.of(one.group()));
+    for (int most : COUNTED) {
+      List<Counted> counted = counted(jdbc, first, beyond, most);
+      long tools = 0;
+      for (int i = 0; i < counted.size(); i++) {
+        tools += counted.get(i).tools();
+        if (tools > limit) {
+          String compared = i == 0 ? "=" : first.down() ? ">=" : "<=";
+          return new ListCondition(
+              " and %s %s ?".formatted(first.of().expression(), compared),
+              List.of(counted.get(i).value()));
+        }
+      }
+      if (counted.size() < most) {
+        break;
       }
     }
-    return Condition.NONE;
+    return ListCondition.NONE;
   }
 
-  private record Counted(Object group, long tools) {}
+  private record Counted(Object value, long tools) {}
+
+  private List<Counted> counted(
+      JdbcTemplate jdbc, ListPlacing.Key key, ListCondition beyond, int most) {
+    List<Object> given = new ArrayList<>(values);
+    given.addAll(beyond.values());
+    return jdbc.query(
+        "select %1$s, count(*) from entry e%2$s%3$s%4$s group by %1$s order by %1$s%5$s limit %6$d"
+            .formatted(
+                key.of().expression(),
+                joined(),
+                where,
+                beyond.sql(),
+                key.down() ? " desc" : "",
+                most),
+        (row, index) -> new Counted(row.getObject(1), row.getLong(2)),
+        given.toArray());
+  }
 
   /** The first entries of an order, whatever they are called. */
-  private EntrySource first(Order order, Optional<Cursor> cursor) {
-    Condition beyond = cursor.map(from -> beyond(from, order)).orElse(Condition.NONE);
+  private EntrySource first(ListPlacing placing, Optional<ListCursor> cursor) {
+    ListSelection selection = ListSelection.all(placing);
+    ListCondition beyond = cursor.map(selection::beyond).orElse(ListCondition.NONE);
     List<Object> given = new ArrayList<>();
     Optional.ofNullable(filter.libraryId()).ifPresent(given::add);
     given.addAll(beyond.values());
-    String down = order.down() ? " desc" : "";
     return EntrySource.first(
-        "select e.id from entry e where %s%s order by %s%s, e.id%s limit %d"
+        "select e.id from entry e where %s%s order by %s limit %d"
             .formatted(
                 filter.libraryId() == null ? "true" : "e.library_id = ?",
                 beyond.sql(),
-                order.sort().expression(),
-                down,
-                down,
+                selection.order(),
                 LOOKED_AT),
         given);
   }
 
-  /** SQL that begins with {@code and}, or is empty. */
-  private record Condition(String sql, List<Object> values) {
-    static final Condition NONE = new Condition("", List.of());
-  }
-
-  private static Condition beyond(Cursor cursor, Order order) {
-    String beyond = order.down() ? "<" : ">";
-    String sort = order.sort().expression();
-    String group = order.grouping();
-    String within =
-        "%s %s= ? and (%s %s ? or e.id %s ?)".formatted(sort, beyond, sort, beyond, beyond);
-    return order.group() == null
-        ? new Condition(" and " + within, List.of(cursor.sort(), cursor.sort(), cursor.id()))
-        : new Condition(
-            " and %s >= ? and (%s > ? or %s)".formatted(group, group, within),
-            List.of(cursor.group(), cursor.group(), cursor.sort(), cursor.sort(), cursor.id()));
+  /** True for a library of which the first entries of an order are all. */
+  private boolean small(JdbcTemplate jdbc) {
+    if (filter.libraryId() == null) {
+      return false;
+    }
+    Long entries =
+        jdbc.queryForObject(
+            "select count(*) from (select 1 from entry where library_id = ? limit %d) n"
+                .formatted(LOOKED_AT),
+            Long.class,
+            filter.libraryId());
+    return entries != null && entries < LOOKED_AT;
   }
 
   private String joined() {
@@ -299,32 +308,5 @@ final class ToolQuery {
             .formatted(expressions, source.from(), joined(), where),
         row,
         given.toArray());
-  }
-
-  /** Where a page ended. */
-  record Cursor(Object group, Object sort, long id) {
-
-    private static final String APART = "\n";
-
-    static String write(Placed last) {
-      return Base64.getUrlEncoder()
-          .withoutPadding()
-          .encodeToString(
-              String.join(APART, Long.toString(last.tool().id()), last.group(), last.sort())
-                  .getBytes(StandardCharsets.UTF_8));
-    }
-
-    static Cursor read(String text, Order order) {
-      try {
-        String plain = new String(Base64.getUrlDecoder().decode(text), StandardCharsets.UTF_8);
-        String[] parts = plain.split(APART, 3);
-        return new Cursor(
-            order.value(order.group, parts[1]),
-            order.value(order.sort, parts[2]),
-            Long.parseLong(parts[0]));
-      } catch (IllegalArgumentException | IndexOutOfBoundsException broken) {
-        throw Refusal.badRequest("the cursor in 'after' is not one that this list gave out");
-      }
-    }
   }
 }
