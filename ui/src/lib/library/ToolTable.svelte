@@ -52,12 +52,12 @@
     class: { width: '166px', text: (row) => row.classTitle },
     section: { width: 'minmax(90px, 160px)', text: (row) => row.section },
     library: { width: 'minmax(90px, 160px)', text: (row) => row.library },
-    holder: { width: 'minmax(90px, 150px)', text: (row) => row.uses.holder },
+    holder: { width: 'minmax(90px, 150px)', text: (row) => row.uses?.holder ?? '' },
     materials: {
       width: 'minmax(90px, 180px)',
-      text: (row) => materialNames(row.uses.materials, materials)
+      text: (row) => materialNames(row.uses?.materials ?? '', materials)
     },
-    planned: { width: 'minmax(90px, 160px)', text: (row) => row.uses.planned },
+    planned: { width: 'minmax(90px, 160px)', text: (row) => row.uses?.planned ?? '' },
     version: {
       width: '86px',
       text: ({ pinned }) => (pinned ? `${pinned.version} of ${pinned.newest}` : 'newest')

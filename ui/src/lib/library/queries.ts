@@ -91,6 +91,7 @@ export function toolsPage(
     group?: string;
     sort: Sort;
     down: boolean;
+    uses?: boolean;
     after?: string;
     limit: number;
   }
@@ -108,10 +109,11 @@ export const toolsQuery = (
   query: ListQuery,
   group: string,
   sort: Sort,
-  down: boolean
+  down: boolean,
+  uses: boolean
 ) =>
   infiniteQueryOptions({
-    queryKey: ['library', String(id ?? ALL), 'tools', query, group, sort, down],
+    queryKey: ['library', String(id ?? ALL), 'tools', query, group, sort, down, uses],
     initialPageParam: undefined as string | undefined,
     queryFn: ({ pageParam }) =>
       toolsPage(id, {
@@ -119,6 +121,7 @@ export const toolsQuery = (
         group: group || undefined,
         sort,
         down,
+        uses,
         after: pageParam,
         limit: PAGE
       }),

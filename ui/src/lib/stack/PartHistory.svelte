@@ -8,7 +8,7 @@
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import { moment } from '$lib/shell/text';
   import { profileOf } from './bodies';
-  import { differences } from './history';
+  import { differences, fieldTitle } from './history';
   import { formerPartsQuery } from './queries';
 
   let {
@@ -87,7 +87,7 @@
       <tbody>
         {#each differences(from.fields, to.fields) as difference (difference.field)}
           <tr>
-            <td class="code">{difference.field}</td>
+            <td class="text-soft">{fieldTitle(difference.field)}</td>
             <td class="max-w-56 break-words">{difference.here || 'none'}</td>
             <td class="max-w-56 break-words">{difference.there || 'none'}</td>
           </tr>

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { differences } from './history';
+import { differences, fieldTitle } from './history';
 
 test('what both say alike is left out, what only one says stays', () => {
   expect(
@@ -12,4 +12,9 @@ test('what both say alike is left out, what only one says stays', () => {
     { field: 'SEAT', here: 'HSK-A63:f', there: '' },
     { field: 'WT', here: '', there: '1 kg' }
   ]);
+});
+
+test('fields are called as on their pages, others by their symbol', () => {
+  expect(fieldTitle('LSC')).toBe('Least clamping');
+  expect(fieldTitle('WT')).toBe('WT');
 });

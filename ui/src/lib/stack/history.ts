@@ -11,3 +11,23 @@ export function differences(
     .map((field) => ({ field, here: from[field] ?? '', there: to[field] ?? '' }))
     .filter(({ here, there }) => here !== there);
 }
+
+/** What the pages of holders and stacks call their fields; others are called by their symbol. */
+const titles: Record<string, string> = {
+  CODE: 'Code',
+  NAME: 'Name',
+  KIND: 'Kind',
+  CCMS: 'Machine side',
+  CCWS: 'Workpiece side',
+  BODIES: 'Cylinders and cones',
+  BODYMATERIAL: 'Material',
+  LSC: 'Least clamping',
+  AXISANGLE: 'Turns by',
+  AXISAT: 'Axes cross at',
+  AXISOUT: 'Face beyond it',
+  SEAT: 'Spindle',
+  OVERHANG: 'Overhang',
+  PARTS: 'Parts'
+};
+
+export const fieldTitle = (field: string): string => titles[field] ?? field;

@@ -61,4 +61,10 @@ public final class Bench {
         floor,
         ours / floor);
   }
+
+  /** One line of the report, of a figure that is not to be passed. */
+  static void goal(String figure, double ours, double most, String unit) {
+    System.out.printf(
+        java.util.Locale.ROOT, "%-58s %9.2f %s, goal  %9.2f%n", figure, ours, unit, most);
+  }
 }

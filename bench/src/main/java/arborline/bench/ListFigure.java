@@ -10,11 +10,15 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Arrays;
+import java.util.Locale;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
 
 /** A filtered page of a library over HTTP, against the bare SQL for the same rows. */
 final class ListFigure {
 
   private static final int PAGES = 360;
+  private static final int SEARCHES = 200;
   private static final int WARM_UP = 10_000;
   private static final String SQL =
       """
@@ -46,6 +50,60 @@ final class ListFigure {
           at(ours, 95),
           at(floor, 95),
           "ms");
+      search(library, tools);
+    }
+  }
+
+  /** Searches over all libraries once every entry is found by its words, and groups of them. */
+  private void search(long library, int tools)
+      throws IOException, InterruptedException, SQLException {
+    long begin = System.nanoTime();
+    while (behind()) {
+      TimeUnit.MILLISECONDS.sleep(200);
+    }
+    System.out.printf(
+        Locale.ROOT, "%,d entries found by their words after %.0f s%n", tools, seconds(begin));
+    String[] sought = {"q=B%1$d-%2$d", "q=no+%2$d", "q=flat+mill+%2$d", "q=mill", "q=dia+%3$d+end"};
+    Random random = new Random(7);
+    double[] times = new double[SEARCHES];
+    for (int i = -SEARCHES; i < SEARCHES; i++) {
+      String query =
+          sought[Math.floorMod(i, sought.length)].formatted(
+              library, random.nextInt(tools) + 1, 2 + random.nextInt(30));
+      double time = asked("/tools?limit=100&" + query);
+      if (i >= 0) {
+        times[i] = time;
+      }
+    }
+    Arrays.sort(times);
+    Bench.goal("search over %,d tools, 95 of 100".formatted(tools), at(times, 95), 50, "ms");
+    for (String group : new String[] {"library", "class", "diameter", "holder", "material"}) {
+      double[] pages = new double[SEARCHES / 4];
+      for (int i = 0; i < pages.length; i++) {
+        pages[i] = asked("/tools?limit=100&group=" + group);
+      }
+      Arrays.sort(pages);
+      Bench.goal(
+          "%,d tools grouped by %s, 95 of 100".formatted(tools, group), at(pages, 95), 100, "ms");
+    }
+  }
+
+  private double asked(String path) throws IOException {
+    long begin = System.nanoTime();
+    http.bytes(path);
+    return (System.nanoTime() - begin) / 1e6;
+  }
+
+  private static double seconds(long begin) {
+    return (System.nanoTime() - begin) / 1e9;
+  }
+
+  private boolean behind() throws SQLException {
+    try (Connection connection = connect();
+        Statement statement = connection.createStatement();
+        ResultSet rows =
+            statement.executeQuery("select 1 from entry where worded = false limit 1")) {
+      return rows.next();
     }
   }
 

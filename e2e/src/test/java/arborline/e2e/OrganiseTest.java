@@ -76,6 +76,16 @@ class OrganiseTest extends BrowserTest {
     field("New section").fill("Seldom");
     page.keyboard().press("Enter");
     assertThat(page.getByLabel("Name of section Seldom")).isVisible();
+    page.getByLabel("Drag Seldom").dragTo(page.getByLabel("Drag Everyday"));
+    assertThat(
+            page.getByLabel("Name of section", new Page.GetByLabelOptions().setExact(false))
+                .first())
+        .hasValue("Seldom");
+    page.getByLabel("Name of section Seldom").press("Alt+ArrowDown");
+    assertThat(
+            page.getByLabel("Name of section", new Page.GetByLabelOptions().setExact(false))
+                .first())
+        .hasValue("Everyday");
     page.getByLabel("Name of section Seldom").press("Alt+ArrowUp");
     page.keyboard().press("Escape");
     Journey.button(page, "Show all").click();
@@ -122,6 +132,43 @@ class OrganiseTest extends BrowserTest {
         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Copy"))
         .click();
     assertThat(page.getByText("Copied 1 tool into " + into.name())).isVisible();
+  }
+
+  @Test
+  void rowsThatWereCopiedInOneWindowArePastedInAnother() {
+    Stock from = Stock.of(journey, "OK");
+    Stock into = Stock.of(journey, "OL");
+    page.navigate(from.path());
+    Journey.button(page, "Board").click();
+    Locator board = page.getByRole(AriaRole.GRID);
+    board.press("Space");
+    board.press("Control+c");
+    Page other = page.context().newPage();
+    other.navigate(into.path());
+    other.getByRole(AriaRole.GRID).press("Control+v");
+    assertThat(other.getByRole(AriaRole.DIALOG)).containsText("Copy 1 tool into " + into.name());
+    other.close();
+  }
+
+  @Test
+  void toolsOfAnotherLibraryThatAreDroppedAskWhatBecomesOfThem() {
+    Stock from = Stock.of(journey, "OM");
+    Stock into = Stock.of(journey, "ON");
+    page.navigate(into.path());
+    assertThat(page.getByRole(AriaRole.GRID)).isVisible();
+    page.evaluate(
+        """
+        tools => {
+          const carried = new DataTransfer();
+          carried.setData('application/x-arborline-tools', tools);
+          const list = document.querySelector('[role=grid]');
+          list.dispatchEvent(
+            new DragEvent('drop', { dataTransfer: carried, bubbles: true, cancelable: true }));
+        }\
+        """,
+        "[{\"toolId\":%d,\"libraryId\":%d}]".formatted(from.tool("FE10"), from.library()));
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Copy 1 tool into " + into.name());
+    page.keyboard().press("Escape");
   }
 
   @Test

@@ -2,6 +2,7 @@ package arborline.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
@@ -71,10 +72,22 @@ class StackingTest extends BrowserTest {
         .click();
     assertThat(page.getByText("Saved KF-HOLDER")).isVisible();
     assertThat(field("Length of row 1")).hasValue("88.9");
+    Journey.button(page, "Versions").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Version 1");
+    assertThat(page.getByRole(AriaRole.DIALOG).getByLabel("Strip")).isVisible();
+    assertAccessible();
+    Journey.button(page, "Back to version 1").click();
+    assertThat(page.getByText("KF-HOLDER is as in version 1 again")).isVisible();
+    assertThat(field("Length of row 1")).not().hasValue("88.9");
+    page.locator("[data-sonner-toast]")
+        .filter(new Locator.FilterOptions().setHasText("is as in version 1 again"))
+        .getByText("Undo")
+        .click();
+    assertThat(field("Length of row 1")).hasValue("88.9");
     page.navigate("/tools/%d/stack".formatted(stock.tool("BE10")));
-    assertThat(page.getByText("stays at version 1 of 2")).isVisible();
+    assertThat(page.getByText("stays at version 1 of 4")).isVisible();
     Journey.button(page, "Follow").click();
-    assertThat(page.getByText("stays at version 1 of 2")).hasCount(0);
+    assertThat(page.getByText("stays at version 1 of 4")).hasCount(0);
   }
 
   @Test

@@ -102,4 +102,35 @@ class PartHistoryTest extends ServerTest {
     assertEquals(409, back("stacks", id, 2, 1).status());
     assertEquals(404, back("stacks", id, 3, 9).status());
   }
+
+  @Test
+  void aListSaysInWhichHolderAToolIsAndGroupsByIt() {
+    long library = library("In holders");
+    for (String code : List.of("PH-B", "PH-A", "PH-C")) {
+      lead.post(
+          "/api/v1/libraries/%d/tools".formatted(library),
+          Draft.of(code, "Mill", "end-mill-flat", "DC=10 APMX=22 DMM=10 OAL=72 NOF=4"));
+    }
+    String list = "/api/v1/libraries/%d/tools".formatted(library);
+    long held = lead.get(list + "?q=ph-b").at("items").get(0).get("toolId").asLong();
+    lead.post(
+        "/api/v1/tools/%d/stacks".formatted(held),
+        Api.body("name", "", "seat", "", "components", List.of(added("PH-4")), "overhang", 40));
+    assertTrue(lead.get(list).at("items").get(0).get("uses").isNull());
+    assertEquals(
+        List.of("PH-A", "PH-C", "PH-B PH-4"),
+        lead.get(list + "?uses=true&group=holder")
+            .at("items")
+            .valueStream()
+            .map(row ->
+                (row.get("code").asString() + " " + row.at("/uses/holder").asString()).strip())
+            .toList());
+    assertEquals(
+        List.of("PH-B", "PH-C", "PH-A"),
+        lead.get(list + "?sort=holder&down=true")
+            .at("items")
+            .valueStream()
+            .map(row -> row.get("code").asString())
+            .toList());
+  }
 }

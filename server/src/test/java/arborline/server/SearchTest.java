@@ -8,9 +8,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.ApplicationContext;
+import org.springframework.test.util.ReflectionTestUtils;
 
 /** Words that are sought, over the shop and within a library, whenever entries were changed. */
 class SearchTest extends ServerTest {
+
+  @Autowired ApplicationContext context;
 
   private List<String> found(String query) {
     List<String> codes = new ArrayList<>();
@@ -74,6 +79,26 @@ class SearchTest extends ServerTest {
     assertEquals(List.of(), found("q=wirrw"));
     assertEquals(204, lead.post("/api/v1/trail/%d/undo".formatted(undo), null).status());
     stays(List.of("SA-1"), () -> found("q=wirrw"));
+  }
+
+  @Test
+  void wordsThatLeadNowhereAreForgottenAtNight() {
+    long library = library("Sought and swept");
+    long id = tool(library, "SS-1", "Altwort");
+    stays(List.of("SS-1"), () -> found("q=altw"));
+    lead.send("PUT", "/api/v1/tools/%d?version=1".formatted(id), draft("SS-1", "Neuwort"));
+    stays(List.of("SS-1"), () -> found("q=neuw"));
+    ReflectionTestUtils.invokeMethod(context.getBean("entryWords"), "sweep");
+    assertEquals(0, leading("altwort"));
+    assertEquals(1, leading("neuwort"));
+    assertEquals(List.of("SS-1"), found("q=neuw"));
+  }
+
+  private long leading(String word) {
+    return jdbc.sql("select count(*) from entry_word where word = ?")
+        .param(word)
+        .query(Long.class)
+        .single();
   }
 
   @Test

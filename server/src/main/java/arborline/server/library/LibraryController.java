@@ -72,6 +72,7 @@ class LibraryController {
       @RequestParam(defaultValue = "code") String sort,
       @RequestParam(defaultValue = "false") boolean down,
       @RequestParam(required = false) @Nullable String after,
+      @RequestParam(defaultValue = "false") boolean uses,
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
         filter(id, q, classes, diaMin, diaMax, section),
@@ -79,7 +80,8 @@ class LibraryController {
         ListOrder.sorting(sort),
         down,
         after,
-        Math.clamp(limit, 1, MOST));
+        Math.clamp(limit, 1, MOST),
+        uses);
   }
 
   @GetMapping("/{id}/facets")

@@ -33,6 +33,7 @@ class ShopToolsController {
       @RequestParam(defaultValue = "code") String sort,
       @RequestParam(defaultValue = "false") boolean down,
       @RequestParam(required = false) @Nullable String after,
+      @RequestParam(defaultValue = "false") boolean uses,
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
         filter(q, classes, diaMin, diaMax),
@@ -40,7 +41,8 @@ class ShopToolsController {
         ListOrder.sorting(sort),
         down,
         after,
-        Math.clamp(limit, 1, MOST));
+        Math.clamp(limit, 1, MOST),
+        uses);
   }
 
   /**

@@ -9,6 +9,7 @@ import arborline.server.tool.ExampleTools;
 import arborline.server.tool.ValueView;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
@@ -53,6 +54,7 @@ class ToolLists {
    * @param library that holds it, by name
    * @param pinned which version that library holds; null where it follows the newest
    * @param values those that the list shows, by symbol
+   * @param uses null where that was not asked for
    * @param group what it stands under in a grouped list; empty where that says nothing of it, null
    *     where the list is not grouped
    */
@@ -70,7 +72,7 @@ class ToolLists {
       ListedVersions.@Nullable Pinned pinned,
       @Schema(implementation = ShownValues.class) ReadyJson values,
       @Schema(implementation = Outline.class, nullable = true) ReadyJson outline,
-      ListedUses.Uses uses,
+      ListedUses.@Nullable Uses uses,
       @Nullable String group) {}
 
   /** What {@link ToolRow#values} is in the document of the API. */
@@ -95,6 +97,7 @@ class ToolLists {
    * @param group null where it is not grouped
    * @param down true for the last of each group first
    * @param after where the page before ended; null for the first
+   * @param used true where it is to be said what belongs to the tools
    */
   Slice<ToolRow> page(
       ToolQuery.Filter filter,
@@ -102,7 +105,8 @@ class ToolLists {
       ListOrder sort,
       boolean down,
       @Nullable String after,
-      int limit) {
+      int limit,
+      boolean used) {
     if (filter.libraryId() == null && OF_ONE_LIBRARY.contains(sort)) {
       throw Refusal.badRequest(
           "numbers and sections belong to one library: over all, sort by something else");
@@ -123,7 +127,7 @@ class ToolLists {
     Map<Long, ListPreviews.Preview> seen = previews.of(shown);
     Map<Long, ListedVersions.Pinned> pinned = versions.of(shown);
     Map<Long, String> names = names(shown);
-    Map<Long, ListedUses.Uses> used = uses.of(shown);
+    Map<Long, ListedUses.Uses> known = used ? uses.of(shown) : Map.of();
     List<ToolRow> items =
         placed.stream()
             .map(one ->
@@ -132,7 +136,7 @@ class ToolLists {
                     names.getOrDefault(one.tool().libraryId(), ""),
                     pinned.get(one.tool().id()),
                     seen.get(one.tool().versionId()),
-                    used.getOrDefault(one.tool().toolId(), ListedUses.Uses.NONE),
+                    known.get(one.tool().toolId()),
                     group == null ? null : one.keys().getFirst()))
             .toList();
     String next = more ? ListCursor.write(placed.getLast()) : null;
@@ -141,10 +145,15 @@ class ToolLists {
 
   private Map<Long, String> names(List<ListedTool> shown) {
     Map<Long, String> names = new HashMap<>();
-    for (ListedTool tool : shown) {
-      names.computeIfAbsent(
-          tool.libraryId(),
-          id -> libraries.findById(id.longValue()).map(library -> library.name).orElse(""));
+    List<Long> ids = shown.stream().map(ListedTool::libraryId).distinct().toList();
+    if (!ids.isEmpty()) {
+      jdbc.query(
+          "select id, name from library where id in (%s)"
+              .formatted(String.join(", ", Collections.nCopies(ids.size(), "?"))),
+          row -> {
+            names.put(row.getLong(1), row.getString(2));
+          },
+          ids.toArray());
     }
     return names;
   }
@@ -160,7 +169,7 @@ class ToolLists {
       String library,
       ListedVersions.@Nullable Pinned pinned,
       ListPreviews.Preview preview,
-      ListedUses.Uses uses,
+      ListedUses.@Nullable Uses uses,
       @Nullable String group) {
     return new ToolRow(
         entry.id(),

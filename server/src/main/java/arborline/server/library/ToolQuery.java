@@ -58,11 +58,13 @@ final class ToolQuery {
   private final StringBuilder where = new StringBuilder(" where 1 = 1");
   private final List<Object> values = new ArrayList<>();
   private boolean sizes;
+  private final boolean conditions;
 
   ToolQuery(Filter filter, Except except) {
     this.filter = filter;
     SearchText text = SearchText.parse(filter.q() == null ? "" : filter.q());
     this.words = EntrySource.beginnings(text.words());
+    this.conditions = !text.conditions().isEmpty();
     if (filter.libraryId() != null) {
       add("e.library_id = ?", filter.libraryId());
     }
@@ -130,13 +132,25 @@ final class ToolQuery {
   List<Placed> page(
       JdbcTemplate jdbc, ListPlacing placing, Optional<ListCursor> cursor, int limit) {
     Optional<EntrySource> rare = EntrySource.rare(jdbc, words);
-    if (words.isEmpty() || rare.isPresent() || !placing.indexed()) {
+    if (words.isEmpty() || rare.isPresent() || !placing.indexed() || narrowedByMore()) {
       return parts(jdbc, rare.orElse(EntrySource.ALL), placing, cursor, limit);
     }
     List<Placed> first = parts(jdbc, first(placing, cursor), placing, cursor, limit);
     return first.size() > limit || small(jdbc)
         ? first
         : parts(jdbc, EntrySource.both(jdbc, words), placing, cursor, limit);
+  }
+
+  /**
+   * True where something else than one common word narrows the list, which the database is good at.
+   */
+  private boolean narrowedByMore() {
+    return words.size() == 1
+        && (!filter.classes().isEmpty()
+            || filter.section() != null
+            || filter.diaMin() != null
+            || filter.diaMax() != null
+            || conditions);
   }
 
   /**
@@ -300,7 +314,9 @@ final class ToolQuery {
    * @param row a group from its values and, last, how many tools it has
    */
   <T> List<T> groups(JdbcTemplate jdbc, String expressions, RowMapper<T> row) {
-    EntrySource source = EntrySource.rare(jdbc, words).orElse(EntrySource.ALL);
+    EntrySource source =
+        EntrySource.rare(jdbc, words)
+            .orElseGet(() -> words.isEmpty() || small(jdbc) ? EntrySource.ALL : EntrySource.READ);
     List<Object> given = new ArrayList<>(source.values());
     given.addAll(values);
     return jdbc.query(
