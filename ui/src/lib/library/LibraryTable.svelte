@@ -44,7 +44,7 @@
       {/if}
       {#each group.rows as row (row.id)}
         <tr class="hover:bg-faint">
-          <td class="max-w-80">
+          <td class="max-w-64 xl:max-w-80">
             <a class="font-semibold hover:text-working" href="/libraries/{row.id}">{row.name}</a>
             {#if row.settings.purpose}
               <span class="block truncate text-[13px] text-soft" title={row.settings.purpose}
@@ -82,6 +82,16 @@
                 {count(waiting.lines, 'line')} of {waiting.name}
               </a>
             {/each}
+            {#if row.alike > 0}
+              <a
+                class="block hover:text-working"
+                href="/duplicates?library={row.id}"
+                title="Groups of tools that may be one"
+              >
+                <Mark kind="query" word="" />
+                {count(row.alike, 'group')} alike
+              </a>
+            {/if}
             {#if row.behind > 0}
               <span class="block">
                 <Mark kind="note" word="" />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { page } from '$app/state';
   import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query';
   import { searchDuplicates, stopSearch } from '$lib/duplicate/actions';
   import Group from '$lib/duplicate/Group.svelte';
@@ -12,7 +13,7 @@
   import { who } from '$lib/shell/session.svelte';
   import { capital, count, moment } from '$lib/shell/text';
 
-  let library = $state('');
+  let library = $state(/^\d+$/.exec(page.url.searchParams.get('library') ?? '')?.[0] ?? '');
   let tolerance = $state<number | null>(null);
   const libraries = createQuery(librariesQuery);
   const search = createQuery(duplicateSearchQuery);

@@ -120,6 +120,16 @@ class DuplicatesTest extends ServerTest {
         second.get("differences").toString().contains("\"here\":\"17 mm\",\"there\":\"17.01 mm\""),
         second.toString());
     assertEquals("Duplicates: two", second.at("/usedIn/0/library").asString());
+    for (long library : List.of(one, two)) {
+      assertEquals(
+          List.of(1L),
+          lead.get("/api/v1/libraries/overview")
+              .at("items")
+              .valueStream()
+              .filter(row -> row.get("id").asLong() == library)
+              .map(row -> row.get("alike").asLong())
+              .toList());
+    }
   }
 
   @Test

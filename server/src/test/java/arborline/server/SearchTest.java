@@ -82,6 +82,16 @@ class SearchTest extends ServerTest {
   }
 
   @Test
+  void moreWordsThanAnybodyTypesAreRefused() {
+    assertEquals(200, lead.get("/api/v1/tools?q=" + "ab ".repeat(20)).status());
+    Api.Answer refused = lead.get("/api/v1/tools?q=" + "ab ".repeat(21));
+    assertEquals(400, refused.status());
+    assertEquals("at most 20 words can be sought at once", refused.text("detail"));
+    assertEquals(400, lead.get("/api/v1/tools/facets?q=" + "ab ".repeat(21)).status());
+    assertEquals(400, lead.get("/api/v1/tools/ids?q=" + "ab ".repeat(21)).status());
+  }
+
+  @Test
   void wordsThatLeadNowhereAreForgottenAtNight() {
     long library = library("Sought and swept");
     long id = tool(library, "SS-1", "Altwort");

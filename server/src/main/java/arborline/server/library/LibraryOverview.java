@@ -47,6 +47,7 @@ class LibraryOverview {
    *
    * @param classes those with the most tools first
    * @param behind tools that it holds in an older version than the newest
+   * @param alike groups of tools that may be one, with tools of the library in them
    */
   record LibraryRow(
       long id,
@@ -56,6 +57,7 @@ class LibraryOverview {
       List<ClassCount> classes,
       List<AtMachine> machines,
       long behind,
+      long alike,
       List<Waiting> waiting) {}
 
   @Transactional(readOnly = true)
@@ -66,7 +68,18 @@ class LibraryOverview {
           changes.put(row.getLong(1), row.getLong(2));
         });
     Map<Long, List<AtMachine>> machines = machines();
-    Map<Long, Long> behind = behind();
+    Map<Long, Long> behind =
+        counted(
+            """
+            select e.library_id, count(*) from entry e join tool t on t.id = e.tool_id
+            where e.pinned and e.version_id <> t.version_id group by e.library_id\
+            """);
+    Map<Long, Long> alike =
+        counted(
+            """
+            select e.library_id, count(distinct m.group_id) from duplicate_member m
+            join entry e on e.tool_id = m.tool_id group by e.library_id\
+            """);
     Map<Long, List<Waiting>> waiting = waiting();
     return heads.stream()
         .map(head -> {
@@ -82,6 +95,7 @@ class LibraryOverview {
               classes.stream().limit(MOST_CLASSES).toList(),
               machines.getOrDefault(head.id(), List.of()),
               behind.getOrDefault(head.id(), 0L),
+              alike.getOrDefault(head.id(), 0L),
               waiting.getOrDefault(head.id(), List.of()));
         })
         .toList();
@@ -119,17 +133,14 @@ class LibraryOverview {
     return machines;
   }
 
-  private Map<Long, Long> behind() {
-    Map<Long, Long> behind = new HashMap<>();
-    jdbc.sql(
-            """
-            select e.library_id, count(*) from entry e join tool t on t.id = e.tool_id
-            where e.pinned and e.version_id <> t.version_id group by e.library_id\
-            """)
+  /** A number for each library that has one. */
+  private Map<Long, Long> counted(String sql) {
+    Map<Long, Long> counts = new HashMap<>();
+    jdbc.sql(sql)
         .query(row -> {
-          behind.put(row.getLong(1), row.getLong(2));
+          counts.put(row.getLong(1), row.getLong(2));
         });
-    return behind;
+    return counts;
   }
 
   private Map<Long, List<Waiting>> waiting() {

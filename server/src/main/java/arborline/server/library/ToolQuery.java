@@ -1,6 +1,7 @@
 package arborline.server.library;
 
 import arborline.core.library.SearchText;
+import arborline.server.support.Refusal;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -47,6 +48,8 @@ final class ToolQuery {
     }
   }
 
+  private static final int MOST_WORDS = 20;
+
   /** How many entries of an order are looked at before the words are asked where they lead. */
   private static final int LOOKED_AT = 3_000;
 
@@ -64,6 +67,9 @@ final class ToolQuery {
     this.filter = filter;
     SearchText text = SearchText.parse(filter.q() == null ? "" : filter.q());
     this.words = EntrySource.beginnings(text.words());
+    if (words.size() > MOST_WORDS) {
+      throw Refusal.badRequest("at most %d words can be sought at once".formatted(MOST_WORDS));
+    }
     this.conditions = !text.conditions().isEmpty();
     if (filter.libraryId() != null) {
       add("e.library_id = ?", filter.libraryId());
