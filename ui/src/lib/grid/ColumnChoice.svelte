@@ -2,16 +2,18 @@
   import { Popover } from 'bits-ui';
   import Checkbox from '$lib/shell/Checkbox.svelte';
   import { capital } from '$lib/shell/text';
-  import { shownColumns, type Column } from './columns';
+  import { isShown, shownColumns, type Column, type ColumnSet } from './columns';
 
   let {
     label,
     columns,
+    sets = [],
     chosen = $bindable(),
     quiet = false
   }: {
     label: string;
     columns: Column<Row>[];
+    sets?: ColumnSet[];
     chosen: string[] | null;
     /** True where it shows only while the grid is pointed at or has the focus. */
     quiet?: boolean;
@@ -43,6 +45,20 @@
     <Popover.Portal>
       <Popover.Content class="floating z-50 w-72 p-3" align="end" sideOffset={4}>
         <p class="font-semibold">Columns</p>
+        {#if sets.length > 0}
+          <div class="mt-2 flex flex-wrap gap-1" role="group" aria-label="Sets of columns">
+            <button class="button" aria-pressed={chosen === null} onclick={() => (chosen = null)}
+              >What fits</button
+            >
+            {#each sets as one (one.name)}
+              <button
+                class="button"
+                aria-pressed={isShown(one, chosen)}
+                onclick={() => (chosen = [...one.columns])}>{one.name}</button
+              >
+            {/each}
+          </div>
+        {/if}
         <div class="mt-2 grid max-h-80 gap-1 overflow-auto">
           {#each offered as column (column.id)}
             <Checkbox
@@ -51,7 +67,7 @@
             />
           {/each}
         </div>
-        {#if chosen !== null}
+        {#if chosen !== null && sets.length === 0}
           <button class="button quiet mt-2" onclick={() => (chosen = null)}>
             Show the usual ones
           </button>

@@ -7,6 +7,7 @@
   import {
     leastWidth,
     shownColumns,
+    type ColumnSet,
     sorted,
     turned,
     type Column,
@@ -40,6 +41,7 @@
     drag,
     oncopied,
     picked = $bindable(),
+    sets,
     heading,
     onpoint
   }: {
@@ -77,6 +79,8 @@
     oncopied?: (rows: Row[], text: string) => void;
     /** Columns that somebody chose, where who uses the grid keeps them. */
     picked?: string[] | null;
+    /** Columns that are offered together. */
+    sets?: ColumnSet[];
     /** What stands above the rows of a group; it is written where it changes. */
     heading?: (row: Row) => string;
     /** Told of the row under the pointer and of that with the cursor. */
@@ -334,6 +338,7 @@
     quiet={flowing}
     {label}
     {columns}
+    {sets}
     bind:chosen={
       () => wanted,
       (next) => {

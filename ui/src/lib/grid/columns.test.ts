@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { leastWidth, shownColumns, sorted, turned, type Column } from './columns';
+import { isShown, leastWidth, shownColumns, sorted, turned, type Column } from './columns';
 
 interface Tool {
   code: string;
@@ -23,6 +23,13 @@ describe('columns of a grid', () => {
     expect(shownColumns(columns, null).map((column) => column.id)).toEqual(['code', 'size']);
     expect(shownColumns(columns, ['mass']).map((column) => column.id)).toEqual(['code', 'mass']);
     expect(shownColumns(columns, []).map((column) => column.id)).toEqual(['code']);
+  });
+
+  it('are those of a set whatever their order', () => {
+    const set = { name: 'Weights', columns: ['size', 'mass'] };
+    expect(isShown(set, ['mass', 'size'])).toBe(true);
+    expect(isShown(set, ['mass'])).toBe(false);
+    expect(isShown(set, null)).toBe(false);
   });
 
   it('sort numbers by size and codes as people count', () => {

@@ -26,6 +26,21 @@ export interface Column<Row> {
   fixed?: boolean;
 }
 
+/** Columns that are shown together. */
+export interface ColumnSet {
+  name: string;
+  columns: string[];
+}
+
+/** True where just these columns were chosen, in whatever order. */
+export function isShown(set: ColumnSet, chosen: string[] | null): boolean {
+  return (
+    chosen !== null &&
+    chosen.length === set.columns.length &&
+    set.columns.every((id) => chosen.includes(id))
+  );
+}
+
 /** Where a cell is; links of the row that has the cursor can be reached by Tab. */
 export interface Where {
   index: number;

@@ -92,6 +92,20 @@
     return following.includes(id);
   }
 
+  const GEOMETRY = ['DC', 'RE', 'SIG', 'APMX', 'LU', 'LCF', 'OAL', 'DMM', 'DN', 'LN', 'NOF'];
+  const SETS = [
+    { name: 'Geometry', columns: ['number', 'code', 'class', ...GEOMETRY] },
+    { name: 'Stack', columns: ['number', 'code', 'name', 'class', 'holder', 'DC', 'LU', 'DMM'] },
+    {
+      name: 'Where used',
+      columns: ['code', 'name', 'class', 'library', 'section', 'version', 'planned']
+    },
+    {
+      name: 'Materials',
+      columns: ['number', 'code', 'name', 'class', 'materials', 'SUBSTRATE', 'COATING']
+    }
+  ];
+
   /** Columns in which some row has a length. */
   const lengths = $derived(
     new Set(
@@ -146,6 +160,7 @@
   {onend}
   {onremove}
   {onpoint}
+  sets={SETS}
   bind:picked={() => filter.columns, (next) => (filter.columns = next ?? null)}
   heading={filter.group ? (row) => groupTitle(row, filter.group, materials) : undefined}
 />
