@@ -29,12 +29,27 @@ final class AssemblyParts {
   /** Lengths that differ less are written with other decimals, mm. */
   private static final BigDecimal SAME = new BigDecimal("0.05");
 
-  private final ExchangedItem assembly;
-  private final Map<String, ExchangedItem> items = new HashMap<>();
+  /** What holds more parts than this is no stack; it keeps them as its file has them. */
+  private static final int MOST_ORDERED = 40;
 
-  AssemblyParts(ExchangedItem assembly, List<ExchangedItem> all) {
+  private final ExchangedItem assembly;
+  private final Map<String, ExchangedItem> items;
+
+  /**
+   * An assembly of a file.
+   *
+   * @param items of the file, {@link #byId}
+   */
+  AssemblyParts(ExchangedItem assembly, Map<String, ExchangedItem> items) {
     this.assembly = assembly;
+    this.items = items;
+  }
+
+  /** The first item of each id. */
+  static Map<String, ExchangedItem> byId(List<ExchangedItem> all) {
+    Map<String, ExchangedItem> items = new HashMap<>();
     all.forEach(item -> items.putIfAbsent(item.id(), item));
+    return items;
   }
 
   /** The stack; nothing where none of its parts is a cutter. */
@@ -115,6 +130,9 @@ final class AssemblyParts {
 
   /** Each part behind the one that takes it; as the file has them where connections say less. */
   private List<ExchangedItem.Part> ordered(List<ExchangedItem.Part> parts) {
+    if (parts.size() > MOST_ORDERED) {
+      return parts;
+    }
     List<ExchangedItem.Part> left = new ArrayList<>(parts);
     List<ExchangedItem.Part> ordered = new ArrayList<>();
     String socket = assembly.machineSide().replaceFirst(":m$", ":f");

@@ -16,8 +16,12 @@ final class StatementLinks {
   private int[] links = new int[FIRST_SIZE];
   private int size;
 
+  /** By which statement each place was named last, from 1. */
+  private final int[] namedBy;
+
   private StatementLinks(int places) {
     this.starts = new int[places + 1];
+    this.namedBy = new int[places];
   }
 
   /** What statements refer to; a number that stands twice leads nowhere. */
@@ -26,35 +30,34 @@ final class StatementLinks {
     StatementLinks links = new StatementLinks(statements.size());
     for (int i = 0; i < statements.size(); i++) {
       for (Entity entity : statements.get(i).entities()) {
-        links.refer(document, entity.arguments(), links.starts[i]);
+        links.refer(document, entity.arguments(), i + 1);
       }
       links.starts[i + 1] = links.size;
     }
     return links;
   }
 
-  private void refer(Part21Document document, List<Argument> arguments, int first) {
+  private void refer(Part21Document document, List<Argument> arguments, int from) {
     for (int i = 0; i < arguments.size(); i++) {
       switch (arguments.get(i)) {
         case Argument.Reference reference -> {
           int to = document.place(reference.id());
           if (to >= 0 && !document.twice(reference.id())) {
-            link(to, first);
+            link(to, from);
           }
         }
-        case Argument.Several several -> refer(document, several.of(), first);
-        case Argument.Typed typed -> refer(document, typed.entity().arguments(), first);
+        case Argument.Several several -> refer(document, several.of(), from);
+        case Argument.Typed typed -> refer(document, typed.entity().arguments(), from);
         default -> {}
       }
     }
   }
 
-  private void link(int to, int first) {
-    for (int i = first; i < size; i++) {
-      if (links[i] == to) {
-        return;
-      }
+  private void link(int to, int from) {
+    if (namedBy[to] == from) {
+      return;
     }
+    namedBy[to] = from;
     if (size == links.length) {
       links = Arrays.copyOf(links, 2 * size);
     }

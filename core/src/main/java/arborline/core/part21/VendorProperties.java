@@ -15,6 +15,7 @@ import com.google.auto.service.AutoService;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.Iterator;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -103,24 +104,34 @@ public final class VendorProperties implements ItemReader {
         items.add(alone(item, items.isEmpty() ? said : List.of()));
       }
     }
-    read.items().stream()
-        .filter(item -> item.kind() == ItemKind.STACK)
-        .map(item -> new AssemblyParts(item, read.items()))
-        .forEach(assembly ->
-            assembly
-                .stack()
-                .ifPresent(stack -> {
-                  items.replaceAll(item -> ofStack(item, stack, assembly.contradicted()));
-                  items.add(stack);
-                }));
+    addStacks(read.items(), items);
     return items;
+  }
+
+  private static void addStacks(List<ExchangedItem> read, List<RawItem> items) {
+    Map<String, ExchangedItem> byId = AssemblyParts.byId(read);
+    Map<String, List<Integer>> byCode = new HashMap<>();
+    for (int i = 0; i < items.size(); i++) {
+      byCode.computeIfAbsent(items.get(i).text(RawItem.CODE), code -> new ArrayList<>()).add(i);
+    }
+    for (ExchangedItem item : read) {
+      if (item.kind() == ItemKind.STACK) {
+        AssemblyParts assembly = new AssemblyParts(item, byId);
+        assembly
+            .stack()
+            .ifPresent(stack -> {
+              byCode
+                  .getOrDefault(stack.owner(), List.of())
+                  .forEach(
+                      i -> items.set(i, ofStack(items.get(i), stack, assembly.contradicted())));
+              items.add(stack);
+            });
+      }
+    }
   }
 
   /** What is asked of a stack stands with the tool that it holds, and its models come along. */
   private static RawItem ofStack(RawItem item, RawItem stack, Optional<Finding> asked) {
-    if (item.kind() == ItemKind.STACK || !item.text(RawItem.CODE).equals(stack.owner())) {
-      return item;
-    }
     List<Finding> findings = new ArrayList<>(item.findings());
     asked.ifPresent(findings::add);
     Set<String> models = new LinkedHashSet<>(PathList.read(item.text(RawItem.ATTACHMENT)));

@@ -78,6 +78,39 @@ class AssemblyPartsTest {
   }
 
   @Test
+  void whatHoldsMorePartsThanAnybodyStacksKeepsTheOrderOfItsFile() throws IOException {
+    StringBuilder extra = new StringBuilder();
+    for (int i = 0; i < 3_000; i++) {
+      extra.append(
+          """
+          #%1$d=ITEM('PART-%2$d','extension','x');
+          #%3$d=CONNECTION(#%1$d,'machine side','CY-A-20:m');
+          #%4$d=ASSEMBLY_USAGE('4',#10,#%1$d,$);
+          """
+              .formatted(1000 + 3 * i, i, 1001 + 3 * i, 1002 + 3 * i));
+    }
+    List<String> parts = stack(extra.toString()).parts();
+    assertEquals(3_002, parts.size());
+    assertEquals(List.of("EXT-1", "HLD-1", "PART-0", "PART-1"), parts.subList(0, 4));
+  }
+
+  @Test
+  void aFileOfManyAssembliesEndsInBoundedTime() throws IOException {
+    StringBuilder extra = new StringBuilder();
+    for (int i = 0; i < 12_000; i++) {
+      extra.append(
+          """
+          #%1$d=ITEM('SET-N%2$d','tool assembly','Set');
+          #%3$d=ITEM('MC-N%2$d','square end mill','Mill');
+          #%4$d=PROPERTY_VALUE(#%3$d,'DC',12.,#1,$);
+          #%5$d=ASSEMBLY_USAGE('1',#%1$d,#%3$d,$);
+          """
+              .formatted(1000 + 4 * i, i, 1001 + 4 * i, 1002 + 4 * i, 1003 + 4 * i));
+    }
+    assertEquals("MC-12", stack(extra.toString()).owner());
+  }
+
+  @Test
   void theOverhangIsWhatTheLengthOfTheWholeLeaves() throws IOException {
     RawItem stack = stack("#60=PROPERTY_VALUE(#10,'LPR',158.5,#1,$);");
     assertEquals("38.5", stack.text(StackReading.OVERHANG));

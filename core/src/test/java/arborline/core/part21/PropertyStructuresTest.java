@@ -315,6 +315,17 @@ class PropertyStructuresTest {
   }
 
   @Test
+  void oneStatementThatRefersToAllOthersEndsInBoundedTime() throws IOException {
+    StringBuilder file = new StringBuilder("#1=ITEM('X-1','drill','x');");
+    StringBuilder all = new StringBuilder("#9=GROUP((#1");
+    for (int i = 10; i < 200_000; i++) {
+      file.append("#%d=A();".formatted(i));
+      all.append(",#").append(i);
+    }
+    assertEquals("X-1", read(file.append(all).append("));").toString()).items().getFirst().id());
+  }
+
+  @Test
   void namesInALongChainAreNotFollowedForever() throws IOException {
     StringBuilder chain = new StringBuilder("#1=ITEM('X-1',#100);");
     for (int i = 10; i < 50_000; i++) {

@@ -1,6 +1,7 @@
 package arborline.server.library;
 
 import arborline.core.library.SearchWords;
+import arborline.server.support.PassingFault;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -32,16 +33,23 @@ class EntryWords {
 
   private record Leading(String word, long entryId) {}
 
-  /** Goes on until the table leads to every entry. */
-  @Scheduled(fixedDelay = 1_000)
+  /**
+   * Leads to some entries more. Others wait for the thread of what is done by the clock, so it is
+   * given back after each batch.
+   */
+  @Scheduled(fixedDelay = 100)
   void follow() {
-    while (Boolean.TRUE.equals(transaction.execute(status -> some()))) {
-      Thread.yield();
+    try {
+      transaction.executeWithoutResult(status -> some());
+    } catch (RuntimeException fault) {
+      if (!PassingFault.is(fault)) {
+        throw fault;
+      }
     }
   }
 
   /** Entries that somebody is changing come with a later round: nobody is waited for. */
-  private boolean some() {
+  private void some() {
     List<Named> behind =
         jdbc.query(
             """
@@ -51,7 +59,7 @@ class EntryWords {
                 .formatted(BATCH),
             (row, index) -> new Named(row.getLong(1), row.getString(2), row.getString(3)));
     if (behind.isEmpty()) {
-      return false;
+      return;
     }
     List<Leading> leading = new ArrayList<>();
     List<Object[]> texts = new ArrayList<>();
@@ -65,11 +73,14 @@ class EntryWords {
         "insert ignore into entry_word (word, entry_id) values (?, ?)",
         leading.stream().map(one -> new Object[] {one.word(), one.entryId()}).toList());
     jdbc.batchUpdate("update entry set words = ?, worded = true where id = ?", texts);
-    return behind.size() == BATCH;
+  }
+
+  @Scheduled(cron = "0 30 3 * * *", zone = "UTC")
+  void sweepAtNight() {
+    Thread.startVirtualThread(this::sweep);
   }
 
   /** Forgets words that lead to entries which are gone or called otherwise by now. */
-  @Scheduled(cron = "0 30 3 * * *", zone = "UTC")
   void sweep() {
     Leading last = new Leading("", 0);
     while (last != null) {
