@@ -68,7 +68,9 @@
 
 <FilterBand {filter} facets={facets.data} />
 {#if tools.error}
-  <ErrorNote error={tools.error} retry={() => void tools.refetch()} />
+  <div class="flex-1">
+    <ErrorNote error={tools.error} retry={() => void tools.refetch()} />
+  </div>
 {:else if tools.data && rows.length === 0}
   <div class="flex-1 px-5 py-6">
     <p>No tool is like that.</p>

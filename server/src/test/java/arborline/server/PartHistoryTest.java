@@ -67,6 +67,7 @@ class PartHistoryTest extends ServerTest {
     lengthened(id, "PH-2", 1, 70);
     assertEquals(409, back("components", id, 1, 1).status());
     assertEquals(404, back("components", id, 2, 9).status());
+    assertEquals(409, back("components", id, 2, 2).status());
     assertEquals(404, back("components", 999_999_999, 1, 1).status());
     assertEquals(404, lead.get("/api/v1/components/999999999/versions").status());
     assertEquals(

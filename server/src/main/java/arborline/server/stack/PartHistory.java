@@ -138,7 +138,7 @@ class PartHistory {
   @Transactional
   Components.KnownComponent partBack(long id, int base, int version) {
     components.lock(id);
-    refuseChanged(components.get(id).version(), base);
+    refuseUnlessEarlier(components.get(id).version(), base, version);
     Component wanted =
         partVersions
             .findByComponentIdAndVersionNo(id, version)
@@ -151,7 +151,7 @@ class PartHistory {
   @Transactional
   Stacks.KeptStack stackBack(long id, int base, int version) {
     stacks.lock(id);
-    refuseChanged(stacks.get(id).version(), base);
+    refuseUnlessEarlier(stacks.get(id).version(), base, version);
     StackState wanted =
         stackVersions
             .findByStackIdAndVersionNo(id, version)
@@ -160,11 +160,14 @@ class PartHistory {
     return stacks.change(id, base, wanted.draft());
   }
 
-  private static void refuseChanged(int now, int base) {
+  private static void refuseUnlessEarlier(int now, int base, int version) {
     if (now != base) {
       throw Refusal.conflict(
           "somebody else changed it meanwhile: version %d stands now; look at it again"
               .formatted(now));
+    }
+    if (version == now) {
+      throw Refusal.conflict("version %d stands already".formatted(now));
     }
   }
 }
