@@ -3,6 +3,7 @@ package arborline.core.part21;
 import arborline.core.exchange.TextHead;
 import arborline.core.exchange.UnreadableFileException;
 import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.AbstractList;
 import java.util.ArrayList;
@@ -70,7 +71,7 @@ public final class Part21Document {
   private final Set<Long> twice = new HashSet<>();
   private final List<Part21Fault> faults = new ArrayList<>();
   private final Set<Long> garbageLines = new HashSet<>();
-  private String section = "";
+  private Section section = Section.NONE;
 
   private Part21Document(byte[] text) {
     this.text = text;
@@ -105,7 +106,7 @@ public final class Part21Document {
    * out about their encoding. Eight bytes are looked at together.
    */
   private static boolean plain(byte[] file) {
-    ByteBuffer bytes = ByteBuffer.wrap(file);
+    ByteBuffer bytes = ByteBuffer.wrap(file).order(ByteOrder.nativeOrder());
     long strange = 0;
     while (bytes.remaining() >= Long.BYTES) {
       long eight = bytes.getLong();
@@ -123,7 +124,7 @@ public final class Part21Document {
     while (texts.more()) {
       int start = texts.at();
       int line = texts.line();
-      if (section.equals("DATA") && text[start] == '#' && scan.passes(start)) {
+      if (section == Section.DATA && text[start] == '#' && scan.passes(start)) {
         keep(scan, texts.cut(scan.end(), scan.lines()));
       } else {
         take(texts.cut());
@@ -240,7 +241,7 @@ public final class Part21Document {
 
   private void take(int index) {
     boolean instance = text[texts.start(index)] == '#';
-    if (instance && section.equals("DATA")) {
+    if (instance && section == Section.DATA) {
       parse(index);
     } else {
       word(index, texts.text(index).strip());
@@ -251,9 +252,9 @@ public final class Part21Document {
     if (word.equals(START) || sectionWord(texts.line(index), word)) {
       return;
     }
-    if (section.equals("REFERENCE")) {
+    if (section == Section.REFERENCE) {
       external(word);
-    } else if (!section.equals("ANCHOR") && !section.equals("SIGNATURE")) {
+    } else if (section != Section.ANCHOR && section != Section.SIGNATURE) {
       parse(index);
     }
   }
@@ -262,30 +263,22 @@ public final class Part21Document {
   private boolean sectionWord(int line, String word) {
     if (word.startsWith(END)) {
       closeSection(line);
-      section = END;
+      section = Section.BEHIND;
     } else if (word.equals("ENDSEC")) {
-      section = "";
-    } else if (begins(word)) {
-      closeSection(line);
-      section = word.replaceFirst("\\W.*", "");
+      section = Section.NONE;
     } else {
-      return false;
+      Section begun = Section.begunBy(word);
+      if (begun == Section.NONE) {
+        return false;
+      }
+      closeSection(line);
+      section = begun;
     }
     return true;
   }
 
-  private static boolean begins(String text) {
-    return text.equals("HEADER")
-        || text.equals("ANCHOR")
-        || text.equals("REFERENCE")
-        || text.equals("SIGNATURE")
-        || text.equals("DATA")
-        || text.startsWith("DATA(")
-        || text.startsWith("DATA (");
-  }
-
   private void closeSection(int line) {
-    if (!section.isEmpty() && !section.equals(END)) {
+    if (section != Section.NONE && section != Section.BEHIND) {
       faults.add(
           new Part21Fault(
               line, Part21Fault.MISSING_ENDSEC, "the section before is not closed by ENDSEC"));

@@ -234,13 +234,15 @@ final class StatementScan {
 
   /** A string of one line. */
   private boolean string() {
-    at++;
-    while (at < to && text[at] != '\n') {
-      boolean quote = text[at++] == '\'';
-      if (quote && (at == to || text[at] != '\'')) {
-        return true;
+    int place = at + 1;
+    while (place < to && text[place] != '\n') {
+      if (text[place++] == '\'') {
+        if (place == to || text[place] != '\'') {
+          at = place;
+          return true;
+        }
+        place++;
       }
-      at += quote ? 1 : 0;
     }
     return false;
   }

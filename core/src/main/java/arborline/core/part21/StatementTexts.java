@@ -135,8 +135,9 @@ final class StatementTexts {
 
   private void skipBlanksAndComments() {
     while (at < file.length) {
-      if (Character.isWhitespace(file[at])) {
-        line += file[at] == '\n' ? 1 : 0;
+      byte sign = file[at];
+      if (sign <= ' ' && Character.isWhitespace(sign)) {
+        line += sign == '\n' ? 1 : 0;
         at++;
       } else if (comment()) {
         passComment();
