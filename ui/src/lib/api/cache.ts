@@ -3,9 +3,22 @@ import { QueryClient, type QueryKey } from '@tanstack/svelte-query';
 /**
  * Keeps what the server answered. A key is a topic, a subject and what of it is asked:
  * `['tool', '17', 'stacks']`. Topics and subjects are those of the server's live events.
+ *
+ * Views are told of everything that changes of an answer: a view that has looked at the error alone
+ * would not hear that the data came, and read the old answer when it looks at the data later. Servers
+ * of a shop are asked also where the browser holds that it has no network.
  */
 export const cache = new QueryClient({
-  defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, staleTime: 5000 } }
+  defaultOptions: {
+    queries: {
+      retry: false,
+      refetchOnWindowFocus: false,
+      staleTime: 5000,
+      notifyOnChangeProps: 'all',
+      networkMode: 'always'
+    },
+    mutations: { networkMode: 'always' }
+  }
 });
 
 /** The subject of a list over all things of a topic. */

@@ -86,15 +86,18 @@
       >{/if}
     {#if tool}
       <span class="text-soft">Class</span>
-      <Choice
-        label="Class"
-        disabled={!editable}
-        options={classOptions}
-        bind:value={
-          () => line.classId ?? '',
-          (chosen) => void nameLine(delivery, line.id, undefined, { CLASS: chosen })
-        }
-      />
+      {#if editable}
+        <Choice
+          label="Class"
+          options={classOptions}
+          bind:value={
+            () => line.classId ?? '',
+            (chosen) => void nameLine(delivery, line.id, undefined, { CLASS: chosen })
+          }
+        />
+      {:else}
+        <span>{classOptions.find(({ value }) => value === (line.classId ?? ''))?.label}</span>
+      {/if}
       <span class="text-soft">Number</span>
       {#if editable}<CellField {delivery} {line} symbol="NUMBER" />{:else}<span
           >{line.cells.NUMBER?.text ?? 'as it is numbered'}</span

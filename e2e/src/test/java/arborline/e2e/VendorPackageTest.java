@@ -4,8 +4,12 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** A vendor's news are looked at, the package is fetched, decided on and taken. */
@@ -92,5 +96,19 @@ class VendorPackageTest extends BrowserTest {
     Journey.link(page, "Go through the package").click();
     search("no such code");
     assertThat(page.getByText("No item is like that.")).isVisible();
+  }
+
+  /** Which answer comes first is up to the network. */
+  @Test
+  void thePageIsWholeWhateverAnswerComesFirst() {
+    page.navigate("/receiving");
+    Journey.link(page, "marram-2026-1.zip").click();
+    Journey.link(page, "Go through the package").click();
+    page.waitForURL("**/receiving/*/package");
+    List<Route> held = new ArrayList<>();
+    page.route(Pattern.compile(".*/api/v1/deliveries/\\d+$"), held::add);
+    page.waitForResponse("**/lines?*", page::reload);
+    held.forEach(Route::resume);
+    assertThat(page.getByText("22 items")).isVisible();
   }
 }
