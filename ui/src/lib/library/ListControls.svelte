@@ -1,10 +1,14 @@
 <script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { materialsQuery } from '$lib/cutting/queries';
   import Choice from '$lib/shell/Choice.svelte';
   import type { ListFilter } from './filter.svelte';
   import { groupings } from './grouping';
   import Views from './Views.svelte';
 
   let { filter }: { filter: ListFilter } = $props();
+
+  const materials = createQuery(materialsQuery);
 </script>
 
 <div class="flex flex-wrap items-center gap-1">
@@ -30,6 +34,16 @@
       disabled={!filter.larger}
       onclick={() => (filter.zoom += 1)}>+</button
     >
+  {/if}
+  {#if filter.cutting}
+    <Choice
+      label="Cutting data for"
+      bind:value={filter.material}
+      options={(materials.data?.items ?? []).map(({ id, name }) => ({
+        value: id,
+        label: `in ${name}`
+      }))}
+    />
   {/if}
   <Choice label="Grouped" bind:value={filter.group} options={[...groupings]} />
   <Views {filter} />

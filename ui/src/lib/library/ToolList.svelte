@@ -31,11 +31,8 @@
   const HUNG = 4;
 
   const facets = createQuery(() => facetsQuery(library, filter.query));
-  /** Columns of what belongs to tools, which is looked up where somebody shows them. */
-  const OF_USES = ['holder', 'materials', 'planned'];
-  const uses = $derived(filter.columns?.some((id) => OF_USES.includes(id)) ?? false);
   const tools = createInfiniteQuery(() =>
-    toolsQuery(library, filter.query, filter.group, filter.sort, filter.down, uses)
+    toolsQuery(library, filter.query, filter.group, filter.sort, filter.down, filter.belonging)
   );
   const known = createQuery(materialsQuery);
   const materials = $derived(

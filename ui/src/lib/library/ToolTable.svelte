@@ -4,6 +4,7 @@
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import type { Column, Where } from '$lib/grid/columns';
   import Grid from '$lib/grid/Grid.svelte';
+  import { units } from '$lib/quantity/units.svelte';
   import { settings } from '$lib/shell/settings.svelte';
   import { noteCopied } from './copied';
   import { DRAGGED, dragged } from './dragging';
@@ -44,7 +45,14 @@
   const MOST = 2000;
   const described = createQuery(toolColumnsQuery);
 
-  /** What every tool has; all else is a value. */
+  function figure(size: number | null | undefined, unit: string): string {
+    return size == null ? '' : units.entry(size, unit);
+  }
+
+  /** Units of columns that are no lengths of tools. */
+  const of: Record<string, string> = { vc: 'm/min', feed: 'mm', ap: 'mm', ae: 'mm' };
+
+  /** What is no value of a tool. */
   const own: Record<string, Pick<Column<ToolRow>, 'width' | 'text'>> = {
     number: { width: '52px', text: (row) => String(row.number) },
     code: { width: 'minmax(104px, 150px)', text: (row) => row.code },
@@ -57,6 +65,15 @@
       width: 'minmax(90px, 180px)',
       text: (row) => materialNames(row.uses?.materials ?? '', materials)
     },
+    purpose: {
+      width: 'minmax(80px, 130px)',
+      text: ({ cut }) => (cut ? `${cut.purpose}${cut.others > 0 ? ` +${cut.others}` : ''}` : '')
+    },
+    vc: { width: 'minmax(72px, 92px)', text: ({ cut }) => figure(cut?.speed, 'm/min') },
+    feed: { width: 'minmax(72px, 92px)', text: ({ cut }) => figure(cut?.feed, 'mm') },
+    ap: { width: 'minmax(54px, 76px)', text: ({ cut }) => figure(cut?.depth, 'mm') },
+    ae: { width: 'minmax(54px, 76px)', text: ({ cut }) => figure(cut?.width, 'mm') },
+    origin: { width: 'minmax(80px, 110px)', text: ({ cut }) => cut?.origin ?? '' },
     planned: { width: 'minmax(90px, 160px)', text: (row) => row.uses?.planned ?? '' },
     version: {
       width: '86px',
@@ -71,16 +88,17 @@
     const { id, title, name, symbols } = described;
     const known = own[id];
     const length = symbols.length > 0 && lengths.has(id);
+    const unit = of[id] ? units.label(of[id]) : length ? settings.unit : '';
     return {
       id,
-      title,
+      title: id === 'vc' ? `${title} ${unit}` : title,
       name,
       usual: usual(id),
       sort: everywhere && ofOne.includes(id) ? undefined : (described.sort ?? undefined),
       fixed: id === 'code',
       numeric: !described.text,
       width: known?.width ?? (described.text ? 'minmax(48px, 116px)' : 'minmax(54px, 76px)'),
-      copied: id === 'class' ? 'Class' : length ? `${title} [${settings.unit}]` : title,
+      copied: id === 'class' ? 'Class' : unit ? `${title} [${unit}]` : title,
       text: known?.text ?? ((row) => value(row, symbols)),
       origin: (row) => first(row, symbols)?.origin
     };
@@ -99,6 +117,10 @@
     {
       name: 'Where used',
       columns: ['code', 'name', 'class', 'library', 'section', 'version', 'planned']
+    },
+    {
+      name: 'Cutting data',
+      columns: ['number', 'code', 'name', 'class', 'purpose', 'vc', 'feed', 'ap', 'ae', 'origin']
     },
     {
       name: 'Materials',

@@ -28,6 +28,12 @@ export interface ListQuery {
   section?: number;
 }
 
+/** Columns of speed and feed, for which a list needs a work material. */
+const OF_CUTS = ['purpose', 'vc', 'feed', 'ap', 'ae', 'origin'];
+
+/** Columns of what else belongs to tools; it is looked up where somebody shows them. */
+const OF_USES = ['holder', 'materials', 'planned'];
+
 /** What a list is narrowed to and sorted by. */
 export class ListFilter {
   text = $state('');
@@ -44,6 +50,7 @@ export class ListFilter {
   readonly #columns: PersistedState<string[] | null>;
   readonly #group = new PersistedState<Grouping>('tools grouped', '');
   readonly #board = new PersistedState('tools on the board', false);
+  readonly #material = new PersistedState('cutting data of tools for', 'p-low-carbon');
 
   /** @param name under which the columns of such lists are kept */
   constructor(readonly name: string = 'tools') {
@@ -76,6 +83,29 @@ export class ListFilter {
     this.#board.current = next;
   }
 
+  /** The work material whose speeds and feeds stand in their columns. */
+  get material(): string {
+    return this.#material.current;
+  }
+
+  set material(next: string) {
+    this.#material.current = next;
+  }
+
+  /** True where columns of speed and feed are shown. */
+  get cutting(): boolean {
+    return this.#shows(OF_CUTS);
+  }
+
+  /** What rows have to say of what belongs to their tools. */
+  get belonging(): { uses: boolean; material?: string } {
+    return { uses: this.#shows(OF_USES), material: this.cutting ? this.material : undefined };
+  }
+
+  #shows(columns: string[]): boolean {
+    return !this.board && (this.columns?.some((id) => columns.includes(id)) ?? false);
+  }
+
   get smaller(): boolean {
     return this.zoom > 0;
   }
@@ -95,7 +125,8 @@ export class ListFilter {
       q: this.text.trim(),
       classes: this.classes,
       diaMin: this.dia?.[0],
-      diaMax: this.dia?.[1]
+      diaMax: this.dia?.[1],
+      material: this.cutting ? this.material : undefined
     };
   }
 
@@ -107,6 +138,7 @@ export class ListFilter {
     this.down = view.down ?? false;
     this.board = view.board ?? false;
     this.text = view.q ?? '';
+    this.material = view.material ?? this.material;
     this.classes = (view.classes ?? []).filter((id) => id !== null);
     const { diaMin, diaMax } = view;
     this.dia = diaMin != null && diaMax != null ? [diaMin, diaMax] : null;

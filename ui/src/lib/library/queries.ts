@@ -92,6 +92,7 @@ export function toolsPage(
     sort: Sort;
     down: boolean;
     uses?: boolean;
+    material?: string;
     after?: string;
     limit: number;
   }
@@ -110,10 +111,10 @@ export const toolsQuery = (
   group: string,
   sort: Sort,
   down: boolean,
-  uses: boolean
+  belonging: { uses: boolean; material?: string }
 ) =>
   infiniteQueryOptions({
-    queryKey: ['library', String(id ?? ALL), 'tools', query, group, sort, down, uses],
+    queryKey: ['library', String(id ?? ALL), 'tools', query, group, sort, down, belonging],
     initialPageParam: undefined as string | undefined,
     queryFn: ({ pageParam }) =>
       toolsPage(id, {
@@ -121,7 +122,7 @@ export const toolsQuery = (
         group: group || undefined,
         sort,
         down,
-        uses,
+        ...belonging,
         after: pageParam,
         limit: PAGE
       }),

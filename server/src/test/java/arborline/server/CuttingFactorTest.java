@@ -23,24 +23,7 @@ class CuttingFactorTest extends ServerTest {
 
   private long line(long tool, String material, String origin) {
     return lead.post(
-            "/api/v1/tools/%d/cutting".formatted(tool),
-            Api.body(
-                "material",
-                material,
-                "purpose",
-                "rough",
-                "speed",
-                150,
-                "feed",
-                0.05,
-                "depth",
-                10,
-                "width",
-                0,
-                "coolant",
-                "emulsion",
-                "origin",
-                origin))
+            "/api/v1/tools/%d/cutting".formatted(tool), Draft.cutting(material, origin, "width", 0))
         .number("id");
   }
 

@@ -15,26 +15,6 @@ class CuttingTest extends ServerTest {
         .number("toolId");
   }
 
-  private static Map<String, Object> line(String material, String origin) {
-    return Api.body(
-        "material",
-        material,
-        "purpose",
-        "rough",
-        "speed",
-        150,
-        "feed",
-        0.05,
-        "depth",
-        10,
-        "width",
-        3,
-        "coolant",
-        "emulsion",
-        "origin",
-        origin);
-  }
-
   private Api.Answer compute(long tool, Object... changes) {
     Map<String, Object> question =
         Api.body(
@@ -74,7 +54,7 @@ class CuttingTest extends ServerTest {
   void whatWasProvenBeatsTheRestAndIsOfferedToTheSameGeometry() {
     long tool = tool("CU-2");
     String path = "/api/v1/tools/%d/cutting".formatted(tool);
-    long kept = lead.post(path, line("p-alloy-annealed", "calculated")).number("id");
+    long kept = lead.post(path, Draft.cutting("p-alloy-annealed", "calculated")).number("id");
     Api.Answer proven =
         as("TOOLROOM")
             .send(
@@ -98,7 +78,7 @@ class CuttingTest extends ServerTest {
   void provingIsTakenBackAndACopyKeepsTheLines() {
     long tool = tool("CU-5");
     String path = "/api/v1/tools/%d/cutting".formatted(tool);
-    long kept = lead.post(path, line("p-alloy-annealed", "calculated")).number("id");
+    long kept = lead.post(path, Draft.cutting("p-alloy-annealed", "calculated")).number("id");
     long proven =
         lead.send(
                 "PUT",
@@ -137,13 +117,13 @@ class CuttingTest extends ServerTest {
     String path = "/api/v1/tools/%d/cutting".formatted(tool("CU-4"));
     assertEquals(
         "only a fixed line can ignore the work material",
-        lead.post(path, line("", "calculated")).text("detail"));
-    assertEquals(201, lead.post(path, line("", "fixed")).status());
-    assertEquals(400, lead.post(path, line("p-alloy-annealed", "proven")).status());
-    Map<String, Object> zero = line("p-alloy-annealed", "calculated");
+        lead.post(path, Draft.cutting("", "calculated")).text("detail"));
+    assertEquals(201, lead.post(path, Draft.cutting("", "fixed")).status());
+    assertEquals(400, lead.post(path, Draft.cutting("p-alloy-annealed", "proven")).status());
+    Map<String, Object> zero = Draft.cutting("p-alloy-annealed", "calculated");
     zero.put("speed", 0);
     assertEquals("speed must be above 0 and at most 100 000", lead.post(path, zero).text("detail"));
-    assertEquals(403, as("VISITOR").post(path, line("", "fixed")).status());
+    assertEquals(403, as("VISITOR").post(path, Draft.cutting("", "fixed")).status());
   }
 
   @Test
@@ -159,7 +139,8 @@ class CuttingTest extends ServerTest {
     Api.Answer computed = compute(tool, "material", id);
     assertTrue(computed.at("cut").get("power").asDouble() > 0);
     long line =
-        lead.post("/api/v1/tools/%d/cutting".formatted(tool), line(id, "catalogue")).number("id");
+        lead.post("/api/v1/tools/%d/cutting".formatted(tool), Draft.cutting(id, "catalogue"))
+            .number("id");
     Api.Answer needed = lead.send("DELETE", "/api/v1/materials/" + id, null);
     assertEquals(409, needed.status());
     assertTrue(
@@ -205,7 +186,8 @@ class CuttingTest extends ServerTest {
     long tool = tool("CU-7");
     long kept =
         lead.post(
-                "/api/v1/tools/%d/cutting".formatted(tool), line("p-alloy-annealed", "calculated"))
+                "/api/v1/tools/%d/cutting".formatted(tool),
+                Draft.cutting("p-alloy-annealed", "calculated"))
             .number("id");
     String path = "/api/v1/cutting/%d/proven?version=1".formatted(kept);
     Object proof = Api.body("machine", "M1", "speed", 165, "feed", 0.06);

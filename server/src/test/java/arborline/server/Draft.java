@@ -24,6 +24,30 @@ final class Draft {
         code, "Mill", "end-mill-flat", "DC=%s APMX=20 DMM=12 OAL=83 NOF=4".formatted(diameter));
   }
 
+  /** Cutting data for roughing at 150 m/min and 0.05 mm. */
+  static Map<String, Object> cutting(String material, String origin, Object... changes) {
+    Map<String, Object> line =
+        Api.body(
+            "material",
+            material,
+            "purpose",
+            "rough",
+            "speed",
+            150,
+            "feed",
+            0.05,
+            "depth",
+            10,
+            "width",
+            3,
+            "coolant",
+            "emulsion",
+            "origin",
+            origin);
+    line.putAll(Api.body(changes));
+    return line;
+  }
+
   private static Map<String, Object> values(String values) {
     Map<String, Object> all = new LinkedHashMap<>();
     Arrays.stream(values.split(" "))

@@ -35,11 +35,12 @@ class DemoFilesTest {
   private static List<Inspected> read(Path file) throws IOException {
     byte[] content = Files.readAllBytes(file);
     List<Inspected> read = new ArrayList<>();
-    try (ItemSource source =
-        BundleFormats.named("csv")
-            .orElseThrow()
-            .open(new ByteArrayInputStream(content), content, TableReading.propose(content))) {
-      for (Optional<RawItem> next = source.next(); next.isPresent(); next = source.next()) {
+    try (Grouping source =
+        new Grouping(
+            BundleFormats.named("csv")
+                .orElseThrow()
+                .open(new ByteArrayInputStream(content), content, TableReading.propose(content)))) {
+      for (Optional<RawBundle> next = source.next(); next.isPresent(); next = source.next()) {
         read.add(Inspector.inspect(next.get()));
       }
     }

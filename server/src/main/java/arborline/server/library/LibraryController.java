@@ -73,6 +73,7 @@ class LibraryController {
       @RequestParam(defaultValue = "false") boolean down,
       @RequestParam(required = false) @Nullable String after,
       @RequestParam(defaultValue = "false") boolean uses,
+      @RequestParam(required = false) @Nullable String material,
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
         filter(id, q, classes, diaMin, diaMax, section),
@@ -81,7 +82,7 @@ class LibraryController {
         down,
         after,
         Math.clamp(limit, 1, MOST),
-        uses);
+        new ToolLists.Belonging(uses, material));
   }
 
   @GetMapping("/{id}/facets")

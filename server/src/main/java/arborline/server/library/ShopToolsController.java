@@ -34,6 +34,7 @@ class ShopToolsController {
       @RequestParam(defaultValue = "false") boolean down,
       @RequestParam(required = false) @Nullable String after,
       @RequestParam(defaultValue = "false") boolean uses,
+      @RequestParam(required = false) @Nullable String material,
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
         filter(q, classes, diaMin, diaMax),
@@ -42,7 +43,7 @@ class ShopToolsController {
         down,
         after,
         Math.clamp(limit, 1, MOST),
-        uses);
+        new ToolLists.Belonging(uses, material));
   }
 
   /**

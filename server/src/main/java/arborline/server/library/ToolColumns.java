@@ -24,8 +24,8 @@ final class ToolColumns {
    * @param title short, for the head of the column
    * @param name in full
    * @param sort by which the list can be asked for; null where it cannot
-   * @param symbols of the values that stand in it, the first that a tool has; empty for what every
-   *     tool has: number, code, name and class
+   * @param symbols of the values that stand in it, the first that a tool has; empty for what is no
+   *     value of a tool: number, code, what belongs to it
    * @param text true where words stand in it
    * @param usualFor words of the kinds of work in whose lists it is shown until somebody chooses;
    *     empty where somebody must choose it
@@ -55,6 +55,12 @@ final class ToolColumns {
           own("library", "Library", "library that holds it", "library"),
           own("holder", "Holder", "holder of its first stack", "holder"),
           own("materials", "Cut", "work materials with cutting data", "material"),
+          cut("purpose", "Purpose", "what its cutting data is for", true),
+          cut("vc", "vc", "cutting speed", false),
+          cut("feed", "Feed", "feed per tooth, else per revolution", false),
+          cut("ap", "ap", "depth of cut", false),
+          cut("ae", "ae", "width of cut", false),
+          cut("origin", "Data", "where its cutting data comes from", true),
           own("planned", "In machines", "pockets for which it is planned", null),
           own("version", "Version", "version that the library holds", null),
           value("Ø", "dc", ROUND, "DC", "DCX"),
@@ -87,6 +93,11 @@ final class ToolColumns {
   private static ToolColumn own(
       String id, String title, String name, @Nullable String sort, Process... usualFor) {
     return new ToolColumn(id, title, name, sort, List.of(), !id.equals("number"), words(usualFor));
+  }
+
+  /** Speed and feed in a work material that the list is asked for. */
+  private static ToolColumn cut(String id, String title, String name, boolean text) {
+    return new ToolColumn(id, title, name, null, List.of(), text, List.of());
   }
 
   private static ToolColumn value(

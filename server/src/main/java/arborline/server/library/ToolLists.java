@@ -33,18 +33,21 @@ class ToolLists {
   private final ListPreviews previews;
   private final ListedVersions versions;
   private final ListedUses uses;
+  private final ListedCuts cuts;
 
   ToolLists(
       JdbcTemplate jdbc,
       LibraryRepository libraries,
       ListPreviews previews,
       ListedVersions versions,
-      ListedUses uses) {
+      ListedUses uses,
+      ListedCuts cuts) {
     this.jdbc = jdbc;
     this.libraries = libraries;
     this.previews = previews;
     this.versions = versions;
     this.uses = uses;
+    this.cuts = cuts;
   }
 
   /**
@@ -55,6 +58,7 @@ class ToolLists {
    * @param pinned which version that library holds; null where it follows the newest
    * @param values those that the list shows, by symbol
    * @param uses null where that was not asked for
+   * @param cut null where no material was asked for, or nothing is known for it
    * @param group what it stands under in a grouped list; empty where that says nothing of it, null
    *     where the list is not grouped
    */
@@ -73,6 +77,7 @@ class ToolLists {
       @Schema(implementation = ShownValues.class) ReadyJson values,
       @Schema(implementation = Outline.class, nullable = true) ReadyJson outline,
       ListedUses.@Nullable Uses uses,
+      ListedCuts.@Nullable ListedCut cut,
       @Nullable String group) {}
 
   /** What {@link ToolRow#values} is in the document of the API. */
@@ -92,12 +97,20 @@ class ToolLists {
       long total, List<ClassCount> classes, List<DiameterCount> diameters, List<String> columns) {}
 
   /**
+   * What is said of tools besides themselves.
+   *
+   * @param uses true for holders, work materials and pockets
+   * @param material whose speed and feed are said; null or blank for none
+   */
+  record Belonging(boolean uses, @Nullable String material) {}
+
+  /**
    * A page of a list.
    *
    * @param group null where it is not grouped
    * @param down true for the last of each group first
    * @param after where the page before ended; null for the first
-   * @param used true where it is to be said what belongs to the tools
+   * @param belonging what is to be said of what belongs to the tools
    */
   Slice<ToolRow> page(
       ToolQuery.Filter filter,
@@ -106,7 +119,7 @@ class ToolLists {
       boolean down,
       @Nullable String after,
       int limit,
-      boolean used) {
+      Belonging belonging) {
     if (filter.libraryId() == null && OF_ONE_LIBRARY.contains(sort)) {
       throw Refusal.badRequest(
           "numbers and sections belong to one library: over all, sort by something else");
@@ -127,7 +140,9 @@ class ToolLists {
     Map<Long, ListPreviews.Preview> seen = previews.of(shown);
     Map<Long, ListedVersions.Pinned> pinned = versions.of(shown);
     Map<Long, String> names = names(shown);
-    Map<Long, ListedUses.Uses> known = used ? uses.of(shown) : Map.of();
+    Map<Long, ListedUses.Uses> known = belonging.uses() ? uses.of(shown) : Map.of();
+    String material = Optional.ofNullable(belonging.material()).orElse("").strip();
+    Map<Long, ListedCuts.ListedCut> cut = material.isEmpty() ? Map.of() : cuts.of(shown, material);
     List<ToolRow> items =
         placed.stream()
             .map(one ->
@@ -137,6 +152,7 @@ class ToolLists {
                     pinned.get(one.tool().id()),
                     seen.get(one.tool().versionId()),
                     known.get(one.tool().toolId()),
+                    cut.get(one.tool().toolId()),
                     group == null ? null : one.keys().getFirst()))
             .toList();
     String next = more ? ListCursor.write(placed.getLast()) : null;
@@ -170,6 +186,7 @@ class ToolLists {
       ListedVersions.@Nullable Pinned pinned,
       ListPreviews.Preview preview,
       ListedUses.@Nullable Uses uses,
+      ListedCuts.@Nullable ListedCut cut,
       @Nullable String group) {
     return new ToolRow(
         entry.id(),
@@ -186,6 +203,7 @@ class ToolLists {
         preview.values(),
         preview.outline(),
         uses,
+        cut,
         group);
   }
 

@@ -1,12 +1,13 @@
 package arborline.server.setup;
 
 import arborline.core.exchange.BundleFormats;
-import arborline.core.exchange.ItemSource;
-import arborline.core.exchange.RawItem;
+import arborline.core.exchange.Grouping;
+import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.TableReading;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Numbering;
+import arborline.server.inspection.Belongings;
 import arborline.server.library.AcceptedTools;
 import arborline.server.library.Libraries;
 import arborline.server.library.LibraryChange;
@@ -33,13 +34,18 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class DemoLibraries {
 
+  private static final long NO_DELIVERY = 0;
+
   private final Libraries libraries;
   private final AcceptedTools intake;
+  private final List<Belongings> belongings;
   private final JsonMapper json;
 
-  DemoLibraries(Libraries libraries, AcceptedTools intake, JsonMapper json) {
+  DemoLibraries(
+      Libraries libraries, AcceptedTools intake, List<Belongings> belongings, JsonMapper json) {
     this.libraries = libraries;
     this.intake = intake;
+    this.belongings = belongings;
     this.json = json;
   }
 
@@ -68,9 +74,16 @@ class DemoLibraries {
     try (Stream<Path> files = Files.list(folder)) {
       for (Path file : files.filter(path -> path.toString().endsWith(".csv")).sorted().toList()) {
         About said = about.getOrDefault(name(file), About.NOTHING);
-        intake
-            .into(open(name(file), said), "", "demo file " + file.getFileName(), Numbering.KEEP)
-            .take(arriving(file, said));
+        List<Inspected> read = read(file);
+        List<Long> tools =
+            intake
+                .into(open(name(file), said), "", "demo file " + file.getFileName(), Numbering.KEEP)
+                .take(arriving(read, said));
+        for (int i = 0; i < read.size(); i++) {
+          for (Belongings belonging : belongings) {
+            belonging.take(tools.get(i), NO_DELIVERY, read.get(i));
+          }
+        }
       }
     }
   }
@@ -97,23 +110,32 @@ class DemoLibraries {
     return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 
-  private static List<AcceptedTools.Arriving> arriving(Path file, About about) throws IOException {
+  /** The tools of a file, each with the cutting data that stands behind it. */
+  private static List<Inspected> read(Path file) throws IOException {
     byte[] content = Files.readAllBytes(file);
-    List<AcceptedTools.Arriving> arriving = new ArrayList<>();
-    try (ItemSource source =
-        BundleFormats.named("csv")
-            .orElseThrow()
-            .open(new ByteArrayInputStream(content), content, TableReading.propose(content))) {
-      for (Optional<RawItem> next = source.next(); next.isPresent(); next = source.next()) {
-        Inspected inspected = Inspector.inspect(next.get());
-        arriving.add(
-            new AcceptedTools.Arriving(
-                inspected.tool(),
-                inspected.number(),
-                arriving.size() + 1,
-                OptionalLong.empty(),
-                about.section(inspected.tool().code())));
+    List<Inspected> read = new ArrayList<>();
+    try (Grouping source =
+        new Grouping(
+            BundleFormats.named("csv")
+                .orElseThrow()
+                .open(new ByteArrayInputStream(content), content, TableReading.propose(content)))) {
+      for (Optional<RawBundle> next = source.next(); next.isPresent(); next = source.next()) {
+        read.add(Inspector.inspect(next.get()));
       }
+    }
+    return read;
+  }
+
+  private static List<AcceptedTools.Arriving> arriving(List<Inspected> read, About about) {
+    List<AcceptedTools.Arriving> arriving = new ArrayList<>();
+    for (Inspected inspected : read) {
+      arriving.add(
+          new AcceptedTools.Arriving(
+              inspected.tool(),
+              inspected.number(),
+              arriving.size() + 1,
+              OptionalLong.empty(),
+              about.section(inspected.tool().code())));
     }
     return arriving;
   }

@@ -27,7 +27,8 @@ record ViewDefinition(
     @Nullable String q,
     @Nullable List<@Nullable String> classes,
     @Nullable BigDecimal diaMin,
-    @Nullable BigDecimal diaMax) {
+    @Nullable BigDecimal diaMax,
+    @Nullable String material) {
 
   private static final int MOST = 100;
   private static final int LONGEST_WORD = 40;
@@ -46,6 +47,9 @@ record ViewDefinition(
     word("sort", sort);
     if (q != null && q.length() > LONGEST_SEARCH) {
       throw Refusal.badRequest("q has at most %d characters".formatted(LONGEST_SEARCH));
+    }
+    if (material != null && material.length() > LONGEST_SEARCH) {
+      throw Refusal.badRequest("material has at most %d characters".formatted(LONGEST_SEARCH));
     }
     size("diaMin", diaMin);
     size("diaMax", diaMax);
