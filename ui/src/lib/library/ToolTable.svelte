@@ -66,14 +66,14 @@
       text: (row) => materialNames(row.uses?.materials ?? '', materials)
     },
     purpose: {
-      width: 'minmax(80px, 130px)',
+      width: '92px',
       text: ({ cut }) => (cut ? `${cut.purpose}${cut.others > 0 ? ` +${cut.others}` : ''}` : '')
     },
-    vc: { width: 'minmax(72px, 92px)', text: ({ cut }) => figure(cut?.speed, 'm/min') },
-    feed: { width: 'minmax(72px, 92px)', text: ({ cut }) => figure(cut?.feed, 'mm') },
-    ap: { width: 'minmax(54px, 76px)', text: ({ cut }) => figure(cut?.depth, 'mm') },
-    ae: { width: 'minmax(54px, 76px)', text: ({ cut }) => figure(cut?.width, 'mm') },
-    origin: { width: 'minmax(80px, 110px)', text: ({ cut }) => cut?.origin ?? '' },
+    vc: { width: '84px', text: ({ cut }) => figure(cut?.speed, 'm/min') },
+    feed: { width: '64px', text: ({ cut }) => figure(cut?.feed, 'mm') },
+    ap: { width: '58px', text: ({ cut }) => figure(cut?.depth, 'mm') },
+    ae: { width: '58px', text: ({ cut }) => figure(cut?.width, 'mm') },
+    origin: { width: '84px', text: ({ cut }) => cut?.origin ?? '' },
     planned: { width: 'minmax(90px, 160px)', text: (row) => row.uses?.planned ?? '' },
     version: {
       width: '86px',

@@ -62,4 +62,31 @@ describe('a list filter', () => {
       expect([filter.group, filter.board, filter.columns]).toEqual(['', false, null]);
     });
   });
+
+  it('asks for what belongs to tools only where a column shows it', () => {
+    using((filter) => {
+      filter.material = 'm-austenitic';
+      expect(filter.belonging).toEqual({ uses: false, material: undefined });
+      filter.columns = ['code', 'holder'];
+      expect(filter.belonging).toEqual({ uses: true, material: undefined });
+      filter.columns = ['code', 'vc', 'feed'];
+      expect(filter.belonging).toEqual({ uses: false, material: 'm-austenitic' });
+      filter.board = true;
+      expect(filter.belonging).toEqual({ uses: false, material: undefined });
+      filter.board = false;
+    });
+  });
+
+  it('keeps with a view of speeds for which work material they are', () => {
+    using((filter) => {
+      filter.columns = ['code', 'vc'];
+      filter.material = 'k-grey';
+      const kept = JSON.parse(JSON.stringify(filter.definition()));
+      filter.material = 'h-50';
+      filter.apply(kept);
+      expect(filter.material).toBe('k-grey');
+      filter.apply({ columns: ['code'] });
+      expect(filter.material).toBe('k-grey');
+    });
+  });
 });

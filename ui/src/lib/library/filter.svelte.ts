@@ -50,7 +50,7 @@ export class ListFilter {
   readonly #columns: PersistedState<string[] | null>;
   readonly #group = new PersistedState<Grouping>('tools grouped', '');
   readonly #board = new PersistedState('tools on the board', false);
-  readonly #material = new PersistedState('cutting data of tools for', 'p-low-carbon');
+  readonly #material = new PersistedState('cutting data of tools for', 'p-alloy-annealed');
 
   /** @param name under which the columns of such lists are kept */
   constructor(readonly name: string = 'tools') {

@@ -226,4 +226,21 @@ class OrganiseTest extends BrowserTest {
     assertThat(page.getByText("stood there already")).isVisible();
     assertThat(Journey.link(page, "Organise: OD copy")).not().isVisible();
   }
+
+  @Test
+  void aListSaysSpeedAndFeedInAWorkMaterial() {
+    page.navigate("/libraries");
+    Journey.link(page, "Marram milling").click();
+    page.getByLabel("Search").fill("MM-FL06");
+    Journey.button(page, "Columns of tools").click();
+    Journey.button(page, "Cutting data").click();
+    page.keyboard().press("Escape");
+    assertThat(row("MM-FL06")).containsText("150");
+    steps.choose("Cutting data for", "in stainless steel, austenitic");
+    assertThat(row("MM-FL06")).containsText("85");
+    assertAccessible();
+    Journey.button(page, "Columns of tools").click();
+    Journey.button(page, "What fits").click();
+    assertThat(page.getByText("in stainless steel, austenitic")).not().isVisible();
+  }
 }
