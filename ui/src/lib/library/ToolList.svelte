@@ -30,7 +30,7 @@
   /** How many silhouettes hang on the strip. */
   const HUNG = 4;
 
-  const facets = createQuery(() => facetsQuery(library, filter.query));
+  const facets = createQuery(() => facetsQuery(library, filter.counted));
   const tools = createInfiniteQuery(() =>
     toolsQuery(library, filter.query, filter.group, filter.sort, filter.down, filter.belonging)
   );

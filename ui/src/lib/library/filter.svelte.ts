@@ -144,15 +144,24 @@ export class ListFilter {
     this.dia = diaMin != null && diaMax != null ? [diaMin, diaMax] : null;
   }
 
-  readonly q = new Debounced(() => this.text.trim(), 150);
+  /** Rows follow what is typed at once; what is counted of them follows when somebody pauses. */
+  readonly #typed = new Debounced(() => this.text.trim(), 25);
+  readonly #paused = new Debounced(() => this.text.trim(), 250);
 
-  readonly query: ListQuery = $derived({
-    q: this.q.current || undefined,
-    class: this.classes.length > 0 ? this.classes : undefined,
-    'dia.min': this.dia?.[0],
-    'dia.max': this.dia?.[1],
-    section: this.section ?? undefined
-  });
+  /** For the rows. */
+  readonly query: ListQuery = $derived(this.#narrowedTo(this.#typed.current));
+  /** For what is counted. */
+  readonly counted: ListQuery = $derived(this.#narrowedTo(this.#paused.current));
+
+  #narrowedTo(q: string): ListQuery {
+    return {
+      q: q || undefined,
+      class: this.classes.length > 0 ? this.classes : undefined,
+      'dia.min': this.dia?.[0],
+      'dia.max': this.dia?.[1],
+      section: this.section ?? undefined
+    };
+  }
 
   toggleClass(id: string) {
     this.classes = this.classes.includes(id)
@@ -166,7 +175,7 @@ export class ListFilter {
   }
 
   get narrowed(): boolean {
-    return Boolean(this.q.current || this.classes.length > 0 || this.dia || this.section);
+    return Boolean(this.query.q || this.classes.length > 0 || this.dia || this.section);
   }
 
   clear() {

@@ -55,7 +55,7 @@
   }
 
   const library = createQuery(() => libraryQuery(id));
-  const facets = createQuery(() => facetsQuery(id, filter.query));
+  const facets = createQuery(() => facetsQuery(id, filter.counted));
   const sections = createQuery(() => sectionsQuery(id));
 </script>
 

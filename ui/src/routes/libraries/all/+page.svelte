@@ -9,7 +9,7 @@
 
   const filter = new ListFilter('tools of all libraries');
   let chosen = $state<ToolRow[]>([]);
-  const facets = createQuery(() => facetsQuery(null, filter.query));
+  const facets = createQuery(() => facetsQuery(null, filter.counted));
 </script>
 
 <svelte:head><title>Tools of all libraries · Arbor Line</title></svelte:head>
