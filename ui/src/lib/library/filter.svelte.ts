@@ -151,7 +151,9 @@ export class ListFilter {
   /** For the rows. */
   readonly query: ListQuery = $derived(this.#narrowedTo(this.#typed.current));
   /** For what is counted. */
-  readonly counted: ListQuery = $derived(this.#narrowedTo(this.#paused.current));
+  readonly counted: ListQuery = $derived(
+    this.#narrowedTo(this.text.trim() && this.#paused.current)
+  );
 
   #narrowedTo(q: string): ListQuery {
     return {

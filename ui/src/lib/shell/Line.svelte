@@ -28,7 +28,7 @@
   function here(href: string): boolean {
     const tool =
       href === '/libraries' &&
-      (at.startsWith('/tools') || at.startsWith('/holders') || at === '/basket');
+      ['/tools', '/holders', '/basket', '/duplicates'].some((beside) => at.startsWith(beside));
     return at === href || at.startsWith(href + '/') || tool;
   }
 

@@ -104,6 +104,5 @@
   {:else if !groups.error && !search.error}
     <Loading />
   {/if}
-  <NotLoaded query={groups} />
-  <NotLoaded query={search} />
+  <NotLoaded query={groups.error ? groups : search} />
 </div>

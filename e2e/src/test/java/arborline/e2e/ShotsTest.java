@@ -56,6 +56,7 @@ class ShotsTest {
     shot(page, "libraries");
     Journey.link(page, "Shop milling").click();
     steps.hang("MC-FE10", "MC-BE06", "MC-DR6-8");
+    assertThat(Journey.button(page, "ball end mill")).isVisible();
     shot(page, "library");
     Journey.button(page, "Board").click();
     steps.choose("Grouped", "by class");

@@ -63,21 +63,7 @@ class DuplicatesTest extends ServerTest {
     Api.Answer made =
         lead.post(
             "/api/v1/tools/%d/cutting".formatted(tool),
-            Api.body(
-                "material",
-                material,
-                "purpose",
-                "rough",
-                "speed",
-                120,
-                "feed",
-                0.05,
-                "depth",
-                4,
-                "width",
-                2,
-                "coolant",
-                "flood"));
+            Draft.cutting(material, "calculated", "speed", 120, "depth", 4, "width", 2));
     assertTrue(made.status() < 300, made.toString());
     return made.number("id");
   }

@@ -57,6 +57,19 @@ public final class Grouping implements AutoCloseable {
     return Optional.of(new RawBundle(item, cutting, stacks));
   }
 
+  /**
+   * All bundles from here on.
+   *
+   * @throws UnreadableFileException as {@link #next}
+   */
+  public List<RawBundle> all() throws IOException {
+    List<RawBundle> all = new ArrayList<>();
+    for (Optional<RawBundle> next = next(); next.isPresent(); next = next()) {
+      all.add(next.get());
+    }
+    return all;
+  }
+
   private static boolean belongs(RawItem item, RawItem next) {
     return next != null && !next.kind().standsAlone() && next.owner().equals(item.key());
   }

@@ -11,10 +11,8 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -34,17 +32,13 @@ class DemoFilesTest {
 
   private static List<Inspected> read(Path file) throws IOException {
     byte[] content = Files.readAllBytes(file);
-    List<Inspected> read = new ArrayList<>();
     try (Grouping source =
         new Grouping(
             BundleFormats.named("csv")
                 .orElseThrow()
                 .open(new ByteArrayInputStream(content), content, TableReading.propose(content)))) {
-      for (Optional<RawBundle> next = source.next(); next.isPresent(); next = source.next()) {
-        read.add(Inspector.inspect(next.get()));
-      }
+      return source.all().stream().map(Inspector::inspect).toList();
     }
-    return read;
   }
 
   @ParameterizedTest

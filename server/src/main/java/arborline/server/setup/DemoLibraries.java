@@ -2,7 +2,6 @@ package arborline.server.setup;
 
 import arborline.core.exchange.BundleFormats;
 import arborline.core.exchange.Grouping;
-import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.TableReading;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
@@ -18,7 +17,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -113,17 +111,13 @@ class DemoLibraries {
   /** The tools of a file, each with the cutting data that stands behind it. */
   private static List<Inspected> read(Path file) throws IOException {
     byte[] content = Files.readAllBytes(file);
-    List<Inspected> read = new ArrayList<>();
     try (Grouping source =
         new Grouping(
             BundleFormats.named("csv")
                 .orElseThrow()
                 .open(new ByteArrayInputStream(content), content, TableReading.propose(content)))) {
-      for (Optional<RawBundle> next = source.next(); next.isPresent(); next = source.next()) {
-        read.add(Inspector.inspect(next.get()));
-      }
+      return source.all().stream().map(Inspector::inspect).toList();
     }
-    return read;
   }
 
   private static List<AcceptedTools.Arriving> arriving(List<Inspected> read, About about) {
