@@ -33,7 +33,7 @@ class ListedCutsTest extends ServerTest {
   @Test
   void theLineOfTheMaterialStandsInTheList() {
     long library = shelves.library("Cuts: one material");
-    long tool = shelves.mills(library, "LCU-1").getFirst();
+    long tool = shelves.mills(library, "CIM-1").getFirst();
     line(tool, STEEL, "catalogue", "speed", 180, "feed", 0.06, "depth", 0, "width", 2.5);
     line(tool, "m-austenitic", "catalogue", "speed", 90);
     JsonNode cut = cut(library, STEEL);
@@ -52,7 +52,7 @@ class ListedCutsTest extends ServerTest {
   @Test
   void whatWasProvenComesBeforeWhatIsNew() {
     long library = shelves.library("Cuts: proven");
-    long tool = shelves.mills(library, "LCU-2").getFirst();
+    long tool = shelves.mills(library, "CIM-2").getFirst();
     long proven = line(tool, STEEL, "fixed", "speed", 140);
     lead.send(
         "PUT",
@@ -68,7 +68,7 @@ class ListedCutsTest extends ServerTest {
   @Test
   void aLineForAllMaterialsStandsWhereTheMaterialHasNone() {
     long library = shelves.library("Cuts: all materials");
-    long tool = shelves.mills(library, "LCU-3").getFirst();
+    long tool = shelves.mills(library, "CIM-3").getFirst();
     line(tool, "", "fixed", "speed", 60);
     assertEquals(60, cut(library, STEEL).get("speed").asDouble());
     line(tool, STEEL, "fixed", "speed", 150);
@@ -78,9 +78,9 @@ class ListedCutsTest extends ServerTest {
   @Test
   void theListOverAllLibrariesSaysItToo() {
     long library = shelves.library("Cuts: everywhere");
-    line(shelves.mills(library, "LCU-4").getFirst(), STEEL, "catalogue", "speed", 111);
+    line(shelves.mills(library, "CIM-4").getFirst(), STEEL, "catalogue", "speed", 111);
     List<JsonNode> rows =
-        lead.get("/api/v1/tools?q=LCU-4&material=" + STEEL).at("items").valueStream().toList();
+        lead.get("/api/v1/tools?q=CIM-4&material=" + STEEL).at("items").valueStream().toList();
     assertEquals(111, rows.getFirst().at("/cut/speed").asDouble());
   }
 }

@@ -1,6 +1,7 @@
 package arborline.shop;
 
 import java.math.BigDecimal;
+import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -24,7 +25,7 @@ final class Control {
   }
 
   synchronized void behave(Behaviour next) {
-    behaviour = next;
+    behaviour = Objects.requireNonNull(next, "how to behave is not said");
   }
 
   /** A file came over the link and was taken whole. */

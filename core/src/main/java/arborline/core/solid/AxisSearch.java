@@ -20,6 +20,10 @@ final class AxisSearch {
   record Candidate(Axis axis, double area) {}
 
   private static final int MOST = 6;
+
+  /** No tool has more; those that are met later do not count. */
+  private static final int MOST_MET = 4000;
+
   private static final double SHARE = 0.02;
 
   private final List<Axis> axes = new ArrayList<>();
@@ -82,7 +86,9 @@ final class AxisSearch {
         return;
       }
     }
-    axes.add(axis);
-    areas.add(area);
+    if (axes.size() < MOST_MET) {
+      axes.add(axis);
+      areas.add(area);
+    }
   }
 }

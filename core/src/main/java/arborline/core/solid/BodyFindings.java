@@ -50,7 +50,7 @@ final class BodyFindings {
     return findings;
   }
 
-  /** The most faces of a body that are neither flat nor turned around the axis. */
+  /** How many faces are neither flat nor turned around the axis. */
   private static long free(List<Body> bodies, TurnedShape shape) {
     Axis axis = new Axis(shape.axis().point(), shape.axis().direction());
     return bodies.stream()
@@ -61,8 +61,7 @@ final class BodyFindings {
               .filter(face -> face.surface().meridian(local, Closeness.AXES).isEmpty())
               .count();
         })
-        .max()
-        .orElse(0);
+        .sum();
   }
 
   private static SolidFinding flats(Flats flats) {

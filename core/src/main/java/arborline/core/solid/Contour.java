@@ -18,8 +18,18 @@ record Contour(Axis axis, List<Generator> outer, List<Generator> all) {
   private static final double BESIDE = 1e-5;
 
   static Contour of(List<Body> bodies, Axis axis) {
-    List<Generator> all = new ArrayList<>();
-    bodies.forEach(body -> all.addAll(Generators.of(body, axis)));
+    return of(axis, Generators.of(bodies, axis));
+  }
+
+  /**
+   * The contour of turned faces and edges alone, which takes little time: free faces that bulge out
+   * can only hide more of what is turned.
+   */
+  static Contour ofEdges(List<Body> bodies, Axis axis) {
+    return of(axis, Generators.ofEdges(bodies, axis));
+  }
+
+  private static Contour of(Axis axis, List<Generator> all) {
     List<Generator> exact = all.stream().filter(Generator::exact).toList();
     Reach reach = new Reach(Envelope.outermost(exact));
     List<Generator> counted = new ArrayList<>(exact);

@@ -2,6 +2,7 @@ package arborline.core.solid;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.TreeSet;
@@ -11,6 +12,9 @@ final class Envelope {
 
   /** Shorter stretches than this are trouble of the arithmetic, mm. */
   private static final double SHORT = 1e-6;
+
+  private static final Comparator<Bounded> FARTHEST_FIRST =
+      Comparator.comparingDouble(Bounded::reach).reversed();
 
   private static final int STEPS = 60;
   private static final int DEEPEST = 12;
@@ -37,18 +41,41 @@ final class Envelope {
             .sorted(Comparator.comparingDouble(generator -> generator.piece().from()))
             .toList();
     double[] places = places(sorted);
-    List<Generator> active = new ArrayList<>();
+    List<Bounded> active = new ArrayList<>();
     int next = 0;
     for (int i = 0; i + 1 < places.length; i++) {
       double from = places[i];
       double to = places[i + 1];
       while (next < sorted.size() && sorted.get(next).piece().from() <= from + SHORT / 2) {
-        active.add(sorted.get(next++));
+        add(active, Bounded.of(sorted.get(next++), side));
       }
-      active.removeIf(generator -> generator.piece().to() < to - SHORT / 2);
+      active.removeIf(one -> one.generator().piece().to() < to - SHORT / 2);
       stretch(active, from, to, 0);
     }
     return parts;
+  }
+
+  /**
+   * A piece and how far it reaches at most.
+   *
+   * @param reach farther from the axis, or nearer to it, than any of its points, mm
+   */
+  private record Bounded(Generator generator, double reach) {
+
+    static Bounded of(Generator generator, double side) {
+      double reach =
+          switch (generator.piece()) {
+            case StraightPiece line -> Math.max(side * line.r0(), side * line.r1());
+            case RoundPiece arc -> side * arc.r0() + arc.radius();
+          };
+      return new Bounded(generator, reach);
+    }
+  }
+
+  /** Those that reach farthest come first. */
+  private static void add(List<Bounded> active, Bounded one) {
+    int place = Collections.binarySearch(active, one, FARTHEST_FIRST);
+    active.add(place < 0 ? -place - 1 : place + 1, one);
   }
 
   private static double[] places(List<Generator> generators) {
@@ -67,7 +94,7 @@ final class Envelope {
     return Arrays.copyOf(places, count);
   }
 
-  private void stretch(List<Generator> active, double from, double to, int depth) {
+  private void stretch(List<Bounded> active, double from, double to, int depth) {
     if (active.isEmpty() || to - from < SHORT) {
       return;
     }
@@ -103,10 +130,14 @@ final class Envelope {
   }
 
   /** The outermost one at a place; of several that are the same the exact one. */
-  private Generator best(List<Generator> active, double z) {
-    Generator best = active.getFirst();
+  private Generator best(List<Bounded> active, double z) {
+    Generator best = active.getFirst().generator();
     double reach = side * best.piece().r(z);
-    for (Generator generator : active) {
+    for (Bounded one : active) {
+      if (one.reach() < reach - SHORT) {
+        break;
+      }
+      Generator generator = one.generator();
       double r = side * generator.piece().r(z);
       boolean same = Math.abs(r - reach) < SHORT;
       boolean better =

@@ -13,51 +13,75 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What the faces of a body add to its contour around an axis: turned ones their exact generator,
+ * What the faces of bodies add to their contour around an axis: turned ones their exact generator,
  * others samples of their edges and of the ridges that stand out of them.
  */
 final class Generators {
 
-  /** So many free faces are looked at within; of others only the edges count. */
-  static final int MOST_RIDGED = 3000;
+  /** So many free faces of all bodies are looked at within; of others only the edges count. */
+  static final int MOST_RIDGED = 1500;
 
   private final Axis axis;
   private final List<Generator> found = new ArrayList<>();
+  private final List<Face> free = new ArrayList<>();
 
-  private Generators(Axis axis) {
-    this.axis = axis;
-  }
+  /** Edges of turned faces, which add nothing more. */
+  private final Set<Edge> done = Collections.newSetFromMap(new IdentityHashMap<>());
 
-  /** Those of a body around an axis of the file's frame. */
-  static List<Generator> of(Body body, Axis axis) {
-    Generators generators = new Generators(local(body, axis));
-    Set<Edge> exact = Collections.newSetFromMap(new IdentityHashMap<>());
-    List<Face> others = new ArrayList<>();
+  private Generators(Body body, Axis axis) {
+    this.axis = local(body, axis);
     for (Face face : body.faces()) {
-      Optional<Meridian> meridian = face.surface().meridian(generators.axis, Closeness.AXES);
+      Optional<Meridian> meridian = face.surface().meridian(this.axis, Closeness.AXES);
       if (meridian.isEmpty()) {
-        others.add(face);
+        free.add(face);
         continue;
       }
-      face.edges().forEach(use -> exact.add(use.edge()));
+      face.edges().forEach(use -> done.add(use.edge()));
       if (!(face.surface() instanceof Plane)) {
-        generators.turned(face, meridian.get());
+        turned(face, meridian.get());
       }
     }
-    Reach reach = new Reach(Envelope.outermost(List.copyOf(generators.found)));
-    int ridged = 0;
-    Set<Edge> done = Collections.newSetFromMap(new IdentityHashMap<>());
-    for (Face face : others) {
+  }
+
+  /** Those of bodies around an axis of the file's frame. */
+  static List<Generator> of(List<Body> bodies, Axis axis) {
+    return of(bodies, axis, MOST_RIDGED);
+  }
+
+  /** The same without what bulges out between the edges of a face that is not turned. */
+  static List<Generator> ofEdges(List<Body> bodies, Axis axis) {
+    return of(bodies, axis, 0);
+  }
+
+  private static List<Generator> of(List<Body> bodies, Axis axis, int most) {
+    List<Generators> each = bodies.stream().map(body -> new Generators(body, axis)).toList();
+    Reach turned = new Reach(Envelope.outermost(joined(each)));
+    int left = most;
+    for (Generators one : each) {
+      left = one.free(turned, left);
+    }
+    return joined(each);
+  }
+
+  private static List<Generator> joined(List<Generators> each) {
+    return each.stream().flatMap(one -> one.found.stream()).toList();
+  }
+
+  /** Adds free faces; of so many also what lies within them. Answers how many may be left. */
+  private int free(Reach turned, int most) {
+    int left = most;
+    for (Face face : free) {
       for (EdgeUse use : face.edges()) {
-        if (!exact.contains(use.edge()) && done.add(use.edge())) {
-          generators.edge(use.edge());
+        if (done.add(use.edge())) {
+          edge(use.edge());
         }
       }
-      if (ridged++ < MOST_RIDGED) {
-        generators.ridges(face, reach);
+      if (left > 0 && !(face.surface() instanceof Plane)) {
+        left--;
+        ridges(face, turned);
       }
     }
-    return generators.found;
+    return left;
   }
 
   /** An axis of the file's frame as the body's own frame sees it. */

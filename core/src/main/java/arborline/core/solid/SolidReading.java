@@ -37,6 +37,9 @@ public record SolidReading(
 
   private static final int MOST_PARTS = 20;
 
+  /** Whether one axis stands out can be said from so many. */
+  private static final int MOST_TIED = 2;
+
   /** An axis goes for the part's where so much of the length at least is turned around it. */
   private static final double TURNED_SHARE = 0.25;
 
@@ -93,7 +96,7 @@ public record SolidReading(
     Optional<Extents> own = box.map(file -> Extents.own(bodies));
     return new SolidReading(
         turned,
-        tie ? valid.stream().limit(2).map(Found::axis).toList() : List.of(),
+        tie ? valid.stream().map(Found::axis).toList() : List.of(),
         model.unit(),
         model.schema(),
         (int) bodies.stream().filter(Body::closed).count(),
@@ -129,18 +132,25 @@ public record SolidReading(
     }
   }
 
+  /** The best axes, of equally good ones two. */
   private static List<Found> valid(List<Body> bodies) {
     List<Found> found = new ArrayList<>();
     for (AxisSearch.Candidate candidate : AxisSearch.of(bodies)) {
       boolean counts = found.isEmpty() || candidate.area() >= AS_GOOD * found.getFirst().area();
-      if (!counts) {
+      if (!counts || found.size() == MOST_TIED) {
         break;
       }
-      Contour contour = Contour.of(bodies, candidate.axis());
-      if (contour.turnedShare() >= TURNED_SHARE && contour.widestGap() <= WIDEST_GAP) {
-        found.add(new Found(contour, candidate.area()));
+      if (turned(Contour.ofEdges(bodies, candidate.axis()))) {
+        Contour contour = Contour.of(bodies, candidate.axis());
+        if (turned(contour)) {
+          found.add(new Found(contour, candidate.area()));
+        }
       }
     }
     return found;
+  }
+
+  private static boolean turned(Contour contour) {
+    return contour.turnedShare() >= TURNED_SHARE && contour.widestGap() <= WIDEST_GAP;
   }
 }

@@ -6,8 +6,10 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.exchange.UnreadableFileException;
+import arborline.core.tool.outline.Point;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -212,5 +214,33 @@ class BadSolidsTest {
     assertTrue(
         read.findings().stream().anyMatch(finding -> finding.code().endsWith("-not-read")),
         read.findings().toString());
+  }
+
+  @Test
+  void manyRodsBesideEachOtherAreNotTurnedAroundOneAxis() throws IOException {
+    Rods rods = new Rods();
+    for (int i = 0; i < 40; i++) {
+      rods.with(List.of(new Point(0, 5), new Point(10, 5)), 20.0 * i);
+    }
+    SolidReading read = rods.read();
+    assertEquals(40, read.bodies());
+    assertTrue(read.turned().isEmpty());
+    assertTrue(codes(read).contains("not-turned"));
+  }
+
+  @Test
+  void freeFacesOfAllBodiesTogetherAreBounded() throws IOException {
+    List<Point> stepped = new ArrayList<>();
+    for (int i = 0; i < 20; i++) {
+      stepped.add(new Point(i, 1 + i % 2));
+      stepped.add(new Point(i + 1, 1 + i % 2));
+    }
+    Rods rods = new Rods().with(List.of(new Point(0, 400), new Point(400, 400)), 0);
+    for (int i = 0; i < 80; i++) {
+      rods.with(stepped, 2.0 * i);
+    }
+    SolidReading read = rods.read();
+    assertEquals(800, read.turned().orElseThrow().diameter(), 1e-3);
+    assertTrue(codes(read).contains("many-free-faces"));
   }
 }

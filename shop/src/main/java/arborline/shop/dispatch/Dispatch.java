@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
@@ -82,7 +83,7 @@ public final class Dispatch {
   }
 
   void behave(Manners next) {
-    manners = next;
+    manners = Objects.requireNonNull(next, "how to behave is not said");
   }
 
   List<Announced> list() throws IOException {
