@@ -2,9 +2,11 @@ package arborline.core.solid;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.PriorityQueue;
+import java.util.Queue;
+import java.util.SortedSet;
 import java.util.TreeSet;
 
 /** The pieces that lie farthest from the axis at each place along it, or nearest to it. */
@@ -14,7 +16,7 @@ final class Envelope {
   private static final double SHORT = 1e-6;
 
   private static final Comparator<Bounded> FARTHEST_FIRST =
-      Comparator.comparingDouble(Bounded::reach).reversed();
+      Comparator.comparingDouble(Bounded::reach).reversed().thenComparingInt(Bounded::order);
 
   private static final int STEPS = 60;
   private static final int DEEPEST = 12;
@@ -41,15 +43,23 @@ final class Envelope {
             .sorted(Comparator.comparingDouble(generator -> generator.piece().from()))
             .toList();
     double[] places = places(sorted);
-    List<Bounded> active = new ArrayList<>();
+    SortedSet<Bounded> active = new TreeSet<>(FARTHEST_FIRST);
+    Queue<Bounded> ending =
+        new PriorityQueue<>(
+            Comparator.comparingDouble((Bounded one) -> one.generator().piece().to()));
     int next = 0;
     for (int i = 0; i + 1 < places.length; i++) {
       double from = places[i];
       double to = places[i + 1];
       while (next < sorted.size() && sorted.get(next).piece().from() <= from + SHORT / 2) {
-        add(active, Bounded.of(sorted.get(next++), side));
+        Bounded begun = Bounded.of(next, sorted.get(next), side);
+        active.add(begun);
+        ending.add(begun);
+        next++;
       }
-      active.removeIf(one -> one.generator().piece().to() < to - SHORT / 2);
+      while (!ending.isEmpty() && ending.peek().generator().piece().to() < to - SHORT / 2) {
+        active.remove(ending.poll());
+      }
       stretch(active, from, to, 0);
     }
     return parts;
@@ -58,24 +68,19 @@ final class Envelope {
   /**
    * A piece and how far it reaches at most.
    *
+   * @param order in which they begin
    * @param reach farther from the axis, or nearer to it, than any of its points, mm
    */
-  private record Bounded(Generator generator, double reach) {
+  private record Bounded(int order, Generator generator, double reach) {
 
-    static Bounded of(Generator generator, double side) {
+    static Bounded of(int order, Generator generator, double side) {
       double reach =
           switch (generator.piece()) {
             case StraightPiece line -> Math.max(side * line.r0(), side * line.r1());
             case RoundPiece arc -> side * arc.r0() + arc.radius();
           };
-      return new Bounded(generator, reach);
+      return new Bounded(order, generator, reach);
     }
-  }
-
-  /** Those that reach farthest come first. */
-  private static void add(List<Bounded> active, Bounded one) {
-    int place = Collections.binarySearch(active, one, FARTHEST_FIRST);
-    active.add(place < 0 ? -place - 1 : place + 1, one);
   }
 
   private static double[] places(List<Generator> generators) {
@@ -94,7 +99,7 @@ final class Envelope {
     return Arrays.copyOf(places, count);
   }
 
-  private void stretch(List<Bounded> active, double from, double to, int depth) {
+  private void stretch(SortedSet<Bounded> active, double from, double to, int depth) {
     if (active.isEmpty() || to - from < SHORT) {
       return;
     }
@@ -130,8 +135,8 @@ final class Envelope {
   }
 
   /** The outermost one at a place; of several that are the same the exact one. */
-  private Generator best(List<Bounded> active, double z) {
-    Generator best = active.getFirst().generator();
+  private Generator best(SortedSet<Bounded> active, double z) {
+    Generator best = active.first().generator();
     double reach = side * best.piece().r(z);
     for (Bounded one : active) {
       if (one.reach() < reach - SHORT) {

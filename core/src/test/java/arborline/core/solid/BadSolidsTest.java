@@ -243,4 +243,16 @@ class BadSolidsTest {
     assertEquals(800, read.turned().orElseThrow().diameter(), 1e-3);
     assertTrue(codes(read).contains("many-free-faces"));
   }
+
+  @Test
+  void ofNestedRodsTheOutermostAreTheContour() throws IOException {
+    Rods rods = new Rods();
+    for (int i = 0; i < 30; i++) {
+      double r = 5 - 0.1 * i;
+      rods.with(List.of(new Point(0, r), new Point(10 + i, r)), 0);
+    }
+    TurnedShape shape = rods.read().turned().orElseThrow();
+    assertEquals(10, shape.diameter(), 1e-3);
+    assertEquals(39, shape.length(), 1e-3);
+  }
 }
