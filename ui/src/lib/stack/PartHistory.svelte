@@ -1,8 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import type { FormerPart } from '$lib/api/client';
-  import Strip from '$lib/drawing/Strip.svelte';
-  import Choice from '$lib/shell/Choice.svelte';
+  import ComparedVersions from '$lib/trail/ComparedVersions.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
@@ -64,38 +63,17 @@
       There is one version: saved {moment(versions[0].at)} by {versions[0].by}.
     </p>
   {:else if from && to}
-    <div class="flex flex-wrap items-center gap-2">
-      <Choice
-        label="Earlier version"
-        bind:value={() => String(from.version), (next) => (chosen = Number(next))}
-        {options}
-      />
-      <span>with</span>
-      <Choice
-        label="Later version"
-        bind:value={() => String(to.version), (next) => (beside = Number(next))}
-        {options}
-      />
-    </div>
-    {#if drawn.length > 0}
-      <div class="-mx-5 mt-3"><Strip tools={drawn} /></div>
-    {/if}
-    <table class="rows mt-3 w-full">
-      <thead>
-        <tr><th></th><th>Version {from.version}</th><th>Version {to.version}</th></tr>
-      </thead>
-      <tbody>
-        {#each differences(from.fields, to.fields) as difference (difference.field)}
-          <tr>
-            <td class="text-soft">{fieldTitle(difference.field)}</td>
-            <td class="max-w-56 break-words">{difference.here || 'none'}</td>
-            <td class="max-w-56 break-words">{difference.there || 'none'}</td>
-          </tr>
-        {:else}
-          <tr><td colspan="3" class="text-soft">They say the same.</td></tr>
-        {/each}
-      </tbody>
-    </table>
+    <ComparedVersions
+      {options}
+      from={{ version: from.version, choose: (next) => (chosen = next) }}
+      to={{ version: to.version, choose: (next) => (beside = next) }}
+      {drawn}
+      differences={differences(from.fields, to.fields).map(({ field, here, there }) => ({
+        title: fieldTitle(field),
+        here,
+        there
+      }))}
+    />
   {/if}
   <div class="mt-4 flex justify-end gap-2">
     <button class="button" onclick={() => (open = false)}>Close</button>

@@ -1,8 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import type { Sheet } from '$lib/api/client';
-  import Strip from '$lib/drawing/Strip.svelte';
-  import Choice from '$lib/shell/Choice.svelte';
+  import ComparedVersions from '$lib/trail/ComparedVersions.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import { capital, moment } from '$lib/shell/text';
@@ -88,45 +87,22 @@
 </section>
 
 <DialogFrame open={from !== null} onclose={() => (from = null)} title="Versions compared">
-  <div class="flex items-center gap-2">
-    <Choice
-      label="Earlier version"
-      bind:value={() => String(from), (next) => (from = Number(next))}
-      options={numbers}
-    />
-    <span>with</span>
-    <Choice
-      label="Later version"
-      bind:value={() => String(to), (next) => (to = Number(next))}
-      options={numbers}
-    />
-  </div>
-  <NotLoaded query={compared} />
-  {#if shown}
-    <div class="-mx-5 mt-3">
-      <Strip
-        tools={[shown.from, shown.to].map((one, at) => ({
+  <ComparedVersions
+    options={numbers}
+    from={{ version: from ?? 0, choose: (next) => (from = next) }}
+    to={{ version: to, choose: (next) => (to = next) }}
+    drawn={shown
+      ? [shown.from, shown.to].map((one, at) => ({
           key: at,
           code: `version ${one.version}`,
           outline: one.outline
-        }))}
-      />
-    </div>
-    <table class="rows mt-3 w-full">
-      <thead>
-        <tr><th></th><th>Version {shown.from.version}</th><th>Version {shown.to.version}</th></tr>
-      </thead>
-      <tbody>
-        {#each shown.differences as difference (difference.field)}
-          <tr>
-            <td class="code">{difference.field}</td>
-            <td>{difference.here || 'none'}</td>
-            <td>{difference.there || 'none'}</td>
-          </tr>
-        {:else}
-          <tr><td colspan="3" class="text-soft">They say the same.</td></tr>
-        {/each}
-      </tbody>
-    </table>
-  {/if}
+        }))
+      : []}
+    differences={shown?.differences.map(({ field, here, there }) => ({
+      title: field,
+      here,
+      there
+    }))}
+  />
+  <NotLoaded query={compared} />
 </DialogFrame>

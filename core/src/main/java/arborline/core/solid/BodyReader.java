@@ -109,7 +109,8 @@ final class BodyReader {
       findings.add(item.line(), "no-shell", "#%d has no shell".formatted(item.id()));
       return Optional.empty();
     }
-    return Optional.of(new Shell(entity.name().equals("CLOSED_SHELL"), references(entity.list(1))));
+    List<Long> faces = references(entity.list(1)).stream().distinct().toList();
+    return Optional.of(new Shell(entity.name().equals("CLOSED_SHELL"), faces));
   }
 
   private Optional<Face> face(long id, ShapeUnits units) {

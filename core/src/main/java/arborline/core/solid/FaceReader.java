@@ -11,6 +11,7 @@ import arborline.core.part21.Part21Document;
 import arborline.core.part21.Statement;
 import arborline.core.solid.shape.Curve;
 import arborline.core.solid.shape.Line;
+import arborline.core.solid.shape.Polyline;
 import arborline.core.solid.shape.Vector3;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,12 +20,20 @@ import java.util.stream.Stream;
 /** Faces, loops and edges of a file. Source: ISO 10303-42, topology. */
 final class FaceReader {
 
+  /** So many edges bound the faces of a file at most, each counted for each of its faces. */
+  private static final int MOST_USES = 2_000_000;
+
+  /** So many points of polylines are looked at to find where edges begin and end. */
+  private static final long MOST_LOOKED_AT = 100_000_000;
+
   private final Part21Document document;
   private final PlacedPoints points;
   private final CurveReader curves;
   private final SurfaceReader surfaces;
   private final SolidFindings findings;
   private final InstanceMap<Edge> edges;
+  private int used;
+  private long lookedAt;
 
   FaceReader(Part21Document document, ShapeUnits units, SolidFindings findings) {
     this.document = document;
@@ -104,11 +113,19 @@ final class FaceReader {
     Statement statement = statement(document, id);
     Entity loop = statement.entities().getFirst();
     return switch (loop.name()) {
-      case "EDGE_LOOP" -> uses(references(loop.list(1)));
-      case "POLY_LOOP" -> polygon(references(loop.list(1)));
+      case "EDGE_LOOP" -> uses(counted(statement, references(loop.list(1))));
+      case "POLY_LOOP" -> polygon(counted(statement, references(loop.list(1))));
       case "VERTEX_LOOP" -> List.of();
       default -> throw unusable(statement, "is no loop");
     };
+  }
+
+  private List<Long> counted(Statement loop, List<Long> ids) {
+    used += ids.size();
+    if (used > MOST_USES) {
+      throw unusable(loop, "is one of more than %d edges".formatted(MOST_USES));
+    }
+    return ids;
   }
 
   private List<EdgeUse> uses(List<Long> ids) {
@@ -165,6 +182,7 @@ final class FaceReader {
     Curve curve;
     try {
       curve = curves.curve(entity.reference(3));
+      count(statement, curve);
     } catch (UnusableShapeException unknown) {
       if (start.distance(end) < 1e-9) {
         throw unknown;
@@ -178,5 +196,12 @@ final class FaceReader {
     return curve instanceof Line && start.distance(end) > 1e-12
         ? straight(start, end)
         : Edge.between(curve, start, end, yes(entity, 4));
+  }
+
+  private void count(Statement edge, Curve curve) {
+    lookedAt += curve instanceof Polyline polyline ? polyline.points().size() : 0;
+    if (lookedAt > MOST_LOOKED_AT) {
+      throw unusable(edge, "is one of many on long polylines");
+    }
   }
 }

@@ -104,8 +104,8 @@ record SplineKnots(
         statement.entities().stream().anyMatch(entity -> entity.name().startsWith("BEZIER"));
     boolean uniform =
         statement.entities().stream().anyMatch(entity -> entity.name().startsWith("UNIFORM"));
-    if (degree < 1 || count > MOST) {
-      throw unusable(statement, "a spline without a degree");
+    if (degree < 1 || degree > SplineBasis.MOST_DEGREE || count > MOST) {
+      throw unusable(statement, "%d poles of degree %d".formatted(count, degree));
     }
     double[] knots = new double[count + degree + 1];
     for (int i = 0; i < knots.length; i++) {

@@ -255,4 +255,22 @@ class BadSolidsTest {
     assertEquals(10, shape.diameter(), 1e-3);
     assertEquals(39, shape.length(), 1e-3);
   }
+
+  @Test
+  void aCurveOfAnAbsurdDegreeIsAStraightLine() throws IOException {
+    String text =
+        hex()
+            .replaceFirst(
+                "LINE\\('',(#\\d+),#\\d+\\)",
+                "BEZIER_CURVE('',2000000000,($1,$1),.UNSPECIFIED.,.F.,.F.)");
+    SolidReading read = read(text);
+    assertTrue(codes(read).contains("curve-not-read"), codes(read).toString());
+    assertEquals(read(hex()).bodies(), read.bodies());
+  }
+
+  @Test
+  void aFaceThatItsShellNamesTwiceIsReadOnce() throws IOException {
+    String text = hex().replaceFirst("_SHELL\\('',\\((#\\d+),", "_SHELL('',($1,$1,$1,");
+    assertEquals(read(hex()), read(text));
+  }
 }

@@ -6,6 +6,9 @@ package arborline.core.solid.shape;
  */
 public final class SplineBasis {
 
+  /** No higher one is in use. */
+  public static final int MOST_DEGREE = 25;
+
   private final int degree;
   private final double[] knots;
   private final int poles;
@@ -16,7 +19,10 @@ public final class SplineBasis {
    * @throws IllegalArgumentException where they do not fit, or do not rise
    */
   public SplineBasis(int degree, double[] knots, int poles) {
-    if (degree < 1 || degree > 25 || poles <= degree || knots.length != poles + degree + 1) {
+    if (degree < 1
+        || degree > MOST_DEGREE
+        || poles <= degree
+        || knots.length != poles + degree + 1) {
       throw new IllegalArgumentException(
           "%d poles of degree %d need %d knots and not %d"
               .formatted(poles, degree, poles + degree + 1, knots.length));
