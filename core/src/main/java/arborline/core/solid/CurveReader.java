@@ -33,9 +33,13 @@ final class CurveReader {
   private final double millimetres;
   private final InstanceMap<Curve> known;
 
+  /** Those that cannot be read, which many may lead to. */
+  private final InstanceMap<UnusableShapeException> faults;
+
   CurveReader(Part21Document document, PlacedPoints points, double millimetres) {
     this.document = document;
     this.known = new InstanceMap<>(document);
+    this.faults = new InstanceMap<>(document);
     this.points = points;
     this.millimetres = millimetres;
   }
@@ -47,11 +51,22 @@ final class CurveReader {
    */
   Curve curve(long id) {
     Curve before = known.get(id);
-    if (before == null) {
-      before = read(id, 0);
-      known.put(id, before);
+    return before == null ? first(id) : before;
+  }
+
+  private Curve first(long id) {
+    UnusableShapeException fault = faults.get(id);
+    if (fault != null) {
+      throw fault;
     }
-    return before;
+    try {
+      Curve read = read(id, 0);
+      known.put(id, read);
+      return read;
+    } catch (UnusableShapeException wrong) {
+      faults.put(id, wrong);
+      throw wrong;
+    }
   }
 
   private Curve read(long id, int depth) {

@@ -20,8 +20,13 @@ import java.util.stream.Stream;
 /** Faces, loops and edges of a file. Source: ISO 10303-42, topology. */
 final class FaceReader {
 
+  /** A tool has fewer edges by far, and so has each of its faces. */
+  private static final int MOST_EDGES = 100_000;
+
+  private static final int MOST_EDGES_OF_FACE = 20_000;
+
   /** So many edges bound the faces of a file at most, each counted for each of its faces. */
-  private static final int MOST_USES = 2_000_000;
+  private static final int MOST_USES = 1_000_000;
 
   /** So many points of polylines are looked at to find where edges begin and end. */
   private static final long MOST_LOOKED_AT = 100_000_000;
@@ -32,7 +37,8 @@ final class FaceReader {
   private final SurfaceReader surfaces;
   private final SolidFindings findings;
   private final InstanceMap<Edge> edges;
-  private int used;
+  private int edgesRead;
+  private long used;
   private long lookedAt;
 
   FaceReader(Part21Document document, ShapeUnits units, SolidFindings findings) {
@@ -85,8 +91,12 @@ final class FaceReader {
   private Face face(Statement statement, Entity entity, boolean sense) {
     ReadSurface surface = surfaces.surface(entity.reference(2));
     List<List<EdgeUse>> loops = new ArrayList<>();
+    long before = used;
     for (long bound : references(entity.list(1))) {
       List<EdgeUse> loop = bound(bound);
+      if (used - before > MOST_EDGES_OF_FACE) {
+        throw unusable(statement, "more than %d edges around a face".formatted(MOST_EDGES_OF_FACE));
+      }
       if (!loop.isEmpty()) {
         loops.add(loop);
       }
@@ -111,6 +121,7 @@ final class FaceReader {
 
   private List<EdgeUse> loop(long id) {
     Statement statement = statement(document, id);
+    refuseMore(statement);
     Entity loop = statement.entities().getFirst();
     return switch (loop.name()) {
       case "EDGE_LOOP" -> uses(counted(statement, references(loop.list(1))));
@@ -122,10 +133,14 @@ final class FaceReader {
 
   private List<Long> counted(Statement loop, List<Long> ids) {
     used += ids.size();
-    if (used > MOST_USES) {
-      throw unusable(loop, "is one of more than %d edges".formatted(MOST_USES));
-    }
+    refuseMore(loop);
     return ids;
+  }
+
+  private void refuseMore(Statement loop) {
+    if (used > MOST_USES) {
+      throw unusable(loop, "the faces before it have %d edges already".formatted(MOST_USES));
+    }
   }
 
   private List<EdgeUse> uses(List<Long> ids) {
@@ -165,6 +180,10 @@ final class FaceReader {
   private Edge edge(long id) {
     Edge known = edges.get(id);
     if (known == null) {
+      if (++edgesRead > MOST_EDGES) {
+        throw unusable(
+            statement(document, id), "the file has more than %d edges".formatted(MOST_EDGES));
+      }
       known = read(id);
       edges.put(id, known);
     }

@@ -36,10 +36,14 @@ final class SurfaceReader {
   private final ShapeUnits units;
   private final InstanceMap<ReadSurface> known;
 
+  /** Those that cannot be read, which many may lead to. */
+  private final InstanceMap<UnusableShapeException> faults;
+
   SurfaceReader(
       Part21Document document, PlacedPoints points, CurveReader curves, ShapeUnits units) {
     this.document = document;
     this.known = new InstanceMap<>(document);
+    this.faults = new InstanceMap<>(document);
     this.points = points;
     this.curves = curves;
     this.units = units;
@@ -52,11 +56,22 @@ final class SurfaceReader {
    */
   ReadSurface surface(long id) {
     ReadSurface before = known.get(id);
-    if (before == null) {
-      before = read(id, 0);
-      known.put(id, before);
+    return before == null ? first(id) : before;
+  }
+
+  private ReadSurface first(long id) {
+    UnusableShapeException fault = faults.get(id);
+    if (fault != null) {
+      throw fault;
     }
-    return before;
+    try {
+      ReadSurface read = read(id, 0);
+      known.put(id, read);
+      return read;
+    } catch (UnusableShapeException wrong) {
+      faults.put(id, wrong);
+      throw wrong;
+    }
   }
 
   private ReadSurface read(long id, int depth) {
