@@ -26,7 +26,7 @@ final class FaceReader {
   private static final int MOST_EDGES_OF_FACE = 20_000;
 
   /** So many edges bound the faces of a file at most, each counted for each of its faces. */
-  private static final int MOST_USES = 1_000_000;
+  private static final int MOST_USES = 250_000;
 
   /** So many points of polylines are looked at to find where edges begin and end. */
   private static final long MOST_LOOKED_AT = 100_000_000;
