@@ -19,6 +19,8 @@
   let svg = $state<SVGSVGElement>();
   const HEIGHT = 190;
   const LEFT = 150;
+  /** Longer codes are drawn closer, so that they end before the gauge line. */
+  const MOST_SIGNS = 14;
   const drawn = $derived(tools.filter((tool) => tool.outline));
   const lane = $derived((HEIGHT - 16) / Math.max(1, drawn.length));
   const scale = $derived(
@@ -29,6 +31,10 @@
     )
   );
   const longest = $derived(Math.max(0, ...drawn.map((tool) => tool.outline?.length ?? 0)));
+
+  function size(length: number): string {
+    return units.entry(Math.round(length * 1000) / 1000, 'mm');
+  }
 
   function axis(index: number): number {
     return 8 + lane * (index + 0.5);
@@ -58,14 +64,20 @@
       {#each drawn as tool, index (tool.key)}
         {@const outline = tool.outline as Outline}
         {@const at = view(LEFT, axis(index), scale)}
-        <text x="20" y={axis(index) + 4} font-size="13" fill="var(--ink)" class="code"
-          >{tool.code}</text
+        <text
+          x="20"
+          y={axis(index) + 4}
+          font-size="13"
+          fill="var(--ink)"
+          class="code"
+          textLength={tool.code.length > MOST_SIGNS ? LEFT - 34 : undefined}
+          lengthAdjust="spacingAndGlyphs">{tool.code}</text
         >
         <Parts {outline} {at} />
         <CentreLine from={LEFT - 12} to={at.x(longest) + 14} y={axis(index)} />
         <text x={at.x(longest) + 20} y={axis(index) + 4} font-size="13" fill="var(--soft)">
-          {units.entry(outline.length, 'mm')} long{longest > outline.length
-            ? `, ${units.entry(Math.round((longest - outline.length) * 1000) / 1000, 'mm')} shorter`
+          {size(outline.length)} long{longest > outline.length
+            ? `, ${size(longest - outline.length)} shorter`
             : ''}
         </text>
       {/each}
