@@ -9,8 +9,9 @@ import java.util.List;
  *
  * @param outer from the lowest to the highest place along the axis
  * @param all of which it was made
+ * @param whole false where free faces may bulge out that were not looked at
  */
-record Contour(Axis axis, List<Generator> outer, List<Generator> all) {
+record Contour(Axis axis, List<Generator> outer, List<Generator> all, boolean whole) {
 
   /** Samples are taken where they stand out farther than this, mm. */
   private static final double STANDS_OUT = 0.002;
@@ -29,7 +30,8 @@ record Contour(Axis axis, List<Generator> outer, List<Generator> all) {
     return of(axis, Generators.ofEdges(bodies, axis));
   }
 
-  private static Contour of(Axis axis, List<Generator> all) {
+  private static Contour of(Axis axis, Generators.Found found) {
+    List<Generator> all = found.generators();
     List<Generator> exact = all.stream().filter(Generator::exact).toList();
     Reach reach = new Reach(Envelope.outermost(exact));
     List<Generator> counted = new ArrayList<>(exact);
@@ -40,7 +42,7 @@ record Contour(Axis axis, List<Generator> outer, List<Generator> all) {
     }
     List<Generator> outer =
         counted.size() == exact.size() ? reach.parts() : Envelope.outermost(counted);
-    return turnedRight(new Contour(axis, outer, counted));
+    return turnedRight(new Contour(axis, outer, counted, found.whole()));
   }
 
   private static boolean standsOut(ContourPiece piece, Reach reach) {
@@ -59,7 +61,7 @@ record Contour(Axis axis, List<Generator> outer, List<Generator> all) {
     }
     return away >= 0
         ? contour
-        : new Contour(contour.axis, turned(contour.outer), turned(contour.all));
+        : new Contour(contour.axis, turned(contour.outer), turned(contour.all), contour.whole);
   }
 
   private static List<Generator> turned(List<Generator> generators) {
@@ -71,7 +73,7 @@ record Contour(Axis axis, List<Generator> outer, List<Generator> all) {
     double zero = low ? from() : to();
     Axis there = axis.from(zero);
     return new Contour(
-        low ? there : there.reversed(), seen(outer, zero, !low), seen(all, zero, !low));
+        low ? there : there.reversed(), seen(outer, zero, !low), seen(all, zero, !low), whole);
   }
 
   private static List<Generator> seen(List<Generator> generators, double zero, boolean backwards) {

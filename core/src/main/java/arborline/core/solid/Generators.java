@@ -43,24 +43,35 @@ final class Generators {
     }
   }
 
+  /**
+   * What was found.
+   *
+   * @param whole false where free faces may bulge out that were not looked at
+   */
+  record Found(List<Generator> generators, boolean whole) {}
+
   /** Those of bodies around an axis of the file's frame. */
-  static List<Generator> of(List<Body> bodies, Axis axis) {
+  static Found of(List<Body> bodies, Axis axis) {
     return of(bodies, axis, MOST_RIDGED);
   }
 
   /** The same without what bulges out between the edges of a face that is not turned. */
-  static List<Generator> ofEdges(List<Body> bodies, Axis axis) {
+  static Found ofEdges(List<Body> bodies, Axis axis) {
     return of(bodies, axis, 0);
   }
 
-  private static List<Generator> of(List<Body> bodies, Axis axis, int most) {
+  private static Found of(List<Body> bodies, Axis axis, int most) {
     List<Generators> each = bodies.stream().map(body -> new Generators(body, axis)).toList();
     Reach turned = new Reach(Envelope.outermost(joined(each)));
     int left = most;
     for (Generators one : each) {
       left = one.free(turned, left);
     }
-    return joined(each);
+    boolean bulging =
+        each.stream()
+            .flatMap(one -> one.free.stream())
+            .anyMatch(face -> !(face.surface() instanceof Plane));
+    return new Found(joined(each), left > 0 || !bulging);
   }
 
   private static List<Generator> joined(List<Generators> each) {

@@ -140,8 +140,9 @@ public record SolidReading(
       if (!counts || found.size() == MOST_TIED) {
         break;
       }
-      if (turned(Contour.ofEdges(bodies, candidate.axis()))) {
-        Contour contour = Contour.of(bodies, candidate.axis());
+      Contour slim = Contour.ofEdges(bodies, candidate.axis());
+      if (turned(slim)) {
+        Contour contour = slim.whole() ? slim : Contour.of(bodies, candidate.axis());
         if (turned(contour)) {
           found.add(new Found(contour, candidate.area()));
         }
