@@ -2,6 +2,7 @@ package arborline.server;
 
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /** Tools as a client sends them. */
@@ -46,6 +47,39 @@ final class Draft {
             origin);
     line.putAll(Api.body(changes));
     return line;
+  }
+
+  /** A shrink chuck for shanks of 10 mm. */
+  static Map<String, Object> holder(String code, String name) {
+    return Api.body(
+        "code",
+        code,
+        "name",
+        name,
+        "kind",
+        "HOLDER",
+        "machineSide",
+        "ST-JD-40:m",
+        "workSide",
+        "CY-SF-10:f",
+        "bodies",
+        List.of(
+            Api.body("length", 27, "from", 63, "to", 63),
+            Api.body("length", 60, "from", 44, "to", 24)),
+        "material",
+        "STEEL",
+        "clamping",
+        28);
+  }
+
+  /**
+   * A stack on a spindle of size 40.
+   *
+   * @param overhang mm
+   */
+  static Map<String, Object> stack(List<Long> components, double overhang) {
+    return Api.body(
+        "name", "Short", "seat", "ST-JD-40:f", "components", components, "overhang", overhang);
   }
 
   private static Map<String, Object> values(String values) {

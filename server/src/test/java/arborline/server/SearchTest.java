@@ -72,6 +72,38 @@ class SearchTest extends ServerTest {
   }
 
   @Test
+  void aToolIsFoundByWhatHoldsItWhereverItStands() {
+    long tool = tool(library("Sought in holders"), "SH-1", "Kugelig");
+    Api.Answer chuck =
+        lead.post("/api/v1/components", Draft.holder("SH-CHUCK-090", "Nadelschlank chuck"));
+    Api.Answer kept =
+        lead.post(
+            "/api/v1/tools/%d/stacks".formatted(tool),
+            Draft.stack(List.of(chuck.number("id")), 40));
+    assertEquals(201, kept.status(), kept.body().toString());
+    stays(List.of("SH-1"), () -> found("q=kugelig nadelschl"));
+    long another = library("Sought in holders too");
+    lead.post(
+        "/api/v1/libraries/%d/copy".formatted(another),
+        Api.body("tools", List.of(tool), "numbering", "keep"));
+    stays(List.of("SH-1", "SH-1"), () -> found("q=chuck090 kugelig"));
+    assertEquals(1, lead.get("/api/v1/tools/facets?q=nadelschl").at("classes").size());
+
+    Map<String, Object> renamed = Draft.holder("SH-CHUCK-090", "Breitmaul chuck");
+    assertEquals(
+        200,
+        lead.send("PUT", "/api/v1/components/%d?version=1".formatted(chuck.number("id")), renamed)
+            .status());
+    stays(List.of(), () -> found("q=nadelschl"));
+    stays(List.of("SH-1", "SH-1"), () -> found("q=breitm"));
+
+    long apart = lead.send("DELETE", "/api/v1/stacks/" + kept.number("id"), null).number("undo");
+    stays(List.of(), () -> found("q=breitm"));
+    assertEquals(204, lead.post("/api/v1/trail/%d/undo".formatted(apart), null).status());
+    stays(List.of("SH-1", "SH-1"), () -> found("q=breitm"));
+  }
+
+  @Test
   void whatWasTakenOutAndBroughtBackIsFoundAgain() {
     long library = library("Sought again");
     tool(library, "SA-1", "Wirrwarr");

@@ -1,6 +1,10 @@
 package arborline.server;
 
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import java.util.List;
 import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -26,6 +30,32 @@ abstract class ServerTest {
   @BeforeEach
   void signIn() {
     lead = as("LEAD");
+  }
+
+  /** What lists are grouped by stands beside entries; whatever was done, it says what is so. */
+  @AfterEach
+  void entriesSayWhatBelongsToTheirTools() {
+    List<String> wrong =
+        jdbc.sql(
+                """
+                with cut as (
+                  select tool_id, group_concat(distinct material order by material separator ', ')
+                    as materials
+                  from cutting_line where material <> '' group by tool_id),
+                held as (
+                  select s.tool_id, min(s.id) as stack_id from stack s
+                  join stack_part p on p.stack_id = s.id and p.place = 0 group by s.tool_id)
+                select concat(e.code, ': ', e.holder, '; ', e.materials) from entry e
+                left join cut on cut.tool_id = e.tool_id
+                left join held on held.tool_id = e.tool_id
+                left join stack_part p on p.stack_id = held.stack_id and p.place = 0
+                left join component c on c.id = p.component_id
+                where e.holder <> coalesce(c.code, '')
+                  or e.materials <> left(coalesce(cut.materials, ''), 200)\
+                """)
+            .query(String.class)
+            .list();
+    assertEquals(List.of(), wrong);
   }
 
   /** The API with an access key of a role. */

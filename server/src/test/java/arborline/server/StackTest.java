@@ -13,18 +13,7 @@ import org.junit.jupiter.api.Test;
 class StackTest extends ServerTest {
 
   private Map<String, Object> holder(String code) {
-    return Api.body(
-        "code", code,
-        "name", "Shrink chuck",
-        "kind", "HOLDER",
-        "machineSide", "ST-JD-40:m",
-        "workSide", "CY-SF-10:f",
-        "bodies",
-            List.of(
-                Api.body("length", 27, "from", 63, "to", 63),
-                Api.body("length", 60, "from", 44, "to", 24)),
-        "material", "STEEL",
-        "clamping", 28);
+    return Draft.holder(code, "Shrink chuck");
   }
 
   private long add(String code) {
@@ -41,17 +30,9 @@ class StackTest extends ServerTest {
   }
 
   private Map<String, Object> stack(long component, double overhang) {
-    return Api.body(
-        "name",
-        "Short",
-        "seat",
-        "ST-JD-40:f",
-        "components",
-        List.of(component),
-        "overhang",
-        overhang,
-        "wall",
-        Api.body("height", 45, "distance", 12));
+    Map<String, Object> stack = Draft.stack(List.of(component), overhang);
+    stack.put("wall", Api.body("height", 45, "distance", 12));
+    return stack;
   }
 
   @Test

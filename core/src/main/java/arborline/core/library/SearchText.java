@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
  * What somebody typed into the search field: words, and conditions such as {@code dia 6..12},
  * {@code flutes 3} or {@code reach>30}.
  *
- * @param words each must occur in code or name
+ * @param words each must occur in code or name, of the tool or of what holds it
  */
 public record SearchText(List<String> words, List<Condition> conditions) {
 

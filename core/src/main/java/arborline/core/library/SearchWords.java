@@ -48,6 +48,11 @@ public final class SearchWords {
     return text.toString();
   }
 
+  /** The words of such a text. */
+  public static List<String> parts(String text) {
+    return text.isBlank() ? List.of() : List.of(text.strip().split(" "));
+  }
+
   /**
    * The beginnings that a tool must have words of to be found by a typed word; none where that has
    * neither letters nor digits.

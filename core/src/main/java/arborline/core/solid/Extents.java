@@ -7,8 +7,12 @@ import arborline.core.solid.shape.Placement;
 import arborline.core.solid.shape.Plane;
 import arborline.core.solid.shape.Vector3;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * How far bodies reach along three directions at right angles, mm.
@@ -102,9 +106,7 @@ record Extents(Placement frame, Vector3 low, Vector3 high) {
   private static Extents along(List<Body> bodies, Placement frame) {
     Bounds bounds = new Bounds(frame);
     for (Body body : bodies) {
-      for (Face face : body.faces()) {
-        bounds.face(body.placement(), face);
-      }
+      bounds.body(body);
     }
     return new Extents(frame, bounds.low(), bounds.high());
   }
@@ -119,26 +121,49 @@ record Extents(Placement frame, Vector3 low, Vector3 high) {
       this.frame = frame;
     }
 
-    void face(Placement placement, Face face) {
-      List<Vector3> boundary = new ArrayList<>();
-      for (EdgeUse use : face.edges()) {
-        edge(placement, use.edge(), boundary);
+    /** Each edge once, though at least two faces share it. */
+    void body(Body body) {
+      Set<Edge> reached = noEdges();
+      for (Face face : body.faces()) {
+        fresh(face, reached).forEach(edge -> edge(body.placement(), edge));
+        face(body.placement(), face);
       }
-      if (!(face.surface() instanceof Plane) && !boundary.isEmpty()) {
+    }
+
+    private void face(Placement placement, Face face) {
+      if (face.surface() instanceof Plane) {
+        return;
+      }
+      List<Vector3> boundary = new ArrayList<>();
+      fresh(face, noEdges()).forEach(edge -> boundary.addAll(points(edge)));
+      if (!boundary.isEmpty()) {
         inner(placement, face, boundary);
       }
     }
 
-    private void edge(Placement placement, Edge edge, List<Vector3> boundary) {
-      int pieces = edge.curve() instanceof Line ? 1 : edge.pieces() * 2;
-      for (int i = 0; i <= pieces; i++) {
-        Vector3 point = edge.at((double) i / pieces);
-        boundary.add(point);
-        point(placement.point(point));
-      }
+    private static Set<Edge> noEdges() {
+      return Collections.newSetFromMap(new IdentityHashMap<>());
+    }
+
+    /** The edges of a face that were not met before. */
+    private static Stream<Edge> fresh(Face face, Set<Edge> met) {
+      return face.edges().stream().map(EdgeUse::edge).filter(met::add);
+    }
+
+    private void edge(Placement placement, Edge edge) {
+      points(edge).forEach(point -> point(placement.point(point)));
       if (edge.curve() instanceof Ellipse ellipse) {
         extremes(placement, edge, ellipse);
       }
+    }
+
+    private static List<Vector3> points(Edge edge) {
+      int pieces = edge.curve() instanceof Line ? 1 : edge.pieces() * 2;
+      List<Vector3> points = new ArrayList<>(pieces + 1);
+      for (int i = 0; i <= pieces; i++) {
+        points.add(edge.at((double) i / pieces));
+      }
+      return points;
     }
 
     /** Where an ellipse reaches farthest along each direction, if the edge comes there. */

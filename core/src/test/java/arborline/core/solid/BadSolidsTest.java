@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.StringJoiner;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -272,5 +273,50 @@ class BadSolidsTest {
   void aFaceThatItsShellNamesTwiceIsReadOnce() throws IOException {
     String text = hex().replaceFirst("_SHELL\\('',\\((#\\d+),", "_SHELL('',($1,$1,$1,");
     assertEquals(read(hex()), read(text));
+  }
+
+  @Test
+  void aFaceWithMoreEdgesThanAToolHasIsLeftOut() throws IOException {
+    assertEquals(
+        List.of("more than 20000 edges around a face"), leftOut(facesOnOneLoop(1, 20_001)));
+  }
+
+  @Test
+  void facesThatShareOneLongLoopAreReadAsLongAsTheirEdgesAreNotTooMany() throws IOException {
+    assertEquals(List.of(), leftOut(facesOnOneLoop(25, 10_000)));
+    assertEquals(
+        List.of("the faces before it have 250000 edges already"),
+        leftOut(facesOnOneLoop(26, 10_000)));
+  }
+
+  private static List<String> leftOut(String text) throws IOException {
+    return read(text).findings().stream()
+        .filter(finding -> finding.code().equals("face-not-read"))
+        .map(finding -> finding.message().replaceAll("^.*?[A-Z_]+: ", ""))
+        .toList();
+  }
+
+  /** Faces of a rod that are bounded by one loop of as many edges. */
+  private static String facesOnOneLoop(int faces, int edges) {
+    StringBuilder text =
+        new StringBuilder(
+            """
+            #1=MANIFOLD_SOLID_BREP('',#2);
+            #3=CYLINDRICAL_SURFACE('',#4,5.);
+            #4=AXIS2_PLACEMENT_3D('',#5,$,$);
+            #5=CARTESIAN_POINT('',(0.,0.,0.));
+            #6=CIRCLE('',#4,5.);
+            #7=VERTEX_POINT('',#8);
+            #8=CARTESIAN_POINT('',(5.,0.,0.));
+            #9=EDGE_CURVE('',#7,#7,#6,.T.);
+            #10=FACE_BOUND('',#11,.T.);
+            """);
+    text.append("#11=EDGE_LOOP('',(#9").append(",#9".repeat(edges - 1)).append("));\n");
+    StringJoiner shell = new StringJoiner(",", "#2=CLOSED_SHELL('',(", "));");
+    for (int id = 100; id < 100 + faces; id++) {
+      text.append("#%d=ADVANCED_FACE('',(#10),#3,.T.);%n".formatted(id));
+      shell.add("#" + id);
+    }
+    return data(text.append(shell).toString());
   }
 }

@@ -6,8 +6,8 @@ import arborline.core.inspect.Inspected;
 import arborline.server.account.Actor;
 import arborline.server.exchange.CuttingOfTools;
 import arborline.server.inspection.Belongings;
-import arborline.server.live.Live;
 import arborline.server.support.Json;
+import arborline.server.tool.ToolBelongings;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -27,13 +27,13 @@ class ArrivingCutting implements Belongings, CuttingOfTools {
 
   private final CuttingLineRepository lines;
   private final Json json;
-  private final Live live;
+  private final ToolBelongings belongings;
   private final Clock clock;
 
-  ArrivingCutting(CuttingLineRepository lines, Json json, Live live, Clock clock) {
+  ArrivingCutting(CuttingLineRepository lines, Json json, ToolBelongings belongings, Clock clock) {
     this.lines = lines;
     this.json = json;
-    this.live = live;
+    this.belongings = belongings;
     this.clock = clock;
   }
 
@@ -87,7 +87,7 @@ class ArrivingCutting implements Belongings, CuttingOfTools {
       CuttingEntries.to(line, entry, Actor.name(), now, json);
       made.add(lines.save(line).id);
     }
-    live.say("tool", toolId, "cutting");
+    belongings.cuttingChanged(toolId);
     return made;
   }
 
@@ -100,7 +100,7 @@ class ArrivingCutting implements Belongings, CuttingOfTools {
         .filter(line -> line.versionNo == 1)
         .forEach(line -> {
           lines.delete(line);
-          live.say("tool", line.toolId, "cutting");
+          belongings.cuttingChanged(line.toolId);
         });
   }
 }

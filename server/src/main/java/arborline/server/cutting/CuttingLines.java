@@ -14,10 +14,10 @@ import arborline.core.tool.Geometry;
 import arborline.core.tool.Tool;
 import arborline.server.account.Actor;
 import arborline.server.library.ToolCopied;
-import arborline.server.live.Live;
 import arborline.server.machine.Machines;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
+import arborline.server.tool.ToolBelongings;
 import arborline.server.tool.Tools;
 import arborline.server.trail.StateUndo;
 import arborline.server.trail.Trail;
@@ -49,7 +49,7 @@ class CuttingLines {
   private final Materials materials;
   private final Json json;
   private final Trail trail;
-  private final Live live;
+  private final ToolBelongings belongings;
   private final Clock clock;
 
   CuttingLines(
@@ -59,7 +59,7 @@ class CuttingLines {
       Materials materials,
       Json json,
       Trail trail,
-      Live live,
+      ToolBelongings belongings,
       Clock clock) {
     this.lines = lines;
     this.tools = tools;
@@ -67,7 +67,7 @@ class CuttingLines {
     this.materials = materials;
     this.json = json;
     this.trail = trail;
-    this.live = live;
+    this.belongings = belongings;
     this.clock = clock;
   }
 
@@ -297,7 +297,7 @@ class CuttingLines {
   }
 
   private long proven(CuttingLine line, LineState before) {
-    live.say("tool", line.toolId, "cutting");
+    belongings.cuttingChanged(line.toolId);
     return trail.record(
         TrailRecord.of(
                 "tool",
@@ -310,7 +310,7 @@ class CuttingLines {
 
   private long record(
       CuttingLine line, String text, @Nullable LineState before, @Nullable LineState after) {
-    live.say("tool", line.toolId, "cutting");
+    belongings.cuttingChanged(line.toolId);
     return trail.record(
         TrailRecord.of("tool", line.toolId, text + tools.get(line.toolId).tool().code())
             .undoneBy(

@@ -1,8 +1,8 @@
 package arborline.server.cutting;
 
 import arborline.server.account.Permission;
-import arborline.server.live.Live;
 import arborline.server.support.Json;
+import arborline.server.tool.ToolBelongings;
 import arborline.server.trail.StateUndo;
 import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
@@ -18,22 +18,27 @@ class CuttingUndo {
   static final UndoKind<StateUndo.Deed> PROVEN = StateUndo.kind("cutting.proven", Permission.PROVE);
 
   @Bean
-  Undo<StateUndo.Deed> undoCuttingChanged(CuttingLineRepository lines, Json json, Live live) {
-    return undo(CHANGED, lines, json, live);
+  Undo<StateUndo.Deed> undoCuttingChanged(
+      CuttingLineRepository lines, Json json, ToolBelongings belongings) {
+    return undo(CHANGED, lines, json, belongings);
   }
 
   @Bean
-  Undo<StateUndo.Deed> undoCuttingProven(CuttingLineRepository lines, Json json, Live live) {
-    return undo(PROVEN, lines, json, live);
+  Undo<StateUndo.Deed> undoCuttingProven(
+      CuttingLineRepository lines, Json json, ToolBelongings belongings) {
+    return undo(PROVEN, lines, json, belongings);
   }
 
   private static Undo<StateUndo.Deed> undo(
-      UndoKind<StateUndo.Deed> kind, CuttingLineRepository lines, Json json, Live live) {
+      UndoKind<StateUndo.Deed> kind,
+      CuttingLineRepository lines,
+      Json json,
+      ToolBelongings belongings) {
     return new StateUndo<>(
         kind,
         new StateUndo.Rows<>(lines::findById, CuttingLine::new, lines::save, lines::delete),
         new StateUndo.States<>(LineState.class, LineState::of, LineState::to),
-        toolId -> live.say("tool", toolId, "cutting"),
+        toolId -> belongings.cuttingChanged(toolId),
         json);
   }
 }

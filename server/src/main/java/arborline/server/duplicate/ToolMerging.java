@@ -5,6 +5,7 @@ import arborline.core.tool.Value;
 import arborline.server.account.Permission;
 import arborline.server.support.Refusal;
 import arborline.server.tool.CurrentTool;
+import arborline.server.tool.ToolBelongings;
 import arborline.server.tool.ToolMerges;
 import arborline.server.tool.ToolReference;
 import arborline.server.tool.ToolStore;
@@ -34,6 +35,7 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
 
   private final ToolStore tools;
   private final ToolMerges merges;
+  private final ToolBelongings belongings;
   private final List<ToolReference> references;
   private final Trail trail;
   private final TransactionTemplate transaction;
@@ -41,11 +43,13 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
   ToolMerging(
       ToolStore tools,
       ToolMerges merges,
+      ToolBelongings belongings,
       List<ToolReference> references,
       Trail trail,
       PlatformTransactionManager transactions) {
     this.tools = tools;
     this.merges = merges;
+    this.belongings = belongings;
     this.references = List.copyOf(references);
     this.trail = trail;
     this.transaction = new TransactionTemplate(transactions);
@@ -98,6 +102,7 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
     for (long other : others) {
       parts.add(part(locked.get(other), kept, sentences));
     }
+    belongings.moved(locked.keySet());
     merges.tell(List.of(kept));
     String text = "merged %s into %s".formatted(codes, kept.code());
     others.forEach(id -> trail.record(TrailRecord.of("tool", id, text)));
@@ -175,6 +180,7 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
         reference(kept.name()).goBack(locked.get(part.toolId()), into, kept.kept());
       }
     }
+    belongings.moved(locked.keySet());
     CurrentTool former =
         joined
             ? tools.change(

@@ -106,6 +106,11 @@ public class AcceptedTools {
       }
       bulk.insert(Entry.TARGET, entries);
       sections.put(members);
+      libraries.entered(
+          batch.stream()
+              .flatMapToLong(arriving -> arriving.existingToolId().stream())
+              .boxed()
+              .toList());
       return tools.stream().map(CurrentTool::id).toList();
     }
 

@@ -29,7 +29,7 @@ record EntrySource(String from, List<Object> values) {
   private static final String LED =
       """
       (select entry_id as id from entry_word where word like ?%s
-       union select id from entry where worded = false and words like ?) c
+       union select id from entry where worded = false and concat(words, held_words) like ?) c
        straight_join entry e on e.id = c.id\
       """;
 

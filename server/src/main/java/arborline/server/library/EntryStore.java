@@ -15,6 +15,7 @@ import arborline.server.tool.ToolMerges;
 import arborline.server.tool.ToolsChanged;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -43,6 +44,7 @@ class EntryStore {
   private final JdbcClient jdbc;
   private final Ids ids;
   private final ToolMerges merges;
+  private final EntryBelongings belongings;
   private final Live live;
 
   EntryStore(
@@ -53,6 +55,7 @@ class EntryStore {
       JdbcClient jdbc,
       Ids ids,
       ToolMerges merges,
+      EntryBelongings belongings,
       Live live) {
     this.entities = entities;
     this.libraries = libraries;
@@ -61,6 +64,7 @@ class EntryStore {
     this.jdbc = jdbc;
     this.ids = ids;
     this.merges = merges;
+    this.belongings = belongings;
     this.live = live;
   }
 
@@ -157,8 +161,14 @@ class EntryStore {
     Entry entry = new Entry(ids.next("entry"), libraryId, tool, among, number);
     entry.pinned = !library.follows;
     entities.persist(entry);
+    entered(List.of(tool.id()));
     live.say("library", libraryId, "");
     return entry;
+  }
+
+  /** Entries were added for tools to which something may belong. */
+  void entered(Collection<Long> toolIds) {
+    belongings.follow(toolIds);
   }
 
   /** Why a tool of a class cannot stand in a library; nothing where it can. */

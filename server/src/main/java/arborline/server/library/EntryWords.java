@@ -4,7 +4,9 @@ import arborline.core.library.SearchWords;
 import arborline.server.support.PassingFault;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -22,14 +24,16 @@ class EntryWords {
   private static final int SWEPT = 20_000;
 
   private final JdbcTemplate jdbc;
+  private final HoldingWords holding;
   private final TransactionTemplate transaction;
 
-  EntryWords(JdbcTemplate jdbc, TransactionTemplate transaction) {
+  EntryWords(JdbcTemplate jdbc, HoldingWords holding, TransactionTemplate transaction) {
     this.jdbc = jdbc;
+    this.holding = holding;
     this.transaction = transaction;
   }
 
-  private record Named(long id, String code, String name) {}
+  private record Named(long id, long toolId, String code, String name) {}
 
   private record Leading(String word, long entryId) {}
 
@@ -53,26 +57,32 @@ class EntryWords {
     List<Named> behind =
         jdbc.query(
             """
-            select id, code, name from entry where worded = false
+            select id, tool_id, code, name from entry where worded = false
             order by id limit %d for update skip locked\
             """
                 .formatted(BATCH),
-            (row, index) -> new Named(row.getLong(1), row.getString(2), row.getString(3)));
+            (row, index) ->
+                new Named(row.getLong(1), row.getLong(2), row.getString(3), row.getString(4)));
     if (behind.isEmpty()) {
       return;
     }
     List<Leading> leading = new ArrayList<>();
     List<Object[]> texts = new ArrayList<>();
+    Map<Long, String> held = holding.of(behind.stream().map(Named::toolId).distinct().toList());
     for (Named one : behind) {
       Set<String> words = SearchWords.of(one.code(), one.name());
-      words.forEach(word -> leading.add(new Leading(word, one.id())));
-      texts.add(new Object[] {SearchWords.text(words), one.id()});
+      String holders = held.getOrDefault(one.toolId(), "");
+      Set<String> all = new HashSet<>(words);
+      all.addAll(SearchWords.parts(holders));
+      all.forEach(word -> leading.add(new Leading(word, one.id())));
+      texts.add(new Object[] {SearchWords.text(words), holders, one.id()});
     }
     leading.sort(Comparator.comparing(Leading::word).thenComparing(Leading::entryId));
     jdbc.batchUpdate(
         "insert ignore into entry_word (word, entry_id) values (?, ?)",
         leading.stream().map(one -> new Object[] {one.word(), one.entryId()}).toList());
-    jdbc.batchUpdate("update entry set words = ?, worded = true where id = ?", texts);
+    jdbc.batchUpdate(
+        "update entry set words = ?, held_words = ?, worded = true where id = ?", texts);
   }
 
   @Scheduled(cron = "0 30 3 * * *", zone = "UTC")
@@ -108,7 +118,7 @@ class EntryWords {
             """
             delete w from entry_word w left join entry e on e.id = w.entry_id
             where w.word >= ?%s
-              and (e.id is null or e.worded and e.words not like concat('%% ', w.word, '%%'))\
+              and (e.id is null or e.worded and concat(e.words, e.held_words) not like concat('%% ', w.word, '%%'))\
             """
                 .formatted(until),
             values.toArray()));

@@ -345,6 +345,7 @@ class LibraryCopying {
       }
       bulk.insert(Entry.TARGET, entries);
       sections.put(members);
+      store.entered(some.stream().map(one -> one.picked().toolId()).toList());
     }
     return added;
   }

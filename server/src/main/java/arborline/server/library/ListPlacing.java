@@ -1,10 +1,11 @@
 package arborline.server.library;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,11 +43,6 @@ record ListPlacing(List<Key> keys, boolean down) {
     return keys.getFirst();
   }
 
-  /** The first key that not every tool has. */
-  Optional<Key> optional() {
-    return keys.stream().filter(key -> key.of().optional()).findFirst();
-  }
-
   /** The same without its first key. */
   ListPlacing rest() {
     return new ListPlacing(keys.subList(1, keys.size()), down);
@@ -60,6 +56,38 @@ record ListPlacing(List<Key> keys, boolean down) {
         && (names.equals(List.of(ListKey.CODE))
             || names.equals(List.of(ListKey.DIAMETER, ListKey.CLASS))
             || names.equals(List.of(ListKey.CLASS, ListKey.CODE))
-            || names.equals(List.of(ListKey.SECTION, ListKey.CODE)));
+            || names.equals(List.of(ListKey.SECTION, ListKey.CODE))
+            || names.equals(List.of(ListKey.HOLDER, ListKey.CODE))
+            || names.equals(List.of(ListKey.MATERIAL, ListKey.CODE)));
+  }
+
+  /** The values of all keys. */
+  String columns() {
+    return keys.stream().map(key -> key.of().expression()).collect(Collectors.joining(", "));
+  }
+
+  String joins() {
+    return keys.stream().map(key -> key.of().join()).collect(Collectors.joining());
+  }
+
+  String order() {
+    return keys.stream()
+            .map(key -> key.of().expression() + (key.down() ? " desc, " : ", "))
+            .collect(Collectors.joining())
+        + (down ? "e.id desc" : "e.id");
+  }
+
+  /** What lies behind the end of a page. */
+  ListCondition beyond(ListCursor cursor) {
+    String sql = "e.id %s ?".formatted(down ? "<" : ">");
+    List<Object> values = new ArrayList<>(List.of(cursor.id()));
+    for (int i = keys.size() - 1; i >= 0; i--) {
+      Key key = keys.get(i);
+      sql =
+          "%1$s %2$s= ? and (%1$s %2$s ? or %3$s)"
+              .formatted(key.of().expression(), key.down() ? "<" : ">", sql);
+      values.addAll(0, Collections.nCopies(2, cursor.values().get(i)));
+    }
+    return new ListCondition(" and " + sql, values);
   }
 }

@@ -119,6 +119,11 @@ class PutAwayEntries {
         .update();
     entities.clear();
     followAgain(putAway);
+    store.entered(
+        jdbc.sql("select distinct tool_id from put_away_entry where put_away_id = ?")
+            .param(putAway)
+            .query(Long.class)
+            .list());
     jdbc.sql("delete from put_away_entry where put_away_id = ?").param(putAway).update();
   }
 

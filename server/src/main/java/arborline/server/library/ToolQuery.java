@@ -97,7 +97,10 @@ final class ToolQuery {
   }
 
   private void search(SearchText text) {
-    words.forEach(word -> add("e.words like ?", "% " + word + "%"));
+    words.forEach(word -> {
+      String begun = "% " + word + "%";
+      add("(e.words like ? or e.held_words like ?)", begun, begun);
+    });
     if (words.isEmpty() && !text.words().isEmpty()) {
       add("false");
     }
@@ -139,12 +142,12 @@ final class ToolQuery {
       JdbcTemplate jdbc, ListPlacing placing, Optional<ListCursor> cursor, int limit) {
     Optional<EntrySource> rare = EntrySource.rare(jdbc, words);
     if (words.isEmpty() || rare.isPresent() || !placing.indexed() || narrowedByMore()) {
-      return parts(jdbc, rare.orElse(EntrySource.ALL), placing, cursor, limit);
+      return rows(jdbc, rare.orElse(EntrySource.ALL), placing, cursor, limit);
     }
-    List<Placed> first = parts(jdbc, first(placing, cursor), placing, cursor, limit);
+    List<Placed> first = rows(jdbc, first(placing, cursor), placing, cursor, limit);
     return first.size() > limit || small(jdbc)
         ? first
-        : parts(jdbc, EntrySource.both(jdbc, words), placing, cursor, limit);
+        : rows(jdbc, EntrySource.both(jdbc, words), placing, cursor, limit);
   }
 
   /**
@@ -159,67 +162,33 @@ final class ToolQuery {
             || conditions);
   }
 
-  /**
-   * Where not every tool has what the list is ordered by, those with it and those without are asked
-   * for one after the other: mostly the first of them fill a page, and the others are not sorted.
-   */
-  private List<Placed> parts(
+  private List<Placed> rows(
       JdbcTemplate jdbc,
       EntrySource source,
       ListPlacing placing,
       Optional<ListCursor> cursor,
       int limit) {
-    Optional<ListPlacing.Key> optional = placing.optional();
-    if (optional.isEmpty()) {
-      return rows(jdbc, source, ListSelection.all(placing), cursor, limit);
-    }
-    int at = placing.keys().indexOf(optional.get());
-    List<Placed> page = new ArrayList<>();
-    boolean begun = cursor.isEmpty();
-    for (boolean with : new boolean[] {optional.get().down(), !optional.get().down()}) {
-      boolean here = cursor.isPresent() && cursor.get().values().get(at).equals("") != with;
-      begun |= here;
-      if (begun && page.size() <= limit) {
-        page.addAll(
-            rows(
-                jdbc,
-                source,
-                ListSelection.part(placing, optional.get().of(), with),
-                here ? cursor : Optional.empty(),
-                limit - page.size()));
-      }
-    }
-    return page;
-  }
-
-  private List<Placed> rows(
-      JdbcTemplate jdbc,
-      EntrySource source,
-      ListSelection selection,
-      Optional<ListCursor> cursor,
-      int limit) {
-    ListCondition beyond = cursor.map(selection::beyond).orElse(ListCondition.NONE);
+    ListCondition beyond = cursor.map(placing::beyond).orElse(ListCondition.NONE);
     ListCondition within =
-        source == EntrySource.ALL ? within(jdbc, selection, beyond, limit) : ListCondition.NONE;
+        source == EntrySource.ALL ? within(jdbc, placing, beyond, limit) : ListCondition.NONE;
     List<Object> given = new ArrayList<>(source.values());
     given.addAll(values);
     given.addAll(beyond.values());
     given.addAll(within.values());
     given.add(limit + 1);
-    int keys = selection.placing().keys().size();
+    int keys = placing.keys().size();
     return jdbc.query(
-        "select %s, %s from %s%s%s%s%s%s%s order by %s limit ?"
+        "select %s, %s from %s%s%s%s%s%s order by %s limit ?"
             .formatted(
                 ListedTool.COLUMNS,
-                selection.columns(),
+                placing.columns(),
                 source.from(),
                 joined(),
-                selection.joins(),
+                placing.joins(),
                 where,
-                selection.condition(),
                 beyond.sql(),
                 within.sql(),
-                selection.order()),
+                placing.order()),
         (row, index) -> {
           List<String> texts = new ArrayList<>(keys);
           for (int key = 1; key <= keys; key++) {
@@ -235,9 +204,9 @@ final class ToolQuery {
    * sorted for the first few.
    */
   private ListCondition within(
-      JdbcTemplate jdbc, ListSelection selection, ListCondition beyond, int limit) {
-    ListPlacing.Key first = selection.placing().first();
-    if (!first.of().counted() || selection.placing().indexed()) {
+      JdbcTemplate jdbc, ListPlacing placing, ListCondition beyond, int limit) {
+    ListPlacing.Key first = placing.first();
+    if (!first.of().counted() || placing.indexed()) {
       return ListCondition.NONE;
     }
     for (int most : COUNTED) {
@@ -280,8 +249,7 @@ final class ToolQuery {
 
   /** The first entries of an order, whatever they are called. */
   private EntrySource first(ListPlacing placing, Optional<ListCursor> cursor) {
-    ListSelection selection = ListSelection.all(placing);
-    ListCondition beyond = cursor.map(selection::beyond).orElse(ListCondition.NONE);
+    ListCondition beyond = cursor.map(placing::beyond).orElse(ListCondition.NONE);
     List<Object> given = new ArrayList<>();
     Optional.ofNullable(filter.libraryId()).ifPresent(given::add);
     given.addAll(beyond.values());
@@ -290,7 +258,7 @@ final class ToolQuery {
             .formatted(
                 filter.libraryId() == null ? "true" : "e.library_id = ?",
                 beyond.sql(),
-                selection.order(),
+                placing.order(),
                 LOOKED_AT),
         given);
   }

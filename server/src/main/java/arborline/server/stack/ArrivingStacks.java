@@ -9,8 +9,8 @@ import arborline.core.stack.Cutter;
 import arborline.core.stack.PlannedStack;
 import arborline.core.tool.Tool;
 import arborline.server.inspection.Belongings;
-import arborline.server.live.Live;
 import arborline.server.support.Json;
+import arborline.server.tool.ToolBelongings;
 import arborline.server.tool.Tools;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -33,7 +33,7 @@ class ArrivingStacks implements Belongings {
   private final PlannedStacks planned;
   private final Tools tools;
   private final Json json;
-  private final Live live;
+  private final ToolBelongings belongings;
 
   ArrivingStacks(
       StackRepository stacks,
@@ -42,14 +42,14 @@ class ArrivingStacks implements Belongings {
       PlannedStacks planned,
       Tools tools,
       Json json,
-      Live live) {
+      ToolBelongings belongings) {
     this.stacks = stacks;
     this.versions = versions;
     this.components = components;
     this.planned = planned;
     this.tools = tools;
     this.json = json;
-    this.live = live;
+    this.belongings = belongings;
   }
 
   @Override
@@ -105,7 +105,7 @@ class ArrivingStacks implements Belongings {
         made.add(keep(toolId, tool, stack, rows));
       }
     }
-    live.say("tool", toolId, "stack");
+    belongings.stackChanged(toolId);
     return made;
   }
 
@@ -138,7 +138,7 @@ class ArrivingStacks implements Belongings {
         .filter(row -> row.versionNo == 1)
         .forEach(row -> {
           stacks.delete(row);
-          live.say("tool", row.toolId, "stack");
+          belongings.stackChanged(row.toolId);
         });
     stacks.flush();
   }

@@ -9,6 +9,7 @@ import arborline.server.account.Actor;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
+import arborline.server.tool.ToolBelongings;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import java.time.Clock;
@@ -35,6 +36,7 @@ public class Components {
   private final StackRepository stacks;
   private final Trail trail;
   private final Live live;
+  private final ToolBelongings belongings;
   private final Json json;
   private final Clock clock;
 
@@ -44,6 +46,7 @@ public class Components {
       StackRepository stacks,
       Trail trail,
       Live live,
+      ToolBelongings belongings,
       Json json,
       Clock clock) {
     this.components = components;
@@ -51,6 +54,7 @@ public class Components {
     this.stacks = stacks;
     this.trail = trail;
     this.live = live;
+    this.belongings = belongings;
     this.json = json;
     this.clock = clock;
   }
@@ -216,6 +220,10 @@ public class Components {
 
   /** Gives a component another newest version. */
   void define(ComponentRow row, Component component) {
+    if (!row.code.equals(component.code()) || !row.name.equals(component.name())) {
+      belongings.moved(
+          stacks.using(row.id, Limit.unlimited()).stream().map(stack -> stack.toolId).toList());
+    }
     row.define(component, json.text(component));
     row.versionNo++;
     versions.save(new ComponentVersion(row, Actor.name(), Instant.now(clock)));

@@ -1,8 +1,8 @@
 package arborline.server.stack;
 
 import arborline.server.account.Permission;
-import arborline.server.live.Live;
 import arborline.server.support.Json;
+import arborline.server.tool.ToolBelongings;
 import arborline.server.trail.StateUndo;
 import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
@@ -17,7 +17,7 @@ class StackUndo {
 
   @Bean
   Undo<StateUndo.Deed> undoStackChanged(
-      StackRepository stacks, StackVersions versions, Json json, Live live) {
+      StackRepository stacks, StackVersions versions, Json json, ToolBelongings belongings) {
     return new StateUndo<>(
         CHANGED,
         new StateUndo.Rows<>(
@@ -29,7 +29,7 @@ class StackUndo {
             },
             stacks::delete),
         new StateUndo.States<>(StackState.class, StackState::of, StackState::to),
-        toolId -> live.say("tool", toolId, "stack"),
+        toolId -> belongings.stackChanged(toolId),
         json);
   }
 }

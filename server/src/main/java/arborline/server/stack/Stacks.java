@@ -10,9 +10,9 @@ import arborline.core.stack.StackShape;
 import arborline.core.stack.Wall;
 import arborline.server.library.LibraryTools;
 import arborline.server.library.ToolCopied;
-import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
+import arborline.server.tool.ToolBelongings;
 import arborline.server.tool.ToolDone;
 import arborline.server.tool.ToolDraft;
 import arborline.server.tool.Tools;
@@ -46,7 +46,7 @@ class Stacks {
   private final StackVersions versions;
   private final Json json;
   private final Trail trail;
-  private final Live live;
+  private final ToolBelongings belongings;
 
   Stacks(
       StackRepository stacks,
@@ -56,7 +56,7 @@ class Stacks {
       StackVersions versions,
       Json json,
       Trail trail,
-      Live live) {
+      ToolBelongings belongings) {
     this.stacks = stacks;
     this.components = components;
     this.tools = tools;
@@ -64,7 +64,7 @@ class Stacks {
     this.versions = versions;
     this.json = json;
     this.trail = trail;
-    this.live = live;
+    this.belongings = belongings;
   }
 
   /**
@@ -307,7 +307,7 @@ class Stacks {
 
   private long record(
       StackRow row, String text, @Nullable StackState before, @Nullable StackState after) {
-    live.say("tool", row.toolId, "stack");
+    belongings.stackChanged(row.toolId);
     return trail.record(
         TrailRecord.of("tool", row.toolId, text + tools.get(row.toolId).tool().code())
             .undoneBy(
