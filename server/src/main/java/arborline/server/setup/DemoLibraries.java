@@ -108,7 +108,7 @@ class DemoLibraries {
     return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 
-  /** The tools of a file, each with the cutting data that stands behind it. */
+  /** The tools of a file, each with the cutting data and the stacks that stand behind it. */
   private static List<Inspected> read(Path file) throws IOException {
     byte[] content = Files.readAllBytes(file);
     try (Grouping source =

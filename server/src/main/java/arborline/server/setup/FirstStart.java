@@ -86,8 +86,8 @@ class FirstStart implements ApplicationRunner {
         accounts.open(role.name().toLowerCase(Locale.ROOT), role, DEMO_PASSWORD);
       }
       libraries.open("Shop milling");
-      shelves.fill(Path.of(demo, "libraries"));
       holders();
+      shelves.fill(Path.of(demo, "libraries"));
       waiting.bring(Path.of(demo));
       vendors.take(Path.of(demo, "vendors", "taken.tsv"));
     }
