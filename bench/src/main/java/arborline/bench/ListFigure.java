@@ -63,7 +63,17 @@ final class ListFigure {
     }
     System.out.printf(
         Locale.ROOT, "%,d entries found by their words after %.0f s%n", tools, seconds(begin));
-    String[] sought = {"q=B%1$d-%2$d", "q=no+%2$d", "q=flat+mill+%2$d", "q=mill", "q=dia+%3$d+end"};
+    String[] sought = {
+      "q=B%1$d-%2$d",
+      "q=no+%2$d",
+      "q=flat+mill+%2$d",
+      "q=mill",
+      "q=dia+%3$d+end",
+      "q=mill+reach+28..%3$d",
+      "q=dia+%3$d+reach+%3$d",
+      "q=dia+8+reach+%3$d+length>90",
+      "q=length+5%3$d"
+    };
     Random random = new Random(7);
     double[] times = new double[SEARCHES];
     for (int i = -SEARCHES; i < SEARCHES; i++) {
@@ -118,8 +128,11 @@ final class ListFigure {
             origin, created_at, created_by)
           select %1$d + seq, %1$d + seq, 1, concat('Flat end mill no ', seq), 'end-mill-flat',
             sha2(seq, 256), concat('{"APMX":{"text":"20","unit":"mm"},"DC":{"text":"', 2 + seq %% 30,
-            '","unit":"mm"},"DMM":{"text":"12","unit":"mm"},"LU":{"text":"30","unit":"mm"},'
-            '"NOF":{"text":"4"},"OAL":{"text":"83","unit":"mm"}}'), '{}', 'bench', now(6), 'bench'
+            '","unit":"mm"},"DMM":{"text":"12","unit":"mm"},"LU":{"text":"', 10 + seq %% 397,
+            '","unit":"mm"},"NOF":{"text":"4"},"OAL":{"text":"', 50 + seq %% 449,
+            '","unit":"mm"}}'),
+            concat('{"APMX":20,"DC":', 2 + seq %% 30, ',"DMM":12,"LU":', 10 + seq %% 397,
+            ',"NOF":4,"OAL":', 50 + seq %% 449, '}'), 'bench', now(6), 'bench'
           from seq_1_to_%2$d\
           """
               .formatted(base, tools));

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.ApplicationContext;
 import org.springframework.test.util.ReflectionTestUtils;
@@ -114,12 +116,47 @@ class SearchTest extends ServerTest {
   }
 
   @Test
+  void aToolIsFoundByASizeOfTheVersionThatItsLibraryHolds() {
+    long library = library("Sought sizes");
+    long id = tool(library, "SZ-1", "Sized");
+    long pinning = library("Sought sizes, pinned");
+    lead.post(
+        "/api/v1/libraries/%d/copy".formatted(pinning),
+        Api.body("tools", List.of(id), "numbering", "keep"));
+    String held = "/api/v1/libraries/%d/versions".formatted(pinning);
+    assertEquals(
+        200, lead.send("PUT", held, Api.body("tools", List.of(id), "follow", false)).status());
+    stays(List.of("SZ-1", "SZ-1"), () -> found("q=sized length 72"));
+    Map<String, Object> longer =
+        Draft.of("SZ-1", "Sized", "end-mill-flat", "DC=10 APMX=22 DMM=10 OAL=311.5 NOF=4");
+    assertEquals(
+        200, lead.send("PUT", "/api/v1/tools/%d?version=1".formatted(id), longer).status());
+    stays(List.of("SZ-1"), () -> found("q=length 311.5"));
+    stays(List.of("SZ-1"), () -> found("q=length 311..312 dia 10"));
+    stays(List.of("SZ-1"), () -> found("q=sized length 72 depth>20"));
+    stays(List.of(), () -> found("q=length 311..312 dia 11"));
+    assertEquals(1, lead.get("/api/v1/tools/facets?q=length 311.5").number("total"));
+    ReflectionTestUtils.invokeMethod(context.getBean("entryWords"), "sweep");
+    assertEquals(List.of("SZ-1"), found("q=length 311.5"));
+    assertEquals(List.of("SZ-1"), found("q=sized length 72"));
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {"reach>99999999999999999999999999999999999999", "dia 1..999999999999999999"})
+  void sizesBeyondAllToolsAreNoFault(String sought) {
+    assertEquals(200, lead.get("/api/v1/tools?q=" + sought).status());
+    assertEquals(200, lead.get("/api/v1/tools/facets?q=" + sought).status());
+  }
+
+  @Test
   void moreWordsThanAnybodyTypesAreRefused() {
     assertEquals(200, lead.get("/api/v1/tools?q=" + "ab ".repeat(20)).status());
     Api.Answer refused = lead.get("/api/v1/tools?q=" + "ab ".repeat(21));
     assertEquals(400, refused.status());
     assertEquals("at most 20 words can be sought at once", refused.text("detail"));
     assertEquals(400, lead.get("/api/v1/tools/facets?q=" + "ab ".repeat(21)).status());
+    assertEquals(400, lead.get("/api/v1/tools?q=" + "dia 6 ".repeat(21)).status());
     assertEquals(400, lead.get("/api/v1/tools/ids?q=" + "ab ".repeat(21)).status());
   }
 

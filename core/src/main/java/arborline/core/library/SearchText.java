@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -52,6 +54,13 @@ public record SearchText(List<String> words, List<Condition> conditions) {
    * @param most upper bound; both are included
    */
   public record Condition(String symbol, Optional<BigDecimal> least, Optional<BigDecimal> most) {}
+
+  /** What conditions besides that of the diameter can name: ISO 13399 symbols, in order. */
+  public static SortedSet<String> symbols() {
+    SortedSet<String> symbols = new TreeSet<>(SYMBOLS.values());
+    symbols.remove("DC");
+    return symbols;
+  }
 
   public static SearchText parse(String text) {
     List<Condition> conditions = new ArrayList<>();

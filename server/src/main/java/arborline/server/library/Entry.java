@@ -42,7 +42,7 @@ class Entry {
   /** What a search compares; {@link SearchWords#text}. */
   String words;
 
-  /** True once the table of words leads here by all of them. */
+  /** True once the tables of words and sizes lead here by all of them. */
   boolean worded;
 
   static final Bulk.Target<Entry> TARGET =
@@ -93,7 +93,10 @@ class Entry {
 
   /** Goes to a version of its tool. */
   final void hold(CurrentTool tool) {
-    this.versionId = tool.versionId();
+    if (versionId != tool.versionId()) {
+      this.versionId = tool.versionId();
+      this.worded = false;
+    }
     call(tool.code(), tool.tool().name());
     this.classId = tool.tool().toolClass();
     this.dc = StoredTools.diameter(Completed.of(tool.tool()).tool());

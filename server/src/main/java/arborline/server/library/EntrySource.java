@@ -9,8 +9,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
- * Where a list query begins: at all entries, at those that a rare word leads to, or at the first of
- * an order. It only narrows what is looked at; the conditions of the query decide. Why:
+ * Where a list query begins: at all entries, at those that a rare word or size leads to, or at the
+ * first of an order. It only narrows what is looked at; the conditions of the query decide. Why:
  * docs/decisions/search.md.
  *
  * @param from SQL that ends with {@code entry e}
@@ -23,63 +23,52 @@ record EntrySource(String from, List<Object> values) {
   /** All entries as they lie: where most are looked at, no index is quicker. */
   static final EntrySource READ = new EntrySource("entry e use index ()", List.of());
 
-  /** A word that leads to more entries than this is common. */
+  /** What leads to more entries than this is common. */
   private static final int FEW = 10_000;
 
   private static final String LED =
       """
-      (select entry_id as id from entry_word where word like ?%s
-       union select id from entry where worded = false and concat(words, held_words) like ?) c
+      (%s union select id from entry where worded = false and %s) c
        straight_join entry e on e.id = c.id\
       """;
 
   /**
-   * The entries that the rarest of some beginnings of words leads to.
+   * The entries that the rarest of what is sought leads to.
    *
    * @return nothing where all are common, or there are none
    */
-  static Optional<EntrySource> rare(JdbcTemplate jdbc, List<String> beginnings) {
-    return counted(jdbc, beginnings).stream()
+  static Optional<EntrySource> rare(JdbcTemplate jdbc, List<SearchLead> leads) {
+    return counted(jdbc, leads).stream()
         .findFirst()
         .filter(rarest -> rarest.entries() <= FEW)
-        .map(rarest -> led(rarest.word(), null));
+        .map(rarest -> led(rarest.lead(), null));
   }
 
   /** The entries that the two rarest lead to both, however many. */
-  static EntrySource both(JdbcTemplate jdbc, List<String> beginnings) {
-    List<Counted> rarest = counted(jdbc, beginnings);
-    return led(rarest.getFirst().word(), rarest.size() > 1 ? rarest.get(1).word() : null);
+  static EntrySource both(JdbcTemplate jdbc, List<SearchLead> leads) {
+    List<Counted> rarest = counted(jdbc, leads);
+    return led(rarest.getFirst().lead(), rarest.size() > 1 ? rarest.get(1).lead() : null);
   }
 
-  private record Counted(String word, long entries) {}
+  private record Counted(SearchLead lead, long entries) {}
 
-  private static List<Counted> counted(JdbcTemplate jdbc, List<String> beginnings) {
-    return beginnings.stream()
+  private static List<Counted> counted(JdbcTemplate jdbc, List<SearchLead> leads) {
+    return leads.stream()
         .distinct()
-        .map(word -> new Counted(word, count(jdbc, word)))
+        .map(lead -> new Counted(lead, lead.count(jdbc, FEW + 1)))
         .sorted(Comparator.comparingLong(Counted::entries))
         .toList();
   }
 
-  private static long count(JdbcTemplate jdbc, String word) {
-    Long count =
-        jdbc.queryForObject(
-            "select count(*) from (select 1 from entry_word where word like ? limit %d) n"
-                .formatted(FEW + 1),
-            Long.class,
-            word + "%");
-    return count == null ? 0 : count;
-  }
-
-  private static EntrySource led(String word, @Nullable String other) {
-    List<Object> values = new ArrayList<>(List.of(word + "%"));
-    String also = "";
+  private static EntrySource led(SearchLead lead, @Nullable SearchLead other) {
+    List<Object> values = new ArrayList<>(lead.values());
+    String ids = lead.ids();
     if (other != null) {
-      also = " and entry_id in (select entry_id from entry_word where word like ?)";
-      values.add(other + "%");
+      ids = "select a.id from (%s) a where a.id in (%s)".formatted(ids, other.ids());
+      values.addAll(other.values());
     }
-    values.add("% " + word + "%");
-    return new EntrySource(LED.formatted(also), values);
+    values.addAll(lead.behindValues());
+    return new EntrySource(LED.formatted(ids, lead.behind()), values);
   }
 
   /** The first entries of an order, as a query over {@code entry e} gives their ids. */

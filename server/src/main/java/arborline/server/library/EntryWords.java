@@ -14,8 +14,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Keeps the table that leads from words to entries in step, behind those who change entries. Until
- * then a search looks at such entries one by one; why: docs/decisions/search.md.
+ * Keeps the tables that lead from words and sizes to entries in step, behind those who change
+ * entries. Until then a search looks at such entries one by one; why: docs/decisions/search.md.
  */
 @Component
 class EntryWords {
@@ -25,15 +25,21 @@ class EntryWords {
 
   private final JdbcTemplate jdbc;
   private final HoldingWords holding;
+  private final VersionSizes sizes;
   private final TransactionTemplate transaction;
 
-  EntryWords(JdbcTemplate jdbc, HoldingWords holding, TransactionTemplate transaction) {
+  EntryWords(
+      JdbcTemplate jdbc,
+      HoldingWords holding,
+      VersionSizes sizes,
+      TransactionTemplate transaction) {
     this.jdbc = jdbc;
     this.holding = holding;
+    this.sizes = sizes;
     this.transaction = transaction;
   }
 
-  private record Named(long id, long toolId, String code, String name) {}
+  private record Named(long id, long toolId, long versionId, String code, String name) {}
 
   private record Leading(String word, long entryId) {}
 
@@ -57,17 +63,23 @@ class EntryWords {
     List<Named> behind =
         jdbc.query(
             """
-            select id, tool_id, code, name from entry where worded = false
+            select id, tool_id, version_id, code, name from entry where worded = false
             order by id limit %d for update skip locked\
             """
                 .formatted(BATCH),
             (row, index) ->
-                new Named(row.getLong(1), row.getLong(2), row.getString(3), row.getString(4)));
+                new Named(
+                    row.getLong(1),
+                    row.getLong(2),
+                    row.getLong(3),
+                    row.getString(4),
+                    row.getString(5)));
     if (behind.isEmpty()) {
       return;
     }
     List<Leading> leading = new ArrayList<>();
     List<Object[]> texts = new ArrayList<>();
+    sizes.lead(behind.stream().map(Named::versionId).distinct().toList());
     Map<Long, String> held = holding.of(behind.stream().map(Named::toolId).distinct().toList());
     for (Named one : behind) {
       Set<String> words = SearchWords.of(one.code(), one.name());
@@ -90,8 +102,9 @@ class EntryWords {
     Thread.startVirtualThread(this::sweep);
   }
 
-  /** Forgets words that lead to entries which are gone or called otherwise by now. */
+  /** Forgets what leads to entries that are gone, called otherwise or of another size by now. */
   void sweep() {
+    sizes.sweep();
     Leading last = new Leading("", 0);
     while (last != null) {
       last = sweep(last);

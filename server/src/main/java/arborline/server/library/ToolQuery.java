@@ -10,6 +10,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.RowMapper;
@@ -57,20 +58,18 @@ final class ToolQuery {
   private static final int[] COUNTED = {2, 40};
 
   private final Filter filter;
-  private final List<String> words;
+  private final List<SearchLead> leads;
   private final StringBuilder where = new StringBuilder(" where 1 = 1");
   private final List<Object> values = new ArrayList<>();
   private boolean sizes;
-  private final boolean conditions;
 
   ToolQuery(Filter filter, Except except) {
     this.filter = filter;
     SearchText text = SearchText.parse(filter.q() == null ? "" : filter.q());
-    this.words = EntrySource.beginnings(text.words());
-    if (words.size() > MOST_WORDS) {
+    List<String> words = EntrySource.beginnings(text.words());
+    if (words.size() + text.conditions().size() > MOST_WORDS) {
       throw Refusal.badRequest("at most %d words can be sought at once".formatted(MOST_WORDS));
     }
-    this.conditions = !text.conditions().isEmpty();
     if (filter.libraryId() != null) {
       add("e.library_id = ?", filter.libraryId());
     }
@@ -89,14 +88,19 @@ final class ToolQuery {
     if (except == Except.NOTHING) {
       range("e.dc", filter.diaMin(), filter.diaMax());
     }
-    search(text);
+    search(text, words);
+    this.leads =
+        Stream.concat(
+                words.stream().map(SearchLead::word),
+                text.conditions().stream().map(SearchLead::size))
+            .toList();
   }
 
   private static String marks(Collection<?> values) {
     return String.join(", ", Collections.nCopies(values.size(), "?"));
   }
 
-  private void search(SearchText text) {
+  private void search(SearchText text, List<String> words) {
     words.forEach(word -> {
       String begun = "% " + word + "%";
       add("(e.words like ? or e.held_words like ?)", begun, begun);
@@ -140,26 +144,26 @@ final class ToolQuery {
   /** The page after a cursor, one row more than the limit. */
   List<Placed> page(
       JdbcTemplate jdbc, ListPlacing placing, Optional<ListCursor> cursor, int limit) {
-    Optional<EntrySource> rare = EntrySource.rare(jdbc, words);
-    if (words.isEmpty() || rare.isPresent() || !placing.indexed() || narrowedByMore()) {
+    Optional<EntrySource> rare = EntrySource.rare(jdbc, leads);
+    if (leads.isEmpty() || rare.isPresent() || !placing.indexed() || narrowedByMore()) {
       return rows(jdbc, rare.orElse(EntrySource.ALL), placing, cursor, limit);
     }
     List<Placed> first = rows(jdbc, first(placing, cursor), placing, cursor, limit);
     return first.size() > limit || small(jdbc)
         ? first
-        : rows(jdbc, EntrySource.both(jdbc, words), placing, cursor, limit);
+        : rows(jdbc, EntrySource.both(jdbc, leads), placing, cursor, limit);
   }
 
   /**
-   * True where something else than one common word narrows the list, which the database is good at.
+   * True where something else than one common word or size narrows the list, which the database is
+   * good at.
    */
   private boolean narrowedByMore() {
-    return words.size() == 1
+    return leads.size() == 1
         && (!filter.classes().isEmpty()
             || filter.section() != null
             || filter.diaMin() != null
-            || filter.diaMax() != null
-            || conditions);
+            || filter.diaMax() != null);
   }
 
   private List<Placed> rows(
@@ -281,6 +285,14 @@ final class ToolQuery {
     return sizes ? " join tool_version v on v.id = e.version_id" : "";
   }
 
+  /** Where all that is sought is common, and all of it is counted. */
+  private EntrySource whole(JdbcTemplate jdbc) {
+    if (leads.isEmpty() || small(jdbc)) {
+      return EntrySource.ALL;
+    }
+    return sizes && leads.size() > 1 ? EntrySource.both(jdbc, leads) : EntrySource.READ;
+  }
+
   /**
    * Groups of the filtered list.
    *
@@ -288,9 +300,7 @@ final class ToolQuery {
    * @param row a group from its values and, last, how many tools it has
    */
   <T> List<T> groups(JdbcTemplate jdbc, String expressions, RowMapper<T> row) {
-    EntrySource source =
-        EntrySource.rare(jdbc, words)
-            .orElseGet(() -> words.isEmpty() || small(jdbc) ? EntrySource.ALL : EntrySource.READ);
+    EntrySource source = EntrySource.rare(jdbc, leads).orElseGet(() -> whole(jdbc));
     List<Object> given = new ArrayList<>(source.values());
     given.addAll(values);
     return jdbc.query(

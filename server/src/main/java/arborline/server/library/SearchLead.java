@@ -1,0 +1,81 @@
+package arborline.server.library;
+
+import arborline.core.library.SearchText;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/**
+ * What of a search leads to entries through a table of its own: the beginning of a word, or a range
+ * of a size.
+ *
+ * @param table of which the rows are counted
+ * @param entries SQL for the ids of entries, before the condition
+ * @param condition on the table
+ * @param values of it
+ * @param behind a condition on entries that the table may not lead to yet
+ * @param behindValues of that
+ */
+record SearchLead(
+    String table,
+    String entries,
+    String condition,
+    List<Object> values,
+    String behind,
+    List<Object> behindValues) {
+
+  static SearchLead word(String beginning) {
+    return new SearchLead(
+        "entry_word w",
+        "select w.entry_id as id from entry_word w",
+        "w.word like ?",
+        List.of(beginning + "%"),
+        "concat(words, held_words) like ?",
+        List.of("% " + beginning + "%"));
+  }
+
+  static SearchLead size(SearchText.Condition condition) {
+    List<Object> bounds = new ArrayList<>();
+    condition.least().ifPresent(bounds::add);
+    condition.most().ifPresent(bounds::add);
+    if (condition.symbol().equals("DC")) {
+      String range = range("dc", condition);
+      return new SearchLead("entry", "select id from entry", range, bounds, range, bounds);
+    }
+    List<Object> values = new ArrayList<>(List.of(condition.symbol()));
+    values.addAll(bounds);
+    return new SearchLead(
+        "version_size s",
+        """
+        select f.id from version_size s
+        straight_join entry f on f.tool_id = s.tool_id and f.version_id = s.version_id\
+        """,
+        "s.symbol = ? and " + range("s.size", condition),
+        values,
+        "true",
+        List.of());
+  }
+
+  private static String range(String column, SearchText.Condition condition) {
+    List<String> range = new ArrayList<>();
+    condition.least().ifPresent(least -> range.add(column + " >= ?"));
+    condition.most().ifPresent(most -> range.add(column + " <= ?"));
+    return String.join(" and ", range);
+  }
+
+  /** SQL for the ids of the entries that it leads to. */
+  String ids() {
+    return entries + " where " + condition;
+  }
+
+  /** How many rows lead there, as far as that is asked. */
+  long count(JdbcTemplate jdbc, int most) {
+    Long count =
+        jdbc.queryForObject(
+            "select count(*) from (select 1 from %s where %s limit %d) n"
+                .formatted(table, condition, most),
+            Long.class,
+            values.toArray());
+    return count == null ? 0 : count;
+  }
+}
