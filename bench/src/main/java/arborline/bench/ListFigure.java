@@ -71,7 +71,7 @@ final class ListFigure {
       "q=dia+%3$d+end",
       "q=mill+reach+28..%3$d",
       "q=dia+%3$d+reach+%3$d",
-      "q=dia+8+reach+%3$d+length>90",
+      "q=dia+8+reach+%3$d+length%%3E90",
       "q=length+5%3$d"
     };
     Random random = new Random(7);

@@ -219,6 +219,61 @@ class SearchTest extends ServerTest {
   }
 
   @Test
+  void groupsOfHoldersAndMaterialsFollowWhatBelongsToTheirTools() {
+    long library = library("Grouped belongings");
+    long steel = tool(library, "GB-3", "Grouped");
+    long both = tool(library, "GB-2", "Grouped");
+    tool(library, "GB-1", "Grouped");
+    cut(steel, "p-alloy-annealed");
+    long line = cut(both, "p-alloy-annealed");
+    cut(both, "m-austenitic");
+    long chuck =
+        lead.post("/api/v1/components", Draft.holder("GB-CHUCK", "Grouped chuck")).number("id");
+    lead.post("/api/v1/tools/%d/stacks".formatted(both), Draft.stack(List.of(chuck), 40));
+    assertEquals(
+        List.of(": GB-1", "m-austenitic, p-alloy-annealed: GB-2", "p-alloy-annealed: GB-3"),
+        grouped("material"));
+    assertEquals(List.of(": GB-1", ": GB-3", "GB-CHUCK: GB-2"), grouped("holder"));
+
+    lead.send("DELETE", "/api/v1/cutting/" + line, null);
+    assertEquals(
+        List.of(": GB-1", "m-austenitic: GB-2", "p-alloy-annealed: GB-3"), grouped("material"));
+    lead.send(
+        "PUT",
+        "/api/v1/components/%d?version=1".formatted(chuck),
+        Draft.holder("GB-CHUCK-2", "Grouped chuck"));
+    assertEquals(List.of(": GB-1", ": GB-3", "GB-CHUCK-2: GB-2"), grouped("holder"));
+
+    long copy =
+        lead.post(
+                "/api/v1/libraries/%d/duplicate".formatted(library),
+                Api.body("name", "Grouped belongings too"))
+            .at("library")
+            .get("id")
+            .asLong();
+    assertEquals(
+        6, lead.get("/api/v1/tools?q=grouped gb&group=holder").at("items").size(), "copy " + copy);
+    assertEquals(
+        List.of(": GB-1", ": GB-1", ": GB-3", ": GB-3", "GB-CHUCK-2: GB-2", "GB-CHUCK-2: GB-2"),
+        grouped("holder"));
+  }
+
+  private long cut(long tool, String material) {
+    Api.Answer kept =
+        lead.post("/api/v1/tools/%d/cutting".formatted(tool), Draft.cutting(material, "CATALOGUE"));
+    assertEquals(201, kept.status(), kept.body().toString());
+    return kept.number("id");
+  }
+
+  private List<String> grouped(String by) {
+    List<String> rows = new ArrayList<>();
+    lead.get("/api/v1/tools?q=grouped gb&group=" + by)
+        .at("items")
+        .forEach(row -> rows.add(row.get("group").asString() + ": " + row.get("code").asString()));
+    return rows;
+  }
+
+  @Test
   void filtersAreCountedByWhatTheyCouldBeChangedTo() {
     long library = library("Counted words");
     long delivery = lead.deliver("counted.csv", table("CTW", 40));

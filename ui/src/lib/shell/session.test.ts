@@ -1,0 +1,43 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+
+const get = vi.hoisted(() => vi.fn());
+const post = vi.hoisted(() => vi.fn());
+const del = vi.hoisted(() => vi.fn());
+const clear = vi.hoisted(() => vi.fn());
+vi.mock('$lib/api/cache', () => ({ cache: { clear } }));
+vi.mock('$lib/api/client', () => ({
+  api: { GET: get, POST: post, DELETE: del },
+  ask: (answer: Promise<unknown>) => answer
+}));
+
+import { who } from './session.svelte';
+
+describe('who is signed in', () => {
+  beforeEach(() => vi.clearAllMocks());
+
+  it('may do what the server says and nothing else', async () => {
+    get.mockResolvedValue({ name: 'toolroom', may: ['LOAD'] });
+    await who.load();
+    expect(who.may('LOAD')).toBe(true);
+    expect(who.may('EDIT')).toBe(false);
+  });
+
+  it('sees nothing of what was loaded for somebody else', async () => {
+    post.mockResolvedValue({ name: 'lead', may: ['EDIT'] });
+    await who.signIn('lead', 'a password of some length');
+    expect(who.current.name).toBe('lead');
+    expect(clear).toHaveBeenCalledOnce();
+    del.mockResolvedValue(undefined);
+    await who.signOut();
+    expect(clear).toHaveBeenCalledTimes(2);
+  });
+
+  it('stays who it was where the password is wrong', async () => {
+    get.mockResolvedValue({ name: 'visitor', may: [] });
+    await who.load();
+    post.mockRejectedValue(new Error('name or password is wrong'));
+    await expect(who.signIn('lead', 'no')).rejects.toThrow('wrong');
+    expect(who.current.name).toBe('visitor');
+    expect(clear).not.toHaveBeenCalled();
+  });
+});
