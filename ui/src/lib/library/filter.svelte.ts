@@ -5,7 +5,7 @@ import { groupings, type Grouping } from './grouping';
 /** By how much the board is enlarged. */
 export const zooms = [1, 1.5, 2.5, 4];
 
-const sorts = [
+export const sorts = [
   'code',
   'name',
   'number',

@@ -3,6 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import type { ToolRow } from '$lib/api/client';
   import { isTable } from '$lib/grid/clipboard';
+  import { followAddress } from '$lib/library/followAddress.svelte';
   import ChosenBar from '$lib/library/ChosenBar.svelte';
   import { copiedRows, type Carried } from '$lib/library/copied';
   import CopyDialog from '$lib/library/CopyDialog.svelte';
@@ -22,6 +23,7 @@
 
   const id = $derived(Number(page.params.id));
   const filter = new ListFilter();
+  followAddress(filter);
   let chosen = $state<ToolRow[]>([]);
   let exporting = $state(false);
   let pasted = $state<string | null>(null);

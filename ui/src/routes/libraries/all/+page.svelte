@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import type { ToolRow } from '$lib/api/client';
+  import { followAddress } from '$lib/library/followAddress.svelte';
   import ChosenBar from '$lib/library/ChosenBar.svelte';
   import { ListFilter } from '$lib/library/filter.svelte';
   import { facetsQuery } from '$lib/library/queries';
@@ -8,6 +9,7 @@
   import ToolList from '$lib/library/ToolList.svelte';
 
   const filter = new ListFilter('tools of all libraries');
+  followAddress(filter);
   let chosen = $state<ToolRow[]>([]);
   const facets = createQuery(() => facetsQuery(null, filter.counted));
 </script>

@@ -105,6 +105,35 @@ class TwentyAtOnceTest extends ServerTest {
   }
 
   @Test
+  void whatBelongsToAToolStandsBesideItWhoeverCopiesItMeanwhile() throws Exception {
+    Shelves shelves = new Shelves(lead);
+    long home = shelves.library("At once: belongings");
+    long tool = shelves.mills(home, "AT-ONCE-2").getFirst();
+    List<String> materials = List.of("p-alloy-annealed", "m-austenitic", "k-grey", "h-50");
+    List<Long> others =
+        LongStream.range(0, PEOPLE / 2)
+            .mapToObj(person -> shelves.library("At once: belongings " + person))
+            .toList();
+    List<Callable<Api.Answer>> deeds = new ArrayList<>();
+    for (int i = 0; i < others.size(); i++) {
+      String into = "/api/v1/libraries/%d/copy".formatted(others.get(i));
+      String material = materials.get(i % materials.size());
+      deeds.add(() -> lead.post(into, Api.body("tools", List.of(tool), "from", home)));
+      deeds.add(() ->
+          lead.post(
+              "/api/v1/tools/%d/cutting".formatted(tool), Draft.cutting(material, "CATALOGUE")));
+    }
+    for (Api.Answer answer : atOnce(deeds)) {
+      assertTrue(List.of(200, 201).contains(answer.status()), answer.toString());
+    }
+    for (long library : others) {
+      assertEquals(
+          "h-50, k-grey, m-austenitic, p-alloy-annealed",
+          shelves.rows(library, "&group=material").getFirst().get("group").asString());
+    }
+  }
+
+  @Test
   void sectionsThatManyMakeAtOnceAreEachThereOnce() throws Exception {
     long library = library("At once: sections");
     String path = "/api/v1/libraries/%d/sections".formatted(library);

@@ -4,6 +4,7 @@ import arborline.core.duplicate.JoinedTool;
 import arborline.core.tool.Value;
 import arborline.server.account.Permission;
 import arborline.server.support.Refusal;
+import arborline.server.support.Retried;
 import arborline.server.tool.CurrentTool;
 import arborline.server.tool.ToolBelongings;
 import arborline.server.tool.ToolMerges;
@@ -80,12 +81,13 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
    * @param taken whose value is taken over, by symbol
    */
   ToolsMerged merge(long keptId, List<Long> others, Map<String, Long> taken, boolean preview) {
-    return transaction.execute(status -> {
-      if (preview) {
-        status.setRollbackOnly();
-      }
-      return merge(keptId, others, taken);
-    });
+    return Retried.of(() ->
+        transaction.execute(status -> {
+          if (preview) {
+            status.setRollbackOnly();
+          }
+          return merge(keptId, others, taken);
+        }));
   }
 
   private ToolsMerged merge(long keptId, List<Long> others, Map<String, Long> taken) {

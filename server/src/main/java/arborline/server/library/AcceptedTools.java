@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -107,9 +108,9 @@ public class AcceptedTools {
       bulk.insert(Entry.TARGET, entries);
       sections.put(members);
       libraries.entered(
-          batch.stream()
-              .flatMapToLong(arriving -> arriving.existingToolId().stream())
-              .boxed()
+          IntStream.range(0, batch.size())
+              .filter(i -> batch.get(i).existingToolId().isPresent())
+              .mapToObj(i -> entries.get(i).id)
               .toList());
       return tools.stream().map(CurrentTool::id).toList();
     }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.function.Consumer;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -52,14 +53,15 @@ class EntryBelongings {
     this.entities = entities;
   }
 
+  /** All entries of tools to which something else belongs now. */
   @EventListener
   void follow(BelongingsChanged changed) {
-    follow(changed.toolIds());
+    behind().toolIds.addAll(changed.toolIds());
   }
 
-  /** All entries of some tools, those of the running transaction too. */
-  void follow(Collection<Long> toolIds) {
-    behind().toolIds.addAll(toolIds);
+  /** Entries that were added for tools to which something may belong. */
+  void follow(Collection<Long> entryIds) {
+    behind().entryIds.addAll(entryIds);
   }
 
   private Behind behind() {
@@ -74,43 +76,64 @@ class EntryBelongings {
         });
   }
 
-  private void bring(List<Long> toolIds) {
-    jdbc.sql(
-            "update entry e set e.holder = %s, e.materials = %s where e.tool_id in (:ids)"
-                .formatted(HOLDER, MATERIALS))
-        .param("ids", toolIds)
-        .update();
-    Map<Long, String> words = holding.of(toolIds);
-    words.forEach((toolId, text) -> found(List.of(toolId), text));
-    List<Long> bare = toolIds.stream().filter(id -> !words.containsKey(id)).toList();
-    if (!bare.isEmpty()) {
-      found(bare, "");
-    }
-  }
-
-  private void found(List<Long> toolIds, String words) {
-    jdbc.sql(
-            """
-            update entry set held_words = :words, worded = false
-            where tool_id in (:ids) and held_words <> :words\
-            """)
-        .param("words", words)
-        .param("ids", toolIds)
-        .update();
-  }
-
-  /** The tools whose entries are behind in a transaction. */
+  /** What is behind in a transaction. */
   private final class Behind implements TransactionSynchronization {
 
     private final SortedSet<Long> toolIds = new TreeSet<>();
+    private final SortedSet<Long> entryIds = new TreeSet<>();
 
     @Override
     public void beforeCommit(boolean readOnly) {
       entities.flush();
-      List<Long> all = List.copyOf(toolIds);
-      for (int from = 0; from < all.size(); from += CHUNK) {
-        bring(all.subList(from, Math.min(all.size(), from + CHUNK)));
-      }
+      inChunks(toolIds, some -> bring("e.tool_id in (:ids)", some, some));
+      inChunks(entryIds, some -> bring("e.id in (:ids)", some, toolsOf(some)));
     }
+  }
+
+  private static void inChunks(Collection<Long> ids, Consumer<List<Long>> each) {
+    List<Long> all = List.copyOf(ids);
+    for (int from = 0; from < all.size(); from += CHUNK) {
+      each.accept(all.subList(from, Math.min(all.size(), from + CHUNK)));
+    }
+  }
+
+  private List<Long> toolsOf(List<Long> entryIds) {
+    return jdbc.sql("select distinct tool_id from entry where id in (:ids)")
+        .param("ids", entryIds)
+        .query(Long.class)
+        .list();
+  }
+
+  /**
+   * Brings some entries into step; no others are locked.
+   *
+   * @param which condition on them, with {@code :ids}
+   * @param toolIds their tools
+   */
+  private void bring(String which, List<Long> ids, List<Long> toolIds) {
+    jdbc.sql(
+            "update entry e set e.holder = %s, e.materials = %s where %s"
+                .formatted(HOLDER, MATERIALS, which))
+        .param("ids", ids)
+        .update();
+    Map<Long, String> words = holding.of(toolIds);
+    words.forEach((toolId, text) -> found(which, ids, List.of(toolId), text));
+    List<Long> bare = toolIds.stream().filter(id -> !words.containsKey(id)).toList();
+    if (!bare.isEmpty()) {
+      found(which, ids, bare, "");
+    }
+  }
+
+  private void found(String which, List<Long> ids, List<Long> toolIds, String words) {
+    jdbc.sql(
+            """
+            update entry e set e.held_words = :words, e.worded = false
+            where %s and e.tool_id in (:tools) and e.held_words <> :words\
+            """
+                .formatted(which))
+        .param("words", words)
+        .param("ids", ids)
+        .param("tools", toolIds)
+        .update();
   }
 }

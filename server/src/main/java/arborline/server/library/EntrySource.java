@@ -26,6 +26,9 @@ record EntrySource(String from, List<Object> values) {
   /** What leads to more entries than this is common. */
   private static final int FEW = 10_000;
 
+  /** No more are counted to see which of two common ones is the rarer. */
+  private static final int MANY = 100_000;
+
   private static final String LED =
       """
       (%s union select id from entry where worded = false and %s) c
@@ -38,24 +41,31 @@ record EntrySource(String from, List<Object> values) {
    * @return nothing where all are common, or there are none
    */
   static Optional<EntrySource> rare(JdbcTemplate jdbc, List<SearchLead> leads) {
-    return counted(jdbc, leads).stream()
+    return counted(jdbc, leads, FEW + 1).stream()
         .findFirst()
         .filter(rarest -> rarest.entries() <= FEW)
         .map(rarest -> led(rarest.lead(), null));
   }
 
-  /** The entries that the two rarest lead to both, however many. */
+  /**
+   * The entries that the two rarest lead to both, however many; those of the rarest alone where the
+   * other leads nearly everywhere.
+   */
   static EntrySource both(JdbcTemplate jdbc, List<SearchLead> leads) {
-    List<Counted> rarest = counted(jdbc, leads);
-    return led(rarest.getFirst().lead(), rarest.size() > 1 ? rarest.get(1).lead() : null);
+    List<Counted> rarest = counted(jdbc, leads, MANY);
+    Counted first = rarest.getFirst();
+    boolean narrows =
+        rarest.size() > 1 && (rarest.get(1).entries() < MANY || first.entries() >= MANY);
+    return led(first.lead(), narrows ? rarest.get(1).lead() : null);
   }
 
   private record Counted(SearchLead lead, long entries) {}
 
-  private static List<Counted> counted(JdbcTemplate jdbc, List<SearchLead> leads) {
+  /** The rarest first, as far as they are counted. */
+  private static List<Counted> counted(JdbcTemplate jdbc, List<SearchLead> leads, int most) {
     return leads.stream()
         .distinct()
-        .map(lead -> new Counted(lead, lead.count(jdbc, FEW + 1)))
+        .map(lead -> new Counted(lead, lead.count(jdbc, most)))
         .sorted(Comparator.comparingLong(Counted::entries))
         .toList();
   }

@@ -161,14 +161,14 @@ class EntryStore {
     Entry entry = new Entry(ids.next("entry"), libraryId, tool, among, number);
     entry.pinned = !library.follows;
     entities.persist(entry);
-    entered(List.of(tool.id()));
+    entered(List.of(entry.id));
     live.say("library", libraryId, "");
     return entry;
   }
 
   /** Entries were added for tools to which something may belong. */
-  void entered(Collection<Long> toolIds) {
-    belongings.follow(toolIds);
+  void entered(Collection<Long> entryIds) {
+    belongings.follow(entryIds);
   }
 
   /** Why a tool of a class cannot stand in a library; nothing where it can. */

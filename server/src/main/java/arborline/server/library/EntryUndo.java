@@ -96,7 +96,7 @@ class EntryUndo {
                   .map(section -> new Section.Member(held.entryId(), section))
                   .toList());
           sections.tell(List.of(held.entryId()));
-          store.entered(List.of(held.toolId()));
+          store.entered(List.of(held.entryId()));
           live.say("library", held.libraryId(), "");
         });
   }

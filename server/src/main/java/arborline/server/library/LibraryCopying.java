@@ -345,8 +345,8 @@ class LibraryCopying {
       }
       bulk.insert(Entry.TARGET, entries);
       sections.put(members);
-      store.entered(some.stream().map(one -> one.picked().toolId()).toList());
     }
+    store.entered(added);
     return added;
   }
 

@@ -120,7 +120,7 @@ class PutAwayEntries {
     entities.clear();
     followAgain(putAway);
     store.entered(
-        jdbc.sql("select distinct tool_id from put_away_entry where put_away_id = ?")
+        jdbc.sql("select id from put_away_entry where put_away_id = ?")
             .param(putAway)
             .query(Long.class)
             .list());

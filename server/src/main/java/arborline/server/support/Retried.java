@@ -1,0 +1,30 @@
+package arborline.server.support;
+
+import java.util.function.Supplier;
+import org.springframework.dao.PessimisticLockingFailureException;
+
+/** Whole transactions that the database ends for the sake of others are done again. */
+public final class Retried {
+
+  private static final int ATTEMPTS = 5;
+
+  private Retried() {}
+
+  /**
+   * Does it up to five times.
+   *
+   * @param transaction begins and ends a transaction of its own and does nothing outside it
+   * @throws PessimisticLockingFailureException where it stood in the way each time
+   */
+  public static <T> T of(Supplier<T> transaction) {
+    for (int attempt = 1; ; attempt++) {
+      try {
+        return transaction.get();
+      } catch (PessimisticLockingFailureException inTheWay) {
+        if (attempt == ATTEMPTS) {
+          throw inTheWay;
+        }
+      }
+    }
+  }
+}
