@@ -1,4 +1,4 @@
-import { afterNavigate, replaceState } from '$app/navigation';
+import { afterNavigate, goto } from '$app/navigation';
 import { page } from '$app/state';
 import { untrack } from 'svelte';
 import { narrow, written } from './address';
@@ -13,17 +13,26 @@ const PAUSE = 100;
  */
 export function followAddress(filter: ListFilter) {
   let arrived = $state(false);
+  /** What was written here: the list is as it says, or further already. */
+  let own: string | null = null;
   untrack(() => narrow(filter, page.url.searchParams));
   afterNavigate(({ to, type }) => {
-    if (to && type !== 'enter') narrow(filter, to.url.searchParams);
+    if (to && type !== 'enter' && to.url.search !== own) narrow(filter, to.url.searchParams);
+    own = null;
     arrived = true;
   });
   $effect(() => {
     const { pathname, search, hash } = window.location;
     const wanted = written(filter, search);
     if (!arrived || wanted === search.slice(1)) return;
-    const address = `${pathname}${wanted && '?'}${wanted}${hash}`;
-    const timer = setTimeout(() => replaceState(address, page.state), PAUSE);
+    const timer = setTimeout(() => {
+      own = wanted && `?${wanted}`;
+      void goto(`${pathname}${own}${hash}`, {
+        replaceState: true,
+        keepFocus: true,
+        noScroll: true
+      });
+    }, PAUSE);
     return () => clearTimeout(timer);
   });
 }

@@ -40,6 +40,27 @@ class LibraryTest extends BrowserTest {
         .isVisible();
   }
 
+  @Test
+  void whoeverComesBackToAListFindsItAsItWas() {
+    Stock stock = Stock.of(journey, "LB");
+    page.navigate(stock.path());
+    buttonFrom("ball end mill").click();
+    field("Search").fill("dia 6..10");
+    assertThat(page).hasURL(Pattern.compile("\\?q=dia\\+6\\.\\.10&class=end-mill-ball$"));
+    String shown = page.getByText(Pattern.compile("^\\d of \\d+ tools")).innerText();
+    page.getByText(Pattern.compile("^LB-BE")).first().dblclick();
+    page.waitForURL("**/tools/*");
+    page.goBack();
+    assertThat(page.getByText(shown)).isVisible();
+    assertThat(field("Search")).hasValue("dia 6..10");
+    page.reload();
+    assertThat(page.getByText(shown)).isVisible();
+    page.navigate(stock.path() + "?q=&class=no-such-class&dia.min=x&sort=colour");
+    assertThat(page.getByText("No tool is like that.")).isVisible();
+    Journey.button(page, "Show all").first().click();
+    assertThat(page.getByRole(AriaRole.ROW).nth(5)).isVisible();
+  }
+
   @ParameterizedTest
   @ValueSource(strings = {"CSV table", "JSON", "XLSX workbook", "Plain text"})
   void whatWasWrittenComesBackUnchanged(String format) {
