@@ -10,7 +10,7 @@
   data-search
   type="search"
   aria-label="Search"
-  placeholder="words, or dia 6..12 flutes 3 reach>30"
+  placeholder="words, or dia 6..12 reach>30"
   bind:value={filter.text}
 />
 <ListControls {filter} />

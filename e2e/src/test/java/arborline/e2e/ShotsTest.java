@@ -2,6 +2,7 @@ package arborline.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
@@ -56,7 +57,11 @@ class ShotsTest {
     shot(page, "libraries");
     Journey.link(page, "Shop milling").click();
     steps.hang("MC-FE10", "MC-BE06", "MC-DR6-8");
-    assertThat(Journey.button(page, "ball end mill")).isVisible();
+    assertThat(
+            page.getByRole(AriaRole.BUTTON)
+                .filter(new Locator.FilterOptions().setHasText("ball end mill"))
+                .first())
+        .isVisible();
     shot(page, "library");
     Journey.button(page, "Board").click();
     steps.choose("Grouped", "by class");
