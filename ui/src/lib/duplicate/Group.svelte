@@ -13,6 +13,8 @@
 
   const WIDTH = 150;
   const HEIGHT = 30;
+  /** So many differences fit beside what each tool is; the others are shown when asked for. */
+  const FIELDS = 4;
 
   let said = $state<number | null>(null);
   let left = $state<number[]>([]);
@@ -26,6 +28,8 @@
     group.members.filter(({ toolId }) => toolId !== kept.toolId && !left.includes(toolId))
   );
   const table = $derived(differenceTable(group));
+  let all = $state(false);
+  const fields = $derived(all ? table.fields : table.fields.slice(0, FIELDS));
   const scale = $derived(
     fit(
       group.members.flatMap(({ outline }) => (outline ? [outline] : [])),
@@ -62,15 +66,15 @@
   }
 </script>
 
-<section class="border-t border-hairline py-2" aria-label={kept.code}>
-  <table class="rows w-full table-fixed" style:min-width="{760 + 113 * table.fields.length}px">
+<section class="overflow-x-auto border-t border-hairline py-2" aria-label={kept.code}>
+  <table class="rows w-full table-fixed" style:min-width="{760 + 113 * fields.length}px">
     <thead>
       <tr>
         <th class="w-8"><span class="sr-only">Merge</span></th>
         <th style:width="{WIDTH + 20}px"><span class="sr-only">Silhouette</span></th>
         <th class="w-36">Code</th>
         <th>Name</th>
-        {#each table.fields as field (field)}<th class="number w-[88px]">{field}</th>{/each}
+        {#each fields as field (field)}<th class="number w-[88px]">{field}</th>{/each}
         <th class="w-[22%]">In</th>
         {#if editable}<th class="w-20">Keep</th>{/if}
       </tr>
@@ -95,7 +99,7 @@
           <td>
             <div class="truncate" title={member.name}>{member.name}</div>
           </td>
-          {#each table.fields as field (field)}
+          {#each fields as field (field)}
             {@const text = table.text(member, field)}
             <td class="number">
               {#if editable && text && merged(member) && text !== table.text(kept, field)}
@@ -163,6 +167,11 @@
           Keep apart for good
         </button>
       </div>
+    {/if}
+    {#if table.fields.length > FIELDS}
+      <button class="button quiet" aria-pressed={all} onclick={() => (all = !all)}>
+        {all ? 'Fewer differences' : count(table.fields.length - FIELDS, 'more difference')}
+      </button>
     {/if}
     <ul class="min-w-0 text-[13px]">
       {#each group.members.filter(({ reasons }) => reasons.length > 0) as member (member.toolId)}

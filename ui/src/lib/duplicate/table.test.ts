@@ -27,7 +27,7 @@ describe('tools that may be one', () => {
     });
     const third = member(3, { differences: [{ field: 'COATING', here: '', there: 'TX' }] });
     const table = differenceTable(group(first, second, third));
-    expect(table.fields).toEqual(['COATING', 'LU']);
+    expect(table.fields).toEqual(['LU', 'COATING']);
     expect([first, second, third].map((one) => table.text(one, 'LU'))).toEqual([
       '30 mm',
       '31 mm',

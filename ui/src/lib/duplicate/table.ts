@@ -5,6 +5,7 @@ const ELSEWHERE = new Set(['NAME', 'CLASS', 'NOTES']);
 
 /** The values in which tools of a group differ: a column each, a text for each tool. */
 export interface DifferenceTable {
+  /** Those first of which each tool says something. */
   fields: string[];
   /** What a tool says of a field; empty where it says nothing. */
   text: (member: DuplicateMember, field: string) => string;
@@ -18,10 +19,13 @@ export function differenceTable(group: DuplicateGroup): DifferenceTable {
       if (!ELSEWHERE.has(field)) first.set(field, here);
     }
   }
+  const text = (member: DuplicateMember, field: string) =>
+    member.differences.find((one) => one.field === field)?.there ?? first.get(field) ?? '';
+  const silent = (field: string) => group.members.some((member) => !text(member, field));
+  const fields = [...first.keys()].sort();
   return {
-    fields: [...first.keys()].sort(),
-    text: (member, field) =>
-      member.differences.find((one) => one.field === field)?.there ?? first.get(field) ?? ''
+    fields: [...fields.filter((field) => !silent(field)), ...fields.filter(silent)],
+    text
   };
 }
 
