@@ -12,9 +12,14 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.math.BigDecimal;
 import java.util.List;
+import org.hibernate.annotations.DynamicUpdate;
 
-/** A tool in a library, with its number there and what lists filter and sort by. */
+/**
+ * A tool in a library, with its number there and what lists filter and sort by. Only what changed
+ * is written: what belongs to the tool is written beside it by others.
+ */
 @Entity
+@DynamicUpdate
 class Entry {
 
   @Id Long id;
