@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -301,5 +302,10 @@ class LibraryCopyTest extends ServerTest {
     assertEquals("Shop list: one", found.body().at("/items/0/library").asString());
     assertEquals("Shop list: two", found.body().at("/items/1/library").asString());
     assertEquals(2, lead.get("/api/v1/tools/facets?q=LSHOP").number("total"));
+  }
+
+  @AfterEach
+  void whatBelongsToToolsStandsBesideThem() {
+    entriesSayWhatBelongsToTheirTools();
   }
 }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -221,28 +222,28 @@ class SearchTest extends ServerTest {
   @Test
   void groupsOfHoldersAndMaterialsFollowWhatBelongsToTheirTools() {
     long library = library("Grouped belongings");
-    long steel = tool(library, "GB-3", "Grouped");
-    long both = tool(library, "GB-2", "Grouped");
-    tool(library, "GB-1", "Grouped");
+    long steel = tool(library, "GBL-3", "Grouped");
+    long both = tool(library, "GBL-2", "Grouped");
+    tool(library, "GBL-1", "Grouped");
     cut(steel, "p-alloy-annealed");
     long line = cut(both, "p-alloy-annealed");
     cut(both, "m-austenitic");
     long chuck =
-        lead.post("/api/v1/components", Draft.holder("GB-CHUCK", "Grouped chuck")).number("id");
+        lead.post("/api/v1/components", Draft.holder("GBL-CHUCK", "Grouped chuck")).number("id");
     lead.post("/api/v1/tools/%d/stacks".formatted(both), Draft.stack(List.of(chuck), 40));
     assertEquals(
-        List.of(": GB-1", "m-austenitic, p-alloy-annealed: GB-2", "p-alloy-annealed: GB-3"),
+        List.of(": GBL-1", "m-austenitic, p-alloy-annealed: GBL-2", "p-alloy-annealed: GBL-3"),
         grouped("material"));
-    assertEquals(List.of(": GB-1", ": GB-3", "GB-CHUCK: GB-2"), grouped("holder"));
+    assertEquals(List.of(": GBL-1", ": GBL-3", "GBL-CHUCK: GBL-2"), grouped("holder"));
 
     lead.send("DELETE", "/api/v1/cutting/" + line, null);
     assertEquals(
-        List.of(": GB-1", "m-austenitic: GB-2", "p-alloy-annealed: GB-3"), grouped("material"));
+        List.of(": GBL-1", "m-austenitic: GBL-2", "p-alloy-annealed: GBL-3"), grouped("material"));
     lead.send(
         "PUT",
         "/api/v1/components/%d?version=1".formatted(chuck),
-        Draft.holder("GB-CHUCK-2", "Grouped chuck"));
-    assertEquals(List.of(": GB-1", ": GB-3", "GB-CHUCK-2: GB-2"), grouped("holder"));
+        Draft.holder("GBL-CHUCK-2", "Grouped chuck"));
+    assertEquals(List.of(": GBL-1", ": GBL-3", "GBL-CHUCK-2: GBL-2"), grouped("holder"));
 
     long copy =
         lead.post(
@@ -254,7 +255,8 @@ class SearchTest extends ServerTest {
     assertEquals(
         6, lead.get("/api/v1/tools?q=grouped gb&group=holder").at("items").size(), "copy " + copy);
     assertEquals(
-        List.of(": GB-1", ": GB-1", ": GB-3", ": GB-3", "GB-CHUCK-2: GB-2", "GB-CHUCK-2: GB-2"),
+        List.of(
+            ": GBL-1", ": GBL-1", ": GBL-3", ": GBL-3", "GBL-CHUCK-2: GBL-2", "GBL-CHUCK-2: GBL-2"),
         grouped("holder"));
   }
 
@@ -285,5 +287,10 @@ class SearchTest extends ServerTest {
     assertEquals(6, narrow.at("classes").get(0).get("count").asLong());
     assertTrue(narrow.at("diameters").isEmpty());
     assertEquals(6, lead.get(facets + "&dia.min=6&dia.max=8").number("total"));
+  }
+
+  @AfterEach
+  void whatBelongsToToolsStandsBesideThem() {
+    entriesSayWhatBelongsToTheirTools();
   }
 }

@@ -4,7 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.List;
 import java.util.stream.StreamSupport;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -33,7 +32,6 @@ abstract class ServerTest {
   }
 
   /** What lists are grouped by stands beside entries; whatever was done, it says what is so. */
-  @AfterEach
   void entriesSayWhatBelongsToTheirTools() {
     List<String> wrong =
         jdbc.sql(

@@ -12,6 +12,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.LongStream;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 /** As many people at once as would need more connections to the database than there are. */
@@ -242,5 +243,10 @@ class TwentyAtOnceTest extends ServerTest {
             .param(tools.get(1))
             .query(Long.class)
             .list());
+  }
+
+  @AfterEach
+  void whatBelongsToToolsStandsBesideThem() {
+    entriesSayWhatBelongsToTheirTools();
   }
 }

@@ -1,17 +1,22 @@
 package arborline.server.support;
 
+import java.time.Duration;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Supplier;
 import org.springframework.dao.PessimisticLockingFailureException;
 
 /** Whole transactions that the database ends for the sake of others are done again. */
 public final class Retried {
 
-  private static final int ATTEMPTS = 5;
+  private static final int ATTEMPTS = 8;
+
+  /** Doubled from one attempt to the next. */
+  private static final Duration PAUSE = Duration.ofMillis(20);
 
   private Retried() {}
 
   /**
-   * Does it up to five times.
+   * Does it up to eight times within some seconds.
    *
    * @param transaction begins and ends a transaction of its own and does nothing outside it
    * @throws PessimisticLockingFailureException where it stood in the way each time
@@ -24,6 +29,7 @@ public final class Retried {
         if (attempt == ATTEMPTS) {
           throw inTheWay;
         }
+        LockSupport.parkNanos(PAUSE.toNanos() << attempt);
       }
     }
   }

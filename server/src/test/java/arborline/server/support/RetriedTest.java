@@ -28,8 +28,8 @@ class RetriedTest {
 
   @Test
   void notWithoutEnd() {
-    assertThrows(CannotAcquireLockException.class, () -> doneAtAttempt(6));
-    assertEquals(5, tried.get());
+    assertThrows(CannotAcquireLockException.class, () -> doneAtAttempt(9));
+    assertEquals(8, tried.get());
   }
 
   @Test
