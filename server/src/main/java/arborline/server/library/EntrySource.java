@@ -40,45 +40,45 @@ record EntrySource(String from, List<Object> values) {
    *
    * @return nothing where all are common, or there are none
    */
-  static Optional<EntrySource> rare(JdbcTemplate jdbc, List<SearchLead> leads) {
-    return counted(jdbc, leads, FEW + 1).stream()
+  static Optional<EntrySource> rare(JdbcTemplate jdbc, List<SearchTerm> terms) {
+    return counted(jdbc, terms, FEW + 1).stream()
         .findFirst()
         .filter(rarest -> rarest.entries() <= FEW)
-        .map(rarest -> led(rarest.lead(), null));
+        .map(rarest -> led(rarest.term(), null));
   }
 
   /**
    * The entries that the two rarest lead to both, however many; those of the rarest alone where the
    * other leads nearly everywhere.
    */
-  static EntrySource both(JdbcTemplate jdbc, List<SearchLead> leads) {
-    List<Counted> rarest = counted(jdbc, leads, MANY);
+  static EntrySource both(JdbcTemplate jdbc, List<SearchTerm> terms) {
+    List<Counted> rarest = counted(jdbc, terms, MANY);
     Counted first = rarest.getFirst();
     boolean narrows =
         rarest.size() > 1 && (rarest.get(1).entries() < MANY || first.entries() >= MANY);
-    return led(first.lead(), narrows ? rarest.get(1).lead() : null);
+    return led(first.term(), narrows ? rarest.get(1).term() : null);
   }
 
-  private record Counted(SearchLead lead, long entries) {}
+  private record Counted(SearchTerm term, long entries) {}
 
   /** The rarest first, as far as they are counted. */
-  private static List<Counted> counted(JdbcTemplate jdbc, List<SearchLead> leads, int most) {
-    return leads.stream()
+  private static List<Counted> counted(JdbcTemplate jdbc, List<SearchTerm> terms, int most) {
+    return terms.stream()
         .distinct()
-        .map(lead -> new Counted(lead, lead.count(jdbc, most)))
+        .map(term -> new Counted(term, term.count(jdbc, most)))
         .sorted(Comparator.comparingLong(Counted::entries))
         .toList();
   }
 
-  private static EntrySource led(SearchLead lead, @Nullable SearchLead other) {
-    List<Object> values = new ArrayList<>(lead.values());
-    String ids = lead.ids();
+  private static EntrySource led(SearchTerm term, @Nullable SearchTerm other) {
+    List<Object> values = new ArrayList<>(term.values());
+    String ids = term.ids();
     if (other != null) {
       ids = "select a.id from (%s) a where a.id in (%s)".formatted(ids, other.ids());
       values.addAll(other.values());
     }
-    values.addAll(lead.behindValues());
-    return new EntrySource(LED.formatted(ids, lead.behind()), values);
+    values.addAll(term.behindValues());
+    return new EntrySource(LED.formatted(ids, term.behind()), values);
   }
 
   /** The first entries of an order, as a query over {@code entry e} gives their ids. */

@@ -79,7 +79,7 @@ class EntryWords {
     }
     List<Leading> leading = new ArrayList<>();
     List<Object[]> texts = new ArrayList<>();
-    sizes.lead(behind.stream().map(Named::versionId).distinct().toList());
+    sizes.index(behind.stream().map(Named::versionId).distinct().toList());
     Map<Long, String> held = holding.of(behind.stream().map(Named::toolId).distinct().toList());
     for (Named one : behind) {
       Set<String> words = SearchWords.of(one.code(), one.name());

@@ -58,7 +58,7 @@ final class ToolQuery {
   private static final int[] COUNTED = {2, 40};
 
   private final Filter filter;
-  private final List<SearchLead> leads;
+  private final List<SearchTerm> terms;
   private final StringBuilder where = new StringBuilder(" where 1 = 1");
   private final List<Object> values = new ArrayList<>();
   private boolean sizes;
@@ -89,10 +89,10 @@ final class ToolQuery {
       range("e.dc", filter.diaMin(), filter.diaMax());
     }
     search(text, words);
-    this.leads =
+    this.terms =
         Stream.concat(
-                words.stream().map(SearchLead::word),
-                text.conditions().stream().map(SearchLead::size))
+                words.stream().map(SearchTerm::word),
+                text.conditions().stream().map(SearchTerm::size))
             .toList();
   }
 
@@ -144,14 +144,14 @@ final class ToolQuery {
   /** The page after a cursor, one row more than the limit. */
   List<Placed> page(
       JdbcTemplate jdbc, ListPlacing placing, Optional<ListCursor> cursor, int limit) {
-    Optional<EntrySource> rare = EntrySource.rare(jdbc, leads);
-    if (leads.isEmpty() || rare.isPresent() || !placing.indexed() || narrowedByMore()) {
+    Optional<EntrySource> rare = EntrySource.rare(jdbc, terms);
+    if (terms.isEmpty() || rare.isPresent() || !placing.indexed() || narrowedByMore()) {
       return rows(jdbc, rare.orElse(EntrySource.ALL), placing, cursor, limit);
     }
     List<Placed> first = rows(jdbc, first(placing, cursor), placing, cursor, limit);
     return first.size() > limit || small(jdbc)
         ? first
-        : rows(jdbc, EntrySource.both(jdbc, leads), placing, cursor, limit);
+        : rows(jdbc, EntrySource.both(jdbc, terms), placing, cursor, limit);
   }
 
   /**
@@ -159,7 +159,7 @@ final class ToolQuery {
    * good at.
    */
   private boolean narrowedByMore() {
-    return leads.size() == 1
+    return terms.size() == 1
         && (!filter.classes().isEmpty()
             || filter.section() != null
             || filter.diaMin() != null
@@ -287,10 +287,10 @@ final class ToolQuery {
 
   /** Where all that is sought is common, and all of it is counted. */
   private EntrySource whole(JdbcTemplate jdbc) {
-    if (leads.isEmpty() || small(jdbc)) {
+    if (terms.isEmpty() || small(jdbc)) {
       return EntrySource.ALL;
     }
-    return sizes && leads.size() > 1 ? EntrySource.both(jdbc, leads) : EntrySource.READ;
+    return sizes && terms.size() > 1 ? EntrySource.both(jdbc, terms) : EntrySource.READ;
   }
 
   /**
@@ -300,7 +300,7 @@ final class ToolQuery {
    * @param row a group from its values and, last, how many tools it has
    */
   <T> List<T> groups(JdbcTemplate jdbc, String expressions, RowMapper<T> row) {
-    EntrySource source = EntrySource.rare(jdbc, leads).orElseGet(() -> whole(jdbc));
+    EntrySource source = EntrySource.rare(jdbc, terms).orElseGet(() -> whole(jdbc));
     List<Object> given = new ArrayList<>(source.values());
     given.addAll(values);
     return jdbc.query(

@@ -33,7 +33,7 @@ class VersionSizes {
   }
 
   /** Leads to versions by all that a condition of a search can name. */
-  void lead(Collection<Long> versionIds) {
+  void index(Collection<Long> versionIds) {
     List<Object[]> rows = new ArrayList<>();
     named.query(
         "select id, tool_id, sizes from tool_version where id in (:ids) order by id",

@@ -9,6 +9,7 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.dao.QueryTimeoutException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
@@ -81,6 +82,15 @@ class Problems {
   ProblemDetail busy() {
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.CONFLICT, "somebody else is working on this just now; try again in a moment");
+  }
+
+  /** The database gave a question up that took it too long. */
+  @ExceptionHandler
+  ProblemDetail tooLong(QueryTimeoutException given) {
+    LOG.warn("the database took too long: {}", given.getMessage());
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.SERVICE_UNAVAILABLE,
+        "this takes too long just now; ask for less at once, or try again in a moment");
   }
 
   @ExceptionHandler

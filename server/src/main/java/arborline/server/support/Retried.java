@@ -1,8 +1,10 @@
 package arborline.server.support;
 
+import jakarta.persistence.LockTimeoutException;
 import java.time.Duration;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Supplier;
+import org.hibernate.exception.LockAcquisitionException;
 import org.springframework.dao.PessimisticLockingFailureException;
 
 /** Whole transactions that the database ends for the sake of others are done again. */
@@ -19,13 +21,16 @@ public final class Retried {
    * Does it up to eight times within some seconds.
    *
    * @param transaction begins and ends a transaction of its own and does nothing outside it
-   * @throws PessimisticLockingFailureException where it stood in the way each time
+   * @throws RuntimeException of Spring, or where rows are written ahead of the end of a transaction
+   *     of Hibernate, where it stood in the way each time
    */
   public static <T> T of(Supplier<T> transaction) {
     for (int attempt = 1; ; attempt++) {
       try {
         return transaction.get();
-      } catch (PessimisticLockingFailureException inTheWay) {
+      } catch (PessimisticLockingFailureException
+          | LockAcquisitionException
+          | LockTimeoutException inTheWay) {
         if (attempt == ATTEMPTS) {
           throw inTheWay;
         }

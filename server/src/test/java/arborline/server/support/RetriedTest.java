@@ -3,25 +3,33 @@ package arborline.server.support;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
+import java.sql.SQLException;
+import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
+import org.hibernate.exception.LockAcquisitionException;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.CannotAcquireLockException;
 
 class RetriedTest {
+
+  private static final List<RuntimeException> IN_THE_WAY =
+      List.of(
+          new CannotAcquireLockException("deadlock found when trying to get lock"),
+          new LockAcquisitionException("deadlock", new SQLException("deadlock")));
 
   private final AtomicInteger tried = new AtomicInteger();
 
   private String doneAtAttempt(int attempt) {
     return Retried.of(() -> {
       if (tried.incrementAndGet() < attempt) {
-        throw new CannotAcquireLockException("deadlock found when trying to get lock");
+        throw IN_THE_WAY.get(tried.get() % IN_THE_WAY.size());
       }
       return "done";
     });
   }
 
   @Test
-  void whatStoodInTheWayOfOthersIsDoneAgain() {
+  void whatStoodInTheWayOfOthersIsDoneAgainWhoeverSaysSo() {
     assertEquals("done", doneAtAttempt(3));
     assertEquals(3, tried.get());
   }

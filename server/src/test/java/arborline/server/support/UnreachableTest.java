@@ -7,6 +7,7 @@ import jakarta.servlet.RequestDispatcher;
 import java.sql.SQLTransientConnectionException;
 import org.hibernate.exception.JDBCConnectionException;
 import org.junit.jupiter.api.Test;
+import org.springframework.dao.QueryTimeoutException;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.jdbc.CannotGetJdbcConnectionException;
@@ -45,6 +46,14 @@ class UnreachableTest {
     ResponseEntity<ProblemDetail> answer = new ErrorPage().error(request);
     tryAgain(answer);
     assertEquals("/api/v1/machines", answer.getBody().getInstance().toString());
+  }
+
+  @Test
+  void whoAsksForMoreThanCanBeFoundInTimeIsToldToAskForLess() {
+    ProblemDetail answer =
+        new Problems().tooLong(new QueryTimeoutException("max_statement_time exceeded"));
+    assertEquals(503, answer.getStatus());
+    assertTrue(answer.getDetail().contains("ask for less at once"), answer.getDetail());
   }
 
   @Test

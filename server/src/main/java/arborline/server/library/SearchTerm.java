@@ -6,8 +6,8 @@ import java.util.List;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
- * What of a search leads to entries through a table of its own: the beginning of a word, or a range
- * of a size.
+ * What a search asks for, the beginning of a word or a range of a size: each leads to entries
+ * through a table of its own.
  *
  * @param table of which the rows are counted
  * @param entries SQL for the ids of entries, before the condition
@@ -16,7 +16,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * @param behind a condition on entries that the table may not lead to yet
  * @param behindValues of that
  */
-record SearchLead(
+record SearchTerm(
     String table,
     String entries,
     String condition,
@@ -24,8 +24,8 @@ record SearchLead(
     String behind,
     List<Object> behindValues) {
 
-  static SearchLead word(String beginning) {
-    return new SearchLead(
+  static SearchTerm word(String beginning) {
+    return new SearchTerm(
         "entry_word w",
         "select w.entry_id as id from entry_word w",
         "w.word like ?",
@@ -34,17 +34,17 @@ record SearchLead(
         List.of("% " + beginning + "%"));
   }
 
-  static SearchLead size(SearchText.Condition condition) {
+  static SearchTerm size(SearchText.Condition condition) {
     List<Object> bounds = new ArrayList<>();
     condition.least().ifPresent(bounds::add);
     condition.most().ifPresent(bounds::add);
     if (condition.symbol().equals("DC")) {
       String range = range("dc", condition);
-      return new SearchLead("entry", "select id from entry", range, bounds, range, bounds);
+      return new SearchTerm("entry", "select id from entry", range, bounds, range, bounds);
     }
     List<Object> values = new ArrayList<>(List.of(condition.symbol()));
     values.addAll(bounds);
-    return new SearchLead(
+    return new SearchTerm(
         "version_size s",
         """
         select f.id from version_size s
