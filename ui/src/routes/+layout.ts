@@ -5,15 +5,16 @@ import type { LayoutLoad } from './$types';
 
 export const ssr = false;
 
+/** The page that is shown; empty while one is on its way. */
 let path = '';
 
 export const load: LayoutLoad = async ({ url }) => {
-  const samePage = url.pathname === path && who.current.name;
-  path = url.pathname;
-  if (samePage) return;
+  if (url.pathname === path && who.current.name) return;
+  path = '';
   const session = await who.load();
   if (!session.name && url.pathname !== '/sign-in') {
     redirect(307, `/sign-in?then=${encodeURIComponent(url.pathname + url.search)}`);
   }
   if (session.name) await units.load();
+  path = url.pathname;
 };

@@ -1,4 +1,4 @@
-import { afterNavigate, goto } from '$app/navigation';
+import { afterNavigate, beforeNavigate, goto } from '$app/navigation';
 import { page } from '$app/state';
 import { untrack } from 'svelte';
 import { narrow, written } from './address';
@@ -15,7 +15,10 @@ export function followAddress(filter: ListFilter) {
   let arrived = $state(false);
   /** What was written here: the list is as it says, or further already. */
   let own: string | null = null;
+  let timer: ReturnType<typeof setTimeout> | undefined;
   untrack(() => narrow(filter, page.url.searchParams));
+  // Whoever goes elsewhere meanwhile is not called back.
+  beforeNavigate(() => clearTimeout(timer));
   afterNavigate(({ to, type }) => {
     if (to && type !== 'enter' && to.url.search !== own) narrow(filter, to.url.searchParams);
     own = null;
@@ -25,7 +28,7 @@ export function followAddress(filter: ListFilter) {
     const { pathname, search, hash } = window.location;
     const wanted = written(filter, search);
     if (!arrived || wanted === search.slice(1)) return;
-    const timer = setTimeout(() => {
+    timer = setTimeout(() => {
       own = wanted && `?${wanted}`;
       void goto(`${pathname}${own}${hash}`, {
         replaceState: true,

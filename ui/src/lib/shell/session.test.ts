@@ -40,4 +40,21 @@ describe('who is signed in', () => {
     expect(who.current.name).toBe('visitor');
     expect(clear).not.toHaveBeenCalled();
   });
+
+  it('is still known while the server cannot tell', async () => {
+    get.mockResolvedValue({ name: 'lead', may: ['EDIT'] });
+    await who.load();
+    get.mockRejectedValue(new Error('the server does not reach its database'));
+    await expect(who.load()).resolves.toMatchObject({ name: 'lead' });
+  });
+
+  it('is nobody once signed out, and where the server cannot tell that is said', async () => {
+    get.mockResolvedValue({ name: 'lead', may: ['EDIT'] });
+    await who.load();
+    del.mockResolvedValue(undefined);
+    await who.signOut();
+    expect(who.may('EDIT')).toBe(false);
+    get.mockRejectedValue(new Error('the server does not reach its database'));
+    await expect(who.load()).rejects.toThrow('does not reach');
+  });
 });
