@@ -11,6 +11,7 @@ export type DeliveryFile = Schemas['FileView'];
 export type Line = Schemas['LineView'];
 export type FindingGroup = Schemas['FindingGroup'];
 export type ToolRow = Schemas['ToolRow'];
+export type Standing = ToolRow['standing'];
 export type LibraryRow = Schemas['LibraryRow'];
 export type LibrarySettings = Schemas['LibrarySettings'];
 export type LibraryChange = Schemas['LibraryChange'];

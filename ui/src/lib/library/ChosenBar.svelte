@@ -4,6 +4,8 @@
   import type { SectionView, ToolRow } from '$lib/api/client';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
+  import { moveTools } from '$lib/standing/actions';
+  import StandingMenu from '$lib/standing/StandingMenu.svelte';
   import { failed } from '$lib/shell/toast';
   import { copyTool, fileTools, holdVersions, takeOut } from './actions';
   import { basket } from './basket.svelte';
@@ -89,6 +91,15 @@
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
+      <StandingMenu
+        label="How far the chosen tools are trusted"
+        now={single?.standing}
+        onmove={(to) =>
+          void moveTools(
+            chosen.map(({ toolId }) => toolId),
+            to
+          )}>Standing</StandingMenu
+      >
     {/if}
     {#if library !== null && who.may('EDIT')}
       {#if all.length > 0}

@@ -82,6 +82,12 @@
                 {count(waiting.lines, 'line')} of {waiting.name}
               </a>
             {/each}
+            {#if row.drafts > 0}
+              <a class="block hover:text-working" href="/libraries/{row.id}?sort=standing">
+                <Mark kind="note" word="" />
+                {count(row.drafts, 'draft')}
+              </a>
+            {/if}
             {#if row.alike > 0}
               <a
                 class="block hover:text-working"

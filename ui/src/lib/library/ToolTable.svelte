@@ -5,6 +5,8 @@
   import type { Column, Where } from '$lib/grid/columns';
   import Grid from '$lib/grid/Grid.svelte';
   import { units } from '$lib/quantity/units.svelte';
+  import StandingMark from '$lib/standing/StandingMark.svelte';
+  import { standingLabel } from '$lib/standing/standing';
   import { settings } from '$lib/shell/settings.svelte';
   import { noteCopied } from './copied';
   import { DRAGGED, dragged } from './dragging';
@@ -60,6 +62,7 @@
     class: { width: '166px', text: (row) => row.classTitle },
     section: { width: 'minmax(90px, 160px)', text: (row) => row.section },
     library: { width: 'minmax(90px, 160px)', text: (row) => row.library },
+    standing: { width: '104px', text: (row) => standingLabel(row.standing) },
     holder: { width: 'minmax(90px, 150px)', text: (row) => row.uses?.holder ?? '' },
     materials: {
       width: 'minmax(90px, 180px)',
@@ -116,7 +119,7 @@
     { name: 'Stack', columns: ['number', 'code', 'name', 'class', 'holder', 'DC', 'LU', 'DMM'] },
     {
       name: 'Where used',
-      columns: ['code', 'name', 'class', 'library', 'section', 'version', 'planned']
+      columns: ['code', 'name', 'class', 'standing', 'library', 'section', 'version', 'planned']
     },
     {
       name: 'Cutting data',
@@ -156,6 +159,8 @@
       tabindex={current ? 0 : -1}
       class="code block truncate hover:text-working hover:underline">{row.code}</a
     >
+  {:else if column.id === 'standing'}
+    <StandingMark standing={row.standing} />
   {:else}
     <span class="block" title={row.classTitle} aria-label={row.classTitle} role="img">
       <Silhouette outline={row.outline} width={150} height={26} />
@@ -170,7 +175,7 @@
   {rows}
   key={(row) => row.entryId}
   {cell}
-  drawn={['code', 'class']}
+  drawn={['code', 'class', 'standing']}
   sorting={{ by: filter.sort, down: filter.down }}
   onsort={(by) => filter.sortBy(by as Sort)}
   bind:chosen

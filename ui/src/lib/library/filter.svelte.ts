@@ -14,7 +14,8 @@ export const sorts = [
   'section',
   'library',
   'holder',
-  'material'
+  'material',
+  'standing'
 ] as const;
 
 export type Sort = (typeof sorts)[number];

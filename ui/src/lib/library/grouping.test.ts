@@ -11,6 +11,7 @@ describe('the title of a group', () => {
     expect(groupTitle(row('end-mill-ball'), 'class')).toBe('Ball end mill');
     expect(groupTitle(row('8.500000'), 'diameter')).toBe('Ø 8.5 mm');
     expect(groupTitle(row('BRK-J40'), 'holder')).toBe('BRK-J40');
+    expect(groupTitle(row('RELEASED'), 'standing')).toBe('Released');
     const names = { 'p-alloy': 'alloy steel', 'n-cast': 'cast aluminium' };
     expect(groupTitle(row('n-cast, p-alloy'), 'material', names)).toBe(
       'Cast aluminium, alloy steel'

@@ -1,5 +1,6 @@
 import type { ToolRow } from '$lib/api/client';
 import { capital } from '$lib/shell/text';
+import { standingLabel } from '$lib/standing/standing';
 import { units } from '$lib/quantity/units.svelte';
 
 /** By what a list of tools can be grouped, as the server is asked. */
@@ -10,7 +11,8 @@ export const groupings = [
   { value: 'holder', label: 'by holder' },
   { value: 'section', label: 'by section' },
   { value: 'material', label: 'by work material' },
-  { value: 'library', label: 'by library' }
+  { value: 'library', label: 'by library' },
+  { value: 'standing', label: 'by standing' }
 ] as const;
 
 export type Grouping = (typeof groupings)[number]['value'];
@@ -40,6 +42,7 @@ export function groupTitle(row: ToolRow, by: Grouping, materials: Names = {}): s
     return Number(group) > 0
       ? `Ø ${units.entry(Number(group), 'mm')} ${units.label('mm')}`
       : 'No diameter';
+  if (by === 'standing') return standingLabel(group);
   if (by === 'material' && group) return capital(materialNames(group, materials));
   return group || (WITHOUT[by] ?? '');
 }

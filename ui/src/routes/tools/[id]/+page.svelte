@@ -19,6 +19,7 @@
   import Findings from '$lib/tool/Findings.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
+  import ToolStanding from '$lib/standing/ToolStanding.svelte';
   import Mounted from '$lib/turning/Mounted.svelte';
   import { failed } from '$lib/shell/toast';
   import { who } from '$lib/shell/session.svelte';
@@ -169,6 +170,7 @@
     </span>
     <Origin owner="tools" {id} />
     <span class="text-soft">version {shown.version}</span>
+    <ToolStanding {id} trusted={shown.trusted} readonly={!may} />
     {#if rotates}
       <a class="button" href="/tools/{id}/stack">Stack</a>
     {/if}

@@ -43,12 +43,13 @@ abstract class ServerTest {
                 held as (
                   select s.tool_id, min(s.id) as stack_id from stack s
                   join stack_part p on p.stack_id = s.id and p.place = 0 group by s.tool_id)
-                select concat(e.code, ': ', e.holder, '; ', e.materials) from entry e
+                select concat(e.code, ': ', e.holder, '; ', e.materials, '; ', e.standing)
+                from entry e join tool t on t.id = e.tool_id
                 left join cut on cut.tool_id = e.tool_id
                 left join held on held.tool_id = e.tool_id
                 left join stack_part p on p.stack_id = held.stack_id and p.place = 0
                 left join component c on c.id = p.component_id
-                where e.holder <> coalesce(c.code, '')
+                where e.holder <> coalesce(c.code, '') or e.standing <> t.standing
                   or e.materials <> left(coalesce(cut.materials, ''), 200)\
                 """)
             .query(String.class)

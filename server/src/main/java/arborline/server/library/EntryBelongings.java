@@ -1,6 +1,8 @@
 package arborline.server.library;
 
+import arborline.server.live.Live;
 import arborline.server.tool.BelongingsChanged;
+import arborline.server.tool.StandingChanged;
 import jakarta.persistence.EntityManager;
 import java.util.Collection;
 import java.util.List;
@@ -19,7 +21,8 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 /**
  * Keeps beside the entries of a tool what lists are ordered by and find it by: the holder of the
  * stack that was kept first, the words of all that holds it, and the work materials for which it
- * has cutting data. Each transaction brings the entries that it touched into step once, at its end.
+ * has cutting data, and how far it is trusted. Each transaction brings the entries that it touched
+ * into step once, at its end.
  */
 @Component
 @Transactional(propagation = Propagation.MANDATORY)
@@ -43,20 +46,41 @@ class EntryBelongings {
         from cutting_line d where d.tool_id = e.tool_id and d.material <> ''), '')\
       """;
 
+  private static final String STANDING = "(select t.standing from tool t where t.id = e.tool_id)";
+
   private final JdbcClient jdbc;
   private final HoldingWords holding;
   private final EntityManager entities;
+  private final Live live;
 
-  EntryBelongings(JdbcClient jdbc, HoldingWords holding, EntityManager entities) {
+  EntryBelongings(JdbcClient jdbc, HoldingWords holding, EntityManager entities, Live live) {
     this.jdbc = jdbc;
     this.holding = holding;
     this.entities = entities;
+    this.live = live;
   }
 
   /** All entries of tools to which something else belongs now. */
   @EventListener
   void follow(BelongingsChanged changed) {
     behind().toolIds.addAll(changed.toolIds());
+  }
+
+  /** All entries of tools that are trusted otherwise now. */
+  @EventListener
+  void follow(StandingChanged changed) {
+    inChunks(changed.toolIds(), this::trusted);
+  }
+
+  private void trusted(List<Long> toolIds) {
+    jdbc.sql("update entry e set e.standing = %s where e.tool_id in (:ids)".formatted(STANDING))
+        .param("ids", toolIds)
+        .update();
+    jdbc.sql("select distinct library_id from entry where tool_id in (:ids)")
+        .param("ids", toolIds)
+        .query(Long.class)
+        .list()
+        .forEach(id -> live.say("library", id, ""));
   }
 
   /** Entries that were added for tools to which something may belong. */
@@ -112,8 +136,8 @@ class EntryBelongings {
    */
   private void bring(String which, List<Long> ids, List<Long> toolIds) {
     jdbc.sql(
-            "update entry e set e.holder = %s, e.materials = %s where %s"
-                .formatted(HOLDER, MATERIALS, which))
+            "update entry e set e.holder = %s, e.materials = %s, e.standing = %s where %s"
+                .formatted(HOLDER, MATERIALS, STANDING, which))
         .param("ids", ids)
         .update();
     Map<Long, String> words = holding.of(toolIds);

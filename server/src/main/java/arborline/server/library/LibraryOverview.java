@@ -47,6 +47,7 @@ class LibraryOverview {
    *
    * @param classes those with the most tools first
    * @param behind tools that it holds in an older version than the newest
+   * @param drafts tools that are not checked yet
    * @param alike groups of tools that may be one, with tools of the library in them
    */
   record LibraryRow(
@@ -57,6 +58,7 @@ class LibraryOverview {
       List<ClassCount> classes,
       List<AtMachine> machines,
       long behind,
+      long drafts,
       long alike,
       List<Waiting> waiting) {}
 
@@ -74,6 +76,8 @@ class LibraryOverview {
             select e.library_id, count(*) from entry e join tool t on t.id = e.tool_id
             where e.pinned and e.version_id <> t.version_id group by e.library_id\
             """);
+    Map<Long, Long> drafts =
+        counted("select library_id, count(*) from entry where standing = 0 group by library_id");
     Map<Long, Long> alike =
         counted(
             """
@@ -95,6 +99,7 @@ class LibraryOverview {
               classes.stream().limit(MOST_CLASSES).toList(),
               machines.getOrDefault(head.id(), List.of()),
               behind.getOrDefault(head.id(), 0L),
+              drafts.getOrDefault(head.id(), 0L),
               alike.getOrDefault(head.id(), 0L),
               waiting.getOrDefault(head.id(), List.of()));
         })

@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.core.library.Standing;
 import java.math.BigDecimal;
 
 /** A value of an entry that lists are ordered by, as SQL over {@code entry e}. */
@@ -16,7 +17,10 @@ enum ListKey {
   HOLDER("e.holder"),
 
   /** The materials for which it has cutting data. */
-  MATERIAL("e.materials");
+  MATERIAL("e.materials"),
+
+  /** How far it is trusted: the place of a {@link Standing}. */
+  STANDING("e.standing");
 
   private final String expression;
   private final String join;
@@ -42,15 +46,20 @@ enum ListKey {
   /** True where an index counts entries by it. */
   boolean counted() {
     return switch (this) {
-      case DIAMETER, CLASS, SECTION, HOLDER, MATERIAL -> true;
+      case DIAMETER, CLASS, SECTION, HOLDER, MATERIAL, STANDING -> true;
       case CODE, NAME, NUMBER, LIBRARY -> false;
     };
+  }
+
+  /** What a group of a value stands under. */
+  String group(String text) {
+    return this == STANDING ? Standing.at(Integer.parseInt(text)).name() : text;
   }
 
   /** A value as the database compares it. */
   Object value(String text) {
     return switch (this) {
-      case NUMBER -> Integer.valueOf(text);
+      case NUMBER, STANDING -> Integer.valueOf(text);
       case DIAMETER -> new BigDecimal(text);
       default -> text;
     };

@@ -17,7 +17,8 @@ enum ListOrder {
   LIBRARY(true, ListKey.LIBRARY, ListKey.CODE),
   DIAMETER(true, ListKey.DIAMETER, ListKey.CLASS),
   HOLDER(true, ListKey.HOLDER, ListKey.CODE),
-  MATERIAL(true, ListKey.MATERIAL, ListKey.CODE);
+  MATERIAL(true, ListKey.MATERIAL, ListKey.CODE),
+  STANDING(true, ListKey.STANDING, ListKey.CODE);
 
   private final boolean groups;
   private final List<ListKey> keys;

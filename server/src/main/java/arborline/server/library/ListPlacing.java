@@ -58,7 +58,8 @@ record ListPlacing(List<Key> keys, boolean down) {
             || names.equals(List.of(ListKey.CLASS, ListKey.CODE))
             || names.equals(List.of(ListKey.SECTION, ListKey.CODE))
             || names.equals(List.of(ListKey.HOLDER, ListKey.CODE))
-            || names.equals(List.of(ListKey.MATERIAL, ListKey.CODE)));
+            || names.equals(List.of(ListKey.MATERIAL, ListKey.CODE))
+            || names.equals(List.of(ListKey.STANDING, ListKey.CODE)));
   }
 
   /** The values of all keys. */

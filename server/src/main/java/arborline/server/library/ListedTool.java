@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.core.library.Standing;
 import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -16,15 +17,16 @@ record ListedTool(
     String classId,
     int number,
     String section,
-    BigDecimal dc) {
+    BigDecimal dc,
+    Standing standing) {
 
   /** Its columns in a query over {@code entry e}. */
   static final String COLUMNS =
       "e.id, e.library_id, e.tool_id, e.version_id, e.pinned, e.code, e.name, e.class_id,"
-          + " e.number, e.section, e.dc";
+          + " e.number, e.section, e.dc, e.standing";
 
   /** How many these are. */
-  static final int COUNT = 11;
+  static final int COUNT = 12;
 
   /** From a row of {@link #COLUMNS}. */
   static ListedTool of(ResultSet row) throws SQLException {
@@ -39,6 +41,7 @@ record ListedTool(
         row.getString(8),
         row.getInt(9),
         row.getString(10),
-        row.getBigDecimal(11));
+        row.getBigDecimal(11),
+        Standing.at(row.getInt(12)));
   }
 }

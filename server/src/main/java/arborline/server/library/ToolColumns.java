@@ -52,6 +52,7 @@ final class ToolColumns {
           own("name", "Name", "name", "name", EVERY),
           own("class", "Silhouette", "class", "class", EVERY),
           own("section", "Section", "section", "section"),
+          own("standing", "Standing", "how far it is trusted", "standing"),
           own("library", "Library", "library that holds it", "library"),
           own("holder", "Holder", "holder of its first stack", "holder"),
           own("materials", "Cut", "work materials with cutting data", "material"),

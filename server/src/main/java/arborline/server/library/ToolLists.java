@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.core.library.Standing;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
 import arborline.server.support.ReadyJson;
@@ -55,6 +56,7 @@ class ToolLists {
    *
    * @param toolId address of the sheet
    * @param library that holds it, by name
+   * @param standing how far it is trusted
    * @param pinned which version that library holds; null where it follows the newest
    * @param values those that the list shows, by symbol
    * @param uses null where that was not asked for
@@ -73,6 +75,7 @@ class ToolLists {
       String classTitle,
       int number,
       String section,
+      Standing standing,
       ListedVersions.@Nullable Pinned pinned,
       @Schema(implementation = ShownValues.class) ReadyJson values,
       @Schema(implementation = Outline.class, nullable = true) ReadyJson outline,
@@ -153,7 +156,7 @@ class ToolLists {
                     seen.get(one.tool().versionId()),
                     known.get(one.tool().toolId()),
                     cut.get(one.tool().toolId()),
-                    group == null ? null : one.keys().getFirst()))
+                    group == null ? null : group.group().group(one.keys().getFirst())))
             .toList();
     String next = more ? ListCursor.write(placed.getLast()) : null;
     return new Slice<>(items, next);
@@ -199,6 +202,7 @@ class ToolLists {
         title(entry.classId()),
         entry.number(),
         entry.section(),
+        entry.standing(),
         pinned,
         preview.values(),
         preview.outline(),

@@ -6,20 +6,25 @@ import arborline.core.exchange.TableReading;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Numbering;
+import arborline.core.library.Standing;
 import arborline.server.inspection.Belongings;
 import arborline.server.library.AcceptedTools;
 import arborline.server.library.Libraries;
 import arborline.server.library.LibraryChange;
+import arborline.server.tool.StandingMoves;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
@@ -37,13 +42,19 @@ class DemoLibraries {
   private final Libraries libraries;
   private final AcceptedTools intake;
   private final List<Belongings> belongings;
+  private final StandingMoves standings;
   private final JsonMapper json;
 
   DemoLibraries(
-      Libraries libraries, AcceptedTools intake, List<Belongings> belongings, JsonMapper json) {
+      Libraries libraries,
+      AcceptedTools intake,
+      List<Belongings> belongings,
+      StandingMoves standings,
+      JsonMapper json) {
     this.libraries = libraries;
     this.intake = intake;
     this.belongings = belongings;
+    this.standings = standings;
     this.json = json;
   }
 
@@ -51,11 +62,15 @@ class DemoLibraries {
    * What is said of a library.
    *
    * @param sections beginnings of the codes of the tools in each, by its path
+   * @param standings beginnings of the codes of the tools with each; the longest counts
    */
-  private record About(LibraryChange settings, Map<String, List<String>> sections) {
+  private record About(
+      LibraryChange settings,
+      Map<String, List<String>> sections,
+      @Nullable Map<Standing, List<String>> standings) {
 
     static final About NOTHING =
-        new About(new LibraryChange(null, null, null, null, null, null, null), Map.of());
+        new About(new LibraryChange(null, null, null, null, null, null, null), Map.of(), Map.of());
 
     /** The sections of a tool, as one text. */
     String section(String code) {
@@ -63,6 +78,22 @@ class DemoLibraries {
           .filter(section -> section.getValue().stream().anyMatch(code::startsWith))
           .map(Map.Entry::getKey)
           .collect(Collectors.joining("; "));
+    }
+
+    /** How far a tool is trusted; nothing where that is not said. */
+    Optional<Standing> standing(String code) {
+      Optional<Standing> found = Optional.empty();
+      int longest = -1;
+      for (Map.Entry<Standing, List<String>> one :
+          Optional.ofNullable(standings).orElse(Map.of()).entrySet()) {
+        for (String beginning : one.getValue()) {
+          if (code.startsWith(beginning) && beginning.length() > longest) {
+            longest = beginning.length();
+            found = Optional.of(one.getKey());
+          }
+        }
+      }
+      return found;
     }
   }
 
@@ -82,8 +113,19 @@ class DemoLibraries {
             belonging.take(tools.get(i), NO_DELIVERY, read.get(i));
           }
         }
+        trust(tools, read, said);
       }
     }
+  }
+
+  private void trust(List<Long> tools, List<Inspected> read, About said) {
+    Map<Standing, List<Long>> trusted = new EnumMap<>(Standing.class);
+    for (int i = 0; i < read.size(); i++) {
+      long tool = tools.get(i);
+      said.standing(read.get(i).tool().code())
+          .ifPresent(one -> trusted.computeIfAbsent(one, all -> new ArrayList<>()).add(tool));
+    }
+    trusted.forEach((standing, some) -> standings.move(some, standing));
   }
 
   private Map<String, About> about(Path file) throws IOException {

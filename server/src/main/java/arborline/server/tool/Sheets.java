@@ -35,6 +35,7 @@ class Sheets {
   private final VersionRepository versions;
   private final Holdings holdings;
   private final ToolMerges merges;
+  private final ToolStandings standings;
   private final Trail trail;
 
   Sheets(
@@ -42,11 +43,13 @@ class Sheets {
       VersionRepository versions,
       Holdings holdings,
       ToolMerges merges,
+      ToolStandings standings,
       Trail trail) {
     this.tools = tools;
     this.versions = versions;
     this.holdings = holdings;
     this.merges = merges;
+    this.standings = standings;
     this.trail = trail;
   }
 
@@ -64,6 +67,7 @@ class Sheets {
       ToolJudge.ToolAnswer answer,
       List<Holdings.UsedIn> usedIn,
       List<VersionHead> history,
+      ToolStandings.TrustedTool trusted,
       ToolMerges.@Nullable MergedInto mergedInto) {}
 
   @Transactional(readOnly = true)
@@ -82,6 +86,7 @@ class Sheets {
         ToolJudge.answer(ToolJudge.inspect(RawItem.of(tool))),
         holdings.of(toolId),
         history(tool.code(), all),
+        standings.of(toolId),
         merges.into(toolId).orElse(null));
   }
 

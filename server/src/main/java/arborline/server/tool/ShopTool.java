@@ -1,6 +1,7 @@
 package arborline.server.tool;
 
 import arborline.core.library.Codes;
+import arborline.core.library.Standing;
 import arborline.server.support.Bulk;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -19,19 +20,26 @@ class ShopTool {
   long versionId;
   int versionNo;
 
+  /** How far it is trusted: the place of a {@link Standing}. */
+  int standing;
+
   /** The tool into which it was merged, and for which it only stands since; null for none. */
   @Nullable Long mergedInto;
 
   static final Bulk.Target<ShopTool> TARGET =
       new Bulk.Target<>(
           "tool",
-          List.of("id", "code", "code_key", "version_id", "version_no"),
-          tool -> new Object[] {tool.id, tool.code, tool.codeKey, tool.versionId, tool.versionNo});
+          List.of("id", "code", "code_key", "version_id", "version_no", "standing"),
+          tool ->
+              new Object[] {
+                tool.id, tool.code, tool.codeKey, tool.versionId, tool.versionNo, tool.standing
+              });
 
   protected ShopTool() {}
 
-  ShopTool(long id, String code, ToolVersion version) {
+  ShopTool(long id, String code, ToolVersion version, Standing standing) {
     this.id = id;
+    this.standing = standing.place();
     call(code);
     stand(version);
   }

@@ -1,6 +1,7 @@
 package arborline.server.tool;
 
 import arborline.core.library.Codes;
+import arborline.core.library.Standing;
 import arborline.core.tool.Tool;
 import arborline.server.account.Actor;
 import arborline.server.live.Live;
@@ -132,7 +133,7 @@ public class ToolStore {
     return CurrentTool.of(owner, versions.findById(owner.versionId).orElseThrow());
   }
 
-  /** A new tool with its first version; refused where its code was ever used. */
+  /** A new draft with its first version; refused where its code was ever used. */
   public CurrentTool add(Tool tool, String origin) {
     if (tools.existsByCodeKey(Codes.key(tool.code()))) {
       throw Refusal.conflict("code %s is used; a code is never given twice".formatted(tool.code()));
@@ -140,14 +141,14 @@ public class ToolStore {
     held.take(tool.code());
     long toolId = ids.next("tool");
     ToolVersion version = version(toolId, 1, tool, origin);
-    ShopTool added = new ShopTool(toolId, tool.code(), version);
+    ShopTool added = new ShopTool(toolId, tool.code(), version, Standing.DRAFT);
     entities.persist(version);
     entities.persist(added);
     entities.flush();
     return CurrentTool.of(added, version);
   }
 
-  /** Many new tools at once, in their order; their codes were judged before. */
+  /** Many checked tools at once, in their order; their codes were judged before. */
   public List<CurrentTool> addAll(List<Tool> many, String origin) {
     List<ShopTool> owners = new ArrayList<>(many.size());
     List<ToolVersion> first = new ArrayList<>(many.size());
@@ -156,7 +157,7 @@ public class ToolStore {
       long toolId = ids.next("tool");
       ToolVersion version = version(toolId, 1, tool, origin);
       first.add(version);
-      owners.add(new ShopTool(toolId, tool.code(), version));
+      owners.add(new ShopTool(toolId, tool.code(), version, Standing.CHECKED));
       added.add(new CurrentTool(toolId, version.id, 1, tool));
     }
     bulk.insert(ToolVersion.TARGET, first);
