@@ -86,7 +86,7 @@
 {/snippet}
 
 <section
-  class="flex min-h-0 min-w-0 flex-1 flex-col bg-sheet max-lg:min-h-[300px] max-lg:flex-none"
+  class="flex min-h-0 min-w-0 flex-1 flex-col overflow-y-auto bg-sheet max-lg:min-h-[300px] max-lg:flex-none"
   aria-label="Drawing of {line.code}"
 >
   {#if views.length > 1}
@@ -128,6 +128,9 @@
               onvalue={(value) => (tried = value ?? undefined)}
             />
           </label>
+          {#if stack.error}
+            <p role="alert" class="text-hold">{capital(stack.error.message)}</p>
+          {/if}
           <p class="text-soft">
             reach <span class="text-ink">{length(shape.reach)}</span> · gauge length
             <span class="text-ink">{length(shape.length)}</span> · held by
@@ -155,8 +158,10 @@
     {:else if stack.isPending}
       <p class="px-5 py-6 text-soft" role="status">Putting the stack together …</p>
     {/if}
-    {#if !shape}{@render standsAgainst()}{/if}
-    <NotLoaded query={stack} />
+    {#if !shape}
+      {@render standsAgainst()}
+      <NotLoaded query={stack} />
+    {/if}
   {:else if shown === 'model' && model}
     {#key model.file}
       <SolidStage {delivery} code={line.code} file={model.file} name={model.name} />

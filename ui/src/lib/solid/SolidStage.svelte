@@ -92,11 +92,11 @@
       />
     </Canvas>
   {:else if !drawable}
-    <p class="px-5 py-6 text-soft">This browser draws nothing in space.</p>
+    <p class="px-5 pt-12 text-soft">This browser draws nothing in space.</p>
   {:else if read.data && !meshes}
-    <p class="px-5 py-6 text-soft" role="status">Making the surface …</p>
+    <p class="px-5 pt-12 text-soft" role="status">Making the surface …</p>
   {:else if read.data}
-    <p class="px-5 py-6 text-soft">Its surface cannot be drawn.</p>
+    <p class="px-5 pt-12 text-soft">Its surface cannot be drawn.</p>
   {:else if !read.error}
     <p class="px-5 py-6 text-soft" role="status">Reading the solid …</p>
   {/if}
