@@ -12,6 +12,7 @@ export type Line = Schemas['LineView'];
 export type FindingGroup = Schemas['FindingGroup'];
 export type ToolRow = Schemas['ToolRow'];
 export type Standing = ToolRow['standing'];
+export type LibraryLine = Schemas['LibraryLine'];
 export type LibraryRow = Schemas['LibraryRow'];
 export type LibrarySettings = Schemas['LibrarySettings'];
 export type LibraryChange = Schemas['LibraryChange'];

@@ -32,6 +32,11 @@
           <a {...props} class={item} href="/libraries/{row.id}/settings">Settings</a>
         {/snippet}
       </DropdownMenu.Item>
+      <DropdownMenu.Item>
+        {#snippet child({ props })}
+          <a {...props} class={item} href="/libraries/{row.id}/history">History</a>
+        {/snippet}
+      </DropdownMenu.Item>
       <DropdownMenu.Item class={item} onSelect={oncopy}>Copy</DropdownMenu.Item>
       <DropdownMenu.Item class={item} onSelect={onmerge}>Merge into another one</DropdownMenu.Item>
       <DropdownMenu.Item class={item} onSelect={() => void archive(!row.settings.archived)}>

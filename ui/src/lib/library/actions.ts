@@ -122,6 +122,20 @@ export const stopChanging = (work: string) =>
     concerns: []
   });
 
+/** Takes back all that was done to a library after a line of its history. */
+export const libraryBack = (library: number, line: number, deeds: number) =>
+  act({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/libraries/{id}/history/back', {
+          params: { path: { id: library } },
+          body: { line }
+        })
+      ),
+    message: `Took back ${count(deeds, 'line')} of its history`,
+    concerns: [['library'], ['delivery', ALL]]
+  });
+
 export const addSection = (library: number, name: string, parent: number | null) =>
   act({
     ask: () =>

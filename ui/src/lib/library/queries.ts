@@ -18,6 +18,29 @@ export const libraryQuery = (id: number) =>
     queryFn: () => ask(api.GET('/api/v1/libraries/{id}', { params: { path: { id } } }))
   });
 
+/** What changed a library, the newest first. */
+export const libraryHistoryQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['library', String(id), 'history'],
+    queryFn: () => ask(api.GET('/api/v1/libraries/{id}/history', { params: { path: { id } } }))
+  });
+
+/**
+ * What is not the same in a library after two of its lines.
+ *
+ * @param to without it what the library is now
+ */
+export const libraryComparedQuery = (id: number, from: number, to: number | undefined) =>
+  queryOptions({
+    queryKey: ['library', String(id), 'history', from, to],
+    queryFn: () =>
+      ask(
+        api.GET('/api/v1/libraries/{id}/history/compare', {
+          params: { path: { id }, query: { from, to } }
+        })
+      )
+  });
+
 /** All libraries with what stands in them, where they are used and what waits there. */
 export const overviewQuery = () =>
   queryOptions({

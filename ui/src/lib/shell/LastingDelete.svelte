@@ -32,7 +32,7 @@
 </script>
 
 {#if asked}
-  <span class="flex items-center gap-1" role="group" aria-label={label}>
+  <span class="flex flex-wrap items-center justify-end gap-1" role="group" aria-label={label}>
     <span class="text-[13px] text-query">Cannot be undone.</span>
     <button class="button quiet h-6!" onclick={() => decide(true)}>{word} for good</button>
     <button

@@ -90,6 +90,7 @@
         {/if}
         <a class="button" href="/libraries/{id}/settings">Settings</a>
         <a class="button" href="/libraries/{id}/naming">Names</a>
+        <a class="button" href="/libraries/{id}/history">History</a>
         <button class="button" onclick={() => (exporting = true)}>Export</button>
         {#if who.may('EDIT')}
           <a class="button main" href="/libraries/{id}/new">New tool</a>

@@ -243,4 +243,37 @@ class OrganiseTest extends BrowserTest {
     Journey.button(page, "What fits").click();
     assertThat(page.getByText("in stainless steel, austenitic")).not().isVisible();
   }
+
+  @Test
+  void aLibraryIsComparedWithWhatItWasAndGoesBackToThat() {
+    Stock stock = Stock.of(journey, "OH");
+    page.navigate(stock.path());
+    steps.hang("OH-FE10");
+    Journey.button(page, "Remove").click();
+    assertThat(page.getByText("Removed OH-FE10")).isVisible();
+    Journey.link(page, "History").click();
+    assertThat(page.getByLabel("What changed").getByText("1 gone")).isVisible();
+    assertThat(page.getByLabel("What changed")).containsText("OH-FE10");
+    assertAccessible();
+    page.getByText("Back to this", new Page.GetByTextOptions().setExact(true)).first().click();
+    assertThat(page.getByText("Cannot be undone.")).isVisible();
+    Journey.button(page, "Back to this for good").click();
+    assertThat(page.getByText("Took back 1 line of its history")).isVisible();
+    page.navigate(stock.path());
+    assertThat(row("OH-FE10")).isVisible();
+  }
+
+  @Test
+  void draftsAreReleasedAndListedByThat() {
+    Stock stock = Stock.of(journey, "OS");
+    page.navigate(stock.path());
+    steps.hang("OS-FE10");
+    Journey.button(page, "How far the chosen tools are trusted").click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Released")).click();
+    assertThat(page.getByText("Released: 1 tool")).isVisible();
+    page.navigate(stock.path() + "?sort=standing&down=true");
+    assertThat(page.getByRole(AriaRole.ROW).nth(1)).containsText("OS-FE10");
+    page.navigate("/tools/" + stock.tool("FE10"));
+    assertThat(Journey.button(page, "How far it is trusted")).containsText("Released");
+  }
 }

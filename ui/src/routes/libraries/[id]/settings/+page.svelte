@@ -22,7 +22,7 @@
     <p><a class="text-soft hover:text-working" href="/libraries/{id}">{library.data.name}</a></p>
     <div class="flex max-w-3xl items-center gap-3">
       <h1>Settings</h1>
-      <a class="button ml-auto" href="/trail?library={id}">History</a>
+      <a class="button ml-auto" href="/libraries/{id}/history">History</a>
     </div>
     <fieldset class="mt-4 max-w-3xl" disabled={!who.may('EDIT')}>
       {#if !who.may('EDIT')}

@@ -158,6 +158,7 @@ public class Acceptance {
                         "delivery",
                         deliveryId,
                         "took %s of %s into %s".formatted(what, delivery.name, library.name()))
+                    .in(Set.of(libraryId))
                     .undoneBy(
                         AcceptanceUndo.KIND,
                         new AcceptanceUndo.Take(deliveryId, libraryId, takeNo)));

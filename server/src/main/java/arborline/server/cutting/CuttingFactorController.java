@@ -1,6 +1,7 @@
 package arborline.server.cutting;
 
 import arborline.server.account.MayEdit;
+import arborline.server.support.LongWork;
 import arborline.server.support.Refusal;
 import arborline.server.support.ToolIds;
 import java.math.BigDecimal;
@@ -66,6 +67,7 @@ class CuttingFactorController {
   /** Multiplies, or says what that would do. */
   @PostMapping
   @MayEdit
+  @LongWork
   CuttingFactor.FactorAnswer multiply(
       @RequestBody FactorOrder order, @RequestParam(defaultValue = "false") boolean preview) {
     return factor.multiply(

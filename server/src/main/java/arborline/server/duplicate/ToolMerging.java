@@ -6,6 +6,7 @@ import arborline.server.account.Permission;
 import arborline.server.support.Refusal;
 import arborline.server.support.Retried;
 import arborline.server.tool.CurrentTool;
+import arborline.server.tool.Holdings;
 import arborline.server.tool.ToolBelongings;
 import arborline.server.tool.ToolMerges;
 import arborline.server.tool.ToolReference;
@@ -18,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -36,6 +38,7 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
 
   private final ToolStore tools;
   private final ToolMerges merges;
+  private final Holdings holdings;
   private final ToolBelongings belongings;
   private final List<ToolReference> references;
   private final Trail trail;
@@ -44,12 +47,14 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
   ToolMerging(
       ToolStore tools,
       ToolMerges merges,
+      Holdings holdings,
       ToolBelongings belongings,
       List<ToolReference> references,
       Trail trail,
       PlatformTransactionManager transactions) {
     this.tools = tools;
     this.merges = merges;
+    this.holdings = holdings;
     this.belongings = belongings;
     this.references = List.copyOf(references);
     this.trail = trail;
@@ -96,6 +101,11 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
             .collect(Collectors.toMap(CurrentTool::id, Function.identity()));
     locked.values().forEach(merges::refuseMerged);
     CurrentTool before = locked.get(keptId);
+    Set<Long> libraries =
+        holdings.of(others).values().stream()
+            .flatMap(List::stream)
+            .map(Holdings.UsedIn::libraryId)
+            .collect(Collectors.toSet());
     String codes =
         others.stream().map(id -> locked.get(id).code()).collect(Collectors.joining(", "));
     CurrentTool kept = withValues(before, locked, taken, codes);
@@ -111,6 +121,7 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
     long undo =
         trail.record(
             TrailRecord.of("tool", keptId, text)
+                .in(libraries)
                 .undoneBy(KIND, new Deed(keptId, before.versionNo(), kept.versionNo(), parts)));
     return new ToolsMerged(keptId, kept.code(), kept.versionNo(), sentences, undo);
   }

@@ -5,6 +5,7 @@ import arborline.core.finding.Severity;
 import arborline.server.account.MayReceive;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.LineLists;
+import arborline.server.support.LongWork;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import java.io.IOException;
@@ -115,12 +116,14 @@ class CorrectionController {
 
   @PostMapping("/{id}/repair")
   @MayReceive
+  @LongWork
   Correcting.Changed repair(@PathVariable long id, @RequestBody RepairOrder order) {
     return correcting.repair(id, order.choice(), order.repair());
   }
 
   @PostMapping("/{id}/look")
   @MayReceive
+  @LongWork
   Correcting.Changed look(@PathVariable long id, @RequestBody LookOrder order) {
     if (order.finding() != null) {
       return correcting.look(id, new FindingChoice(order.finding(), order.severity()));
@@ -156,6 +159,7 @@ class CorrectionController {
 
   @PostMapping("/{id}/settle")
   @MayReceive
+  @LongWork
   Correcting.Changed settle(@PathVariable long id, @RequestBody SettleOrder order) {
     return correcting.settle(
         id, order.lines(), order.choice(), LineChoice.of(order.answer(), order.fields()));
@@ -174,6 +178,7 @@ class CorrectionController {
 
   @PostMapping("/{id}/allow")
   @MayReceive
+  @LongWork
   Correcting.Changed allow(@PathVariable long id, @RequestBody AllowOrder order) {
     String reason = order.reason() == null ? "" : order.reason().strip();
     if (reason.isEmpty() || reason.length() > LONGEST_REASON) {

@@ -150,7 +150,7 @@ public class Libraries {
     return new LibraryDone(head(library), undo);
   }
 
-  private static String told(LibrarySettings before, LibrarySettings after) {
+  static String told(LibrarySettings before, LibrarySettings after) {
     if (!before.name().equals(after.name())) {
       return "renamed library %s to %s".formatted(before.name(), after.name());
     }

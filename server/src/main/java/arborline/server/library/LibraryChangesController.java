@@ -2,6 +2,7 @@ package arborline.server.library;
 
 import arborline.core.library.Numbering;
 import arborline.server.account.MayEdit;
+import arborline.server.support.LongWork;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undoable;
 import java.util.List;
@@ -95,6 +96,7 @@ class LibraryChangesController {
    */
   @PostMapping("/copy")
   @MayEdit
+  @LongWork
   LibraryCopying.Copied copy(
       @PathVariable long id,
       @RequestParam(defaultValue = "false") boolean preview,
@@ -105,6 +107,7 @@ class LibraryChangesController {
   /** Takes tools out of the library; they stay in the shop. */
   @PostMapping("/tools/out")
   @MayEdit
+  @LongWork
   Undoable takeOut(@PathVariable long id, @RequestBody SectionController.ToolIds tools) {
     return copying.remove(id, tools.all());
   }
@@ -114,6 +117,7 @@ class LibraryChangesController {
   /** Makes a library like this one, with all that stands in it. */
   @PostMapping("/duplicate")
   @MayEdit
+  @LongWork
   @ResponseStatus(HttpStatus.CREATED)
   Libraries.LibraryDone duplicate(@PathVariable long id, @RequestBody CopyName copy) {
     return copying.duplicate(id, copy.name());
@@ -124,6 +128,7 @@ class LibraryChangesController {
   /** Moves all tools of other libraries into this one and deletes those. */
   @PostMapping("/merge")
   @MayEdit
+  @LongWork
   LibraryCopying.Copied merge(@PathVariable long id, @RequestBody MergeOrder order) {
     List<Long> from = SettingsCheck.full("from", order.from()).orElse(List.of());
     return copying.merge(id, from, numbered(order.numbering()));
@@ -140,6 +145,7 @@ class LibraryChangesController {
 
   @PutMapping("/versions")
   @MayEdit
+  @LongWork
   Undoable versions(@PathVariable long id, @RequestBody VersionOrder order) {
     List<@Nullable Long> tools = order.tools();
     if (tools == null || tools.stream().anyMatch(Objects::isNull)) {

@@ -15,6 +15,7 @@ import arborline.server.trail.TrailRecord;
 import arborline.server.trail.Undoable;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -200,19 +201,20 @@ class LibraryCopying {
     if (number > 0) {
       away.entries(number, leaving);
     }
-    order.picks().stream()
-        .map(Pick::from)
-        .filter(Objects::nonNull)
-        .forEach(from -> live.say("library", from, ""));
-    return Copied.of(plan, told(libraryId, text, added, List.of(), number));
+    List<Long> from = order.picks().stream().map(Pick::from).filter(Objects::nonNull).toList();
+    from.forEach(id -> live.say("library", id, ""));
+    CopyUndo.Copied deed = new CopyUndo.Copied(libraryId, added, List.of(), number);
+    return Copied.of(plan, told(deed, text, number == 0 ? List.of() : from));
   }
 
-  private long told(
-      long libraryId, String text, List<Long> added, List<Long> merged, long putAway) {
+  /**
+   * @param others libraries that tools left
+   */
+  private long told(CopyUndo.Copied deed, String text, Collection<Long> others) {
+    long libraryId = deed.libraryId();
     live.say("library", libraryId, "");
     return trail.record(
-        TrailRecord.of("library", libraryId, text)
-            .undoneBy(CopyUndo.KIND, new CopyUndo.Copied(libraryId, added, merged, putAway)));
+        TrailRecord.of("library", libraryId, text).in(others).undoneBy(CopyUndo.KIND, deed));
   }
 
   /** Locks all libraries that take part, in one order for everybody. */
@@ -260,7 +262,8 @@ class LibraryCopying {
     }
     String text =
         "merged %s into %s".formatted(String.join(", ", names), store.library(libraryId).name);
-    return Copied.of(plan, told(libraryId, text, added, from, number));
+    CopyUndo.Copied deed = new CopyUndo.Copied(libraryId, added, from, number);
+    return Copied.of(plan, told(deed, text, from));
   }
 
   /** Takes tools out of a library; they stay in the shop. */
@@ -275,7 +278,8 @@ class LibraryCopying {
         "took %s out of %s".formatted(TrailRecord.count(leaving.size(), "tool"), library.name);
     long number = away.begin();
     away.entries(number, leaving);
-    return new Undoable(told(libraryId, text, List.of(), List.of(), number));
+    CopyUndo.Copied deed = new CopyUndo.Copied(libraryId, List.of(), List.of(), number);
+    return new Undoable(told(deed, text, List.of()));
   }
 
   /** Makes a library like another one, with the same sections, tools, numbers and versions. */

@@ -12,6 +12,7 @@ import arborline.server.tool.Tools;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import java.util.List;
+import java.util.Set;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -74,6 +75,7 @@ public class LibraryTools {
     long undo =
         trail.record(
             TrailRecord.of("tool", tool.id(), text)
+                .in(Set.of(library.id))
                 .undoneBy(EntryUndo.ADDED, EntryUndo.Held.of(entry, List.of())));
     return new ToolDone(tool.id(), tool.versionNo(), undo);
   }
@@ -86,6 +88,7 @@ public class LibraryTools {
     long undo =
         trail.record(
             TrailRecord.of("tool", toolId, "took %s out of %s".formatted(entry.code, library.name))
+                .in(Set.of(libraryId))
                 .undoneBy(EntryUndo.REMOVED, EntryUndo.Held.of(entry, sections.of(entry.id))));
     entries.delete(entry);
     return new ToolDone(toolId, 0, undo);

@@ -9,6 +9,7 @@ import arborline.core.property.Dictionary;
 import arborline.core.property.Property;
 import arborline.core.quantity.Unit;
 import arborline.server.account.MayEdit;
+import arborline.server.support.LongWork;
 import arborline.server.support.Refusal;
 import arborline.server.support.StopRequests;
 import arborline.server.support.ToolIds;
@@ -147,6 +148,7 @@ class BulkController {
    */
   @PostMapping
   @MayEdit
+  @LongWork
   BulkEdits.BulkAnswer bulk(
       @RequestParam(defaultValue = "false") boolean preview, @RequestBody BulkOrder order) {
     return preview

@@ -2,6 +2,7 @@ package arborline.server.tool;
 
 import arborline.core.library.Standing;
 import arborline.server.account.MayEdit;
+import arborline.server.support.LongWork;
 import arborline.server.support.Refusal;
 import arborline.server.support.ToolIds;
 import java.util.List;
@@ -30,6 +31,7 @@ class StandingController {
   /** Brings tools to a standing, all or none. */
   @PostMapping
   @MayEdit
+  @LongWork
   StandingMoves.StandingMoved move(@RequestBody StandingOrder order) {
     if (order.standing() == null) {
       throw Refusal.badRequest("standing is DRAFT, CHECKED, RELEASED or RETIRED");

@@ -20,13 +20,21 @@ import org.springframework.transaction.annotation.Transactional;
 public class Trail {
 
   private final TrailRepository entries;
+  private final LibraryLines libraries;
   private final ObjectProvider<Undo<?>> undos;
   private final Json json;
   private final Live live;
   private final Clock clock;
 
-  Trail(TrailRepository entries, ObjectProvider<Undo<?>> undos, Json json, Live live, Clock clock) {
+  Trail(
+      TrailRepository entries,
+      LibraryLines libraries,
+      ObjectProvider<Undo<?>> undos,
+      Json json,
+      Live live,
+      Clock clock) {
     this.entries = entries;
+    this.libraries = libraries;
     this.undos = undos;
     this.json = json;
     this.live = live;
@@ -38,6 +46,9 @@ public class Trail {
   public long record(TrailRecord record) {
     String data = record.deed() == null ? null : json.text(record.deed().data());
     TrailEntry entry = entries.save(new TrailEntry(Instant.now(clock), Actor.name(), record, data));
+    if (record.deed() != null) {
+      libraries.changed(entry.id, record.libraries());
+    }
     live.say("trail", entry.id, "");
     return entry.id;
   }

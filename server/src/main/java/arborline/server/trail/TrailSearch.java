@@ -26,7 +26,7 @@ class TrailSearch {
   /**
    * Which lines somebody wants; null members want all.
    *
-   * @param library the library itself and the tools that it holds now
+   * @param library what changed the library itself, and the tools that it holds now
    */
   record Wanted(
       @Nullable String who,
@@ -53,9 +53,12 @@ class TrailSearch {
           """
            and (subject_kind = 'library' and subject_id = ? or subject_kind = 'tool' and exists (
             select 1 from entry e where e.library_id = ?
-              and e.tool_id = cast(subject_id as unsigned)))\
+              and e.tool_id = cast(subject_id as unsigned))
+            or exists (select 1 from trail_library l
+              where l.library_id = ? and l.trail_id = trail_entry.id))\
           """);
       values.add(wanted.library().toString());
+      values.add(wanted.library());
       values.add(wanted.library());
     }
     values.add(limit);

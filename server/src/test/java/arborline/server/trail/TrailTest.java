@@ -20,6 +20,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -37,6 +38,7 @@ class TrailTest {
   private static final Instant NOON = Instant.parse("2026-11-23T12:00:00Z");
 
   private final TrailRepository entries = mock(TrailRepository.class);
+  private final LibraryLines libraries = mock();
   private static final UndoKind<Changed> CHANGED =
       new UndoKind<>("test", 2, Changed.class, Permission.EDIT);
 
@@ -62,7 +64,9 @@ class TrailTest {
           saved.id = 8L;
           return saved;
         });
-    trail = new Trail(entries, undos, json, mock(Live.class), Clock.fixed(NOON, ZoneOffset.UTC));
+    trail =
+        new Trail(
+            entries, libraries, undos, json, mock(Live.class), Clock.fixed(NOON, ZoneOffset.UTC));
     actAs("EDIT");
   }
 
@@ -125,5 +129,21 @@ class TrailTest {
     TrailEntry entry =
         new TrailEntry(NOON, "lead", TrailRecord.of("tool", 7, "x".repeat(700)), null);
     assertEquals(500, entry.text.length());
+  }
+
+  @Test
+  void whatCanBeTakenBackIsKeptForTheLibrariesThatItChanged() {
+    trail.record(
+        TrailRecord.of("tool", 7, "moved it").in(Set.of(3L, 4L)).undoneBy(CHANGED, NEW_DC));
+    verify(libraries).changed(8, Set.of(3L, 4L));
+    trail.record(TrailRecord.of("library", 5L, "renamed").undoneBy(CHANGED, NEW_DC));
+    verify(libraries).changed(8, Set.of(5L));
+  }
+
+  @Test
+  void whatCannotBeTakenBackIsNoPartOfTheHistoryOfALibrary() {
+    trail.record(TrailRecord.of("library", 5L, "has it written as a file"));
+    trail.undo(7);
+    verify(libraries, never()).changed(anyLong(), any());
   }
 }
