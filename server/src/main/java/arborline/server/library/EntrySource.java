@@ -13,15 +13,16 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * first of an order. It only narrows what is looked at; the conditions of the query decide. Why:
  * docs/decisions/search.md.
  *
- * @param from SQL that ends with {@code entry e}
+ * @param from SQL that ends with {@code entry e}, or with its join
  * @param values of it
+ * @param exact what all entries of it have, so that it need not be asked again; null for nothing
  */
-record EntrySource(String from, List<Object> values) {
+record EntrySource(String from, List<Object> values, @Nullable SearchTerm exact) {
 
-  static final EntrySource ALL = new EntrySource("entry e", List.of());
+  static final EntrySource ALL = new EntrySource("entry e", List.of(), null);
 
   /** All entries as they lie: where most are looked at, no index is quicker. */
-  static final EntrySource READ = new EntrySource("entry e use index ()", List.of());
+  static final EntrySource READ = new EntrySource("entry e use index ()", List.of(), null);
 
   /** What leads to more entries than this is common. */
   private static final int FEW = 10_000;
@@ -41,10 +42,15 @@ record EntrySource(String from, List<Object> values) {
    * @return nothing where all are common, or there are none
    */
   static Optional<EntrySource> rare(JdbcTemplate jdbc, List<SearchTerm> terms) {
-    return counted(jdbc, terms, FEW + 1).stream()
-        .findFirst()
-        .filter(rarest -> rarest.entries() <= FEW)
-        .map(rarest -> led(rarest.term(), null));
+    Counted rarest = null;
+    for (SearchTerm term : terms) {
+      long most = rarest == null ? FEW + 1L : rarest.entries();
+      long entries = term.count(jdbc, most);
+      if (entries < most) {
+        rarest = new Counted(term, entries);
+      }
+    }
+    return Optional.ofNullable(rarest).map(found -> leads(jdbc, found.term()));
   }
 
   /**
@@ -78,13 +84,28 @@ record EntrySource(String from, List<Object> values) {
       values.addAll(other.values());
     }
     values.addAll(term.behindValues());
-    return new EntrySource(LED.formatted(ids, term.behind()), values);
+    return new EntrySource(LED.formatted(ids, term.behind()), values, null);
+  }
+
+  private static EntrySource leads(JdbcTemplate jdbc, SearchTerm term) {
+    return term.join().isEmpty() || behind(jdbc) ? led(term, null) : joined(term);
+  }
+
+  private static EntrySource joined(SearchTerm term) {
+    return new EntrySource(term.join(), term.values(), term);
+  }
+
+  /** True while the tables do not lead to some entry yet. */
+  private static boolean behind(JdbcTemplate jdbc) {
+    return Boolean.TRUE.equals(
+        jdbc.queryForObject(
+            "select exists(select 1 from entry where worded = false)", Boolean.class));
   }
 
   /** The first entries of an order, as a query over {@code entry e} gives their ids. */
   static EntrySource first(String query, List<Object> values) {
     return new EntrySource(
-        "(%s) c straight_join entry e on e.id = c.id".formatted(query), List.copyOf(values));
+        "(%s) c straight_join entry e on e.id = c.id".formatted(query), List.copyOf(values), null);
   }
 
   /** The beginnings that typed words ask for; signs alone ask for none. */

@@ -15,6 +15,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * @param values of it
  * @param behind a condition on entries that the table may not lead to yet
  * @param behindValues of that
+ * @param join the table joined to {@code entry e}, where each of its rows leads to other entries;
+ *     empty for others
  */
 record SearchTerm(
     String table,
@@ -22,7 +24,8 @@ record SearchTerm(
     String condition,
     List<Object> values,
     String behind,
-    List<Object> behindValues) {
+    List<Object> behindValues,
+    String join) {
 
   static SearchTerm word(String beginning) {
     return new SearchTerm(
@@ -31,7 +34,8 @@ record SearchTerm(
         "w.word like ?",
         List.of(beginning + "%"),
         "concat(words, held_words) like ?",
-        List.of("% " + beginning + "%"));
+        List.of("% " + beginning + "%"),
+        "");
   }
 
   static SearchTerm size(SearchText.Condition condition) {
@@ -40,20 +44,26 @@ record SearchTerm(
     condition.most().ifPresent(bounds::add);
     if (condition.symbol().equals("DC")) {
       String range = range("dc", condition);
-      return new SearchTerm("entry", "select id from entry", range, bounds, range, bounds);
+      return new SearchTerm("entry", "select id from entry", range, bounds, range, bounds, "");
     }
     List<Object> values = new ArrayList<>(List.of(condition.symbol()));
     values.addAll(bounds);
+    String led = "s.symbol = ? and " + range("s.size", condition);
     return new SearchTerm(
         "version_size s",
         """
         select f.id from version_size s
         straight_join entry f on f.tool_id = s.tool_id and f.version_id = s.version_id\
         """,
-        "s.symbol = ? and " + range("s.size", condition),
+        led,
         values,
         "true",
-        List.of());
+        List.of(),
+        """
+        version_size s straight_join entry e
+          on %s and e.tool_id = s.tool_id and e.version_id = s.version_id\
+        """
+            .formatted(led));
   }
 
   private static String range(String column, SearchText.Condition condition) {
@@ -69,7 +79,7 @@ record SearchTerm(
   }
 
   /** How many rows lead there, as far as that is asked. */
-  long count(JdbcTemplate jdbc, int most) {
+  long count(JdbcTemplate jdbc, long most) {
     Long count =
         jdbc.queryForObject(
             "select count(*) from (select 1 from %s where %s limit %d) n"

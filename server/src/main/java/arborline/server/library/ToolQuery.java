@@ -7,9 +7,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -51,8 +53,14 @@ final class ToolQuery {
 
   private static final int MOST_WORDS = 20;
 
-  /** How many entries of an order are looked at before the words are asked where they lead. */
-  private static final int LOOKED_AT = 3_000;
+  /** How many entries of an order are looked at first. */
+  private static final int LOOKED_AT = 300;
+
+  /** How many at most, before the words are asked where they lead. */
+  private static final int MOST_LOOKED_AT = 12_000;
+
+  /** A library with fewer entries is small. */
+  private static final int SMALL = 3_000;
 
   /** So many values are counted to see which of them fill a page; more where those do not. */
   private static final int[] COUNTED = {2, 40};
@@ -61,7 +69,7 @@ final class ToolQuery {
   private final List<SearchTerm> terms;
   private final StringBuilder where = new StringBuilder(" where 1 = 1");
   private final List<Object> values = new ArrayList<>();
-  private boolean sizes;
+  private final List<SizeCheck> sizes = new ArrayList<>();
 
   ToolQuery(Filter filter, Except except) {
     this.filter = filter;
@@ -89,11 +97,11 @@ final class ToolQuery {
       range("e.dc", filter.diaMin(), filter.diaMax());
     }
     search(text, words);
-    this.terms =
+    Stream<SearchTerm> led =
         Stream.concat(
-                words.stream().map(SearchTerm::word),
-                text.conditions().stream().map(SearchTerm::size))
-            .toList();
+            text.conditions().stream().map(SearchTerm::size), words.stream().map(SearchTerm::word));
+    // What is rare by its nature is counted first: of others no more are counted then.
+    this.terms = led.sorted(Comparator.comparing(term -> term.join().isEmpty())).toList();
   }
 
   private static String marks(Collection<?> values) {
@@ -109,15 +117,55 @@ final class ToolQuery {
       add("false");
     }
     for (SearchText.Condition condition : text.conditions()) {
-      boolean diameter = condition.symbol().equals("DC");
-      sizes |= !diameter;
-      String size =
-          diameter
-              ? "e.dc"
-              : "cast(json_value(v.sizes, '$.%s') as decimal(30, 10))"
-                  .formatted(condition.symbol());
-      range(size, condition.least().orElse(null), condition.most().orElse(null));
+      if (condition.symbol().equals("DC")) {
+        range("e.dc", condition.least().orElse(null), condition.most().orElse(null));
+      } else {
+        sizes.add(SizeCheck.of(condition));
+      }
     }
+  }
+
+  /** A condition on a size that stands with the version of an entry. */
+  private record SizeCheck(SearchTerm term, String sql, List<Object> values) {
+
+    static SizeCheck of(SearchText.Condition condition) {
+      String size =
+          "cast(json_value(v.sizes, '$.%s') as decimal(30, 10))".formatted(condition.symbol());
+      StringBuilder sql = new StringBuilder();
+      List<Object> values = new ArrayList<>();
+      condition
+          .least()
+          .ifPresent(least -> {
+            sql.append(" and ").append(size).append(" >= ?");
+            values.add(least);
+          });
+      condition
+          .most()
+          .ifPresent(most -> {
+            sql.append(" and ").append(size).append(" <= ?");
+            values.add(most);
+          });
+      return new SizeCheck(SearchTerm.size(condition), sql.toString(), values);
+    }
+  }
+
+  /** The sizes that are still to be asked of the entries of a source. */
+  private List<SizeCheck> asked(EntrySource source) {
+    return sizes.stream().filter(check -> !check.term().equals(source.exact())).toList();
+  }
+
+  /** The tables of a query, with all conditions on them. */
+  private String joinedWhere(List<SizeCheck> asked, String joins) {
+    return (asked.isEmpty() ? "" : " join tool_version v on v.id = e.version_id")
+        + joins
+        + where
+        + asked.stream().map(SizeCheck::sql).collect(Collectors.joining());
+  }
+
+  private List<Object> allValues(List<SizeCheck> asked) {
+    List<Object> all = new ArrayList<>(values);
+    asked.forEach(check -> all.addAll(check.values()));
+    return all;
   }
 
   private void range(String size, @Nullable BigDecimal least, @Nullable BigDecimal most) {
@@ -148,10 +196,20 @@ final class ToolQuery {
     if (terms.isEmpty() || rare.isPresent() || !placing.indexed() || narrowedByMore()) {
       return rows(jdbc, rare.orElse(EntrySource.ALL), placing, cursor, limit);
     }
-    List<Placed> first = rows(jdbc, first(placing, cursor), placing, cursor, limit);
+    int most = LOOKED_AT;
+    List<Placed> first = rows(jdbc, first(placing, cursor, most), placing, cursor, limit);
+    if (first.size() <= limit) {
+      most = more(first.size(), limit);
+      first = rows(jdbc, first(placing, cursor, most), placing, cursor, limit);
+    }
     return first.size() > limit || small(jdbc)
         ? first
         : rows(jdbc, EntrySource.both(jdbc, terms), placing, cursor, limit);
+  }
+
+  /** How many are looked at for a page, where the first had so many of what is sought. */
+  private static int more(int found, int limit) {
+    return Math.clamp(2L * LOOKED_AT * (limit + 1) / Math.max(1, found), SMALL, MOST_LOOKED_AT);
   }
 
   /**
@@ -175,21 +233,20 @@ final class ToolQuery {
     ListCondition beyond = cursor.map(placing::beyond).orElse(ListCondition.NONE);
     ListCondition within =
         source == EntrySource.ALL ? within(jdbc, placing, beyond, limit) : ListCondition.NONE;
+    List<SizeCheck> asked = asked(source);
     List<Object> given = new ArrayList<>(source.values());
-    given.addAll(values);
+    given.addAll(allValues(asked));
     given.addAll(beyond.values());
     given.addAll(within.values());
     given.add(limit + 1);
     int keys = placing.keys().size();
     return jdbc.query(
-        "select %s, %s from %s%s%s%s%s%s order by %s limit ?"
+        "select %s, %s from %s%s%s%s order by %s limit ?"
             .formatted(
                 ListedTool.COLUMNS,
                 placing.columns(),
                 source.from(),
-                joined(),
-                placing.joins(),
-                where,
+                joinedWhere(asked, placing.joins()),
                 beyond.sql(),
                 within.sql(),
                 placing.order()),
@@ -236,14 +293,13 @@ final class ToolQuery {
 
   private List<Counted> counted(
       JdbcTemplate jdbc, ListPlacing.Key key, ListCondition beyond, int most) {
-    List<Object> given = new ArrayList<>(values);
+    List<Object> given = allValues(sizes);
     given.addAll(beyond.values());
     return jdbc.query(
-        "select %1$s, count(*) from entry e%2$s%3$s%4$s group by %1$s order by %1$s%5$s limit %6$d"
+        "select %1$s, count(*) from entry e%2$s%3$s group by %1$s order by %1$s%4$s limit %5$d"
             .formatted(
                 key.of().expression(),
-                joined(),
-                where,
+                joinedWhere(sizes, ""),
                 beyond.sql(),
                 key.down() ? " desc" : "",
                 most),
@@ -252,7 +308,7 @@ final class ToolQuery {
   }
 
   /** The first entries of an order, whatever they are called. */
-  private EntrySource first(ListPlacing placing, Optional<ListCursor> cursor) {
+  private EntrySource first(ListPlacing placing, Optional<ListCursor> cursor, int most) {
     ListCondition beyond = cursor.map(placing::beyond).orElse(ListCondition.NONE);
     List<Object> given = new ArrayList<>();
     Optional.ofNullable(filter.libraryId()).ifPresent(given::add);
@@ -263,7 +319,7 @@ final class ToolQuery {
                 filter.libraryId() == null ? "true" : "e.library_id = ?",
                 beyond.sql(),
                 placing.order(),
-                LOOKED_AT),
+                most),
         given);
   }
 
@@ -275,14 +331,10 @@ final class ToolQuery {
     Long entries =
         jdbc.queryForObject(
             "select count(*) from (select 1 from entry where library_id = ? limit %d) n"
-                .formatted(LOOKED_AT),
+                .formatted(SMALL),
             Long.class,
             filter.libraryId());
-    return entries != null && entries < LOOKED_AT;
-  }
-
-  private String joined() {
-    return sizes ? " join tool_version v on v.id = e.version_id" : "";
+    return entries != null && entries < SMALL;
   }
 
   /** Where all that is sought is common, and all of it is counted. */
@@ -290,7 +342,7 @@ final class ToolQuery {
     if (terms.isEmpty() || small(jdbc)) {
       return EntrySource.ALL;
     }
-    return sizes && terms.size() > 1 ? EntrySource.both(jdbc, terms) : EntrySource.READ;
+    return !sizes.isEmpty() && terms.size() > 1 ? EntrySource.both(jdbc, terms) : EntrySource.READ;
   }
 
   /**
@@ -301,11 +353,12 @@ final class ToolQuery {
    */
   <T> List<T> groups(JdbcTemplate jdbc, String expressions, RowMapper<T> row) {
     EntrySource source = EntrySource.rare(jdbc, terms).orElseGet(() -> whole(jdbc));
+    List<SizeCheck> asked = asked(source);
     List<Object> given = new ArrayList<>(source.values());
-    given.addAll(values);
+    given.addAll(allValues(asked));
     return jdbc.query(
-        "select %1$s, count(*) from %2$s%3$s%4$s group by %1$s"
-            .formatted(expressions, source.from(), joined(), where),
+        "select %1$s, count(*) from %2$s%3$s group by %1$s"
+            .formatted(expressions, source.from(), joinedWhere(asked, "")),
         row,
         given.toArray());
   }
