@@ -28,6 +28,7 @@ class AccessibilityTest extends BrowserTest {
     views.put("/duplicates", "Duplicates");
     views.put(stock.path(), stock.name());
     views.put(stock.path() + "/naming", "Names");
+    views.put(stock.path() + "/history", "History");
     views.put(stock.path() + "/new", "New tool");
     views.put("/tools/" + tool, stock.code("FE10"));
     views.put("/tools/" + tool + "/stack", stock.code("FE10"));

@@ -2,6 +2,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
+  import { cache } from '$lib/api/cache';
   import { classesQuery, nextSize } from '$lib/tool/queries';
   import { patternsQuery } from '$lib/naming/queries';
   import { reserveCode } from '$lib/naming/actions';
@@ -31,19 +32,35 @@
     ['jet', 'Beam and jet']
   ];
   let sought = $state('');
-  const offered = $derived(
-    (classes.data?.items ?? []).filter((toolClass) =>
-      sought
-        .toLowerCase()
-        .split(/\s+/)
-        .every((word) => toolClass.title.toLowerCase().includes(word))
-    )
-  );
-  const groups = $derived(
-    processes
-      .map(([id, title]) => ({ title, items: offered.filter((offer) => offer.process === id) }))
-      .filter((group) => group.items.length > 0)
-  );
+  type ToolClass = NonNullable<typeof classes.data>['items'][number];
+
+  /** The classes that are called like what was typed. */
+  function like(all: ToolClass[]): ToolClass[] {
+    const words = sought.toLowerCase().split(/\s+/);
+    return all.filter(({ title }) => words.every((word) => title.toLowerCase().includes(word)));
+  }
+
+  function grouped(all: ToolClass[]) {
+    return processes
+      .map(([id, title]) => ({ title, items: all.filter((offer) => offer.process === id) }))
+      .filter((group) => group.items.length > 0);
+  }
+  const groups = $derived(grouped(like(classes.data?.items ?? [])));
+
+  /** Takes the class that is called so, else the first; once the classes have come. */
+  async function takeFirst() {
+    try {
+      const { items } = await cache.ensureQueryData(classesQuery());
+      const offered = like(items);
+      const first =
+        offered.find(({ title }) => title === sought.trim().toLowerCase()) ??
+        grouped(offered)[0]?.items[0];
+      if (first) await draft.become(first.id);
+    } catch (error) {
+      failed(error);
+    }
+  }
+
   let saving = $state(false);
   /** What is no solid of revolution is not held by a turning holder. */
   const turns = $derived(
@@ -52,10 +69,10 @@
   let holder = $state('');
   let overhang = $state<number | null>(null);
 
-  const like = page.url.searchParams.get('like');
+  const another = page.url.searchParams.get('like');
   /** Until the other tool has come, or has not. */
-  let copying = $state(like !== null);
-  if (like) void begin(Number(like));
+  let copying = $state(another !== null);
+  if (another) void begin(Number(another));
 
   /** Begins with the values of another tool, one size up. */
   async function begin(toolId: number) {
@@ -107,11 +124,7 @@
         data-search
         placeholder="such as ball, or reamer; Enter takes the first"
         bind:value={sought}
-        onkeydown={(event) => {
-          const exact = offered.find((offer) => offer.title === sought.trim().toLowerCase());
-          const first = exact ?? groups[0]?.items[0];
-          if (event.key === 'Enter' && first) draft.become(first.id).catch(failed);
-        }}
+        onkeydown={(event) => event.key === 'Enter' && void takeFirst()}
       />
       <span class="text-soft">It brings its fields and trade defaults.</span>
     </label>
