@@ -47,13 +47,13 @@ class ToolStandingTest extends ServerTest {
   @Test
   void whatSomebodyMakesIsADraftUntilItIsMoved() {
     long library = shelves.library("Standing: moved");
-    long tool = shelves.mills(library, "STA-1").getFirst();
+    long tool = shelves.mills(library, "STI-1").getFirst();
     assertEquals("DRAFT", trusted(tool));
     Api.Answer moved = move(List.of(tool), "RELEASED");
     assertEquals(1, moved.number("changed"), moved.toString());
     assertEquals(0, moved.number("same"));
     assertEquals("RELEASED", trusted(tool));
-    assertEquals(List.of("STA-1 RELEASED"), listed(library, ""));
+    assertEquals(List.of("STI-1 RELEASED"), listed(library, ""));
     assertTrue(lead.get("/api/v1/tools/" + tool).body().at("/trusted/by").asString().length() > 0);
   }
 
