@@ -259,7 +259,7 @@ class OrganiseTest extends BrowserTest {
     assertThat(page.getByText("Cannot be undone.")).isVisible();
     Journey.button(page, "Back to this for good").click();
     assertThat(page.getByText("Took back 1 line of its history")).isVisible();
-    page.navigate(stock.path());
+    page.navigate(stock.path() + "?q=OH-FE10");
     assertThat(row("OH-FE10")).isVisible();
   }
 
@@ -274,6 +274,6 @@ class OrganiseTest extends BrowserTest {
     page.navigate(stock.path() + "?sort=standing&down=true");
     assertThat(page.getByRole(AriaRole.ROW).nth(1)).containsText("OS-FE10");
     page.navigate("/tools/" + stock.tool("FE10"));
-    assertThat(Journey.button(page, "How far it is trusted")).containsText("Released");
+    assertThat(page.getByLabel("How far it is trusted")).containsText("Released");
   }
 }

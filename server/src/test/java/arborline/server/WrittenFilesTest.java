@@ -50,7 +50,7 @@ class WrittenFilesTest extends ServerTest {
 
   @Test
   void aFileThatIsStoppedKeepsNothing() {
-    long library = filled("Stopped", "WRB", 20_000);
+    long library = filled("Stopped", "WRB", 8_000);
     long id = order(library, "mtconnect").number("id");
     assertEquals(
         409, lead.get("/api/v1/files/%d/content".formatted(id)).status(), "not written yet");
