@@ -68,6 +68,21 @@ class SolidTrayTest extends ServerTest {
   }
 
   @Test
+  void aSolidThatLacksNothingIsInspectedOnceSomebodyHoldsItForRight() throws IOException {
+    long delivery = tray();
+    JsonNode drill = line(lines(delivery), "STR-DRILL");
+    assertEquals("pass", drill.get("disposition").asString(), drill.toString());
+    String path = "/api/v1/deliveries/%d/look".formatted(delivery);
+    Map<String, Object> order = Api.body("lines", List.of(drill.get("id").asLong()));
+    Api.Answer looked = lead.post(path, order);
+    assertEquals(1, looked.number("lines"), looked.toString());
+    assertTrue(line(lines(delivery), "STR-DRILL").get("lookedAt").asBoolean());
+    assertEquals(0, lead.post(path, order).number("lines"));
+    new Shelves(lead).undo(looked);
+    assertEquals(false, line(lines(delivery), "STR-DRILL").get("lookedAt").asBoolean());
+  }
+
+  @Test
   void whatItIsCanBeSaidAndTakenBack() throws IOException {
     long delivery = tray();
     JsonNode rod = line(lines(delivery), "STR-ROD");

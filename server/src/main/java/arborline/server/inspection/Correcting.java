@@ -300,16 +300,29 @@ class Correcting {
     return unit.isPresent() ? Cell.of(text, unit.get()) : cell(raw, symbol, text);
   }
 
-  /** Marks lines as looked at, so that their queries no longer keep them from entering. */
+  /**
+   * Marks lines as looked at: queries no longer keep them from entering, and of those that pass it
+   * is known that somebody holds them for right.
+   */
   @Transactional
   Changed look(long id, List<Long> lineIds) {
-    return look(id, after -> FoundLines.among(lineIds, after));
+    return look(
+        id,
+        after -> FoundLines.among(lineIds, after),
+        line ->
+            line.disposition == Disposition.QUERY
+                || line.disposition == Disposition.PASS && !line.lookedAt,
+        "");
   }
 
   /** Marks all lines that have such a finding as looked at. */
   @Transactional
   Changed look(long id, FindingChoice choice) {
-    return look(id, after -> found.having(id, choice, after));
+    return look(
+        id,
+        after -> found.having(id, choice, after),
+        line -> line.disposition == Disposition.QUERY,
+        "queries of ");
   }
 
   /**
@@ -379,16 +392,17 @@ class Correcting {
     return after -> found.having(id, choice, after);
   }
 
-  private Changed look(long id, LongFunction<List<Long>> next) {
+  private Changed look(
+      long id, LongFunction<List<Long>> next, Predicate<DeliveryLine> concerned, String what) {
     Delivery delivery = ready(id);
     return make(
         delivery,
         next,
-        line -> line.disposition == Disposition.QUERY,
+        concerned,
         line -> line.lookedAt = true,
         count ->
-            "looked at queries of %s of %s"
-                .formatted(TrailRecord.count(count, "line"), delivery.name));
+            "looked at %s%s of %s"
+                .formatted(what, TrailRecord.count(count, "line"), delivery.name));
   }
 
   private Changed make(
