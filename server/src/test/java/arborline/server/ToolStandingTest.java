@@ -166,6 +166,9 @@ class ToolStandingTest extends ServerTest {
   @Test
   void aWrongOrderIsRefusedInWords() {
     assertEquals(400, move(List.of(1L), "LENT").status());
+    assertEquals(
+        400,
+        lead.post("/api/v1/tools/standing", Api.body("tools", List.of(1), "standing", 3)).status());
     Api.Answer without = lead.post("/api/v1/tools/standing", Api.body("tools", List.of(1)));
     assertEquals(400, without.status());
     assertTrue(without.text("detail").contains("DRAFT, CHECKED, RELEASED or RETIRED"));

@@ -142,11 +142,16 @@ class PutAwayEntries {
   private Optional<String> clash(long putAway) {
     return jdbc.sql(
             """
-            select p.code from put_away_entry p join entry e on e.library_id = p.library_id
-              and (e.tool_id = p.tool_id or e.process = p.process and e.number = p.number)
+            select p.code from put_away_entry p
+            join entry e on e.library_id = p.library_id and e.tool_id = p.tool_id
+            where p.put_away_id = ?
+            union all
+            select p.code from put_away_entry p
+            join entry e on e.library_id = p.library_id
+              and e.process = p.process and e.number = p.number
             where p.put_away_id = ? limit 1\
             """)
-        .param(putAway)
+        .params(putAway, putAway)
         .query(String.class)
         .optional();
   }

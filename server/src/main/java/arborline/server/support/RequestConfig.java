@@ -4,9 +4,10 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.http.converter.HttpMessageConverters;
 import org.springframework.http.converter.json.JacksonJsonHttpMessageConverter;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** How bodies of requests are read: whole records, bounded numbers. */
+/** How bodies of requests are read: whole records, bounded numbers, words by their names. */
 @Configuration
 class RequestConfig implements WebMvcConfigurer {
 
@@ -18,7 +19,12 @@ class RequestConfig implements WebMvcConfigurer {
 
   @Override
   public void configureMessageConverters(HttpMessageConverters.ServerBuilder converters) {
-    JsonMapper reading = mapper.rebuild().addModule(WholeRecords.module()).build();
+    JsonMapper reading =
+        mapper
+            .rebuild()
+            .addModule(WholeRecords.module())
+            .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
+            .build();
     converters.withJsonConverter(new JacksonJsonHttpMessageConverter(reading));
   }
 }
