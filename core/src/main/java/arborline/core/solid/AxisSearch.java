@@ -28,20 +28,38 @@ final class AxisSearch {
 
   private final List<Axis> axes = new ArrayList<>();
   private final List<Double> areas = new ArrayList<>();
+  private int leftOut;
 
   private AxisSearch() {}
 
-  /** The weightiest first; each a share of the first at least. */
-  static List<Candidate> of(List<Body> bodies) {
+  static AxisSearch of(List<Body> bodies) {
     AxisSearch search = new AxisSearch();
     for (Body body : bodies) {
       for (Face face : body.faces()) {
         search.take(body, face);
       }
     }
+    return search;
+  }
+
+  /** Where faces were left out because there were too many axes before them. */
+  Optional<SolidFinding> finding() {
+    return leftOut == 0
+        ? Optional.empty()
+        : Optional.of(
+            new SolidFinding(
+                0,
+                "too-many-axes",
+                ("the faces are turned around more than %d axes: %d faces met after those did not"
+                        + " count when the axis of the part was looked for")
+                    .formatted(MOST_MET, leftOut)));
+  }
+
+  /** The weightiest first; each a share of the first at least. */
+  List<Candidate> weightiest() {
     List<Candidate> found = new ArrayList<>();
-    for (int i = 0; i < search.axes.size(); i++) {
-      found.add(new Candidate(search.axes.get(i), search.areas.get(i)));
+    for (int i = 0; i < axes.size(); i++) {
+      found.add(new Candidate(axes.get(i), areas.get(i)));
     }
     found.sort(Comparator.comparingDouble(Candidate::area).reversed());
     double least = found.isEmpty() ? 0 : found.getFirst().area() * SHARE;
@@ -86,9 +104,11 @@ final class AxisSearch {
         return;
       }
     }
-    if (axes.size() < MOST_MET) {
-      axes.add(axis);
-      areas.add(area);
+    if (axes.size() == MOST_MET) {
+      leftOut++;
+      return;
     }
+    axes.add(axis);
+    areas.add(area);
   }
 }

@@ -70,7 +70,9 @@ public record SolidReading(
   static SolidReading of(SolidModel model, boolean otherEnd) {
     List<SolidFinding> findings = new ArrayList<>(model.findings());
     List<Body> bodies = model.bodies();
-    List<Found> valid = valid(bodies);
+    AxisSearch search = AxisSearch.of(bodies);
+    search.finding().ifPresent(findings::add);
+    List<Found> valid = valid(bodies, search);
     boolean tie = valid.size() > 1 && valid.get(1).area() >= AS_GOOD * valid.getFirst().area();
     Optional<TurnedShape> turned =
         valid.isEmpty() || tie
@@ -112,7 +114,7 @@ public record SolidReading(
 
   private static SolidPart part(Body body) {
     List<Body> alone = List.of(body);
-    List<Found> valid = valid(alone);
+    List<Found> valid = valid(alone, AxisSearch.of(alone));
     Optional<TurnedShape> turned =
         valid.isEmpty() || tied(valid)
             ? Optional.empty()
@@ -133,9 +135,9 @@ public record SolidReading(
   }
 
   /** The best axes, of equally good ones two. */
-  private static List<Found> valid(List<Body> bodies) {
+  private static List<Found> valid(List<Body> bodies, AxisSearch search) {
     List<Found> found = new ArrayList<>();
-    for (AxisSearch.Candidate candidate : AxisSearch.of(bodies)) {
+    for (AxisSearch.Candidate candidate : search.weightiest()) {
       boolean counts = found.isEmpty() || candidate.area() >= AS_GOOD * found.getFirst().area();
       if (!counts || found.size() == MOST_TIED) {
         break;

@@ -289,6 +289,58 @@ class BadSolidsTest {
         leftOut(facesOnOneLoop(26, 10_000)));
   }
 
+  @Test
+  void facesThatNoAxisCouldBeTakenForAreNamed() throws IOException {
+    assertFalse(codes(read(pins(4000))).contains("too-many-axes"));
+    assertEquals(
+        List.of(
+            "the faces are turned around more than 4000 axes: 2 faces met after those did not"
+                + " count when the axis of the part was looked for"),
+        read(pins(4002)).findings().stream()
+            .filter(finding -> finding.code().equals("too-many-axes"))
+            .map(SolidFinding::message)
+            .toList());
+  }
+
+  /** A shell with so many round faces, each 10 mm long around an axis of its own. */
+  private static String pins(int count) {
+    StringBuilder text = new StringBuilder("#1=MANIFOLD_SOLID_BREP('',#2);\n");
+    StringJoiner shell = new StringJoiner(",", "#2=CLOSED_SHELL('',(", "));");
+    for (int i = 0; i < count; i++) {
+      int id = 100 * (i + 1);
+      shell.add("#" + id);
+      text.append(
+          """
+          #ID00=ADVANCED_FACE('',(#ID01,#ID11),#ID20,.T.);
+          #ID20=CYLINDRICAL_SURFACE('',#ID05,1.);
+          """);
+      for (int end = 0; end <= 1; end++) {
+        text.append(
+            """
+            #IDE1=FACE_BOUND('',#IDE2,.T.);
+            #IDE2=EDGE_LOOP('',(#IDE3));
+            #IDE3=ORIENTED_EDGE('',*,*,#IDE4,.T.);
+            #IDE4=EDGE_CURVE('',#IDE8,#IDE8,#IDE9,.T.);
+            #IDE5=AXIS2_PLACEMENT_3D('',#IDE6,$,$);
+            #IDE6=CARTESIAN_POINT('',(ATX,0.,Z.));
+            #IDE7=CARTESIAN_POINT('',(RIM,0.,Z.));
+            #IDE8=VERTEX_POINT('',#IDE7);
+            #IDE9=CIRCLE('',#IDE5,1.);
+            """
+                .replace("IDE", "ID" + end)
+                .replace("Z.", 10 * end + "."));
+      }
+      int from = text.indexOf("#ID");
+      String numbered =
+          text.substring(from)
+              .replace("ID", Integer.toString(i + 1))
+              .replace("ATX", 3 * i + ".")
+              .replace("RIM", 3 * i + 1 + ".");
+      text.replace(from, text.length(), numbered);
+    }
+    return data(text.append(shell).toString());
+  }
+
   private static List<String> leftOut(String text) throws IOException {
     return read(text).findings().stream()
         .filter(finding -> finding.code().equals("face-not-read"))
