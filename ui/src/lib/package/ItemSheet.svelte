@@ -2,7 +2,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import CuttingLines from './CuttingLines.svelte';
   import { inspectItems } from './actions';
-  import { reason, standing } from './standing';
+  import { inspection, reason } from './inspection';
   import VendorChange from './VendorChange.svelte';
   import type { Line } from '$lib/api/client';
   import { nameLine } from '$lib/delivery/actions';
@@ -10,6 +10,7 @@
   import Mark from '$lib/marks/Mark.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import { capital } from '$lib/shell/text';
+  import PropertyName from '$lib/tool/PropertyName.svelte';
   import { classesQuery } from '$lib/tool/queries';
 
   let {
@@ -29,13 +30,14 @@
 
   const classes = createQuery(classesQuery);
   const tool = $derived(line.kind === 'cutter' || line.kind === 'insert');
-  const now = $derived(standing(line));
+  const now = $derived(inspection(line));
   const why = $derived(reason(line));
   const rest = $derived(
     line.findings.filter(
       (finding) =>
         !why.includes(finding.message) &&
         !finding.code.startsWith('vendor-') &&
+        !(tool && finding.code.startsWith('cutting-')) &&
         finding.code !== 'changes-shop'
     )
   );
@@ -79,7 +81,7 @@
     {/if}
   </div>
   <VendorChange {delivery} {line} {editable} />
-  <div class="grid grid-cols-[88px_1fr] items-center gap-x-3 gap-y-1.5">
+  <div class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 gap-y-1.5">
     <span class="text-soft">Code</span>
     {#if editable}<CellField {delivery} {line} symbol="CODE" />{:else}<span class="code"
         >{line.code}</span
@@ -108,7 +110,7 @@
         >{/if}
     {/if}
     {#each symbols as symbol (symbol)}
-      <span class="code text-soft">{symbol}</span>
+      <PropertyName {symbol} />
       {#if editable}
         <CellField {delivery} {line} {symbol} />
       {:else}

@@ -3,14 +3,14 @@
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Mark from '$lib/marks/Mark.svelte';
   import { address, pictureOf } from './files';
-  import type { Standing } from './standing';
+  import type { Inspection } from './inspection';
 
   let {
     delivery,
     files,
     groups,
     label = 'All items',
-    standing,
+    inspection,
     chosen,
     onchoose
   }: {
@@ -20,7 +20,7 @@
     groups: { word: string; lines: Line[] }[];
     label?: string;
     /** How far an item is. */
-    standing: (line: Line) => Standing;
+    inspection: (line: Line) => Inspection;
     chosen: number | undefined;
     onchoose: (line: Line) => void;
   } = $props();
@@ -93,10 +93,10 @@
                 <Silhouette outline={one.outline} width={144} height={30} />
               </span>
               <span class="flex w-full items-center justify-center gap-1 text-[12px]">
-                <Mark kind={standing(one).mark} word="" />
+                <Mark kind={inspection(one).mark} word="" />
                 <span
                   class={['code truncate', one.code.length > 14 && 'text-[11px]']}
-                  title="{one.code}: {standing(one).word}">{one.code}</span
+                  title="{one.code}: {inspection(one).word}">{one.code}</span
                 >
               </span>
             </button>

@@ -3,6 +3,7 @@
   import type { Line } from '$lib/api/client';
   import { settleLines } from '$lib/delivery/actions';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
+  import PropertyName from '$lib/tool/PropertyName.svelte';
   import { vendorChangeQuery } from './queries';
 
   let { delivery, line, editable }: { delivery: number; line: Line; editable: boolean } = $props();
@@ -76,7 +77,7 @@
                 />
               {/if}
             </td>
-            <td class="code py-1 pr-2">{field.field}</td>
+            <td class="max-w-[130px] py-1 pr-2"><PropertyName symbol={field.field} /></td>
             <td class="py-1 pr-2">
               <s class="text-soft">{field.before || 'not said'}</s>
               <span class="block">{field.now || 'no longer said'}</span>

@@ -1,5 +1,5 @@
 import type { Line } from '$lib/api/client';
-import { standing as ofItem, type Standing } from '$lib/package/standing';
+import { inspection as ofItem, type Inspection } from '$lib/package/inspection';
 
 /** What a line of a tray may be, and the word for it. */
 export const kinds = [
@@ -13,7 +13,7 @@ export const kinds = [
 ];
 
 /** How far a line of a tray is: inspected once somebody has said that it is right. */
-export function standing(line: Line): Standing {
+export function inspection(line: Line): Inspection {
   const read = ofItem({ ...line, inspected: true });
   return read.word === 'inspected' && !line.lookedAt
     ? { mark: 'note', word: 'not inspected yet' }

@@ -9,6 +9,15 @@ export const classesQuery = () =>
     staleTime: Infinity
   });
 
+/** What the symbols of properties mean. */
+export const propertiesQuery = () =>
+  queryOptions({
+    queryKey: ['property', ALL],
+    queryFn: () => ask(api.GET('/api/v1/properties')),
+    select: ({ items }) => items,
+    staleTime: Infinity
+  });
+
 export const sheetQuery = (id: number) =>
   queryOptions({
     queryKey: ['tool', String(id), 'sheet'],

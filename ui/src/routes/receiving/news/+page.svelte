@@ -10,6 +10,7 @@
   import Loading from '$lib/shell/Loading.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { bytes, count, day } from '$lib/shell/text';
+  import PropertyName from '$lib/tool/PropertyName.svelte';
 
   const news = createQuery(newsQuery);
   let fetching = $state('');
@@ -100,7 +101,7 @@
             <thead class="text-left text-soft">
               <tr>
                 <th class="w-52 font-normal">Changed</th>
-                <th class="w-24 font-normal">Property</th>
+                <th class="w-64 font-normal">Property</th>
                 <th class="w-36 font-normal">Before</th>
                 <th class="w-36 font-normal">Now</th>
                 <th class="font-normal">The shop has</th>
@@ -118,7 +119,7 @@
                         {/if}
                       {/if}
                     </td>
-                    <td class="code">{field.field}</td>
+                    <td class="pr-4"><PropertyName symbol={field.field} /></td>
                     <td><s class="text-soft">{field.before || 'not said'}</s></td>
                     <td>{field.now || '–'}</td>
                     <td>

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 class ExplainTest extends ServerTest {
 
@@ -47,6 +48,16 @@ class ExplainTest extends ServerTest {
     assertEquals("93", answer.at("properties").get("KAPR").asString());
     assertEquals("125", answer.at("properties").get("LF").asString());
     assertTrue(answer.at("converted").isNull());
+  }
+
+  @Test
+  void symbolsAreSaidInWords() {
+    Api.Answer answer = lead.get("/api/v1/properties");
+    assertEquals(200, answer.status());
+    JsonNode diameter = answer.at("items").get(0);
+    assertEquals("DC", diameter.get("symbol").asString());
+    assertEquals("cutting diameter", diameter.get("name").asString());
+    assertEquals("mm", diameter.get("unit").asString());
   }
 
   @Test

@@ -11,7 +11,7 @@
   import ItemStrip from '$lib/package/ItemStrip.svelte';
   import PackageBand from '$lib/package/PackageBand.svelte';
   import { itemsQuery } from '$lib/package/queries';
-  import { nextOpen, shares, standing } from '$lib/package/standing';
+  import { inspection, nextOpen, open, shares } from '$lib/package/inspection';
   import Choice from '$lib/shell/Choice.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
@@ -33,10 +33,10 @@
   const inspecting = $derived(
     delivery.data?.state === 'reading' || delivery.data?.state === 'waiting'
   );
-  const lines = $derived(
+  const narrowed = $derived(
     (items.data ?? []).filter(
       (line) =>
-        (share === '' || standing(line).word === share) &&
+        (share === '' || inspection(line).word === share) &&
         `${line.code} ${line.name} ${line.vendorItem ?? ''}`
           .toLowerCase()
           .includes(text.trim().toLowerCase())
@@ -45,9 +45,45 @@
   let chosen = $state<number | undefined>();
   $effect(() => {
     const finding = page.url.searchParams.get('finding');
-    if (chosen === undefined && finding)
-      chosen = items.data?.find((line) => line.findings.some((one) => one.code === finding))?.id;
+    if (chosen !== undefined || inspecting || !items.data) return;
+    const said = items.data.find((one) => one.findings.some(({ code }) => code === finding));
+    const first = items.data.find((one) => open(inspection(one)));
+    chosen = (said ?? first ?? items.data[0])?.id;
   });
+  const sorts = [
+    { value: 'position', label: 'as in the package' },
+    { value: 'name', label: 'by name' },
+    { value: 'vendor', label: 'by the vendor’s code' },
+    { value: 'class', label: 'by class' },
+    { value: 'date', label: 'by date' }
+  ];
+  const groupings = [
+    { value: '', label: 'not grouped' },
+    { value: 'class', label: 'by class' },
+    { value: 'inspection', label: 'by what is to do' },
+    { value: 'name', label: 'by first word of the name' },
+    { value: 'code', label: 'by the vendor’s code' }
+  ];
+
+  function word(one: Line): string {
+    if (by === 'inspection') return inspection(one).word;
+    if (by === 'name') return one.name.split(' ')[0];
+    if (by === 'code') return (one.vendorItem ?? one.code).split(/[-_ ]/).slice(0, 2).join('-');
+    const title = classes.data?.items.find((known) => known.id === one.classId)?.title;
+    return title ?? one.kind;
+  }
+
+  const groups = $derived.by(() => {
+    if (by === '') return [{ word: '', lines: narrowed }];
+    const found: Record<string, Line[]> = {};
+    for (const one of narrowed) (found[word(one)] ??= []).push(one);
+    const order = ['cannot enter', 'needs a look', ...shares.map(({ value }) => value)];
+    return Object.entries(found)
+      .map(([name, some]) => ({ word: name, lines: some }))
+      .sort((one, other) => order.indexOf(one.word) - order.indexOf(other.word));
+  });
+  /** In the order in which they are shown. */
+  const lines = $derived(groups.flatMap((group) => group.lines));
   const at = $derived(
     Math.max(
       0,
@@ -62,44 +98,12 @@
       !line.takenToolId &&
       !line.takenPartId
   );
-  const sorts = [
-    { value: 'position', label: 'as in the package' },
-    { value: 'name', label: 'by name' },
-    { value: 'vendor', label: 'by the vendor’s code' },
-    { value: 'class', label: 'by class' },
-    { value: 'date', label: 'by date' }
-  ];
-  const groupings = [
-    { value: '', label: 'not grouped' },
-    { value: 'class', label: 'by class' },
-    { value: 'standing', label: 'by what is to do' },
-    { value: 'name', label: 'by first word of the name' },
-    { value: 'code', label: 'by the vendor’s code' }
-  ];
-
-  function word(one: Line): string {
-    if (by === 'standing') return standing(one).word;
-    if (by === 'name') return one.name.split(' ')[0];
-    if (by === 'code') return (one.vendorItem ?? one.code).split(/[-_ ]/).slice(0, 2).join('-');
-    const title = classes.data?.items.find((known) => known.id === one.classId)?.title;
-    return title ?? one.kind;
-  }
-
-  const groups = $derived.by(() => {
-    if (by === '') return [{ word: '', lines }];
-    const found: Record<string, Line[]> = {};
-    for (const one of lines) (found[word(one)] ??= []).push(one);
-    const order = ['cannot enter', 'needs a look', ...shares.map(({ value }) => value)];
-    return Object.entries(found)
-      .map(([name, some]) => ({ word: name, lines: some }))
-      .sort((one, other) => order.indexOf(one.word) - order.indexOf(other.word));
-  });
   const left = $derived((delivery.data?.left ?? 0) + (delivery.data?.asked ?? 0));
 
   async function next() {
     if (!line) return;
     const following = lines[nextOpen(lines, at)]?.id;
-    if (editable && standing(line).mark === 'query') await lookedAtLines(id, [line.id]);
+    if (editable && inspection(line).mark === 'query') await lookedAtLines(id, [line.id]);
     chosen = following;
   }
 
@@ -210,7 +214,7 @@
     <ItemStrip
       delivery={id}
       files={arrived.files}
-      {standing}
+      {inspection}
       {groups}
       chosen={line.id}
       onchoose={(one) => (chosen = one.id)}

@@ -15,8 +15,9 @@
   import Proposals from '$lib/solid/Proposals.svelte';
   import { isTurned, solidQuery, trayQuery } from '$lib/solid/queries';
   import SolidStage from '$lib/solid/SolidStage.svelte';
-  import { nextOpen } from '$lib/package/standing';
-  import { kinds, standing } from '$lib/solid/tray';
+  import { nextOpen } from '$lib/package/inspection';
+  import { kinds, inspection } from '$lib/solid/tray';
+  import PropertyName from '$lib/tool/PropertyName.svelte';
   import { classesQuery } from '$lib/tool/queries';
 
   const id = $derived(Number(page.params.id));
@@ -45,7 +46,7 @@
   );
   const cutting = $derived(line?.kind === 'cutter' || line?.kind === 'insert');
   const done = $derived(
-    lines.filter((one) => ['taken', 'inspected'].includes(standing(one).word)).length
+    lines.filter((one) => ['taken', 'inspected'].includes(inspection(one).word)).length
   );
   const hidden = ['CODE', 'NAME', 'CLASS', 'ATTACHMENT', 'BODIES', 'CCMS', 'CCWS', 'BODYMATERIAL'];
   /** Sizes that are there, and those that are asked for. */
@@ -67,7 +68,7 @@
   async function inspected() {
     if (!line || !open) return;
     await lookedAtLines(id, [line.id]);
-    at = nextOpen(lines, at, standing);
+    at = nextOpen(lines, at, inspection);
   }
 
   function keys(event: KeyboardEvent) {
@@ -120,7 +121,7 @@
         aria-label="What it is"
       >
         <div class="flex items-center gap-3">
-          <Mark kind={standing(line).mark} word={standing(line).word} />
+          <Mark kind={inspection(line).mark} word={inspection(line).word} />
         </div>
         <Proposals
           delivery={id}
@@ -128,7 +129,7 @@
           proposals={solid.data?.solid.proposals ?? []}
           editable={open}
         />
-        <div class="grid grid-cols-[88px_1fr] items-center gap-x-3 gap-y-2">
+        <div class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 gap-y-2">
           <span class="text-soft">Code</span>
           {#if open}<CellField delivery={id} {line} symbol="CODE" />{:else}<span class="code"
               >{line.code}</span
@@ -162,7 +163,7 @@
               >{/if}
           {/if}
           {#each sizes as symbol (symbol)}
-            <span class="code text-soft">{symbol}</span>
+            <PropertyName {symbol} />
             {#if open}
               <CellField delivery={id} {line} {symbol} />
             {:else}
@@ -192,7 +193,7 @@
       {files}
       groups={[{ word: '', lines }]}
       label="All solids"
-      {standing}
+      {inspection}
       chosen={line.id}
       onchoose={(chosen) => (at = lines.indexOf(chosen))}
     />

@@ -7,6 +7,7 @@ import arborline.core.cutting.CuttingOrigin;
 import arborline.core.cutting.WorkMaterial;
 import arborline.core.cutting.WorkMaterials;
 import arborline.core.finding.Finding;
+import arborline.core.finding.Severity;
 import arborline.core.formula.ValueFormula;
 import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
@@ -28,6 +29,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * Lines of cutting data out of cells, and back. Where a file states rotation and feed rate instead
@@ -77,8 +79,7 @@ public final class CuttingReading {
   }
 
   private boolean sound() {
-    return findings.stream()
-        .noneMatch(found -> found.severity() == arborline.core.finding.Severity.HOLD);
+    return findings.stream().noneMatch(found -> found.severity() == Severity.HOLD);
   }
 
   private Optional<CuttingEntry> entry() {
@@ -222,7 +223,7 @@ public final class CuttingReading {
   }
 
   private BigDecimal diameter() {
-    return java.util.stream.Stream.of("DC", "DCX", "TD")
+    return Stream.of("DC", "DCX", "TD")
         .map(tool::size)
         .filter(size -> size != null && size.signum() > 0)
         .findFirst()
@@ -255,7 +256,7 @@ public final class CuttingReading {
   }
 
   private BigDecimal edges() {
-    return java.util.stream.Stream.of("ZEFP", "NOF", "CICT")
+    return Stream.of("ZEFP", "NOF", "CICT")
         .map(tool::size)
         .filter(size -> size != null && size.signum() > 0)
         .findFirst()

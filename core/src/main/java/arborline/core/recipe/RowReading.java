@@ -1,5 +1,6 @@
 package arborline.core.recipe;
 
+import arborline.core.cutting.CuttingField;
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.CuttingReading;
 import arborline.core.exchange.ItemKind;
@@ -348,11 +349,11 @@ final class RowReading {
     private CuttingColumns() {}
 
     static boolean numeric(String symbol) {
-      return arborline.core.cutting.CuttingField.named(symbol).isPresent();
+      return CuttingField.named(symbol).isPresent();
     }
 
     static Optional<Unit> unit(String symbol) {
-      return arborline.core.cutting.CuttingField.named(symbol).map(field -> field.unit());
+      return CuttingField.named(symbol).map(field -> field.unit());
     }
   }
 }

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** Reads the bodies of a file where they stand. Source: ISO 10303-203, -214 and -242. */
 final class SolidFile {
@@ -174,7 +175,7 @@ final class SolidFile {
                     .flatMap(argument ->
                         argument instanceof Argument.Several several
                             ? several.of().stream()
-                            : java.util.stream.Stream.of(argument))
+                            : Stream.of(argument))
                     .filter(Argument.Text.class::isInstance)
                     .map(argument -> ((Argument.Text) argument).value())
                     .findFirst())

@@ -1,22 +1,22 @@
 import { expect, test } from 'vitest';
 import type { Finding, Line } from '$lib/api/client';
-import { nextOpen, reason, standing } from './standing';
+import { nextOpen, reason, inspection } from './inspection';
 
 const line = (disposition: string, more: Partial<Line> = {}) =>
   ({ disposition, inspected: true, findings: [], ...more }) as unknown as Line;
 
 const said = (severity: string, message: string) => ({ severity, message }) as Finding;
 
-test('each standing has its own mark and word', () => {
-  expect(standing(line('pass'))).toEqual({ mark: 'pass', word: 'inspected' });
-  expect(standing(line('query')).word).toBe('needs a look');
-  expect(standing(line('hold')).word).toBe('cannot enter');
-  expect(standing(line('skipped')).word).toBe('nothing to take');
-  expect(standing(line('pass', { takenToolId: 4 })).word).toBe('taken');
+test('each has its own mark and word', () => {
+  expect(inspection(line('pass'))).toEqual({ mark: 'pass', word: 'inspected' });
+  expect(inspection(line('query')).word).toBe('needs a look');
+  expect(inspection(line('hold')).word).toBe('cannot enter');
+  expect(inspection(line('skipped')).word).toBe('nothing to take');
+  expect(inspection(line('pass', { takenToolId: 4 })).word).toBe('taken');
 });
 
 test('what was not inspected is that, whatever else is said', () => {
-  expect(standing(line('hold', { inspected: false })).word).toBe('not inspected yet');
+  expect(inspection(line('hold', { inspected: false })).word).toBe('not inspected yet');
 });
 
 test('the reason is what keeps it', () => {

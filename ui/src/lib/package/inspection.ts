@@ -3,13 +3,13 @@ import type { Line } from '$lib/api/client';
 export type Mark = 'hold' | 'query' | 'note' | 'pass' | 'skipped';
 
 /** How far an item is: its mark and the word for it. */
-export interface Standing {
+export interface Inspection {
   mark: Mark;
   word: string;
 }
 
 /** How far an item of a package is. */
-export function standing(line: Line): Standing {
+export function inspection(line: Line): Inspection {
   if (line.takenToolId || line.takenPartId) return { mark: 'pass', word: 'taken' };
   if (!line.inspected) return { mark: 'note', word: 'not inspected yet' };
   if (line.disposition === 'hold') return { mark: 'hold', word: 'cannot enter' };
@@ -20,7 +20,7 @@ export function standing(line: Line): Standing {
 
 /** Why an item stands so: what keeps it, else what is said first. */
 export function reason(line: Line): string {
-  const { mark } = standing(line);
+  const { mark } = inspection(line);
   const severity = mark === 'hold' ? 'HOLD' : mark === 'query' ? 'QUERY' : undefined;
   const found = severity
     ? line.findings.filter((finding) => finding.severity === severity)
@@ -41,12 +41,16 @@ export const shares = [
   { value: 'taken', label: 'taken' }
 ];
 
+/** True where something is to do for an item. */
+export function open({ word }: Inspection): boolean {
+  return ['cannot enter', 'needs a look', 'not inspected yet'].includes(word);
+}
+
 /** The next item that is not finished, from a place on and around; the next one where all are. */
-export function nextOpen(lines: Line[], at: number, far = standing): number {
+export function nextOpen(lines: Line[], at: number, far = inspection): number {
   for (let step = 1; step < lines.length; step++) {
     const place = (at + step) % lines.length;
-    if (['cannot enter', 'needs a look', 'not inspected yet'].includes(far(lines[place]).word))
-      return place;
+    if (open(far(lines[place]))) return place;
   }
   return Math.min(at + 1, Math.max(lines.length - 1, 0));
 }
