@@ -21,13 +21,15 @@
   );
   const work = $derived(soFar(delivery.id));
   const entering = $derived(delivery.pass - delivery.taken);
+  /** Holders and other parts stand in no library. */
+  const partsOnly = $derived(entering > 0 && entering === delivery.others);
   /** What will enter, in words: tools, and what is no tool. */
   const items = $derived(
     [
       ...(entering > delivery.others || delivery.others === 0
         ? [count(entering - delivery.others, 'tool')]
         : []),
-      ...(delivery.others > 0 ? [count(delivery.others, 'other item')] : [])
+      ...(delivery.others > 0 ? [count(delivery.others, partsOnly ? 'item' : 'other item')] : [])
     ].join(' and ')
   );
   const staying = $derived(delivery.hold + delivery.query);
@@ -40,7 +42,8 @@
 
   async function take() {
     busy = true;
-    await takeLines(delivery, { id: Number(chosen), name }, numbering, section);
+    const into = partsOnly ? { name: 'the shop' } : { id: Number(chosen), name };
+    await takeLines(delivery, into, numbering, section);
     busy = false;
   }
 </script>
@@ -63,32 +66,34 @@
     >
   {:else if entering > 0}
     <p>
-      <strong>{items}</strong> will enter
+      <strong>{items}</strong> will enter{#if partsOnly}&nbsp;the shop{/if}
     </p>
-    <Choice
-      label="Library"
-      bind:value={() => chosen, (value) => (library = value)}
-      options={[
-        ...(chosen ? [] : [{ value: '', label: 'choose a library' }]),
-        ...(libraries.data?.items ?? []).map((library) => ({
-          value: String(library.id),
-          label: library.name
-        }))
-      ]}
-    />
-    <input
-      class="field w-32"
-      aria-label="Section"
-      placeholder="section, if any"
-      maxlength="100"
-      bind:value={section}
-    />
-    <p>and</p>
-    <Choice label="Numbering" bind:value={numbering} options={numberings} />
+    {#if !partsOnly}
+      <Choice
+        label="Library"
+        bind:value={() => chosen, (value) => (library = value)}
+        options={[
+          ...(chosen ? [] : [{ value: '', label: 'choose a library' }]),
+          ...(libraries.data?.items ?? []).map((library) => ({
+            value: String(library.id),
+            label: library.name
+          }))
+        ]}
+      />
+      <input
+        class="field w-32"
+        aria-label="Section"
+        placeholder="section, if any"
+        maxlength="100"
+        bind:value={section}
+      />
+      <p>and</p>
+      <Choice label="Numbering" bind:value={numbering} options={numberings} />
+    {/if}
     {#if staying > 0}
       <p class="text-soft">{count(staying, 'line')} will stay here</p>
     {/if}
-    <button class="button main ml-auto" disabled={busy || !chosen} onclick={take}>
+    <button class="button main ml-auto" disabled={busy || (!chosen && !partsOnly)} onclick={take}>
       {busy ? 'Taking …' : `Take ${items}`}
     </button>
   {:else}

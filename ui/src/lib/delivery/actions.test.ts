@@ -52,6 +52,13 @@ describe('what is done with a delivery', () => {
     expect(told()).toBe('1 tool entered Heron');
   });
 
+  it('takes what stands in no library without one', async () => {
+    called.mockResolvedValue({ what: '5 items', renumbered: 0, refused: 0 });
+    await takeLines({ id: 3 } as Delivery, { name: 'the shop' }, 'keep', '');
+    expect(told()).toBe('5 items entered the shop');
+    expect(called.mock.calls[0][1].body.library).toBeUndefined();
+  });
+
   it('puts lines right one after the other, and stops where one is refused', async () => {
     called.mockResolvedValueOnce({}).mockRejectedValueOnce(new Error('DC is no number'));
     await correctLines(3, [

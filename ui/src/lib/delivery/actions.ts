@@ -132,7 +132,7 @@ export const lookedAt = (id: number, group: FindingGroup) =>
 /** Takes all lines that pass into a library. */
 export const takeLines = (
   delivery: Delivery,
-  library: { id: number; name: string },
+  library: { id?: number; name: string },
   numbering: string,
   section: string
 ) =>

@@ -90,7 +90,11 @@
               onpointerleave={() => (pointed = null)}
             >
               <span class="flex h-8 items-center">
-                <Silhouette outline={one.outline} width={144} height={30} />
+                {#if one.outline}
+                  <Silhouette outline={one.outline} width={144} height={30} />
+                {:else}
+                  <span class="text-[12px] text-soft">no drawing</span>
+                {/if}
               </span>
               <span class="flex w-full items-center justify-center gap-1 text-[12px]">
                 <Mark kind={inspection(one).mark} word="" />

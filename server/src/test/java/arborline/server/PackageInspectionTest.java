@@ -74,6 +74,24 @@ class PackageInspectionTest extends ServerTest {
   }
 
   @Test
+  void holdersEnterTheShopWithoutALibraryAndToolsDoNot() {
+    long delivery = fetched("brack-2026-b");
+    long holder = line(delivery, "BRK-J40-SF16-090").get("id").asLong();
+    long mill = line(delivery, "BRK-M-12").get("id").asLong();
+    String accept = "/api/v1/deliveries/%d/accept".formatted(delivery);
+    Api.Answer refused = lead.post(accept, Api.body("lines", List.of(holder, mill)));
+    assertEquals(400, refused.status());
+    assertEquals("say which library the tools enter", refused.text("detail"));
+    assertTrue(line(delivery, "BRK-J40-SF16-090").get("takenPartId").isNull());
+    Api.Answer taken = lead.post(accept, Api.body("lines", List.of(holder)));
+    assertEquals("1 item", taken.text("what"));
+    assertFalse(line(delivery, "BRK-J40-SF16-090").get("takenPartId").isNull());
+    assertEquals(
+        204, lead.post("/api/v1/trail/%d/undo".formatted(taken.number("undo")), Map.of()).status());
+    assertTrue(line(delivery, "BRK-J40-SF16-090").get("takenPartId").isNull());
+  }
+
+  @Test
   void howFarAToolStandsOutIsSeenAndSaidBeforeItEnters() {
     long delivery = fetched("brack-2026-b");
     JsonNode mill = line(delivery, "BRK-M-12");

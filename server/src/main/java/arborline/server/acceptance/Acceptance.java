@@ -20,6 +20,7 @@ import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -124,13 +125,15 @@ public class Acceptance {
   /**
    * Takes lines.
    *
+   * @param libraryId which the tools enter; null where none is among them, only holders and other
+   *     parts, which stand in no library
    * @param lineIds the lines to take, queries among them counting as looked at; null for all that
    *     pass
    */
   @Transactional
   public Taken take(
       long deliveryId,
-      long libraryId,
+      @Nullable Long libraryId,
       @Nullable String section,
       Numbering numbering,
       @Nullable List<Long> lineIds) {
@@ -142,10 +145,12 @@ public class Acceptance {
       throw Refusal.conflict("the delivery is not read to its end yet; wait for it");
     }
     stops.clear(delivery.work());
-    Libraries.LibraryHead library = libraries.get(libraryId);
-    AcceptedTools.Session session =
-        intake.into(
-            libraryId, section == null ? "" : section, "delivery " + delivery.name, numbering);
+    String where = libraryId == null ? "the shop" : libraries.get(libraryId).name();
+    AcceptedTools.@Nullable Session session =
+        libraryId == null
+            ? null
+            : intake.into(
+                libraryId, section == null ? "" : section, "delivery " + delivery.name, numbering);
     int takeNo = nextTake(deliveryId);
     long accepted = takeAll(delivery, session, lineIds, takeNo);
     Counts.LineCounts after0 = counts.of(deliveryId);
@@ -157,29 +162,35 @@ public class Acceptance {
                 TrailRecord.of(
                         "delivery",
                         deliveryId,
-                        "took %s of %s into %s".formatted(what, delivery.name, library.name()))
-                    .in(Set.of(libraryId))
+                        "took %s of %s into %s".formatted(what, delivery.name, where))
+                    .in(libraryId == null ? Set.of() : Set.of(libraryId))
                     .undoneBy(
                         AcceptanceUndo.KIND,
                         new AcceptanceUndo.Take(deliveryId, libraryId, takeNo)));
     live.say("delivery", deliveryId, "taken");
-    live.say("library", libraryId, "taken");
-    long held = after0.hold() + after0.query() + session.refused();
+    if (libraryId != null) {
+      live.say("library", libraryId, "taken");
+    }
+    int refused = session == null ? 0 : session.refused();
+    long held = after0.hold() + after0.query() + refused;
     long left = after0.read() - accepted - held;
     return new Taken(
         accepted,
         what,
         held,
         left,
-        session.renumbered(),
-        session.refused(),
-        session.refusal(),
+        session == null ? 0 : session.renumbered(),
+        refused,
+        session == null ? "" : session.refusal(),
         undo);
   }
 
   /** Parts first, so that the stacks of the tools find them; then tools, then what stands alone. */
   private long takeAll(
-      Delivery delivery, AcceptedTools.Session session, @Nullable List<Long> lineIds, int takeNo) {
+      Delivery delivery,
+      AcceptedTools.@Nullable Session session,
+      @Nullable List<Long> lineIds,
+      int takeNo) {
     try {
       long accepted = 0;
       for (List<ItemKind> kinds : ORDER) {
@@ -194,7 +205,7 @@ public class Acceptance {
 
   private long chunks(
       Delivery delivery,
-      AcceptedTools.Session session,
+      AcceptedTools.@Nullable Session session,
       @Nullable List<Long> lineIds,
       List<ItemKind> kinds,
       int takeNo,
@@ -229,11 +240,12 @@ public class Acceptance {
             .query(Long.class)
             .single();
     String tools = TrailRecord.count(accepted - others, "tool");
-    String rest = TrailRecord.count(others, "other item");
     if (others == 0) {
       return tools;
     }
-    return others == accepted ? rest : tools + " and " + rest;
+    return others == accepted
+        ? TrailRecord.count(others, "item")
+        : tools + " and " + TrailRecord.count(others, "other item");
   }
 
   private int nextTake(long deliveryId) {
@@ -253,7 +265,7 @@ public class Acceptance {
       List<DeliveryLine> some =
           lines.findByDeliveryIdAndIdIn(deliveryId, next).stream()
               .filter(line -> kinds.contains(line.kind))
-              .sorted(java.util.Comparator.comparing(line -> line.id))
+              .sorted(Comparator.comparing(line -> line.id))
               .toList();
       if (!some.isEmpty()) {
         return some;
@@ -265,13 +277,20 @@ public class Acceptance {
   }
 
   private int takeChunk(
-      Delivery delivery, AcceptedTools.Session session, List<DeliveryLine> chunk, int takeNo) {
+      Delivery delivery,
+      AcceptedTools.@Nullable Session session,
+      List<DeliveryLine> chunk,
+      int takeNo) {
     if (chunk.getFirst().part()) {
       return parts.take(delivery.id, chunk, takeNo);
     }
-    return chunk.getFirst().kind.standsAlone()
-        ? takeTools(delivery, session, chunk, takeNo)
-        : belonging.take(delivery.id, chunk, takeNo);
+    if (!chunk.getFirst().kind.standsAlone()) {
+      return belonging.take(delivery.id, chunk, takeNo);
+    }
+    if (session == null) {
+      throw Refusal.badRequest("say which library the tools enter");
+    }
+    return takeTools(delivery, session, chunk, takeNo);
   }
 
   private int takeTools(

@@ -25,11 +25,12 @@ class AcceptanceController {
   /**
    * What to take.
    *
+   * @param library which the tools enter; null where only holders and other parts are taken
    * @param numbering {@code keep}, {@code next}, {@code range} or {@code position}
    * @param lines line ids; null for all that pass
    */
   record TakeOrder(
-      long library,
+      @Nullable Long library,
       @Nullable String section,
       @Nullable String numbering,
       @Nullable List<Long> lines) {}

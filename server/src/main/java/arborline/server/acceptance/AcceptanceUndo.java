@@ -7,6 +7,7 @@ import arborline.server.live.Live;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -17,7 +18,7 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
   static final UndoKind<Take> KIND =
       new UndoKind<>("delivery.taken", 1, Take.class, Permission.RECEIVE);
 
-  record Take(long deliveryId, long libraryId, int takeNo) {}
+  record Take(long deliveryId, @Nullable Long libraryId, int takeNo) {}
 
   private final DeliveryRepository deliveries;
   private final Clearing clearing;
@@ -66,19 +67,9 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
               + " delete them in the library");
     }
     lockedUnchanged(take);
-    jdbc.sql("update library set numbering_no = numbering_no + 1 where id = ?")
-        .param(take.libraryId())
-        .update();
-    jdbc.sql(
-            """
-            delete e from entry e join delivery_line l on l.taken_id = e.tool_id
-            where l.delivery_id = ? and l.take_no = ? and e.library_id = ?
-              and l.kind in ('CUTTER', 'INSERT')
-              and not exists(select 1 from taken_piece p where p.delivery_id = l.delivery_id
-                and p.take_no = l.take_no and p.kind = 'staying' and p.row_id = e.tool_id)\
-            """)
-        .params(take.deliveryId(), take.takeNo(), take.libraryId())
-        .update();
+    if (take.libraryId() != null) {
+      leaveLibrary(take, take.libraryId());
+    }
     jdbc.sql(
             """
             update delivery_line set taken_id = null, take_no = null
@@ -92,7 +83,25 @@ class AcceptanceUndo implements Undo<AcceptanceUndo.Take> {
     changes.takeBack(pieces.of(take.deliveryId(), take.takeNo(), TakenChanges.PIECE));
     pieces.forget(take.deliveryId(), take.takeNo());
     live.say("delivery", take.deliveryId(), "taking undone");
-    live.say("library", take.libraryId(), "taking undone");
+    if (take.libraryId() != null) {
+      live.say("library", take.libraryId(), "taking undone");
+    }
+  }
+
+  private void leaveLibrary(Take take, long libraryId) {
+    jdbc.sql("update library set numbering_no = numbering_no + 1 where id = ?")
+        .param(libraryId)
+        .update();
+    jdbc.sql(
+            """
+            delete e from entry e join delivery_line l on l.taken_id = e.tool_id
+            where l.delivery_id = ? and l.take_no = ? and e.library_id = ?
+              and l.kind in ('CUTTER', 'INSERT')
+              and not exists(select 1 from taken_piece p where p.delivery_id = l.delivery_id
+                and p.take_no = l.take_no and p.kind = 'staying' and p.row_id = e.tool_id)\
+            """)
+        .params(take.deliveryId(), take.takeNo(), libraryId)
+        .update();
   }
 
   /** Refuses where the lines of the taking are no longer there as it left them. */
