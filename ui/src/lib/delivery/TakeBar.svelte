@@ -98,11 +98,11 @@
     </button>
   {:else}
     <p class="text-soft">
-      {capital(delivery.note) ||
-        (staying > 0
-          ? `Nothing can be taken now: ${count(staying, 'line')} must be corrected or looked at first.`
-          : delivery.taken > 0
-            ? `All is taken: ${count(delivery.taken, 'tool')}.`
+      {staying > 0
+        ? `Nothing can be taken now: ${count(staying, 'line')} must be corrected or looked at first.`
+        : capital(delivery.note) ||
+          (delivery.taken > 0
+            ? `All is taken: ${count(delivery.taken, 'item')}.`
             : 'Nothing to take.')}
     </p>
   {/if}

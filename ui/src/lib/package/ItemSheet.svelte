@@ -68,7 +68,7 @@
 </script>
 
 <aside
-  class="flex w-[360px] shrink-0 flex-col gap-3 overflow-auto border-l border-hairline px-5 py-3 max-lg:w-full max-lg:border-l-0 max-lg:border-t"
+  class="flex w-[360px] shrink-0 xl:w-[420px] flex-col gap-3 overflow-auto border-l border-hairline px-5 py-3 max-lg:w-full max-lg:border-l-0 max-lg:border-t"
   aria-label="What it is"
 >
   <div>

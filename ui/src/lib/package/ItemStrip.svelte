@@ -29,7 +29,10 @@
   const picture = $derived(pointed ? pictureOf(pointed.line, files) : undefined);
   let nav: HTMLElement | undefined = $state();
 
+  const headings = $derived(groups.map((group) => group.word).join('/'));
+
   $effect(() => {
+    void headings;
     nav
       ?.querySelector(`[data-line="${chosen}"]`)
       ?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
@@ -80,7 +83,7 @@
           {#each group.lines as one (one.id)}
             <button
               class={[
-                'item flex w-[160px] shrink-0 flex-col items-center gap-1 border-b-2 px-1 py-1 hover:bg-faint',
+                'item flex w-[160px] scroll-mx-4 shrink-0 flex-col items-center gap-1 border-b-2 px-1 py-1 hover:bg-faint',
                 one.id === chosen ? 'border-working' : 'border-transparent'
               ]}
               aria-current={one.id === chosen}

@@ -96,7 +96,7 @@
           {/if}
         </header>
         {#if of(vendor, 'CHANGED').length > 0}
-          <table class="mt-2 w-full max-w-5xl text-[13px]">
+          <table class="mt-2 w-full max-w-6xl text-[13px]">
             <caption class="sr-only">What {vendor.vendor} changed</caption>
             <thead class="text-left text-soft">
               <tr>

@@ -89,7 +89,7 @@ final class FaceReader {
   }
 
   private Face face(Statement statement, Entity entity, boolean sense) {
-    ReadSurface surface = surfaces.surface(entity.reference(2));
+    ReadSurface whole = surfaces.surface(entity.reference(2));
     List<List<EdgeUse>> loops = new ArrayList<>();
     long before = used;
     for (long bound : references(entity.list(1))) {
@@ -106,6 +106,7 @@ final class FaceReader {
             .flatMap(List::stream)
             .flatMap(use -> Stream.of(use.at(0.5), use.at(0.3)))
             .toList();
+    ReadSurface surface = whole.through(there);
     return new Face(surface.surface(), sense != surface.turned(there), loops, statement.line());
   }
 

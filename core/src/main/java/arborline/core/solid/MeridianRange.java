@@ -112,7 +112,10 @@ record MeridianRange(double from, double to) {
 
   private static List<Double> tips(Meridian meridian) {
     return switch (meridian) {
-      case ArcMeridian sphere -> List.of(-Math.PI / 2, Math.PI / 2);
+      case ArcMeridian arc -> {
+        double tip = Math.acos(Math.clamp(-arc.r0() / arc.radius(), -1, 1));
+        yield List.of(-tip, tip);
+      }
       case StraightMeridian line when Math.abs(line.dr()) > NEAR && Math.abs(line.dz()) > NEAR ->
           List.of(-line.r0() / line.dr());
       case StraightMeridian line -> List.of();

@@ -29,6 +29,9 @@ public final class ModelComparison {
   private static final List<String> DIAMETERS =
       List.of("DC", "DCX", "DMM", "BD", "DCONMS", "DC1", "DC2", "DC3", "DN", "TD");
 
+  /** A model may end with the body, without the shank behind it. */
+  private static final List<String> BODIES = List.of("BD", "BDX");
+
   private ModelComparison() {}
 
   /**
@@ -69,8 +72,13 @@ public final class ModelComparison {
                     "is \u00f8%s mm at its widest",
                     shape.diameter())));
     Optional<Double> shank = shank(shape);
+    boolean body =
+        BODIES.stream()
+            .flatMap(symbol -> size(item, symbol).stream())
+            .anyMatch(size -> shank.isPresent() && Math.abs(size - shank.get()) <= DIAMETER);
     size(item, "DMM")
-        .filter(diameter -> shank.isPresent() && Math.abs(diameter - shank.get()) > DIAMETER)
+        .filter(
+            diameter -> shank.isPresent() && !body && Math.abs(diameter - shank.get()) > DIAMETER)
         .ifPresent(diameter ->
             findings.add(
                 contradicted(
@@ -146,16 +154,8 @@ public final class ModelComparison {
 
   /** The diameter of the last cylinder towards the machine, behind a chamfer at most. */
   private static Optional<Double> shank(TurnedShape shape) {
-    List<Span> spans = Span.of(shape.profile());
-    for (Span span : spans.reversed()) {
-      if (span.cylinder()) {
-        return Optional.of(2 * span.r0());
-      }
-      if (shape.length() - span.z0() > Math.max(3, 0.04 * shape.length())) {
-        return Optional.empty();
-      }
-    }
-    return Optional.empty();
+    return EndCylinder.of(Span.of(shape.profile()).reversed(), shape.length())
+        .map(span -> 2 * span.r0());
   }
 
   /** A length of an item, mm. */

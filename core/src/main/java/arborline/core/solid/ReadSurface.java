@@ -1,6 +1,7 @@
 package arborline.core.solid;
 
 import arborline.core.solid.shape.Surface;
+import arborline.core.solid.shape.Torus;
 import arborline.core.solid.shape.Vector3;
 import java.util.List;
 
@@ -15,6 +16,31 @@ record ReadSurface(Surface surface, Surface written) {
 
   static ReadSurface asWritten(Surface surface) {
     return new ReadSurface(surface, surface);
+  }
+
+  /**
+   * The same with the part of a torus that meets itself on which points lie: the outer, or the
+   * inner, whose tube has its middle beyond the axis.
+   */
+  ReadSurface through(List<Vector3> points) {
+    if (!(surface instanceof Torus torus) || torus.major() >= torus.minor()) {
+      return this;
+    }
+    Torus inner = new Torus(torus.frame(), -torus.major(), torus.minor());
+    if (off(torus, points) <= off(inner, points)) {
+      return this;
+    }
+    return new ReadSurface(inner, surface == written ? inner : written);
+  }
+
+  private static double off(Torus torus, List<Vector3> points) {
+    return points.stream()
+        .map(torus.frame()::local)
+        .mapToDouble(point -> {
+          double r = Math.hypot(point.x(), point.y());
+          return Math.abs(Math.hypot(r - torus.major(), point.z()) - torus.minor());
+        })
+        .sum();
   }
 
   /** True where the simple form's normal points the other way than the written one's, there. */

@@ -83,17 +83,7 @@ final class WorkpieceEnd {
   }
 
   private double shankLength(List<Span> fromEnd) {
-    double passed = 0;
-    for (Span span : fromEnd) {
-      if (span.cylinder()) {
-        return span.length();
-      }
-      passed += span.length();
-      if (passed > Math.max(3, 0.04 * contour.length())) {
-        return 0;
-      }
-    }
-    return 0;
+    return EndCylinder.of(fromEnd, contour.length()).map(Span::length).orElse(0.0);
   }
 
   /** Free faces are flutes, flat ones along the axis drive a tool. */

@@ -65,6 +65,14 @@ class ModelComparisonTest {
         List.of("OAL is 76.2 mm, but its model is 72 mm long"), said("OAL 3 in", "DMM 10"));
   }
 
+  @Test
+  void aModelThatEndsWithTheBodySaysNothingOfTheShank() throws IOException {
+    assertEquals(List.of(), said("DC 8", "DMM 6", "BD 10"));
+    assertEquals(
+        List.of("DMM is 6 mm, but its model has a shank of \u00f810 mm"),
+        said("DC 8", "DMM 6", "DN 10"));
+  }
+
   private static RawItem holder(String... sizes) {
     TreeMap<String, Cell> cells = new TreeMap<>();
     for (String size : sizes) {

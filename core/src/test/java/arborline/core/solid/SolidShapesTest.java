@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.solid.ProfileElement.Arc;
 import arborline.core.solid.ProfileElement.Corner;
+import arborline.core.tool.outline.Point;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -60,6 +61,26 @@ class SolidShapesTest {
     TurnedShape shape = shape(name);
     assertEquals(length, shape.length(), NEAR);
     assertEquals(diameter, shape.diameter(), NEAR);
+  }
+
+  @Test
+  void aHeadThatIsWiderThanTheBarBehindItCuts() throws IOException {
+    TurnedShape bar =
+        new Rods()
+            .with(
+                List.of(
+                    new Point(0, 12.5),
+                    new Point(49, 12.5),
+                    new Point(49, 10),
+                    new Point(136.4, 10),
+                    new Point(136.4, 15),
+                    new Point(140, 14.1)),
+                0)
+            .read()
+            .turned()
+            .orElseThrow();
+    assertEquals(14.1, bar.profile().getFirst().endR(), NEAR);
+    assertEquals(12.5, bar.profile().getLast().endR(), NEAR);
   }
 
   @Test

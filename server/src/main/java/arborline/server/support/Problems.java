@@ -18,8 +18,12 @@ import org.springframework.security.access.AccessDeniedException;
 import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
+import org.springframework.web.multipart.support.MissingServletRequestPartException;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
 
 /** Turns exceptions into problem documents in the sender's words. */
 @RestControllerAdvice
@@ -64,6 +68,14 @@ class Problems {
         HttpStatus.BAD_REQUEST, "the upload broke off or is no list of files; send it again");
   }
 
+  @ExceptionHandler
+  ProblemDetail missingPart(MissingServletRequestPartException missing) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.BAD_REQUEST,
+        "there is no part '%s' in what was sent; send what it asks for under that name"
+            .formatted(missing.getRequestPartName()));
+  }
+
   /** Said by Spring or, where rows are written ahead of the end of a transaction, by Hibernate. */
   @ExceptionHandler({DataIntegrityViolationException.class, ConstraintViolationException.class})
   ProblemDetail taken(Exception clash) {
@@ -94,14 +106,13 @@ class Problems {
   }
 
   @ExceptionHandler
-  ProblemDetail missing(org.springframework.web.servlet.resource.NoResourceFoundException missing) {
+  ProblemDetail missing(NoResourceFoundException missing) {
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.NOT_FOUND, "there is nothing at this address");
   }
 
   @ExceptionHandler
-  ProblemDetail malformed(
-      org.springframework.web.method.annotation.MethodArgumentTypeMismatchException malformed) {
+  ProblemDetail malformed(MethodArgumentTypeMismatchException malformed) {
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.BAD_REQUEST,
         "'%s' is not possible for %s".formatted(malformed.getValue(), malformed.getName()));
@@ -131,7 +142,6 @@ class Problems {
   }
 
   private static boolean gone(Exception defect) {
-    return defect
-        instanceof org.springframework.web.context.request.async.AsyncRequestNotUsableException;
+    return defect instanceof AsyncRequestNotUsableException;
   }
 }

@@ -6,7 +6,8 @@ import java.util.Optional;
 /**
  * A torus around its frame's z; u is the angle around it, v that around the tube.
  *
- * @param major from the axis to the middle of the tube, mm
+ * @param major from the axis to the middle of the tube, mm; below 0 for the inner part of a torus
+ *     that meets itself, whose tube has its middle beyond the axis
  * @param minor radius of the tube, mm
  */
 public record Torus(Placement frame, double major, double minor) implements Surface {
