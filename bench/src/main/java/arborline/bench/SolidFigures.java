@@ -27,7 +27,8 @@ import java.util.zip.ZipOutputStream;
 final class SolidFigures {
 
   private static final int FEWEST_ROUNDS = 27;
-  private static final long LEAST_NANOSECONDS = 2_000_000_000L;
+  private static final long LEAST_NANOSECONDS = 5_000_000_000L;
+  private static final int SMALL_READINGS = 3;
   private static final int STEPS = 5_000;
   private static final int ITEMS = 6_000;
   private static final int FILES = 2_000;
@@ -42,17 +43,14 @@ final class SolidFigures {
   void print() throws IOException {
     byte[] large = solid(STEPS);
     byte[] small = solid(STEPS / 10);
-    double statements = against("STEP of 9 MB read as statements", large, this::document);
-    double whole = against("STEP of 9 MB read to its contour, 10 000 faces", large, this::contour);
-    double tenth = best(small, this::contour);
-    double tenthOfStatements = best(small, this::document);
-    growth("statements of STEP", statements, tenthOfStatements);
-    growth("contour of STEP", whole, tenth);
+    against("STEP of 9 MB read as statements", large, this::document);
+    against("STEP of 9 MB read to its contour, 10 000 faces", large, this::contour);
+    growth("statements of STEP", large, small, this::document);
+    growth("contour of STEP", large, small, this::contour);
     byte[] properties = properties(ITEMS);
     against("properties of 6 000 items read as statements", properties, this::document);
-    double read =
-        against("properties of 6 000 items read to their values", properties, this::items);
-    growth("properties", read, best(properties(ITEMS / 10), this::items));
+    against("properties of 6 000 items read to their values", properties, this::items);
+    growth("properties", properties, properties(ITEMS / 10), this::items);
     manyFiles();
   }
 
@@ -72,7 +70,7 @@ final class SolidFigures {
     ExchangedItems.read(file, PropertyDictionary.NONE);
   }
 
-  private static double against(String figure, byte[] file, Reading reading) throws IOException {
+  private static void against(String figure, byte[] file, Reading reading) throws IOException {
     double floor = Double.MAX_VALUE;
     double ours = Double.MAX_VALUE;
     long start = System.nanoTime();
@@ -81,25 +79,25 @@ final class SolidFigures {
       ours = Math.min(ours, milliseconds(reading, file));
     }
     Bench.line(figure, ours, floor, "ms");
-    return ours;
-  }
-
-  private static double best(byte[] file, Reading reading) throws IOException {
-    double best = Double.MAX_VALUE;
-    long start = System.nanoTime();
-    for (int round = 0; goesOn(round, start); round++) {
-      best = Math.min(best, milliseconds(reading, file));
-    }
-    return best;
   }
 
   private static boolean goesOn(int round, long start) {
     return round < FEWEST_ROUNDS || System.nanoTime() - start < LEAST_NANOSECONDS;
   }
 
-  private static void growth(String what, double ten, double one) {
+  private static void growth(String what, byte[] ten, byte[] one, Reading reading)
+      throws IOException {
+    double large = Double.MAX_VALUE;
+    double small = Double.MAX_VALUE;
+    long start = System.nanoTime();
+    for (int round = 0; goesOn(round, start); round++) {
+      large = Math.min(large, milliseconds(reading, ten));
+      for (int i = 0; i < SMALL_READINGS; i++) {
+        small = Math.min(small, milliseconds(reading, one));
+      }
+    }
     System.out.printf(
-        Locale.ROOT, "%-58s %9.2f times the time for 10 times the data%n", what, ten / one);
+        Locale.ROOT, "%-58s %9.2f times the time for 10 times the data%n", what, large / small);
   }
 
   private static double milliseconds(Reading reading, byte[] file) throws IOException {

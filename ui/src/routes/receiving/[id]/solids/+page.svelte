@@ -117,7 +117,7 @@
         editable={open}
       />
       <aside
-        class="flex w-[340px] shrink-0 flex-col gap-3 overflow-auto border-l border-hairline px-5 py-4 max-lg:w-full"
+        class="flex w-[340px] shrink-0 flex-col xl:w-[400px] gap-3 overflow-auto border-l border-hairline px-5 py-4 max-lg:w-full"
         aria-label="What it is"
       >
         <div class="flex items-center gap-3">
