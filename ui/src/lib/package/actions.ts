@@ -1,6 +1,7 @@
 import { act } from '$lib/api/act';
 import { ALL } from '$lib/api/cache';
 import { api, ask } from '$lib/api/client';
+import { units } from '$lib/quantity/units.svelte';
 import { count } from '$lib/shell/text';
 
 const concerns = (id: number) => [
@@ -33,7 +34,7 @@ export const setOverhang = (id: number, line: number, index: number, overhang: n
           body: { overhang }
         })
       ),
-    message: `The tool stands out ${overhang} mm`,
+    message: `The tool stands out ${units.entry(overhang, 'mm')} ${units.label('mm')}`,
     concerns: concerns(id)
   });
 

@@ -6,19 +6,12 @@ import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.StackReading;
 import arborline.core.finding.Finding;
-import arborline.core.finding.Severity;
-import arborline.core.inspect.Allowance;
-import arborline.core.inspect.Disposition;
-import arborline.core.property.Dictionary;
-import arborline.core.quantity.Unit;
 import arborline.server.delivery.Delivery;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.DeliveryRepository;
 import arborline.server.delivery.LineRepository;
-import arborline.server.live.Live;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
-import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import java.math.BigDecimal;
 import java.util.List;
@@ -26,15 +19,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import java.util.function.Consumer;
-import java.util.function.LongFunction;
-import java.util.function.Predicate;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Puts lines of a delivery right: one, or all that have a finding. */
+/** Corrects what lines of a delivery say: one, or all that have a finding. */
 @Service
 class Correcting {
 
@@ -43,40 +32,24 @@ class Correcting {
   private final DeliveryRepository deliveries;
   private final LineRepository lines;
   private final FoundLines found;
-  private final LineChange change;
-  private final LineSnapshots before;
-  private final DecidedLines decided;
-  private final Trail trail;
-  private final Live live;
+  private final LineDeeds deeds;
+  private final CellReplacing replacing;
   private final Json json;
 
   Correcting(
       DeliveryRepository deliveries,
       LineRepository lines,
       FoundLines found,
-      LineChange change,
-      LineSnapshots before,
-      DecidedLines decided,
-      Trail trail,
-      Live live,
+      LineDeeds deeds,
+      CellReplacing replacing,
       Json json) {
     this.deliveries = deliveries;
     this.lines = lines;
     this.found = found;
-    this.change = change;
-    this.before = before;
-    this.decided = decided;
-    this.trail = trail;
-    this.live = live;
+    this.deeds = deeds;
+    this.replacing = replacing;
     this.json = json;
   }
-
-  /**
-   * What was put right.
-   *
-   * @param undo line of the trail that takes it back; 0 where nothing was changed
-   */
-  record Changed(long lines, long undo) {}
 
   /**
    * Replaces cells of one line.
@@ -86,16 +59,16 @@ class Correcting {
   @Transactional
   DeliveryLine correct(long id, long lineId, Map<String, String> cells, @Nullable String kind) {
     Optional<ItemKind> other = Optional.ofNullable(kind).map(Correcting::kind);
-    Delivery delivery = ready(id);
-    DeliveryLine line = open(id, lineId);
+    Delivery delivery = deeds.ready(id);
+    DeliveryLine line = deeds.open(id, lineId);
     long lineNo = line.lineNo;
-    make(
+    deeds.make(
         delivery,
         after -> FoundLines.among(List.of(lineId), after),
         changed -> true,
         changed -> {
           other.ifPresent(is -> changed.kind = is);
-          replace(changed, cells, Correcting::typed);
+          replacing.replace(changed, cells, CellReplacing::typed);
         },
         count ->
             "corrected line %d of %s: %s"
@@ -114,22 +87,23 @@ class Correcting {
    * @param overhang mm
    */
   @Transactional
-  Changed overhang(long id, long lineId, int index, BigDecimal overhang) {
-    Delivery delivery = ready(id);
-    DeliveryLine line = open(id, lineId);
+  LineDeeds.Changed overhang(long id, long lineId, int index, BigDecimal overhang) {
+    Delivery delivery = deeds.ready(id);
+    DeliveryLine line = deeds.open(id, lineId);
     if (index < 0 || index >= line.raw().stacks().size()) {
       throw Refusal.notFound("the line has no stack " + index);
     }
     Cell cell = LineStacks.overhang(overhang);
     String code = line.code;
-    return make(
+    return deeds.make(
         delivery,
         after -> FoundLines.among(List.of(lineId), after),
         changed -> true,
         changed -> {
           changed.restack(index, Map.of(StackReading.OVERHANG, cell));
           changed.readingFindings =
-              unsettled(changed.readingFindings, Map.of(StackReading.OVERHANG, cell.text()));
+              replacing.unsettled(
+                  changed.readingFindings, Map.of(StackReading.OVERHANG, cell.text()));
         },
         count -> "%s of %s stands out %s mm".formatted(code, delivery.name, cell.text()));
   }
@@ -142,9 +116,9 @@ class Correcting {
    */
   @Transactional
   DeliveryLine turn(long id, long lineId, RawItem item, boolean turned) {
-    Delivery delivery = ready(id);
-    String code = open(id, lineId).code;
-    make(
+    Delivery delivery = deeds.ready(id);
+    String code = deeds.open(id, lineId).code;
+    deeds.make(
         delivery,
         after -> FoundLines.among(List.of(lineId), after),
         changed -> true,
@@ -161,33 +135,21 @@ class Correcting {
     return lines.findByDeliveryIdAndId(id, lineId).orElseThrow();
   }
 
-  /** A line that was not taken yet. */
-  private DeliveryLine open(long id, long lineId) {
-    DeliveryLine line =
-        lines
-            .findByDeliveryIdAndId(id, lineId)
-            .orElseThrow(() -> Refusal.notFound("there is no such line in the delivery"));
-    if (line.takenId != null) {
-      throw Refusal.conflict("the line was taken already; change the tool on its sheet");
-    }
-    return line;
-  }
-
   /**
    * Gives a tool cutting data before it enters, in place of what came with it.
    *
    * @param cuts cells of each line: {@code MATERIAL}, {@code VC}, {@code FEED} and so on
    */
   @Transactional
-  Changed cutting(long id, long lineId, List<Map<String, String>> cuts) {
-    Delivery delivery = ready(id);
-    DeliveryLine line = open(id, lineId);
+  LineDeeds.Changed cutting(long id, long lineId, List<Map<String, String>> cuts) {
+    Delivery delivery = deeds.ready(id);
+    DeliveryLine line = deeds.open(id, lineId);
     if (line.kind != ItemKind.CUTTER && line.kind != ItemKind.INSERT) {
       throw Refusal.badRequest("only a tool has cutting data");
     }
     String code = line.code;
     List<SortedMap<String, Cell>> cells = cuts.stream().map(Correcting::cells).toList();
-    return make(
+    return deeds.make(
         delivery,
         after -> FoundLines.among(List.of(lineId), after),
         changed -> true,
@@ -233,17 +195,17 @@ class Correcting {
    * @param repair its id; the kind for all that findings of it offer
    */
   @Transactional
-  Changed repair(long id, FindingChoice choice, String repair) {
-    Delivery delivery = ready(id);
+  LineDeeds.Changed repair(long id, FindingChoice choice, String repair) {
+    Delivery delivery = deeds.ready(id);
     Optional<String> title = found.title(id, choice, repair);
     if (title.isEmpty()) {
-      return new Changed(0, 0);
+      return new LineDeeds.Changed(0, 0);
     }
-    return make(
+    return deeds.make(
         delivery,
         after -> found.offering(id, choice, repair, after),
         line -> true,
-        line -> replace(line, offered(line, choice, repair), Correcting::cell),
+        line -> replacing.replace(line, offered(line, choice, repair), CellReplacing::cell),
         count ->
             "corrected %s of %s: %s"
                 .formatted(TrailRecord.count(count, "line"), delivery.name, title.get()));
@@ -261,195 +223,11 @@ class Correcting {
     return changes;
   }
 
-  /** Makes a cell of a text that stands in an item from now on. */
-  private interface NewCell {
-    Cell of(RawItem item, String symbol, String text);
-  }
-
-  private void replace(DeliveryLine line, Map<String, String> cells, NewCell made) {
-    TreeMap<String, Cell> replacements = new TreeMap<>();
-    RawItem raw = line.raw().item();
-    cells.forEach((symbol, text) -> replacements.put(symbol, made.of(raw, symbol, text)));
-    line.cells = CellsJson.toText(raw.with(replacements).cells());
-    line.readingFindings = unsettled(line.readingFindings, cells);
-    line.lookedAt = false;
-    line.allowed = null;
-  }
-
-  /** What went wrong while reading stays until the cell that it is about is replaced. */
-  private @Nullable String unsettled(@Nullable String reading, Map<String, String> cells) {
-    if (reading == null) {
-      return null;
-    }
-    List<Finding> left =
-        Stream.of(json.read(reading, Finding[].class))
-            .filter(found -> !found.properties().isEmpty())
-            .filter(found -> !cells.containsKey(found.properties().getFirst()))
-            .toList();
-    return left.isEmpty() ? null : json.text(left);
-  }
-
-  private static Cell cell(RawItem raw, String symbol, String text) {
-    Cell before = raw.cells().get(symbol);
-    return new Cell(text, before == null ? Optional.empty() : before.unit(), false);
-  }
-
-  /** What a person typed is meant in the unit of the values beside it, which is shown there. */
-  private static Cell typed(RawItem raw, String symbol, String text) {
-    Optional<Unit> unit = Dictionary.standard().find(symbol).flatMap(raw::unitBeside);
-    return unit.isPresent() ? Cell.of(text, unit.get()) : cell(raw, symbol, text);
-  }
-
-  /**
-   * Marks lines as looked at: queries no longer keep them from entering, and of those that pass it
-   * is known that somebody holds them for right.
-   */
-  @Transactional
-  Changed look(long id, List<Long> lineIds) {
-    return look(
-        id,
-        after -> FoundLines.among(lineIds, after),
-        line ->
-            line.disposition == Disposition.QUERY
-                || line.disposition == Disposition.PASS && !line.lookedAt,
-        "");
-  }
-
-  /** Marks all lines that have such a finding as looked at. */
-  @Transactional
-  Changed look(long id, FindingChoice choice) {
-    return look(
-        id,
-        after -> found.having(id, choice, after),
-        line -> line.disposition == Disposition.QUERY,
-        "queries of ");
-  }
-
-  /**
-   * Settles for lines whose code the shop has for another tool whose values stand.
-   *
-   * @param lineIds the lines; null for all that have such a finding
-   * @param finding that they have
-   */
-  @Transactional
-  Changed settle(long id, @Nullable List<Long> lineIds, FindingChoice finding, LineChoice choice) {
-    Delivery delivery = ready(id);
-    String text = json.text(choice);
-    Changed settled =
-        make(
-            delivery,
-            concerned(id, lineIds, finding),
-            line -> line.kind.standsAlone(),
-            line -> line.choice = text,
-            count ->
-                "chose to %s for %s of %s"
-                    .formatted(
-                        choice.answer().name().toLowerCase(java.util.Locale.ROOT),
-                        TrailRecord.count(count, "line"),
-                        delivery.name));
-    decided.note(id);
-    return settled;
-  }
-
-  /**
-   * Lets lines in that are held by doubts about their sizes.
-   *
-   * @param reason stays on the trail and with the lines
-   */
-  @Transactional
-  Changed allow(
-      long id, @Nullable List<Long> lineIds, @Nullable FindingChoice choice, String reason) {
-    Delivery delivery = ready(id);
-    return make(
-        delivery,
-        concerned(id, lineIds, choice),
-        this::allowable,
-        line -> {
-          line.allowed = reason;
-          line.lookedAt = true;
-        },
-        count ->
-            "let in %s of %s: %s"
-                .formatted(TrailRecord.count(count, "held line"), delivery.name, reason));
-  }
-
-  private boolean allowable(DeliveryLine line) {
-    List<Finding> held =
-        Stream.of(json.read(line.findings, Finding[].class))
-            .filter(finding -> finding.severity() == Severity.HOLD)
-            .toList();
-    return line.disposition == Disposition.HOLD && held.stream().allMatch(Allowance::possible);
-  }
-
-  private LongFunction<List<Long>> concerned(
-      long id, @Nullable List<Long> lineIds, @Nullable FindingChoice choice) {
-    if (lineIds != null) {
-      return after -> FoundLines.among(lineIds, after);
-    }
-    if (choice == null) {
-      throw Refusal.badRequest("say which lines or a finding are meant");
-    }
-    return after -> found.having(id, choice, after);
-  }
-
-  private Changed look(
-      long id, LongFunction<List<Long>> next, Predicate<DeliveryLine> concerned, String what) {
-    Delivery delivery = ready(id);
-    return make(
-        delivery,
-        next,
-        concerned,
-        line -> line.lookedAt = true,
-        count ->
-            "looked at %s%s of %s"
-                .formatted(what, TrailRecord.count(count, "line"), delivery.name));
-  }
-
-  private Changed make(
-      Delivery delivery,
-      LongFunction<List<Long>> next,
-      Predicate<DeliveryLine> concerned,
-      Consumer<DeliveryLine> edit,
-      LongFunction<String> text) {
-    int changeNo = before.next(delivery.id);
-    long count =
-        change.make(
-            delivery,
-            next,
-            ids -> {
-              List<DeliveryLine> some =
-                  change.open(delivery.id, ids).stream().filter(concerned).toList();
-              if (!some.isEmpty()) {
-                before.keep(delivery.id, changeNo, some.stream().map(line -> line.id).toList());
-                some.forEach(edit);
-              }
-              return some;
-            });
-    if (count == 0) {
-      return new Changed(0, 0);
-    }
-    live.say("delivery", delivery.id, "corrected");
-    long undo =
-        trail.record(
-            TrailRecord.of("delivery", delivery.id, text.apply(count))
-                .undoneBy(LineUndo.KIND, new LineUndo.Change(delivery.id, changeNo)));
-    return new Changed(count, undo);
-  }
-
   /** Refuses a delivery that is not there. */
   @Transactional(readOnly = true)
   void known(long id) {
     deliveries
         .findByIdAndPutAwayAtIsNull(id)
         .orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
-  }
-
-  private Delivery ready(long id) {
-    Delivery delivery =
-        deliveries.lock(id).orElseThrow(() -> Refusal.notFound("there is no delivery " + id));
-    if (delivery.state != Delivery.State.READY) {
-      throw Refusal.conflict("the delivery is not read to its end yet; wait for it");
-    }
-    return delivery;
   }
 }

@@ -31,6 +31,7 @@ class CorrectionController {
   private static final int MOST_CUTTING = 100;
 
   private final Correcting correcting;
+  private final Deciding deciding;
   private final NamedShapes shapes;
   private final SolidEnds ends;
   private final LineStacks stacks;
@@ -41,6 +42,7 @@ class CorrectionController {
 
   CorrectionController(
       Correcting correcting,
+      Deciding deciding,
       LineLists lists,
       Beside beside,
       LibraryComparison comparison,
@@ -53,6 +55,7 @@ class CorrectionController {
     this.shapes = shapes;
     this.ends = ends;
     this.correcting = correcting;
+    this.deciding = deciding;
     this.lists = lists;
     this.beside = beside;
     this.comparison = comparison;
@@ -117,21 +120,21 @@ class CorrectionController {
   @PostMapping("/{id}/repair")
   @MayReceive
   @LongWork
-  Correcting.Changed repair(@PathVariable long id, @RequestBody RepairOrder order) {
+  LineDeeds.Changed repair(@PathVariable long id, @RequestBody RepairOrder order) {
     return correcting.repair(id, order.choice(), order.repair());
   }
 
   @PostMapping("/{id}/look")
   @MayReceive
   @LongWork
-  Correcting.Changed look(@PathVariable long id, @RequestBody LookOrder order) {
+  LineDeeds.Changed look(@PathVariable long id, @RequestBody LookOrder order) {
     if (order.finding() != null) {
-      return correcting.look(id, new FindingChoice(order.finding(), order.severity()));
+      return deciding.look(id, new FindingChoice(order.finding(), order.severity()));
     }
     if (order.lines() == null) {
       throw Refusal.badRequest("say which lines or a finding were looked at");
     }
-    return correcting.look(id, order.lines());
+    return deciding.look(id, order.lines());
   }
 
   /**
@@ -160,8 +163,8 @@ class CorrectionController {
   @PostMapping("/{id}/settle")
   @MayReceive
   @LongWork
-  Correcting.Changed settle(@PathVariable long id, @RequestBody SettleOrder order) {
-    return correcting.settle(
+  LineDeeds.Changed settle(@PathVariable long id, @RequestBody SettleOrder order) {
+    return deciding.settle(
         id, order.lines(), order.choice(), LineChoice.of(order.answer(), order.fields()));
   }
 
@@ -179,12 +182,12 @@ class CorrectionController {
   @PostMapping("/{id}/allow")
   @MayReceive
   @LongWork
-  Correcting.Changed allow(@PathVariable long id, @RequestBody AllowOrder order) {
+  LineDeeds.Changed allow(@PathVariable long id, @RequestBody AllowOrder order) {
     String reason = order.reason() == null ? "" : order.reason().strip();
     if (reason.isEmpty() || reason.length() > LONGEST_REASON) {
       throw Refusal.badRequest("give a reason of up to %d letters".formatted(LONGEST_REASON));
     }
-    return correcting.allow(
+    return deciding.allow(
         id,
         order.lines(),
         order.finding() == null ? null : new FindingChoice(order.finding(), order.severity()),
@@ -216,7 +219,7 @@ class CorrectionController {
   /** Says how far the tool of a stack stands out. */
   @PutMapping("/{id}/lines/{lineId}/stacks/{index}")
   @MayReceive
-  Correcting.Changed overhang(
+  LineDeeds.Changed overhang(
       @PathVariable long id,
       @PathVariable long lineId,
       @PathVariable int index,
@@ -237,7 +240,7 @@ class CorrectionController {
   /** Gives a tool cutting data before it enters, in place of what came with it. */
   @PutMapping("/{id}/lines/{lineId}/cutting")
   @MayReceive
-  Correcting.Changed cutting(
+  LineDeeds.Changed cutting(
       @PathVariable long id, @PathVariable long lineId, @RequestBody CuttingOrder order) {
     if (order.lines() == null
         || order.lines().size() > MOST_CUTTING

@@ -1,0 +1,73 @@
+// @vitest-environment jsdom
+import { cleanup, fireEvent, screen } from '@testing-library/svelte';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+
+const get = vi.hoisted(() => vi.fn());
+const post = vi.hoisted(() => vi.fn());
+vi.mock('$lib/api/client', () => ({
+  api: { GET: get, POST: post },
+  ask: (answer: Promise<unknown>) => answer
+}));
+vi.mock('$lib/shell/toast', () => ({ done: vi.fn(), failed: vi.fn() }));
+
+import type { Line } from '$lib/api/client';
+import { renderPart } from '$lib/testing/provided';
+import VendorChange from './VendorChange.svelte';
+
+const line = { id: 7, code: 'MC-1', cells: {}, findings: [], choice: null } as unknown as Line;
+const fields = [
+  { field: 'LU', before: '30 mm', now: '32 mm', ours: '31 mm', outcome: 'CONFLICT' },
+  { field: 'RPMX', before: '26000 1/min', now: '', ours: '26000 1/min', outcome: 'WITHDRAWN' },
+  { field: 'OAL', before: '93 mm', now: '92 mm', ours: '93 mm', outcome: 'FOLLOWS' },
+  { field: 'COATING', before: 'TX-4', now: 'TX-5', ours: 'TX-5', outcome: 'AGREES' }
+];
+
+describe('what a vendor changed of an item', () => {
+  beforeEach(async () => {
+    cleanup();
+    post.mockReset().mockResolvedValue({ lines: 1, undo: 2 });
+    get
+      .mockReset()
+      .mockImplementation((path: string) =>
+        Promise.resolve(
+          path.endsWith('/properties')
+            ? { items: [{ symbol: 'LU', name: 'usable length', sentence: 'How deep.' }] }
+            : { before: '2026-1', fields }
+        )
+      );
+    renderPart(VendorChange, { delivery: 3, line, editable: true });
+    await screen.findByText('Changed since 2026-1');
+  });
+
+  const row = (symbol: string) => screen.getByText(symbol).closest('tr')!;
+  const settled = () => post.mock.calls.at(-1)?.[1].body;
+
+  it('shows what stood, what stands now and what the shop has, by name', async () => {
+    await screen.findByText('usable length');
+    for (const text of ['30 mm', '32 mm', '31 mm', 'you decide'])
+      expect(row('LU').textContent).toContain(text);
+    expect(row('RPMX').textContent).toContain('no longer said');
+  });
+
+  it('offers nothing to decide where both say the same', () => {
+    expect(row('COATING').querySelector('input')).toBeNull();
+    expect(row('LU').querySelector('input')).toBeTruthy();
+  });
+
+  it('keeps ours where nothing is marked', async () => {
+    const follows = screen.getByLabelText<HTMLInputElement>('Take OAL from the vendor');
+    if (follows.checked) await fireEvent.click(follows);
+    await fireEvent.click(screen.getByRole('button', { name: 'Keep ours' }));
+    expect(settled()).toMatchObject({ answer: 'keep', lines: [7] });
+  });
+
+  it('takes what is marked, value by value', async () => {
+    await fireEvent.click(screen.getByLabelText('Take LU from the vendor'));
+    await fireEvent.click(
+      screen.getByRole('button', { name: 'Take what is marked, keep the rest' })
+    );
+    expect(settled().answer).toBe('merge');
+    expect(settled().fields).toContain('LU');
+    expect(settled().fields).not.toContain('RPMX');
+  });
+});

@@ -1,0 +1,8 @@
+import { render } from '@testing-library/svelte';
+import type { Component } from 'svelte';
+import Provided from './Provided.svelte';
+
+/** Renders a part of the interface that asks the server, with an empty store of answers. */
+export function renderPart(part: unknown, props: Record<string, unknown>) {
+  return render(Provided, { props: { part: part as Component, props } });
+}
