@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -116,6 +117,49 @@ class VendorReleasesTest extends ServerTest {
   }
 
   private static final String DRILL = "DC=8 LU=49 OAL=89 LCF=55 DMM=8";
+
+  private JsonNode given(long delivery, String code, String speed) {
+    long id = line(delivery, code).get("id").asLong();
+    Api.Answer said =
+        lead.send(
+            "PUT",
+            "/api/v1/deliveries/%d/lines/%d/cutting".formatted(delivery, id),
+            Api.body(
+                "lines",
+                List.of(Map.of("MATERIAL", "p-alloy-annealed", "VC", speed, "FEED", "0.2"))));
+    assertEquals(200, said.status(), said.toString());
+    return line(delivery, code);
+  }
+
+  @Test
+  void cuttingDataGivenForWhatTheShopHasAreJudgedAndTaken() {
+    long library = library("Releases: cutting data");
+    take(delivered("Cut Edge", "26-1", "VRQ-1", DRILL, "VRQ-2", DRILL, "VRQ-3", DRILL), library);
+    long ours = tool(library, "VRQ-3");
+    lead.send(
+        "PUT",
+        "/api/v1/tools/%d?version=1".formatted(ours),
+        Draft.of("VRQ-3", "Ours", "drill-twist", "DC=8 LU=48 OAL=89 LCF=55 DMM=8 SIG=140 NOF=2"));
+    String longer = DRILL.replace("LU=49", "LU=47");
+    long next = delivered("Cut Edge", "26-2", "VRQ-1", longer, "VRQ-2", DRILL, "VRQ-3", DRILL);
+    assertEquals("skipped", line(next, "VRQ-2").get("disposition").asString());
+    assertEquals("skipped", line(next, "VRQ-3").get("disposition").asString());
+    for (String code : List.of("VRQ-1", "VRQ-2", "VRQ-3")) {
+      JsonNode wrong = given(next, code, "-5");
+      assertEquals("hold", wrong.get("disposition").asString(), wrong.toString());
+      assertTrue(wrong.get("findings").toString().contains("must be above 0"), wrong.toString());
+      assertEquals("pass", given(next, code, "90").get("disposition").asString());
+    }
+    take(next, library);
+    for (String code : List.of("VRQ-1", "VRQ-2", "VRQ-3")) {
+      JsonNode cut =
+          lead.get("/api/v1/tools/%d/cutting".formatted(tool(library, code))).at("items").get(0);
+      assertEquals(0, new BigDecimal("90").compareTo(new BigDecimal(cut.get("speed").asString())));
+    }
+    assertEquals("47", value(tool(library, "VRQ-1"), "LU"));
+    assertEquals("49", value(tool(library, "VRQ-2"), "LU"));
+    assertEquals("48", value(ours, "LU"));
+  }
 
   @Test
   void whatTheVendorChangedFollowsAndWhatTheShopChangedStays() {

@@ -100,6 +100,14 @@ public final class Clashes {
         "already-here", "the shop has tool %s with the same values".formatted(code), RawItem.CODE);
   }
 
+  /** Of a tool that the shop keeps as it is cutting data are taken. */
+  public static Finding bringsCutting(String code) {
+    return Finding.note(
+        "brings-cutting",
+        "cutting data of %s that the shop does not have yet are taken".formatted(code),
+        RawItem.CODE);
+  }
+
   /** The shop has this item, and not what comes with it. */
   public static Finding comesWithMore(String code) {
     return Finding.note(

@@ -5,6 +5,7 @@ import arborline.core.exchange.RawBundle;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.inspect.Allowance;
+import arborline.core.inspect.BelongingFindings;
 import arborline.core.inspect.Clashes;
 import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Disposition;
@@ -246,18 +247,46 @@ public class LineJudge {
             || Clashes.differences(inspected.tool(), present.tool()).isEmpty();
     if (same && present.shelved()) {
       return unknown(line.deliveryId, present.id(), inspected) == 0
-          ? inspected.with(List.of(Clashes.alreadyHere(code)), Disposition.SKIPPED)
+          ? withCutting(
+              line,
+              present,
+              inspected,
+              inspected.with(List.of(Clashes.alreadyHere(code)), Disposition.SKIPPED))
           : with(inspected, Clashes.comesWithMore(code));
     }
     return same
         ? inspected
-        : settled(line, present.hash())
-            .map(choice -> chosen(inspected, present.tool(), choice.settled()))
-            .or(() -> vendors.tool(line, inspected, present, around))
-            .orElseGet(() ->
-                with(
-                    inspected,
-                    Clashes.withShop(inspected.tool(), present.tool(), free(around, code))));
+        : withCutting(
+            line,
+            present,
+            inspected,
+            settled(line, present.hash())
+                .map(choice -> chosen(inspected, present.tool(), choice.settled()))
+                .or(() -> vendors.tool(line, inspected, present, around))
+                .orElseGet(() ->
+                    with(
+                        inspected,
+                        Clashes.withShop(inspected.tool(), present.tool(), free(around, code)))));
+  }
+
+  /**
+   * Of a tool of which nothing is taken its cutting data are, and what is wrong with them is said.
+   */
+  private Inspected withCutting(
+      DeliveryLine line, ShopTool present, Inspected arriving, Inspected judged) {
+    if (judged.disposition() != Disposition.SKIPPED) {
+      return judged;
+    }
+    List<Finding> findings = new ArrayList<>(judged.findings());
+    arriving.findings().stream().filter(BelongingFindings::cutting).forEach(findings::add);
+    boolean fresh =
+        belongings.stream()
+            .filter(kept -> kept.kind().equals(ItemKind.CUTTING.word()))
+            .anyMatch(kept -> kept.unknown(present.id(), line.deliveryId, arriving) > 0);
+    if (fresh) {
+      findings.add(Clashes.bringsCutting(arriving.tool().code()));
+    }
+    return findings.size() == judged.findings().size() ? judged : arriving.with(findings);
   }
 
   /** What was chosen against the shop's tool as it stands; a choice against another one is over. */
@@ -296,7 +325,8 @@ public class LineJudge {
 
   /** What holds a tool and what it lacks is seen in what it becomes, not in what arrives of it. */
   private static boolean ofTheWhole(Finding finding) {
-    return finding.severity() == Severity.HOLD || finding.code().startsWith("missing.");
+    return (finding.severity() == Severity.HOLD || finding.code().startsWith("missing."))
+        && !BelongingFindings.are(finding);
   }
 
   static Inspected with(Inspected inspected, Finding finding) {
