@@ -98,7 +98,10 @@ public record SearchText(List<String> words, List<Condition> conditions) {
         switch (parts.group(2).strip()) {
           case "<", "<=" -> new Condition(symbol, Optional.empty(), second);
           case ">", ">=" -> new Condition(symbol, first, Optional.empty());
-          default -> new Condition(symbol, first, second);
+          default ->
+              first.get().compareTo(second.get()) <= 0
+                  ? new Condition(symbol, first, second)
+                  : new Condition(symbol, second, first);
         });
   }
 

@@ -18,6 +18,7 @@ class SearchTextTest {
   @ParameterizedTest
   @CsvSource({
     "dia 6..12,    DC,   6,  12",
+    "dia 9..3,     DC,   3,  9",
     "D=10,         DC,   10, 10",
     "flutes 3,     NOF,  3,  3",
     "reach>30,     LU,   30, ''",
