@@ -12,5 +12,5 @@ mkdir -p "$RUN/bench-lib"
 for each in $libraries; do
   unzip -q -j -o server/target/arbor-line.jar "BOOT-INF/lib/$each" -d "$RUN/bench-lib"
 done
-exec java -cp "bench/target/classes:core/target/classes:rig/target/classes:$RUN/bench-lib/*" \
+exec java "${SERVER_JVM[@]}" -cp "bench/target/classes:core/target/classes:rig/target/classes:$RUN/bench-lib/*" \
   arborline.bench.Bench "$PWD" "$RUN/bench" "$@"

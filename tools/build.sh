@@ -29,9 +29,6 @@ server_environment() {
   export ARBOR_PORT="$PORT" ARBOR_SHOP_URL="http://127.0.0.1:$SHOP_PORT"
 }
 
-# Long pauses hurt nobody here, throughput is what imports and lists live from.
-SERVER_JVM=(-Xmx1g -XX:+UseParallelGC)
-
 # Records the classes that a start loads, so that later starts take seconds.
 train() {
   [ -f "$RUN/app.aot" ] && return

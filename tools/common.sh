@@ -110,3 +110,6 @@ stop_process() {
 db_client() {
   mariadb --defaults-file="$RUN/db.client" "$@"
 }
+
+# Long pauses hurt nobody here, throughput is what imports and lists live from.
+SERVER_JVM=(-Xmx1g -XX:+UseParallelGC)
