@@ -20,4 +20,5 @@ case "${1:-}" in
       -Dsurefire.failIfNoSpecifiedTests=false "$@"
     ;;
 esac
-mvn -B -ntp verify "$@"
+# The modules that need nothing of each other, core and ui, are checked beside each other.
+mvn -B -ntp -T 2 verify "$@"
