@@ -18,10 +18,11 @@ final class Names {
   private final List<String> names = new ArrayList<>();
   private final Map<String, Integer> numbers = new HashMap<>();
 
-  /** As they are written, where they were met last, with their numbers. */
+  /** As they are written, each in the first slot that was free for it, with their numbers. */
   private final byte[][] signs = new byte[SLOTS][];
 
   private final int[] met = new int[SLOTS];
+  private int taken;
 
   Names() {
     Arrays.fill(signs, NONE);
@@ -30,16 +31,25 @@ final class Names {
   /** The number of the name that stands at a place of a text, whatever its letters. */
   int at(byte[] text, int from, int to) {
     int slot = slot(text, from, to);
-    byte[] last = signs[slot];
-    if (Arrays.equals(last, 0, last.length, text, from, to)) {
-      return met[slot];
+    while (signs[slot] != NONE) {
+      byte[] known = signs[slot];
+      if (Arrays.equals(known, 0, known.length, text, from, to)) {
+        return met[slot];
+      }
+      slot = slot + 1 & SLOTS - 1;
     }
+    return add(text, from, to, slot);
+  }
+
+  /** Takes in one that is met for the first time, or again while no slot was left for it. */
+  private int add(byte[] text, int from, int to, int slot) {
     String name =
         new String(text, from, to - from, StandardCharsets.UTF_8).toUpperCase(Locale.ROOT);
     int number = numbers.computeIfAbsent(name, this::add);
-    if (to - from <= LONGEST) {
+    if (to - from <= LONGEST && taken < SLOTS / 2) {
       signs[slot] = Arrays.copyOfRange(text, from, to);
       met[slot] = number;
+      taken++;
     }
     return number;
   }

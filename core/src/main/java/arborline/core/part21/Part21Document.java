@@ -47,6 +47,7 @@ public final class Part21Document {
 
   private final byte[] text;
   private final StatementTexts texts;
+  private final StatementParser parser;
   private final Names names = new Names();
   private final InstanceTable numbers = new InstanceTable();
 
@@ -76,6 +77,7 @@ public final class Part21Document {
   private Part21Document(byte[] text) {
     this.text = text;
     this.texts = new StatementTexts(text);
+    this.parser = new StatementParser(text, names);
   }
 
   /**
@@ -186,7 +188,7 @@ public final class Part21Document {
 
   private Statement parsed(int index) throws FaultyStatementException {
     int end = Math.min(texts.end(index) + 1, text.length);
-    return new StatementParser(text, texts.start(index), end, texts.line(index), names).statement();
+    return parser.statement(texts.start(index), end, texts.line(index));
   }
 
   /** At which place of {@link #statements} the first instance of a number stands; or -1. */
@@ -356,7 +358,7 @@ public final class Part21Document {
       return Optional.empty();
     }
     byte[] left = rest.append(';').toString().getBytes(StandardCharsets.UTF_8);
-    return Optional.of(new StatementParser(left, 0, left.length, first, names).statement());
+    return Optional.of(new StatementParser(left, names).statement(0, left.length, first));
   }
 
   private void garbage(long line, String why) {

@@ -36,8 +36,7 @@ final class PhysicalFile implements AutoCloseable {
       return Optional.empty();
     }
     byte[] gathered = new String(text, 0, length).getBytes(StandardCharsets.UTF_8);
-    Statement statement =
-        new StatementParser(gathered, 0, gathered.length, first, names).statement();
+    Statement statement = new StatementParser(gathered, names).statement(0, gathered.length, first);
     if (length > LONGEST) {
       throw new FaultyStatementException(
           first, "a statement is longer than %d characters".formatted(LONGEST));

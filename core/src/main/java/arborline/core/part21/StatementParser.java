@@ -6,7 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Reads one statement of a text, up to its semicolon; comments are passed over. Source: ISO
+ * Reads statements of a text, each up to its semicolon; comments are passed over. Source: ISO
  * 10303-21, clear text encoding.
  */
 final class StatementParser {
@@ -17,10 +17,10 @@ final class StatementParser {
   private static final int LONGEST_SIGN = 4;
 
   private final byte[] text;
-  private final int from;
-  private final int to;
-  private final long firstLine;
   private final Names names;
+  private int from;
+  private int to;
+  private long firstLine;
   private int at;
 
   /** Arguments of the lists that are open; those of the innermost last. */
@@ -34,28 +34,30 @@ final class StatementParser {
   /** How many bytes it has. */
   private int width;
 
-  /**
-   * A parser of a part of a text in UTF-8.
-   *
-   * @param to behind the semicolon
-   * @param firstLine on which the part begins
-   */
-  StatementParser(byte[] text, int from, int to, long firstLine, Names names) {
-    this.names = names;
+  StatementParser(byte[] text, Names names) {
     this.text = text;
-    this.from = from;
-    this.to = to;
-    this.firstLine = firstLine;
-    this.at = from;
-    look();
+    this.names = names;
   }
 
   /**
-   * The statement.
+   * The statement that a part of a text in UTF-8 is.
    *
+   * @param start where it begins
+   * @param end behind the semicolon
+   * @param line on which it begins
    * @throws FaultyStatementException with the line, where something else stands there
    */
-  Statement statement() throws FaultyStatementException {
+  Statement statement(int start, int end, long line) throws FaultyStatementException {
+    from = start;
+    to = end;
+    firstLine = line;
+    at = start;
+    gathered = 0;
+    look();
+    return statement();
+  }
+
+  private Statement statement() throws FaultyStatementException {
     blanks();
     long start = line();
     long id = 0;

@@ -1,6 +1,7 @@
 package arborline.core.solid;
 
 import arborline.core.solid.shape.Surface;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -17,6 +18,11 @@ record Face(Surface surface, boolean outward, List<List<EdgeUse>> loops, long li
   }
 
   List<EdgeUse> edges() {
-    return loops.stream().flatMap(List::stream).toList();
+    if (loops.size() == 1) {
+      return loops.getFirst();
+    }
+    List<EdgeUse> edges = new ArrayList<>();
+    loops.forEach(edges::addAll);
+    return edges;
   }
 }

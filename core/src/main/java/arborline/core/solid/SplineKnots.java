@@ -10,7 +10,7 @@ import arborline.core.part21.Statement;
 import arborline.core.solid.shape.SplineBasis;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.Set;
 
 /**
  * The knots of a spline in one direction, whether it is written as one entity or as several partial
@@ -26,11 +26,18 @@ record SplineKnots(
     List<Argument> values) {
 
   private static final int MOST = 100_000;
+  private static final Set<String> FORMS =
+      Set.of("B_SPLINE_", "BEZIER_", "UNIFORM_", "QUASI_UNIFORM_");
 
   /** True where a spline is written in another manner than with its knots. */
   static boolean isSpline(Statement statement, String kind) {
-    return Stream.of("B_SPLINE_", "BEZIER_", "UNIFORM_", "QUASI_UNIFORM_")
-        .anyMatch(name -> statement.entity(name + kind).isPresent());
+    for (Entity entity : statement.entities()) {
+      String name = entity.name();
+      if (name.endsWith(kind) && FORMS.contains(name.substring(0, name.length() - kind.length()))) {
+        return true;
+      }
+    }
+    return false;
   }
 
   static SplineKnots ofCurve(Statement statement) {

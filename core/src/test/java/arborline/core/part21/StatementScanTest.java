@@ -32,7 +32,7 @@ class StatementScanTest {
 
   private static Statement read(String text) throws FaultyStatementException {
     byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
-    return new StatementParser(bytes, 0, bytes.length, 1, new Names()).statement();
+    return new StatementParser(bytes, new Names()).statement(0, bytes.length, 1);
   }
 
   @Test
