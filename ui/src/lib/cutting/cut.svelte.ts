@@ -1,4 +1,4 @@
-import { computeCut, startingValues } from './queries';
+import { computeCut, FIRST_MATERIAL, startingValues } from './queries';
 import { type Computed, type CuttingLine, type Finding } from '$lib/api/client';
 import type { components } from '$lib/api/schema';
 import { failed } from '$lib/shell/toast';
@@ -10,7 +10,7 @@ export type CutField = Schemas['CutField'];
 /** A cut that somebody thinks about: what is wanted, and what the server says follows from it. */
 export class CutDraft {
   readonly toolId: number;
-  material = $state('p-alloy-annealed');
+  material = $state(FIRST_MATERIAL);
   machine = $state('');
   purpose = $state('rough');
   coolant = $state('');

@@ -1,13 +1,9 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const get = vi.hoisted(() => vi.fn());
-const post = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { GET: get, POST: post },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 vi.mock('$lib/shell/toast', () => ({ failed: vi.fn() }));
 
+import { get, post } from '$lib/testing/server';
 import { CutDraft } from './cut.svelte';
 
 const request = { speed: 150, feed: 0.055, depth: 10, width: 3, work: 0, centred: false };

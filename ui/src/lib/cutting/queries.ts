@@ -2,6 +2,9 @@ import { queryOptions } from '@tanstack/svelte-query';
 import { ALL } from '$lib/api/cache';
 import { api, ask, type CutBody, type FactorBody } from '$lib/api/client';
 
+/** The material that is meant until somebody chooses one. */
+export const FIRST_MATERIAL = 'p-alloy-annealed';
+
 export const materialsQuery = () =>
   queryOptions({
     queryKey: ['material', ALL],

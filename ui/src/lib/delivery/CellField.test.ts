@@ -2,18 +2,14 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const patch = vi.hoisted(() => vi.fn());
 const reload = vi.hoisted(() => vi.fn());
-const get = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { GET: get, PATCH: patch },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 vi.mock('$lib/api/cache', () => ({ ALL: '*', reload }));
 
 import type { Line } from '$lib/api/client';
 import { units } from '$lib/quantity/units.svelte';
 import { settings } from '$lib/shell/settings.svelte';
+import { get, patch } from '$lib/testing/server';
 import CellField from './CellField.svelte';
 
 const line = {

@@ -17,7 +17,8 @@
   let open = $state(true);
   let busy = $state(false);
   let wrong = $state('');
-  const preview = createQuery(() => mergePreviewQuery(order));
+  // What was merged has no preview any more.
+  const preview = createQuery(() => ({ ...mergePreviewQuery(order), enabled: !busy }));
   const values = $derived(Object.keys(order.values ?? {}));
 
   $effect(() => {
@@ -32,8 +33,8 @@
       open = false;
     } catch (error) {
       wrong = (error as Error).message;
+      busy = false;
     }
-    busy = false;
   }
 </script>
 

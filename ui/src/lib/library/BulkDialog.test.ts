@@ -2,15 +2,11 @@
 import { cleanup, fireEvent, screen } from '@testing-library/svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const get = vi.hoisted(() => vi.fn());
-const post = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { GET: get, POST: post },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 vi.mock('$lib/shell/toast', () => ({ done: vi.fn(), failed: vi.fn() }));
 
 import { renderPart } from '$lib/testing/provided';
+import { get, post } from '$lib/testing/server';
 import BulkDialog from './BulkDialog.svelte';
 
 const zero = 'the formula divides by zero';

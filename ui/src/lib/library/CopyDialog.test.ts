@@ -2,15 +2,12 @@
 import { cleanup, fireEvent, screen } from '@testing-library/svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const post = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { POST: post },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 const done = vi.hoisted(() => vi.fn());
 vi.mock('$lib/shell/toast', () => ({ done, failed: vi.fn() }));
 
 import { renderPart } from '$lib/testing/provided';
+import { post } from '$lib/testing/server';
 import CopyDialog from './CopyDialog.svelte';
 
 const rows = [

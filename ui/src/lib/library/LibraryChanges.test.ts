@@ -2,14 +2,11 @@
 import { cleanup, screen } from '@testing-library/svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const get = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { GET: get },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 
 import type { LibraryLine } from '$lib/api/client';
 import { renderPart } from '$lib/testing/provided';
+import { get } from '$lib/testing/server';
 import LibraryChanges from './LibraryChanges.svelte';
 
 const lines = [12, 11, 10].map(

@@ -1,5 +1,6 @@
 import { Debounced, PersistedState } from 'runed';
 import type { ViewDefinition } from '$lib/api/client';
+import { FIRST_MATERIAL } from '$lib/cutting/queries';
 import { groupings, type Grouping } from './grouping';
 
 /** By how much the board is enlarged. */
@@ -51,7 +52,7 @@ export class ListFilter {
   readonly #columns: PersistedState<string[] | null>;
   readonly #group = new PersistedState<Grouping>('tools grouped', '');
   readonly #board = new PersistedState('tools on the board', false);
-  readonly #material = new PersistedState('cutting data of tools for', 'p-alloy-annealed');
+  readonly #material = new PersistedState('cutting data of tools for', FIRST_MATERIAL);
 
   /** @param name under which the columns of such lists are kept */
   constructor(readonly name: string = 'tools') {

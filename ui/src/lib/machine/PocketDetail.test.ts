@@ -2,15 +2,12 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const get = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { GET: get },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 
 import type { MachineView, PlaceView } from '$lib/api/client';
 import { units } from '$lib/quantity/units.svelte';
 import { settings } from '$lib/shell/settings.svelte';
+import { get } from '$lib/testing/server';
 import PocketDetail from './PocketDetail.svelte';
 
 const view = {

@@ -2,16 +2,12 @@
 import { cleanup, fireEvent, screen } from '@testing-library/svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const get = vi.hoisted(() => vi.fn());
-const put = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { GET: get, PUT: put },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 vi.mock('$lib/shell/toast', () => ({ done: vi.fn(), failed: vi.fn() }));
 
 import type { Line } from '$lib/api/client';
 import { renderPart } from '$lib/testing/provided';
+import { get, put } from '$lib/testing/server';
 import CuttingLines from './CuttingLines.svelte';
 
 const cut = (speed: string, unit: string | null) => ({

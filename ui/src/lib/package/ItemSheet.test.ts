@@ -2,16 +2,12 @@
 import { cleanup, fireEvent, screen } from '@testing-library/svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const get = vi.hoisted(() => vi.fn());
-const post = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { GET: get, POST: post },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 vi.mock('$lib/shell/toast', () => ({ done: vi.fn(), failed: vi.fn() }));
 
 import type { Line } from '$lib/api/client';
 import { renderPart } from '$lib/testing/provided';
+import { get, post } from '$lib/testing/server';
 import ItemSheet from './ItemSheet.svelte';
 
 const cell = (text: string, unit: string | null = 'mm') => ({ text, unit, implied: null });

@@ -2,13 +2,10 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const get = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { GET: get },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 
 import { settings } from '$lib/shell/settings.svelte';
+import { get } from '$lib/testing/server';
 import NumberField from './NumberField.svelte';
 import { entries } from './entries';
 import { units } from './units.svelte';

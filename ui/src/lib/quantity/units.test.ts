@@ -1,12 +1,9 @@
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 
-const get = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { GET: get },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 
 import { settings } from '$lib/shell/settings.svelte';
+import { get } from '$lib/testing/server';
 import { units } from './units.svelte';
 
 describe('quantities as they are looked at', () => {

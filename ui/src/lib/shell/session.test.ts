@@ -1,15 +1,10 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const get = vi.hoisted(() => vi.fn());
-const post = vi.hoisted(() => vi.fn());
-const del = vi.hoisted(() => vi.fn());
 const clear = vi.hoisted(() => vi.fn());
 vi.mock('$lib/api/cache', () => ({ cache: { clear } }));
-vi.mock('$lib/api/client', () => ({
-  api: { GET: get, POST: post, DELETE: del },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 
+import { get, post, del } from '$lib/testing/server';
 import { who } from './session.svelte';
 
 describe('who is signed in', () => {

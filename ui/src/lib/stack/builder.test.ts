@@ -1,13 +1,9 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const get = vi.hoisted(() => vi.fn());
-const post = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { GET: get, POST: post },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 
 import type { StackOffer } from '$lib/api/client';
+import { get, post } from '$lib/testing/server';
 import { StackBuilder } from './builder.svelte';
 
 const offer = (id: number, workSide: string) =>

@@ -1,16 +1,13 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-const post = vi.hoisted(() => vi.fn());
 const done = vi.hoisted(() => vi.fn());
 const failed = vi.hoisted(() => vi.fn());
 const reload = vi.hoisted(() => vi.fn());
-vi.mock('$lib/api/client', () => ({
-  api: { POST: post },
-  ask: (answer: Promise<unknown>) => answer
-}));
+vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 vi.mock('$lib/api/cache', () => ({ ALL: '*', reload }));
 vi.mock('$lib/shell/toast', () => ({ done, failed }));
 
+import { post } from '$lib/testing/server';
 import { moveTools } from './actions';
 
 describe('moving tools to a standing', () => {

@@ -38,7 +38,8 @@
       ...(vendor.discontinued > 0 ? [`${vendor.discontinued} no longer made`] : []),
       ...(vendor.fresh > 0 ? [`${vendor.fresh} new`] : [])
     ];
-    return parts.length > 0 ? parts.join(', ') : 'nothing has changed';
+    const nothing = vendor.newest.delivery ? 'its newest package is here' : 'nothing has changed';
+    return parts.length > 0 ? parts.join(', ') : nothing;
   }
 
   const words = {

@@ -37,11 +37,18 @@ record EntrySource(String from, List<Object> values, @Nullable SearchTerm exact)
       """;
 
   /**
-   * The entries that the rarest of what is sought leads to.
+   * Where the rarest of what is sought leads.
+   *
+   * @param entries how many rows lead there
+   */
+  record Rare(EntrySource source, long entries) {}
+
+  /**
+   * The rarest of what is sought.
    *
    * @return nothing where all are common, or there are none
    */
-  static Optional<EntrySource> rare(JdbcTemplate jdbc, List<SearchTerm> terms) {
+  static Optional<Rare> rare(JdbcTemplate jdbc, List<SearchTerm> terms) {
     Counted rarest = null;
     for (SearchTerm term : terms) {
       long most = rarest == null ? FEW + 1L : rarest.entries();
@@ -50,7 +57,8 @@ record EntrySource(String from, List<Object> values, @Nullable SearchTerm exact)
         rarest = new Counted(term, entries);
       }
     }
-    return Optional.ofNullable(rarest).map(found -> leads(jdbc, found.term()));
+    return Optional.ofNullable(rarest)
+        .map(found -> new Rare(leads(jdbc, found.term()), found.entries()));
   }
 
   /**

@@ -25,6 +25,15 @@ record ListCursor(List<Object> values, long id) {
         .encodeToString(String.join(APART, parts).getBytes(StandardCharsets.UTF_8));
   }
 
+  /** Behind a row. */
+  static ListCursor behind(ToolQuery.Placed row, ListPlacing placing) {
+    List<Object> values = new ArrayList<>();
+    for (ListPlacing.Key key : placing.keys()) {
+      values.add(key.of().value(row.keys().get(values.size())));
+    }
+    return new ListCursor(values, row.tool().id());
+  }
+
   static ListCursor read(String text, ListPlacing placing) {
     try {
       String plain = new String(Base64.getUrlDecoder().decode(text), StandardCharsets.UTF_8);

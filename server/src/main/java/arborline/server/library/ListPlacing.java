@@ -62,6 +62,11 @@ record ListPlacing(List<Key> keys, boolean down) {
             || names.equals(List.of(ListKey.STANDING, ListKey.CODE)));
   }
 
+  /** True where codes alone order it, either way. */
+  boolean byCode() {
+    return keys.equals(List.of(new Key(ListKey.CODE, down)));
+  }
+
   /** The values of all keys. */
   String columns() {
     return keys.stream().map(key -> key.of().expression()).collect(Collectors.joining(", "));

@@ -59,6 +59,9 @@ final class ToolQuery {
   /** How many at most, before the words are asked where they lead. */
   private static final int MOST_LOOKED_AT = 12_000;
 
+  /** Where something leads to fewer entries, all of these are looked at. */
+  private static final int WORTH_LOOKING = 1_500;
+
   /** A library with fewer entries is small. */
   private static final int SMALL = 3_000;
 
@@ -70,6 +73,9 @@ final class ToolQuery {
   private final StringBuilder where = new StringBuilder(" where 1 = 1");
   private final List<Object> values = new ArrayList<>();
   private final List<SizeCheck> sizes = new ArrayList<>();
+
+  /** The one diameter that is sought, mm; null for none or several. */
+  private @Nullable BigDecimal diameter;
 
   ToolQuery(Filter filter, Except except) {
     this.filter = filter;
@@ -94,7 +100,7 @@ final class ToolQuery {
       add("e.class_id in (%s)".formatted(marks(filter.classes())), filter.classes().toArray());
     }
     if (except == Except.NOTHING) {
-      range("e.dc", filter.diaMin(), filter.diaMax());
+      diameter(filter.diaMin(), filter.diaMax());
     }
     search(text, words);
     Stream<SearchTerm> led =
@@ -118,7 +124,7 @@ final class ToolQuery {
     }
     for (SearchText.Condition condition : text.conditions()) {
       if (condition.symbol().equals("DC")) {
-        range("e.dc", condition.least().orElse(null), condition.most().orElse(null));
+        diameter(condition.least().orElse(null), condition.most().orElse(null));
       } else {
         sizes.add(SizeCheck.of(condition));
       }
@@ -131,21 +137,13 @@ final class ToolQuery {
     static SizeCheck of(SearchText.Condition condition) {
       String size =
           "cast(json_value(v.sizes, '$.%s') as decimal(30, 10))".formatted(condition.symbol());
-      StringBuilder sql = new StringBuilder();
       List<Object> values = new ArrayList<>();
-      condition
-          .least()
-          .ifPresent(least -> {
-            sql.append(" and ").append(size).append(" >= ?");
-            values.add(least);
-          });
-      condition
-          .most()
-          .ifPresent(most -> {
-            sql.append(" and ").append(size).append(" <= ?");
-            values.add(most);
-          });
-      return new SizeCheck(SearchTerm.size(condition), sql.toString(), values);
+      condition.least().ifPresent(values::add);
+      condition.most().ifPresent(values::add);
+      String compared =
+          values.size() == 2 ? "between ? and ?" : condition.least().isPresent() ? ">= ?" : "<= ?";
+      return new SizeCheck(
+          SearchTerm.size(condition), " and %s %s".formatted(size, compared), values);
     }
   }
 
@@ -168,12 +166,17 @@ final class ToolQuery {
     return all;
   }
 
-  private void range(String size, @Nullable BigDecimal least, @Nullable BigDecimal most) {
+  private void diameter(@Nullable BigDecimal least, @Nullable BigDecimal most) {
+    if (least != null && most != null && least.compareTo(most) == 0) {
+      add("e.dc = ?", least);
+      diameter = least;
+      return;
+    }
     if (least != null) {
-      add(size + " >= ?", least);
+      add("e.dc >= ?", least);
     }
     if (most != null) {
-      add(size + " <= ?", most);
+      add("e.dc <= ?", most);
     }
   }
 
@@ -192,24 +195,49 @@ final class ToolQuery {
   /** The page after a cursor, one row more than the limit. */
   List<Placed> page(
       JdbcTemplate jdbc, ListPlacing placing, Optional<ListCursor> cursor, int limit) {
-    Optional<EntrySource> rare = EntrySource.rare(jdbc, terms);
-    if (terms.isEmpty() || rare.isPresent() || !placing.indexed() || narrowedByMore()) {
-      return rows(jdbc, rare.orElse(EntrySource.ALL), placing, cursor, limit);
+    Optional<EntrySource.Rare> rare = EntrySource.rare(jdbc, terms);
+    boolean along = !terms.isEmpty() && placing.indexed() && !narrowedByMore();
+    long most = rare.map(EntrySource.Rare::entries).orElse((long) MOST_LOOKED_AT);
+    if (along && most > WORTH_LOOKING) {
+      List<Placed> found = among(jdbc, placing, cursor, limit, most);
+      if (found.size() > limit || rare.isEmpty() && small(jdbc)) {
+        return found;
+      }
     }
-    int most = LOOKED_AT;
-    List<Placed> first = rows(jdbc, first(placing, cursor, most), placing, cursor, limit);
-    if (first.size() <= limit) {
-      most = more(first.size(), limit);
-      first = rows(jdbc, first(placing, cursor, most), placing, cursor, limit);
-    }
-    return first.size() > limit || small(jdbc)
-        ? first
-        : rows(jdbc, EntrySource.both(jdbc, terms), placing, cursor, limit);
+    EntrySource source =
+        rare.map(EntrySource.Rare::source)
+            .orElseGet(() -> along ? EntrySource.both(jdbc, terms) : EntrySource.ALL);
+    return rows(jdbc, source, placing, cursor, limit);
   }
 
-  /** How many are looked at for a page, where the first had so many of what is sought. */
-  private static int more(int found, int limit) {
-    return Math.clamp(2L * LOOKED_AT * (limit + 1) / Math.max(1, found), SMALL, MOST_LOOKED_AT);
+  /**
+   * What is found among the first entries of an order. How many of those looked at are meant says
+   * how many more to look at; these are sought behind the last one found.
+   *
+   * @param most more are not looked at together
+   * @return less than a page where that is not worth while, or not full by then
+   */
+  private List<Placed> among(
+      JdbcTemplate jdbc, ListPlacing placing, Optional<ListCursor> cursor, int limit, long most) {
+    List<Placed> found = new ArrayList<>();
+    Optional<ListCursor> begun = cursor;
+    int lookedAt = 0;
+    int next = LOOKED_AT;
+    while (found.size() <= limit && lookedAt < MOST_LOOKED_AT && next <= most) {
+      List<Placed> more =
+          rows(jdbc, first(placing, begun, next), placing, begun, limit - found.size());
+      found.addAll(more);
+      lookedAt += next;
+      begun = more.isEmpty() ? begun : Optional.of(ListCursor.behind(more.getLast(), placing));
+      next = more.isEmpty() ? MOST_LOOKED_AT : further(lookedAt, found.size(), limit);
+    }
+    return found;
+  }
+
+  /** How many are looked at next: as many as should do, and a quarter more. */
+  private static int further(int lookedAt, int found, int limit) {
+    double missing = limit + 1.0 - found;
+    return (int) Math.clamp(1.25 * missing * lookedAt / found, LOOKED_AT, MOST_LOOKED_AT);
   }
 
   /**
@@ -307,19 +335,25 @@ final class ToolQuery {
         given.toArray());
   }
 
-  /** The first entries of an order, whatever they are called. */
+  /**
+   * The first entries of an order, whatever they are called; over all libraries those of the
+   * diameter that is sought, where an index keeps them in this order.
+   */
   private EntrySource first(ListPlacing placing, Optional<ListCursor> cursor, int most) {
     ListCondition beyond = cursor.map(placing::beyond).orElse(ListCondition.NONE);
     List<Object> given = new ArrayList<>();
-    Optional.ofNullable(filter.libraryId()).ifPresent(given::add);
+    String condition = "true";
+    if (filter.libraryId() != null) {
+      condition = "e.library_id = ?";
+      given.add(filter.libraryId());
+    } else if (diameter != null && placing.byCode()) {
+      condition = "e.dc = ?";
+      given.add(diameter);
+    }
     given.addAll(beyond.values());
     return EntrySource.first(
         "select e.id from entry e where %s%s order by %s limit %d"
-            .formatted(
-                filter.libraryId() == null ? "true" : "e.library_id = ?",
-                beyond.sql(),
-                placing.order(),
-                most),
+            .formatted(condition, beyond.sql(), placing.order(), most),
         given);
   }
 
@@ -352,7 +386,8 @@ final class ToolQuery {
    * @param row a group from its values and, last, how many tools it has
    */
   <T> List<T> groups(JdbcTemplate jdbc, String expressions, RowMapper<T> row) {
-    EntrySource source = EntrySource.rare(jdbc, terms).orElseGet(() -> whole(jdbc));
+    EntrySource source =
+        EntrySource.rare(jdbc, terms).map(EntrySource.Rare::source).orElseGet(() -> whole(jdbc));
     List<SizeCheck> asked = asked(source);
     List<Object> given = new ArrayList<>(source.values());
     given.addAll(allValues(asked));
