@@ -138,7 +138,7 @@ public final class CuttingReading {
     Optional<Quantity> quantity =
         cell.formula().isPresent() ? formula(field, written, unit) : plain(field, written, unit);
     quantity
-        .map(read -> read.unit() == unit ? inFieldUnit(read, field) : read.in(field.unit()))
+        .map(read -> inFieldUnit(read, field))
         .ifPresent(number -> keep(field, number, written));
   }
 

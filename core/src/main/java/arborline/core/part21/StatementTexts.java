@@ -6,7 +6,7 @@ import java.util.Arrays;
 /**
  * Cuts the text of a file, in UTF-8, into statements: at each semicolon that stands neither in a
  * string nor in a comment. A string that is still open where the next line begins an instance is
- * taken as a quotation mark that went astray.
+ * taken as a quotation mark that went astray: the statement ends there.
  */
 final class StatementTexts {
 
@@ -82,7 +82,7 @@ final class StatementTexts {
     return starts[index];
   }
 
-  /** Where it ends: at its semicolon, or at the end of the file. */
+  /** Where it ends: at its semicolon, or where it is given up. */
   int end(int index) {
     return ends[index];
   }
@@ -108,7 +108,11 @@ final class StatementTexts {
         quoted = !quoted;
       } else if (sign == '\n') {
         line++;
-        quoted = quoted && !instanceBegins(at + 1);
+        if (quoted && instanceBegins(at + 1)) {
+          add(start, startLine);
+          at++;
+          return;
+        }
       } else if (!quoted && sign == ';') {
         add(start, startLine);
         at++;
