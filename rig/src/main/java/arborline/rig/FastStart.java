@@ -2,8 +2,10 @@ package arborline.rig;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -18,12 +20,12 @@ final class FastStart {
 
   private FastStart() {}
 
-  /** What starts the server; the first one to ask waits until it was recorded. */
+  /** What starts the server; the first one to ask records it, others wait, in whichever process. */
   static synchronized List<String> command(
       Path packaged, String java, List<String> options, Map<String, String> environment) {
     Path folder = packaged.resolveSibling("fast-start");
     Path jar = folder.resolve(packaged.getFileName());
-    try {
+    try (FileChannel _ = locked(packaged.resolveSibling("fast-start.lock"))) {
       if (!newer(folder.resolve(RECORD), packaged)) {
         Files.createDirectories(folder);
         Files.deleteIfExists(folder.resolve(RECORD));
@@ -59,6 +61,13 @@ final class FastStart {
     }
     command.addAll(List.of("-jar", jar.toString()));
     return command;
+  }
+
+  /** Held until it is closed; a process that ends lets go of it. */
+  private static FileChannel locked(Path file) throws IOException {
+    FileChannel lock = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+    lock.lock();
+    return lock;
   }
 
   private static boolean newer(Path record, Path packaged) throws IOException {
