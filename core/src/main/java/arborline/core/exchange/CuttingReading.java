@@ -23,10 +23,13 @@ import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.Stream;
@@ -48,6 +51,11 @@ public final class CuttingReading {
   private static final BigDecimal MOST = BigDecimal.valueOf(100_000);
   private static final BigDecimal THOUSAND = BigDecimal.valueOf(1000);
   private static final BigDecimal PI = new BigDecimal("3.14159265358979");
+
+  /** What may be said per revolution. */
+  private static final Set<CuttingField> PER_REVOLUTION =
+      EnumSet.of(CuttingField.FEED, CuttingField.FN, CuttingField.BEFOREFEED);
+
   private static final int LONGEST = 60;
   private static final int LONGEST_MATERIAL = 40;
 
@@ -89,7 +97,11 @@ public final class CuttingReading {
     Optional<BigDecimal> speed = speed();
     Optional<BigDecimal> feed = feed(speed);
     if (speed.isEmpty() || feed.isEmpty()) {
-      lacking(speed.isEmpty() ? "speed" : "feed", speed.isEmpty() ? "VC" : "FEED");
+      if (speed.isEmpty()) {
+        lacking("speed", List.of("VC", "N"));
+      } else {
+        lacking("feed", List.of("FEED", "FZ", "FN", "VF"));
+      }
       return Optional.empty();
     }
     String named = cut(MATERIAL, LONGEST_MATERIAL);
@@ -116,15 +128,17 @@ public final class CuttingReading {
             formulas));
   }
 
-  private void lacking(String what, String symbol) {
-    boolean told = findings.stream().anyMatch(found -> found.properties().contains(symbol));
-    if (!told) {
+  /**
+   * Asks for a number that is neither given nor follows, unless one of these is refused already.
+   */
+  private void lacking(String what, List<String> symbols) {
+    if (findings.stream().allMatch(found -> Collections.disjoint(found.properties(), symbols))) {
       findings.add(
           Finding.query(
               "cutting-incomplete",
               "cutting data of line %d: no %s is given or follows; this line of them is not taken"
                   .formatted(raw.line(), what),
-              symbol));
+              symbols.getFirst()));
     }
   }
 
@@ -134,12 +148,33 @@ public final class CuttingReading {
       return;
     }
     String written = cell.formula().orElse(cell.text());
-    Unit unit = cell.unit().filter(stated -> fits(stated, field)).orElse(field.unit());
+    Unit unit = cell.unit().orElse(field.unit());
+    if (!fits(unit, field)) {
+      refuse(field, written, "%s does not measure it".formatted(unit.code()));
+      return;
+    }
     Optional<Quantity> quantity =
         cell.formula().isPresent() ? formula(field, written, unit) : plain(field, written, unit);
-    quantity
-        .map(read -> inFieldUnit(read, field))
-        .ifPresent(number -> keep(field, number, written));
+    quantity.ifPresent(read -> {
+      if (read.unit().kind() == UnitKind.FEED_PER_REVOLUTION) {
+        perRevolution(field, read.in(Unit.MILLIMETRE_PER_REVOLUTION), written);
+      } else {
+        keep(field, read.in(field.unit()), written);
+      }
+    });
+  }
+
+  /** A feed that is said to be per revolution: of a tool that counts per tooth, edges share it. */
+  private void perRevolution(CuttingField field, BigDecimal turn, String written) {
+    boolean shared =
+        field != CuttingField.FN
+            && CuttingMethod.of(tool).filter(CuttingMethod::feedPerTooth).isPresent();
+    BigDecimal edges = edges();
+    if (shared && edges == null) {
+      refuse(field, written, "is per revolution, and how many edges share it is not known");
+    } else {
+      keep(field, shared ? turn.divide(edges, MathContext.DECIMAL64) : turn, written);
+    }
   }
 
   private void keep(CuttingField field, BigDecimal number, String written) {
@@ -153,16 +188,7 @@ public final class CuttingReading {
 
   private static boolean fits(Unit unit, CuttingField field) {
     return unit.kind() == field.unit().kind()
-        || unit.kind() == UnitKind.FEED_PER_REVOLUTION && field.unit().kind() == UnitKind.LENGTH;
-  }
-
-  /** Feeds per revolution and per tooth are lengths. */
-  private static BigDecimal inFieldUnit(Quantity quantity, CuttingField field) {
-    return switch (quantity.unit()) {
-      case MILLIMETRE_PER_REVOLUTION -> quantity.amount();
-      case INCH_PER_REVOLUTION -> quantity.in(Unit.MILLIMETRE_PER_REVOLUTION);
-      default -> quantity.in(field.unit());
-    };
+        || unit.kind() == UnitKind.FEED_PER_REVOLUTION && PER_REVOLUTION.contains(field);
   }
 
   private Optional<Quantity> plain(CuttingField field, String text, Unit unit) {

@@ -86,7 +86,10 @@ class CuttingReadingTest {
     "VC=150 N=1 FZ=0.05,         150,     0.05",
     "VC=150 FEED=0.07 FZ=0.05,   150,     0.07",
     "VC=500_ft/min FEED=.002_in, 152.4,   0.0508",
-    "VC=150 VF=40_in/min,        150,     0.0532"
+    "VC=150 VF=40_in/min,        150,     0.0532",
+    "VC=150 FEED=0.24_mm/rev,    150,     0.06",
+    "VC=150 FEED=0.008_in/rev,   150,     0.0508",
+    "VC=150 FN=0.24_mm/rev,      150,     0.06"
   })
   void speedAndFeedOfAMillFollowFromWhatIsStated(String cells, String speed, String feed) {
     CuttingEntry entry = entry(MILL, cells.strip());
@@ -125,7 +128,11 @@ class CuttingReadingTest {
         "VC=150 FEED=0.05_kg",
         "VC=150 FEED=0.05 AP=-1",
         "VC=150 FEED=0.05 BEFOREVC=0",
-        "VC=1e99 FEED=0.05"
+        "VC=1e99 FEED=0.05",
+        "VC=150 FZ=0.05_mm/rev",
+        "VC=150 FEED=0.05 AP=2_mm/rev",
+        "VC=150 FEED=0.05_mm/min",
+        "VC=150_1/min FEED=0.05"
       })
   void wrongNumbersHoldTheLineAndNameTheirField(String cells) {
     CuttingReading.Interpreted read = read(MILL, cells);
@@ -134,6 +141,23 @@ class CuttingReadingTest {
     assertEquals(Severity.HOLD, wrong.severity());
     assertEquals("cutting-number", wrong.code());
     assertTrue(wrong.message().startsWith("cutting data of line 7: "), wrong.message());
+  }
+
+  /** What a column says of its unit counts as if it stood with the number. */
+  @Test
+  void aUnitOfAnotherKindIsNotPassedOver() {
+    TreeMap<String, Cell> cells = new TreeMap<>();
+    cells.put("VC", Cell.of("4775", Unit.REVOLUTION_PER_MINUTE));
+    cells.put("FEED", Cell.of("0.24", Unit.MILLIMETRE_PER_REVOLUTION));
+    RawItem line = RawItem.cutting(7, "EM-10", cells);
+    Finding wrong = finding(CuttingReading.interpret(line, MILL));
+    assertEquals(List.of("VC"), wrong.properties());
+    assertTrue(wrong.message().endsWith("does not measure it"), wrong.message());
+
+    cells.put("VC", Cell.of("150", Unit.METRE_PER_MINUTE));
+    equal("0.06", CuttingReading.interpret(line, MILL).entry().orElseThrow().feed());
+    Tool toothless = Sample.tool("CODE=X-2 CLASS=end-mill-flat DC=10");
+    assertEquals(List.of("FEED"), finding(CuttingReading.interpret(line, toothless)).properties());
   }
 
   @Test
