@@ -11,7 +11,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.List;
 
-/** The product and a browser, started once for all tests of a process. */
+/** The product and a browser, started once for all tests of a run. */
 final class Journey implements AutoCloseable {
 
   static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
@@ -50,7 +50,7 @@ final class Journey implements AutoCloseable {
 
   static synchronized Journey start() {
     if (running == null) {
-      running = new Journey("rig-" + System.getProperty("surefire.forkNumber", "1"));
+      running = new Journey("rig");
       Runtime.getRuntime().addShutdownHook(new Thread(running::close));
     }
     return running;

@@ -2,10 +2,8 @@ package arborline.rig;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -20,12 +18,12 @@ final class FastStart {
 
   private FastStart() {}
 
-  /** What starts the server; the first one to ask records it, others wait, in whichever process. */
+  /** What starts the server; the first one to ask waits until it was recorded. */
   static synchronized List<String> command(
       Path packaged, String java, List<String> options, Map<String, String> environment) {
     Path folder = packaged.resolveSibling("fast-start");
     Path jar = folder.resolve(packaged.getFileName());
-    try (FileChannel _ = locked(packaged.resolveSibling("fast-start.lock"))) {
+    try {
       if (!newer(folder.resolve(RECORD), packaged)) {
         Files.createDirectories(folder);
         Files.deleteIfExists(folder.resolve(RECORD));
@@ -61,13 +59,6 @@ final class FastStart {
     }
     command.addAll(List.of("-jar", jar.toString()));
     return command;
-  }
-
-  /** Held until it is closed; a process that ends lets go of it. */
-  private static FileChannel locked(Path file) throws IOException {
-    FileChannel lock = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-    lock.lock();
-    return lock;
   }
 
   private static boolean newer(Path record, Path packaged) throws IOException {
