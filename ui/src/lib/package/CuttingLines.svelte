@@ -30,9 +30,14 @@
     open = false;
   });
 
+  /** True for a number that carries no unit of its own, and where nothing is written. */
+  function bare(text: string | undefined): boolean {
+    return /^[-+\d.,/ ]*$/.test(text ?? '');
+  }
+
   /** A number as it is sent; one that carries a unit of its own stays as it is. */
   function withUnit(text: string, unit: string | null | undefined): string {
-    return unit && /^[-+\d.,/ ]+$/.test(text) ? `${text} ${unit}` : text;
+    return unit && bare(text) ? `${text} ${unit}` : text;
   }
 
   /** The lines that it has, as they are sent. */
@@ -116,7 +121,7 @@
               {:else}
                 <span class="text-ink">{cell?.text ?? '–'}</span>
               {/if}
-              {units.name(cell?.unit ?? unit)}</label
+              {#if bare(cell?.text)}{units.name(cell?.unit ?? unit)}{/if}</label
             >
           {/each}
         </div>

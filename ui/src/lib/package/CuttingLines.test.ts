@@ -41,6 +41,12 @@ describe('cutting data of an item', () => {
     expect(speed().value).toBe('120');
   });
 
+  it('names no unit beside one that is typed with the number', async () => {
+    shown(line({ cutting: [cut('500 ft/min', null)] } as unknown as Partial<Line>));
+    expect(await screen.findByText('plain steel')).toBeTruthy();
+    expect(speed().closest('label')!.textContent).not.toContain('m/min');
+  });
+
   it('says beside a number what is wrong with it', () => {
     const wrong = {
       code: 'cutting-number',
