@@ -107,7 +107,7 @@
               >{sign}
               {#if editable}
                 <input
-                  class="field h-6! w-20 text-ink"
+                  class="field h-6! w-28 text-ink"
                   aria-label="{sign} of cutting data {at + 1}"
                   aria-invalid={said.some(({ properties }) => properties.includes(symbol))}
                   maxlength="40"
