@@ -28,6 +28,7 @@ public final class Allowance {
           "bodies-unreadable",
           "tool-missing",
           "thousands-or-decimal",
+          "factor-impossible",
           "definition-differs");
   private static final List<String> NEVER_LIKE =
       List.of(

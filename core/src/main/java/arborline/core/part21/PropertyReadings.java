@@ -132,13 +132,23 @@ final class PropertyReadings {
             .allMatch(number -> ((Argument.Number) number).literal().contains("."));
   }
 
-  /** The one of three that lies between the others; where all are offsets of it, the first. */
+  /**
+   * The one of three that lies between the others, in either order; where the others are offsets of
+   * it, the first.
+   */
   private static BigDecimal nominal(List<BigDecimal> numbers) {
     BigDecimal first = numbers.get(0);
     BigDecimal second = numbers.get(1);
-    boolean firstBetween = first.compareTo(second) >= 0 && first.compareTo(numbers.get(2)) <= 0;
-    boolean secondBetween = second.compareTo(first) >= 0 && second.compareTo(numbers.get(2)) <= 0;
+    BigDecimal third = numbers.get(2);
+    boolean firstBetween = between(second, first, third);
+    boolean offsets = third.compareTo(first.divide(BigDecimal.TWO)) < 0;
+    boolean secondBetween =
+        between(first, second, third) || between(third, second, first) && !offsets;
     return !firstBetween && secondBetween ? second : first;
+  }
+
+  private static boolean between(BigDecimal least, BigDecimal number, BigDecimal most) {
+    return number.compareTo(least) >= 0 && number.compareTo(most) <= 0;
   }
 
   private String limit(int place, Statement statement) {

@@ -14,11 +14,9 @@ import java.util.Optional;
 /** Rows under one header with their cells split, joined, multiplied and put into other words. */
 final class AdjustedRows {
 
-  private static final String NUMBER = "[-+]?\\d{0,9}(?:[.,]\\d{1,9})?";
-
   private final List<ColumnRole> columns;
   private final char decimal;
-  private final Map<Integer, Adjustment> adjustments = new HashMap<>();
+  private final Map<Integer, Column> adjustments = new HashMap<>();
   private final Map<Integer, SplitPattern> splits = new HashMap<>();
   private final Map<Integer, Integer> firstPiece = new HashMap<>();
 
@@ -38,7 +36,7 @@ final class AdjustedRows {
 
   private void adjust(int place, Column column) {
     Adjustment adjustment = column.adjustment();
-    adjustments.put(place, adjustment);
+    adjustments.put(place, column);
     adjustment.split().ifPresent(text -> split(place, SplitPattern.of(text)));
     if (adjustment.behind().isPresent()) {
       for (int i = 0; i < place; i++) {
@@ -80,11 +78,10 @@ final class AdjustedRows {
     for (int i = 0; i < columns.size(); i++) {
       cells.add(row.cell(i));
     }
-    adjustments.forEach(
-        (place, adjustment) -> cells.set(place, changed(cells.get(place), adjustment)));
+    adjustments.forEach((place, column) -> cells.set(place, changed(place, cells.get(place))));
     splits.forEach((place, pattern) -> pieces(cells, place, pattern));
     behind.forEach((place, first) -> {
-      String sign = adjustments.get(place).behind().orElse("");
+      String sign = adjustments.get(place).adjustment().behind().orElse("");
       String joined = cells.get(place).isEmpty() ? "" : sign + cells.get(place);
       cells.set(first, cells.get(first) + joined);
       cells.set(place, "");
@@ -103,29 +100,32 @@ final class AdjustedRows {
         });
   }
 
-  private String changed(String cell, Adjustment adjustment) {
-    String word =
-        adjustment.words().entrySet().stream()
-            .filter(known -> known.getKey().strip().equalsIgnoreCase(cell))
-            .map(Map.Entry::getValue)
-            .findFirst()
-            .orElse(cell);
-    boolean number = !word.isEmpty() && word.matches(NUMBER) && word.matches(".*\\d.*");
-    if (adjustment.factor().isEmpty() || !number) {
-      return word;
-    }
-    BigDecimal read =
-        new BigDecimal(decimal == ',' ? word.replace(',', '.') : word.replace(",", ""));
-    BigDecimal product = read.multiply(adjustment.factor().get()).stripTrailingZeros();
-    String text = product.signum() == 0 ? "0" : product.toPlainString();
-    return decimal == ',' ? text.replace('.', ',') : text;
+  private String changed(int place, String cell) {
+    Adjustment adjustment = adjustments.get(place).adjustment();
+    String word = worded(cell, adjustment);
+    return adjustment
+        .factor()
+        .flatMap(factor -> MultipliedCell.of(word, symbol(place), factor, decimal))
+        .orElse(word);
   }
 
-  /** Cells that could not be split as it was decided. */
+  private static String worded(String cell, Adjustment adjustment) {
+    return adjustment.words().entrySet().stream()
+        .filter(known -> known.getKey().strip().equalsIgnoreCase(cell))
+        .map(Map.Entry::getValue)
+        .findFirst()
+        .orElse(cell);
+  }
+
+  private String symbol(int place) {
+    return adjustments.get(place).symbol();
+  }
+
+  /** Cells that could not be split or multiplied as it was decided. */
   List<Finding> findings(SourceRow row) {
     List<Finding> findings = new ArrayList<>(0);
     splits.forEach((place, pattern) -> {
-      String cell = changed(row.cell(place), adjustments.get(place));
+      String cell = changed(place, row.cell(place));
       if (!cell.isEmpty() && pattern.pieces(cell).isEmpty()) {
         findings.add(
             Finding.query(
@@ -135,6 +135,26 @@ final class AdjustedRows {
                 pattern.symbols().toArray(String[]::new)));
       }
     });
+    adjustments.forEach((place, column) ->
+        column
+            .adjustment()
+            .factor()
+            .filter(factor -> MultipliedCell.possible(symbol(place)))
+            .flatMap(factor -> unmultiplied(row.cell(place), column, factor))
+            .ifPresent(findings::add));
     return findings;
+  }
+
+  private Optional<Finding> unmultiplied(String cell, Column column, BigDecimal factor) {
+    String word = worded(cell, column.adjustment());
+    return SizeText.open(word)
+            || MultipliedCell.of(word, column.symbol(), factor, decimal).isPresent()
+        ? Optional.empty()
+        : Optional.of(
+            Finding.hold(
+                "factor-impossible",
+                "%s '%s' cannot be multiplied by %s as the recipe says; type the value that is meant"
+                    .formatted(column.symbol(), word, factor.toPlainString()),
+                column.symbol()));
   }
 }

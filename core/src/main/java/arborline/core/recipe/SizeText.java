@@ -4,6 +4,7 @@ import arborline.core.exchange.Cell;
 import arborline.core.exchange.DecimalSign;
 import arborline.core.finding.Finding;
 import arborline.core.quantity.Unit;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -36,6 +37,12 @@ final class SizeText {
    */
   record Read(Cell cell, Optional<String> tolerance, Optional<Finding> finding) {}
 
+  /** True for a cell that says nothing. */
+  static boolean open(String text) {
+    String plain = text.strip();
+    return plain.isEmpty() || NOTHING.contains(plain.toLowerCase(Locale.ROOT));
+  }
+
   /**
    * Reads a cell of a column of numbers; nothing where it is left open.
    *
@@ -47,7 +54,7 @@ final class SizeText {
       String text, Optional<Unit> assumed, char decimal, boolean gauge, String symbol) {
     Optional<Unit> unit = assumed;
     String plain = text.strip();
-    if (plain.isEmpty() || NOTHING.contains(plain.toLowerCase(java.util.Locale.ROOT))) {
+    if (open(plain)) {
       return Optional.empty();
     }
     Optional<String> wire = gauge ? WireSizes.inches(plain) : Optional.empty();

@@ -158,10 +158,14 @@ class PropertyStructuresTest {
         #3=VALUE_LIMIT('lower, nominal, upper',11.93,11.95,12.,#900);
         #4=TOOL_PROPERTY('OAL',#1,#5);
         #5=VALUE_LIMIT('nominal, offsets',100.,-1.,0.5,#900);
+        #6=TOOL_PROPERTY('DMM',#1,#7);
+        #7=VALUE_LIMIT('upper, nominal, lower',12.02,12.,11.98,#900);
+        #8=TOOL_PROPERTY('LCF',#1,#9);
+        #9=VALUE_LIMIT('nominal, offsets from the upper one on',60.,0.5,-1.,#900);
         """)
             .items()
             .getFirst();
-    assertEquals(Map.of("DC", "11.95", "OAL", "100"), values(item));
+    assertEquals(Map.of("DC", "11.95", "DMM", "12", "LCF", "60", "OAL", "100"), values(item));
   }
 
   @Test

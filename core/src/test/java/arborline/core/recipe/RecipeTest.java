@@ -13,6 +13,7 @@ import arborline.core.exchange.ItemSource;
 import arborline.core.exchange.RawItem;
 import arborline.core.exchange.TableReading;
 import arborline.core.finding.Finding;
+import arborline.core.finding.Severity;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.math.BigDecimal;
@@ -112,6 +113,22 @@ class RecipeTest {
             "Form", "CLASS", Adjustment.words(Map.of("sf", "end-mill-flat", "BO", "drill-twist")));
     assertEquals(
         List.of("end-mill-flat", "end-mill-flat", "drill-twist"), texts(TABLE, classes, "CLASS"));
+  }
+
+  @Test
+  void aCellThatCannotBeMultipliedHoldsItsLine() throws IOException {
+    String table = TABLE.replace("0.072", "72 mm").replace("0.080", "#80").replace("0.090", "-");
+    TableReading metres = decided("Gesamt", "OAL", Adjustment.times(BigDecimal.TWO));
+    assertEquals(List.of("144", "#80", ""), texts(table, metres, "OAL"));
+    List<Finding> findings =
+        read(table, metres).stream().flatMap(item -> item.findings().stream()).toList();
+    assertEquals(
+        List.of(
+            "OAL '#80' cannot be multiplied by 2 as the recipe says; type the value that is meant"),
+        findings.stream()
+            .filter(finding -> finding.severity() == Severity.HOLD)
+            .map(Finding::message)
+            .toList());
   }
 
   @Test
