@@ -12,5 +12,7 @@ mkdir -p "$RUN/bench-lib"
 for each in $libraries; do
   unzip -q -j -o server/target/arbor-line.jar "BOOT-INF/lib/$each" -d "$RUN/bench-lib"
 done
+ARBOR_DB_BUFFER=$(database_buffer)
+export ARBOR_DB_BUFFER
 exec java "${SERVER_JVM[@]}" -cp "bench/target/classes:core/target/classes:rig/target/classes:$RUN/bench-lib/*" \
   arborline.bench.Bench "$PWD" "$RUN/bench" "$@"

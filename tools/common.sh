@@ -107,6 +107,14 @@ stop_process() {
   rm -f "$RUN/$1.pid"
 }
 
+# What the database keeps in memory of its pages: an eighth of the machine's, 512 MB at least.
+database_buffer() {
+  local megabytes
+  megabytes=$(awk '/^MemTotal:/ { print int($2 / 1024 / 8) }' /proc/meminfo)
+  [ "$megabytes" -gt 512 ] || megabytes=512
+  echo "${ARBOR_DB_BUFFER:-${megabytes}M}"
+}
+
 db_client() {
   mariadb --defaults-file="$RUN/db.client" "$@"
 }

@@ -45,7 +45,7 @@ start_database() {
   nohup mariadbd --no-defaults --user="$(id -un)" --datadir="$RUN/db" --bind-address=127.0.0.1 \
     --port="$DB_PORT" --socket="$RUN/socket/db.sock" --pid-file="$RUN/db.pid" \
     --init-file="$RUN/db.init" \
-    --character-set-server=utf8mb4 --innodb-buffer-pool-size="${ARBOR_DB_BUFFER:-512M}" \
+    --character-set-server=utf8mb4 --innodb-buffer-pool-size="$(database_buffer)" \
     --innodb-log-file-size=256M --max-allowed-packet=64M >>"$RUN/db.log" 2>&1 </dev/null &
   for _ in $(seq 300); do
     db_client -e 'select 1' >/dev/null 2>&1 && return

@@ -78,7 +78,8 @@ public final class PrivateDatabase implements AutoCloseable {
                   "--socket=" + socket,
                   "--pid-file=" + folder.resolve("db.pid"),
                   "--character-set-server=utf8mb4",
-                  "--innodb-buffer-pool-size=512M",
+                  "--innodb-buffer-pool-size="
+                      + System.getenv().getOrDefault("ARBOR_DB_BUFFER", "512M"),
                   "--innodb-log-file-size=256M",
                   "--max-allowed-packet=64M"));
       command.addAll(more);
