@@ -25,6 +25,12 @@ export class CutDraft {
   /** What is to be known of this tool in this material before it is used. */
   findings = $state<Finding[]>([]);
   #asked = 0;
+  #begun = 0;
+  #answered = false;
+  /** What somebody wanted since the server was asked where to begin. */
+  #wanted: Partial<CutRequest> = {};
+  /** Ends when all is answered that was asked so far. */
+  #answers: Promise<void> = Promise.resolve();
 
   constructor(toolId: number) {
     this.toolId = toolId;
@@ -39,17 +45,35 @@ export class CutDraft {
     this.inputs.find((input) => input.id.startsWith('FEED'))?.title ?? 'Pitch'
   );
 
-  /** Asks where to begin in the material; depth, width and work diameter only the first time. */
-  async begin(first: boolean) {
+  /**
+   * Asks where to begin in the material; depth, width and work diameter only the first time. The
+   * answer for a material that is no longer meant is passed over, and what somebody wanted while
+   * the server thought stays.
+   */
+  begin(first: boolean): Promise<void> {
+    return this.#await(this.#begin(first));
+  }
+
+  #await(answer: Promise<void>): Promise<void> {
+    this.#answers = this.#answers.then(() => answer);
+    return answer;
+  }
+
+  async #begin(first: boolean) {
+    const mine = ++this.#begun;
+    this.#wanted = {};
     try {
       const start = await startingValues(this.toolId, this.material);
+      if (mine !== this.#begun) return;
       const { speed, feed } = start.request;
-      this.request = first ? start.request : { ...this.request, speed, feed };
+      const begun = first || !this.#answered ? start.request : { ...this.request, speed, feed };
+      this.#answered = true;
+      this.request = { ...begun, ...this.#wanted };
       this.inputs = start.inputs;
       this.findings = start.findings;
       await this.compute();
     } catch (error) {
-      failed(error);
+      if (mine === this.#begun) failed(error);
     }
   }
 
@@ -59,18 +83,22 @@ export class CutDraft {
     this.purpose = line.purpose;
     this.coolant = line.coolant;
     const { speed, feed, depth, width } = line;
-    this.request = { ...this.request, speed, feed, depth, width };
-    void this.compute();
+    this.want({ speed, feed, depth, width });
   }
 
   /** Changes some of what is wanted. */
   want(change: Partial<CutRequest>) {
+    this.#wanted = { ...this.#wanted, ...change };
     this.request = { ...this.request, ...change };
     void this.compute();
   }
 
   /** Asks what follows; an older answer never replaces a newer one. */
-  async compute() {
+  compute(): Promise<void> {
+    return this.#await(this.#compute());
+  }
+
+  async #compute() {
     const mine = ++this.#asked;
     try {
       const answer = await computeCut(this.toolId, {
@@ -89,15 +117,24 @@ export class CutDraft {
     }
   }
 
-  /** What is to be kept: speed and feed as they are really reached. */
-  line(origin: string) {
+  /**
+   * What is to be kept: speed and feed as they are really reached by what is wanted now, once the
+   * server has answered for it; null where no such cut is possible.
+   */
+  async line(origin: string) {
+    let answers;
+    do {
+      answers = this.#answers;
+      await answers;
+    } while (answers !== this.#answers);
     const cut = this.computed?.cut;
+    if (!cut || this.problem) return null;
     return {
       material: origin === 'fixed' ? '' : this.material,
       purpose: this.purpose,
       coolant: this.coolant,
-      speed: Math.round((cut?.speed ?? 0) * 1000) / 1000,
-      feed: Math.round((cut?.feed ?? 0) * 100000) / 100000,
+      speed: Math.round(cut.speed * 1000) / 1000,
+      feed: Math.round(cut.feed * 100000) / 100000,
       depth: this.request.depth,
       width: this.request.width,
       origin

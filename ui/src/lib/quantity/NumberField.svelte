@@ -79,7 +79,11 @@
       take(null);
       return;
     }
-    const answer = await explainQuantity(text, from, unit);
+    const answer = await explainQuantity(text, from, unit).catch((fault: Error) => ({
+      valid: false,
+      why: fault.message,
+      exact: undefined
+    }));
     if (mine !== asked) return;
     reading = false;
     if (!answer.valid) judge(`'${text}': ${answer.why}`);

@@ -54,6 +54,21 @@ describe('a field for numbers', () => {
     expect(await entries.sound()).toBe(true);
   });
 
+  it('holds what is saved back where the server could not read what was typed', async () => {
+    get.mockRejectedValue(new Error('the server does not answer; try again'));
+    const input = field();
+    await fireEvent.input(input, { target: { value: '12.7' } });
+    expect(await entries.sound()).toBe(false);
+    expect(screen.getByRole('alert').textContent).toContain(
+      "'12.7': the server does not answer; try again"
+    );
+    expect(onvalue).not.toHaveBeenCalled();
+    get.mockResolvedValue({ valid: true, exact: '12.7' });
+    await fireEvent.input(input, { target: { value: '12.7' } });
+    expect(await entries.sound()).toBe(true);
+    expect(onvalue).toHaveBeenLastCalledWith(12.7, '12.7');
+  });
+
   it('refuses what is not above zero where that cannot be', async () => {
     const input = field({ positive: true });
     for (const text of ['-5', '0']) {

@@ -23,6 +23,7 @@ export class Draft {
   /** What a change of class left out, by symbol. */
   dropped = $state<Record<string, Typed>>({});
   #asked = 0;
+  #becoming = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
 
   /** Begins with what the server proposes. */
@@ -140,15 +141,17 @@ export class Draft {
 
   /**
    * Changes the class once the server has answered for it: what still applies stays, the rest is
-   * put aside, defaults come in.
+   * put aside, defaults come in. Where another class was chosen since, that one counts.
    */
   async become(classId: string) {
+    const mine = ++this.#becoming;
     const sent = { ...this.values };
     const changed = await changeClass({
       tool: { ...this.body, values: sent },
       toClass: classId,
       aside: this.dropped
     });
+    if (mine !== this.#becoming) return;
     // What somebody typed since then stays.
     const since = Object.entries(this.values).filter(
       ([symbol, value]) => value.text !== sent[symbol]?.text
@@ -157,6 +160,7 @@ export class Draft {
     this.classId = classId;
     this.values = { ...changed.tool.values, ...Object.fromEntries(since) };
     this.dropped = changed.aside;
+    this.#asked++;
     this.answer = changed.answer;
     this.check();
   }

@@ -136,6 +136,30 @@ describe('a tool being written', () => {
     expect(draft.changed).toBe(false);
   });
 
+  it('becomes the class that was chosen last, whichever answer comes last', async () => {
+    const late: ((value: unknown) => void)[] = [];
+    post.mockImplementation((path: string) =>
+      path.endsWith('class-change')
+        ? new Promise((resolve) => late.push(resolve))
+        : Promise.resolve(answer())
+    );
+    const changed = (text: string) => ({
+      tool: { values: { DC: { text } } },
+      aside: {},
+      answer: answer()
+    });
+    const draft = new Draft();
+    const drill = draft.become('drill-twist');
+    const reamer = draft.become('reamer');
+    late[1](changed('8'));
+    await reamer;
+    late[0](changed('9'));
+    await drill;
+    await vi.runAllTimersAsync();
+    expect(draft.classId).toBe('reamer');
+    expect(draft.values.DC.text).toBe('8');
+  });
+
   it('keeps what is typed while the server thinks about the new class', async () => {
     let say: (given: unknown) => void = () => {};
     post.mockImplementationOnce(() => new Promise((resolve) => (say = resolve)));

@@ -25,6 +25,7 @@
   const materials = createQuery(materialsQuery);
   const stacks = createQuery(() => stacksQuery(id));
   const may = $derived(who.may('EDIT'));
+  const possible = $derived(Boolean(cut.computed?.cut) && !cut.problem);
   let adding = $state(false);
 
   onMount(() => void cut.begin(true));
@@ -37,8 +38,9 @@
   );
 
   async function keep(origin: string) {
-    if (!(await entries.sound()) || !cut.computed?.cut) return;
-    void saveLine(id, cut.line(origin));
+    if (!(await entries.sound())) return;
+    const line = await cut.line(origin);
+    if (line) void saveLine(id, line);
   }
 
   function named(material: string): string {
@@ -80,17 +82,13 @@
         <CutInputs {cut} />
         {#if may}
           <div class="mt-3 flex flex-wrap gap-2">
-            <button
-              class="button main"
-              disabled={!cut.computed?.cut}
-              onclick={() => keep('calculated')}
-            >
+            <button class="button main" disabled={!possible} onclick={() => keep('calculated')}>
               Save
             </button>
-            <button class="button" disabled={!cut.computed?.cut} onclick={() => keep('catalogue')}>
+            <button class="button" disabled={!possible} onclick={() => keep('catalogue')}>
               Save as catalogue's
             </button>
-            <button class="button" disabled={!cut.computed?.cut} onclick={() => keep('fixed')}>
+            <button class="button" disabled={!possible} onclick={() => keep('fixed')}>
               Save for any material
             </button>
             <button class="button" onclick={() => (adding = true)}>Own materials</button>
