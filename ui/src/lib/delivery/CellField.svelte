@@ -35,9 +35,9 @@
       typed = null;
       return;
     }
-    await correctLines(delivery, [{ line: line.id, cells: { [symbol]: sent } }]);
-    // What somebody typed since then stays.
-    if (typed === sent) typed = null;
+    const done = await correctLines(delivery, [{ line: line.id, cells: { [symbol]: sent } }]);
+    // What was refused stays to be seen, and what somebody typed since then.
+    if (done && typed === sent) typed = null;
   }
 </script>
 

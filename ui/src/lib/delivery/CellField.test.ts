@@ -3,6 +3,8 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
 const reload = vi.hoisted(() => vi.fn());
+const failed = vi.hoisted(() => vi.fn());
+vi.mock('$lib/shell/toast', () => ({ failed, done: vi.fn() }));
 vi.mock('$lib/api/client', () => import('$lib/testing/server'));
 vi.mock('$lib/api/cache', () => ({ ALL: '*', reload }));
 
@@ -66,6 +68,17 @@ describe('a cell of a delivery', () => {
     expect(input().value).toBe('13');
     await fireEvent.keyDown(input(), { key: 'Enter' });
     expect(sent()).toEqual(['wrong', '13']);
+  });
+
+  it('keeps what was typed to be seen where it was refused', async () => {
+    patch.mockRejectedValueOnce(new Error('the server does not answer'));
+    await enter('13');
+    await vi.waitFor(() => expect(failed).toHaveBeenCalled());
+    expect(input().value).toBe('13');
+    await fireEvent.keyDown(input(), { key: 'Enter' });
+    input().focus();
+    await fireEvent.keyDown(input(), { key: 'Escape' });
+    expect(input().value).toBe('thirteen');
   });
 
   it('takes back what was typed by Escape', async () => {

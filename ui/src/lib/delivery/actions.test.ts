@@ -59,6 +59,20 @@ describe('what is done with a delivery', () => {
     expect(called.mock.calls[0][1].body.library).toBeUndefined();
   });
 
+  it('takes lines only once they are corrected, and none where that is refused', async () => {
+    let refuse: (why: Error) => void = () => {};
+    called.mockReturnValueOnce(new Promise((_, fail) => (refuse = fail)));
+    const correcting = correctLines(3, [{ line: 1, cells: { DC: '12' } }]);
+    const taking = takeLines({ id: 3 } as Delivery, heron, 'keep', '');
+    refuse(new Error('DC is no number'));
+    await Promise.all([correcting, taking]);
+    expect(called).toHaveBeenCalledTimes(1);
+    expect(failed.mock.calls.map(([why]) => (why as Error).message)).toEqual([
+      'DC is no number',
+      'nothing was taken, because a correction before it was not accepted'
+    ]);
+  });
+
   it('puts lines right one after the other, and stops where one is refused', async () => {
     called.mockResolvedValueOnce({}).mockRejectedValueOnce(new Error('DC is no number'));
     await correctLines(3, [

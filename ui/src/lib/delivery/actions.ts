@@ -9,6 +9,7 @@ import {
   type ReadingChoice
 } from '$lib/api/client';
 import { capital, count } from '$lib/shell/text';
+import { corrected, correct } from './corrections';
 
 const concerns = (id: number) => [
   ['delivery', String(id)],
@@ -54,7 +55,7 @@ export const correctLines = (
   id: number,
   lines: { line: number; cells: Record<string, string> }[]
 ) =>
-  act({
+  correct(id, {
     ask: async () => {
       for (const { line, cells } of lines) {
         await ask(
@@ -64,6 +65,7 @@ export const correctLines = (
           })
         );
       }
+      return true;
     },
     concerns: concerns(id)
   });
@@ -75,7 +77,7 @@ export const nameLine = (
   kind: string | undefined,
   cells: Record<string, string>
 ) =>
-  act({
+  correct(id, {
     ask: () =>
       ask(
         api.PATCH('/api/v1/deliveries/{id}/lines/{lineId}', {
@@ -88,7 +90,7 @@ export const nameLine = (
 
 /** Says of lines that somebody looked at them. */
 export const lookedAtLines = (id: number, lines: number[]) =>
-  act({
+  correct(id, {
     ask: () =>
       ask(
         api.POST('/api/v1/deliveries/{id}/look', {
@@ -103,7 +105,7 @@ const question = ({ code, severity }: FindingGroup) => ({ finding: code, severit
 
 /** Applies one repair to all lines of a question that offer it. */
 export const repairLines = (id: number, group: FindingGroup, repair: string, title: string) =>
-  act({
+  correct(id, {
     ask: () =>
       ask(
         api.POST('/api/v1/deliveries/{id}/repair', {
@@ -117,7 +119,7 @@ export const repairLines = (id: number, group: FindingGroup, repair: string, tit
 
 /** Says of all lines of a question that somebody looked at them. */
 export const lookedAt = (id: number, group: FindingGroup) =>
-  act({
+  correct(id, {
     ask: () =>
       ask(
         api.POST('/api/v1/deliveries/{id}/look', {
@@ -129,7 +131,7 @@ export const lookedAt = (id: number, group: FindingGroup) =>
     concerns: concerns(id)
   });
 
-/** Takes all lines that pass into a library. */
+/** Takes all lines that pass into a library, once what was corrected before is put right. */
 export const takeLines = (
   delivery: Delivery,
   library: { id?: number; name: string },
@@ -137,13 +139,15 @@ export const takeLines = (
   section: string
 ) =>
   act({
-    ask: () =>
-      ask(
+    ask: async () => {
+      await corrected(delivery.id);
+      return ask(
         api.POST('/api/v1/deliveries/{id}/accept', {
           params: { path: { id: delivery.id } },
           body: { library: library.id, numbering, section: section.trim() || undefined }
         })
-      ),
+      );
+    },
     message: (taken) => {
       const renumbered = taken.renumbered ? `, ${taken.renumbered} under another number` : '';
       const refused = taken.refused ? `; ${taken.refused} stay here: ${taken.refusal}` : '';
@@ -160,7 +164,7 @@ export const settleLines = (
   fields?: string[],
   finding?: 'vendor-conflict'
 ) =>
-  act({
+  correct(id, {
     ask: () =>
       ask(
         api.POST('/api/v1/deliveries/{id}/settle', {
@@ -177,7 +181,7 @@ export const settleLines = (
 
 /** Lets lines in that are held, with a reason that stays on the trail. */
 export const allowLines = (id: number, group: FindingGroup, reason: string) =>
-  act({
+  correct(id, {
     ask: () =>
       ask(
         api.POST('/api/v1/deliveries/{id}/allow', {

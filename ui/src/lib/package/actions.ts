@@ -1,6 +1,7 @@
 import { act } from '$lib/api/act';
 import { ALL } from '$lib/api/cache';
 import { api, ask } from '$lib/api/client';
+import { correct } from '$lib/delivery/corrections';
 import { units } from '$lib/quantity/units.svelte';
 import { count } from '$lib/shell/text';
 
@@ -26,7 +27,7 @@ export const inspectItems = (id: number, lines: number[] | null) =>
 
 /** Says how far the tool of a stack stands out, in mm. */
 export const setOverhang = (id: number, line: number, index: number, overhang: number) =>
-  act({
+  correct(id, {
     ask: () =>
       ask(
         api.PUT('/api/v1/deliveries/{id}/lines/{lineId}/stacks/{index}', {
@@ -40,7 +41,7 @@ export const setOverhang = (id: number, line: number, index: number, overhang: n
 
 /** Gives a tool cutting data before it enters. */
 export const setCutting = (id: number, line: number, lines: Record<string, string>[]) =>
-  act({
+  correct(id, {
     ask: () =>
       ask(
         api.PUT('/api/v1/deliveries/{id}/lines/{lineId}/cutting', {

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Finding, Line } from '$lib/api/client';
-import { nextOpen, reason, inspection } from './inspection';
+import { firstShown, nextOpen, reason, inspection } from './inspection';
 
 const line = (disposition: string, more: Partial<Line> = {}) =>
   ({ disposition, inspected: true, findings: [], ...more }) as unknown as Line;
@@ -31,4 +31,17 @@ test('the next one that is not finished comes next, from the end around', () => 
   expect(nextOpen(lines, 0)).toBe(2);
   expect(nextOpen(lines, 2)).toBe(0);
   expect(nextOpen([line('pass'), line('pass')], 0)).toBe(1);
+});
+
+test('what somebody follows is shown first, else what is to do', () => {
+  const asked = { code: 'vendor-conflict', severity: 'QUERY' } as Finding;
+  const lines = [
+    line('pass', { id: 1 }),
+    line('hold', { id: 2 }),
+    line('query', { id: 3, findings: [asked] })
+  ];
+  expect(firstShown(lines, 'vendor-conflict')).toBe(3);
+  expect(firstShown(lines, null)).toBe(2);
+  expect(firstShown(lines.slice(0, 1), 'vendor-conflict')).toBe(1);
+  expect(firstShown([], null)).toBeUndefined();
 });

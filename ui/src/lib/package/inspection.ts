@@ -46,6 +46,12 @@ export function open({ word }: Inspection): boolean {
   return ['cannot enter', 'needs a look', 'not inspected yet'].includes(word);
 }
 
+/** The item that is shown first: one of which is said what somebody follows, else one to do. */
+export function firstShown(lines: Line[], finding: string | null): number | undefined {
+  const said = lines.find((one) => one.findings.some(({ code }) => code === finding));
+  return (said ?? lines.find((one) => open(inspection(one))) ?? lines[0])?.id;
+}
+
 /** The next item that is not finished, from a place on and around; the next one where all are. */
 export function nextOpen(lines: Line[], at: number, far = inspection): number {
   for (let step = 1; step < lines.length; step++) {

@@ -1,10 +1,10 @@
-import { act } from '$lib/api/act';
 import { ALL } from '$lib/api/cache';
 import { api, ask } from '$lib/api/client';
+import { correct } from '$lib/delivery/corrections';
 
 /** Says which end of a line's solid is the workpiece's: the guessed one or the other. */
 export const turnSolid = (delivery: number, line: number, turned: boolean) =>
-  act({
+  correct(delivery, {
     ask: () =>
       ask(
         api.PUT('/api/v1/deliveries/{id}/lines/{lineId}/end', {

@@ -11,7 +11,7 @@
   import ItemStrip from '$lib/package/ItemStrip.svelte';
   import PackageBand from '$lib/package/PackageBand.svelte';
   import { itemsQuery } from '$lib/package/queries';
-  import { inspection, nextOpen, open, shares } from '$lib/package/inspection';
+  import { firstShown, inspection, nextOpen, shares } from '$lib/package/inspection';
   import Choice from '$lib/shell/Choice.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
@@ -44,11 +44,9 @@
   );
   let chosen = $state<number | undefined>();
   $effect(() => {
-    const finding = page.url.searchParams.get('finding');
-    if (chosen !== undefined || inspecting || !items.data) return;
-    const said = items.data.find((one) => one.findings.some(({ code }) => code === finding));
-    const first = items.data.find((one) => open(inspection(one)));
-    chosen = (said ?? first ?? items.data[0])?.id;
+    // What was kept from before may not have been inspected yet.
+    if (chosen !== undefined || inspecting || !items.data || items.isFetching) return;
+    chosen = firstShown(items.data, page.url.searchParams.get('finding'));
   });
   const sorts = [
     { value: 'position', label: 'as in the package' },
@@ -103,8 +101,8 @@
   async function next() {
     if (!line) return;
     const following = lines[nextOpen(lines, at)]?.id;
-    if (editable && inspection(line).mark === 'query') await lookedAtLines(id, [line.id]);
-    chosen = following;
+    const asked = editable && inspection(line).mark === 'query';
+    if (!asked || (await lookedAtLines(id, [line.id]))) chosen = following;
   }
 
   function keys(event: KeyboardEvent) {

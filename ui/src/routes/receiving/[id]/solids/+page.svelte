@@ -67,8 +67,7 @@
 
   async function inspected() {
     if (!line || !open) return;
-    await lookedAtLines(id, [line.id]);
-    at = nextOpen(lines, at, inspection);
+    if (await lookedAtLines(id, [line.id])) at = nextOpen(lines, at, inspection);
   }
 
   function keys(event: KeyboardEvent) {
