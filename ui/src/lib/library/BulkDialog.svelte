@@ -7,6 +7,7 @@
   import { patternFieldsQuery } from '$lib/naming/queries';
   import { settings } from '$lib/shell/settings.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
+  import { freshName } from '$lib/shell/freshName';
   import { changed } from '$lib/shell/live.svelte';
   import { capital, count } from '$lib/shell/text';
   import { changeAll, stopChanging } from './actions';
@@ -86,7 +87,7 @@
 
   async function apply() {
     if (!seen) return;
-    work = crypto.randomUUID();
+    work = freshName();
     const done = await changeAll({ ...order, expected: seen.changed, work }, library);
     work = '';
     if (done) open = false;

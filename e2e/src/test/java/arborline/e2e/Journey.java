@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.util.List;
 
@@ -66,7 +67,7 @@ final class Journey implements AutoCloseable {
     line.close();
   }
 
-  /** A fresh page at 1280 x 800, nobody signed in. */
+  /** A fresh page at 1280 x 800 without motion, nobody signed in. */
   Page page() {
     BrowserContext context =
         browser.newContext(
@@ -74,6 +75,7 @@ final class Journey implements AutoCloseable {
                 .setViewportSize(1280, 800)
                 .setBaseURL(line.url())
                 .setTimezoneId("UTC")
+                .setReducedMotion(ReducedMotion.REDUCE)
                 .setAcceptDownloads(true));
     context.setDefaultTimeout(PATIENCE);
     return context.newPage();
