@@ -31,8 +31,10 @@
     { key: 'diameter' as const, label: 'Measured diameter', hint: '' }
   ];
 
+  const pocket = $derived(place);
   $effect(() => {
-    if (place !== undefined) given = {};
+    void pocket;
+    given = {};
   });
 
   async function keep() {

@@ -25,8 +25,10 @@
     { value: '', label: 'choose a material' },
     ...(materials.data?.items ?? []).map(({ id, name }) => ({ value: id, label: name }))
   ]);
+  /** News of the same line do not take away what somebody types. */
+  const lineId = $derived(line.id);
   $effect(() => {
-    void line.id;
+    void lineId;
     open = false;
   });
 

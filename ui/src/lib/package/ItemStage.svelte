@@ -39,8 +39,10 @@
   let index = $state(0);
   /** In mm while it is dragged or typed and not said yet. */
   let tried = $state<number | undefined>();
+  /** News of the same line do not take away what somebody tries. */
+  const lineId = $derived(line.id);
   $effect(() => {
-    void line.id;
+    void lineId;
     index = 0;
     tried = undefined;
   });

@@ -16,8 +16,10 @@
   /** Fields that are taken from the vendor; null until somebody marks one. */
   let marked = $state<string[] | null>(null);
   let busy = $state(false);
+  /** News of the same line do not take away what somebody marked. */
+  const lineId = $derived(line.id);
   $effect(() => {
-    void line.id;
+    void lineId;
     marked = null;
   });
   const chosen = $derived(

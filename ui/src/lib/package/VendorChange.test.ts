@@ -19,6 +19,8 @@ const fields = [
 ];
 
 describe('what a vendor changed of an item', () => {
+  let part: ReturnType<typeof renderPart>;
+
   beforeEach(async () => {
     cleanup();
     post.mockReset().mockResolvedValue({ lines: 1, undo: 2 });
@@ -31,7 +33,7 @@ describe('what a vendor changed of an item', () => {
             : { before: '2026-1', fields }
         )
       );
-    renderPart(VendorChange, { delivery: 3, line, editable: true });
+    part = renderPart(VendorChange, { delivery: 3, line, editable: true });
     await screen.findByText('Changed since 2026-1');
   });
 
@@ -55,6 +57,16 @@ describe('what a vendor changed of an item', () => {
     if (follows.checked) await fireEvent.click(follows);
     await fireEvent.click(screen.getByRole('button', { name: 'Keep ours' }));
     expect(settled()).toMatchObject({ answer: 'keep', lines: [7] });
+  });
+
+  it('keeps what is marked when there is news of the same line', async () => {
+    const box = () => screen.getByLabelText<HTMLInputElement>('Take LU from the vendor');
+    await fireEvent.click(box());
+    const news = { ...line, cells: { OAL: { text: '92' } } };
+    await part.change({ delivery: 3, line: news, editable: true });
+    expect(box().checked).toBe(true);
+    await part.change({ delivery: 3, line: { ...news, id: 8 }, editable: true });
+    await vi.waitFor(() => expect(box().checked).toBe(false));
   });
 
   it('takes what is marked, value by value', async () => {

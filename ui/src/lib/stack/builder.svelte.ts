@@ -28,9 +28,24 @@ export class StackBuilder {
   offers = $state<StackOffer[]>([]);
   problem = $state('');
   #asked = 0;
+  /** What it was when it was opened, saved or begun. */
+  #begun = $state('');
 
   constructor(toolId: number) {
     this.toolId = toolId;
+    this.#begun = this.#said;
+  }
+
+  /** What of it would be saved. */
+  get #said(): string {
+    const stays = this.parts.map((part) => part.stays ?? 0);
+    const ids = this.parts.map((part) => part.id);
+    return JSON.stringify([this.name, this.seat, this.overhang, ids, stays]);
+  }
+
+  /** True while something of it is not saved. */
+  get changed(): boolean {
+    return this.#said !== this.#begun;
   }
 
   get wall() {
@@ -73,6 +88,7 @@ export class StackBuilder {
     this.seat = stack.seat;
     this.parts = stack.parts;
     this.overhang = stack.overhang;
+    this.#begun = this.#said;
     void this.check();
   }
 
@@ -81,6 +97,7 @@ export class StackBuilder {
     this.name = '';
     this.parts = [];
     this.overhang = null;
+    this.#begun = this.#said;
     void this.check();
   }
 

@@ -40,6 +40,20 @@ describe('a stack being built', () => {
     expect(get.mock.calls.at(-1)?.[1].params.query.socket).toBe('CO-A-32:f');
   });
 
+  it('is changed by whoever builds on, and no more once it is opened as it was saved', () => {
+    const builder = new StackBuilder(7);
+    expect(builder.changed).toBe(false);
+    builder.add(offer(1, 'CO-A-32:f'));
+    expect(builder.changed).toBe(true);
+    const { parts } = builder;
+    builder.open({ id: 3, version: 1, name: '', seat: '', parts, overhang: 40 } as never);
+    expect(builder.changed).toBe(false);
+    builder.setOverhang(42);
+    expect(builder.changed).toBe(true);
+    builder.empty();
+    expect(builder.changed).toBe(false);
+  });
+
   it('takes out a part and what it carries', () => {
     const builder = new StackBuilder(7);
     for (const id of [1, 2, 3]) builder.add(offer(id, 'CY-SF-10:f'));

@@ -58,14 +58,35 @@ export class Draft {
     return draft;
   }
 
+  /** What is sent: it stays as it is, whatever is typed later. */
   get body() {
-    return {
+    return $state.snapshot({
       code: this.code,
       name: this.name,
       classId: this.classId,
       values: this.values,
       notes: this.notes
+    });
+  }
+
+  /** What was typed since a body was sent: the name where it changed, and values. */
+  since(sent: Draft['body']): { name?: string; values: Record<string, Typed> } {
+    const values = Object.entries(this.values).filter(
+      ([symbol, value]) => value.text !== (sent.values[symbol]?.text ?? '')
+    );
+    return {
+      name: this.name === sent.name ? undefined : this.name,
+      values: Object.fromEntries(values)
     };
+  }
+
+  /** Puts what was typed meanwhile on top. */
+  add({ name, values }: ReturnType<Draft['since']>) {
+    if (name === undefined && Object.keys(values).length === 0) return;
+    this.changed = true;
+    this.name = name ?? this.name;
+    this.values = { ...this.values, ...values };
+    this.check();
   }
 
   readonly findings = $derived(this.answer?.findings ?? []);

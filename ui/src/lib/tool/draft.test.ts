@@ -136,6 +136,27 @@ describe('a tool being written', () => {
     expect(draft.changed).toBe(false);
   });
 
+  it('keeps what is typed while it is saved, on top of what stands then', () => {
+    post.mockResolvedValue(answer());
+    const draft = new Draft();
+    draft.name = 'Ball 8';
+    draft.values = { DC: { text: '8' }, LU: { text: '30' } };
+    const sent = draft.body;
+    draft.type('LU', '32', true);
+    const saved = new Draft();
+    saved.values = { DC: { text: '8' }, LU: { text: '30' }, OAL: { text: '80' } };
+    saved.add(draft.since(sent));
+    expect(saved.changed).toBe(true);
+    expect(saved.values).toMatchObject({
+      DC: { text: '8' },
+      LU: { text: '32' },
+      OAL: { text: '80' }
+    });
+    const untouched = new Draft();
+    untouched.add(draft.since(draft.body));
+    expect(untouched.changed).toBe(false);
+  });
+
   it('becomes the class that was chosen last, whichever answer comes last', async () => {
     const late: ((value: unknown) => void)[] = [];
     post.mockImplementation((path: string) =>

@@ -29,6 +29,7 @@
   import { capital, count } from '$lib/shell/text';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import Checkbox from '$lib/shell/Checkbox.svelte';
+  import Leaving from '$lib/shell/Leaving.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import { profileOf } from '$lib/stack/bodies';
@@ -55,12 +56,21 @@
 
   /** The version that somebody started from. */
   let base = 0;
+  /** What the draft was then, as text. */
+  let begun = $state('');
+  const changed = $derived(JSON.stringify(draft) !== begun);
 
+  function begin() {
+    draft = structuredClone(known.data?.component ?? empty);
+    base = known.data?.version ?? 0;
+    begun = JSON.stringify(draft);
+  }
+
+  // A draft that nobody is writing on follows the newest version.
   watch(
     () => known.data,
-    (now) => {
-      draft = structuredClone(now?.component ?? empty);
-      base = now?.version ?? 0;
+    () => {
+      if (begun === '' || !changed) begin();
     }
   );
 
@@ -102,6 +112,9 @@
       const saved = asNew
         ? await createComponent(body)
         : await saveComponent(id, base, stays, body);
+      begun = JSON.stringify(body);
+      base = saved.version;
+      if (!asNew && !changed) begin();
       await goto(`/holders/${saved.id}`);
     } catch (error) {
       findings =
@@ -143,6 +156,8 @@
 </script>
 
 <svelte:head><title>{fresh ? 'New holder' : draft.code} · Arbor Line</title></svelte:head>
+
+<Leaving changed={may && changed} what={fresh ? 'The new holder' : draft.code} />
 
 {#if known.error}
   <ErrorNote error={known.error} retry={() => void known.refetch()} />
@@ -355,7 +370,11 @@
       owner="components"
       {id}
       onback={may
-        ? async (base, version) => Boolean(await componentBack(id, base, version))
+        ? async (base, version) => {
+            const now = await componentBack(id, base, version);
+            if (now) begin();
+            return Boolean(now);
+          }
         : undefined}
     />
   {/if}

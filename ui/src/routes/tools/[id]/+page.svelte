@@ -23,6 +23,7 @@
   import Mounted from '$lib/turning/Mounted.svelte';
   import { failed } from '$lib/shell/toast';
   import { who } from '$lib/shell/session.svelte';
+  import Leaving from '$lib/shell/Leaving.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
@@ -80,9 +81,12 @@
   async function save(choice?: { keep: 'mine' | 'theirs'; seen: number }) {
     if (!draft.changed || saving) return;
     saving = true;
+    const sent = draft.body;
     try {
-      await saveTool(id, base, draft.body, choice);
+      await saveTool(id, base, sent, choice);
+      const since = draft.since(sent);
       reset();
+      draft.add(since);
     } catch (error) {
       const both = error instanceof Problem && Array.isArray(error.details) ? error.details : [];
       if (both.length > 0 && 'theirs' in both[0]) {
@@ -117,6 +121,8 @@
 <svelte:window {onkeydown} />
 <svelte:head><title>{sheet.data?.code ?? 'Tool'} · Arbor Line</title></svelte:head>
 
+<Leaving changed={draft.changed} what={sheet.data?.code ?? 'The tool'} />
+
 {#if sheet.error}
   <ErrorNote error={sheet.error} retry={() => void sheet.refetch()} />
 {:else if sheet.data}
@@ -137,7 +143,7 @@
     />
     <Choice
       label="Class"
-      disabled={!may}
+      disabled={!may || saving}
       bind:value={() => draft.classId, (classId) => void draft.become(classId).catch(failed)}
       options={(classes.data?.items ?? []).map((toolClass) => ({
         value: toolClass.id,

@@ -23,13 +23,15 @@
   let name = $state('');
   let left = $state<number[]>([]);
   let working = $state(false);
+  /** What was kept when it last came: what somebody types since then stays. */
+  let loaded = { code: '', name: '' };
   watch(
     () => kept.data,
     (patterns) => {
-      if (patterns) {
-        code = patterns.code;
-        name = patterns.name;
-      }
+      if (!patterns) return;
+      if (code === loaded.code) code = patterns.code;
+      if (name === loaded.name) name = patterns.name;
+      loaded = { code: patterns.code, name: patterns.name };
     }
   );
   const trouble = $derived(library.error ?? kept.error);

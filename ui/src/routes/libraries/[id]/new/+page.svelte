@@ -16,6 +16,7 @@
   import { failed } from '$lib/shell/toast';
   import { capital } from '$lib/shell/text';
   import HeldBy from '$lib/stack/HeldBy.svelte';
+  import Leaving from '$lib/shell/Leaving.svelte';
   import Loading from '$lib/shell/Loading.svelte';
 
   const id = $derived(Number(page.params.id));
@@ -98,7 +99,9 @@
     const held = holder ? { holder: Number(holder), overhang: overhang ?? undefined } : null;
     const made = await createTool(id, draft.body, held, () => void goto(`/libraries/${id}`));
     saving = false;
-    if (made) await goto(`/tools/${made.toolId}`);
+    if (!made) return;
+    draft.changed = false;
+    await goto(`/tools/${made.toolId}`);
   }
 
   function onkeydown(event: KeyboardEvent) {
@@ -111,6 +114,8 @@
 
 <svelte:window {onkeydown} />
 <svelte:head><title>New tool · Arbor Line</title></svelte:head>
+
+<Leaving changed={draft.changed} what="The new tool" />
 
 {#if !draft.classId && !copying}
   <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">

@@ -13,6 +13,7 @@
   import Choice from '$lib/shell/Choice.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { capital } from '$lib/shell/text';
+  import Leaving from '$lib/shell/Leaving.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import { saveSvg } from '$lib/drawing/save';
@@ -110,10 +111,9 @@
   let first = true;
   $effect(() => {
     const newest = kept.data?.items[0];
-    if (first && newest) {
-      first = false;
-      builder.open(newest);
-    }
+    if (!first || !newest) return;
+    first = false;
+    if (!builder.changed) builder.open(newest);
   });
 
   /** Shows what is kept now, after a deed or when it was taken back. */
@@ -160,6 +160,8 @@
 </script>
 
 <svelte:head><title>Stack of {sheet.data?.code ?? 'a tool'} · Arbor Line</title></svelte:head>
+
+<Leaving changed={may && builder.changed} what="The stack" />
 
 {#if sheet.error}
   <ErrorNote error={sheet.error} retry={() => void sheet.refetch()} />
