@@ -13,13 +13,15 @@ import org.junit.jupiter.api.Test;
 /**
  * Searches for what thousands of tools have: the pages are the same as if every tool was looked at.
  * Every second of 24 000 tools has a diameter of 12.345, the others 5.432; the reach grows from 10
- * to 406 and begins anew; those from 13 000 on have one word more.
+ * to 406 and begins anew; those from 13 000 on have one word more, those from 20 000 on are 700 to
+ * 704 long.
  */
 class CommonSearchTest extends ServerTest {
 
   private static final long FIRST = 880_000_000L;
   private static final int TOOLS = 24_000;
   private static final int LATER = 13_000;
+  private static final int LAST = 20_000;
   private static final int PAGE = 100;
 
   private long library;
@@ -32,7 +34,8 @@ class CommonSearchTest extends ServerTest {
               origin, created_at, created_by)
             select :first + seq, :first + seq, 1, concat('Flat end mill ', seq), 'end-mill-flat',
               sha2(seq, 256), concat('{"LU":{"text":"', 10 + seq % 397, '","unit":"mm"}}'),
-              concat('{"LU":', 10 + seq % 397, '}'), 'test', now(6), 'test'
+              concat('{"LU":', 10 + seq % 397, if(seq >= 20000, concat(',"OAL":', 700 + seq % 5), ''), '}'),
+              'test', now(6), 'test'
             from seq_1_to_24000\
             """)
         .param("first", FIRST)
@@ -55,6 +58,14 @@ class CommonSearchTest extends ServerTest {
             """
             insert into version_size (symbol, size, version_id, tool_id)
             select 'LU', 10 + (id - :first) % 397, id, id from tool_version where id > :first\
+            """)
+        .param("first", FIRST)
+        .update();
+    jdbc.sql(
+            """
+            insert into version_size (symbol, size, version_id, tool_id)
+            select 'OAL', 700 + (id - :first) % 5, id, id from tool_version
+            where id >= :first + 20000\
             """)
         .param("first", FIRST)
         .update();
@@ -127,5 +138,11 @@ class CommonSearchTest extends ServerTest {
     // What only the last have stands behind thousands of others.
     firstPagesAre(codes(no -> no >= LATER), "mancherlei vielerlei");
     firstPagesAre(codes(no -> no >= LATER && no % 2 == 0), "mancherlei dia 12.345");
+    firstPagesAre(codes(no -> no >= LAST), "vielerlei length 700..704");
+    firstPagesAre(
+        codes(no -> no >= LAST && no % 2 == 0 && no % 5 > 0),
+        "dia 12.345 length 701..704 vielerlei");
+    firstPagesAre(
+        codes(no -> no >= LAST && 10 + no % 397 <= 200), "length 700..704 reach 10..200 vielerlei");
   }
 }

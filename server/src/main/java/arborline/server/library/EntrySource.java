@@ -25,7 +25,7 @@ record EntrySource(String from, List<Object> values, @Nullable SearchTerm exact)
   static final EntrySource READ = new EntrySource("entry e use index ()", List.of(), null);
 
   /** What leads to more entries than this is common. */
-  private static final int FEW = 10_000;
+  private static final int FEW = 12_000;
 
   /** No more are counted to see which of two common ones is the rarer. */
   private static final int MANY = 100_000;
