@@ -28,7 +28,8 @@
     named: (material: string) => string;
     may: boolean;
     onopen: (line: CuttingLine) => void;
-    onprove: (line: CuttingLine, machine: string) => void;
+    /** True where it was noted; what was typed stays to be seen otherwise. */
+    onprove: (line: CuttingLine, machine: string) => Promise<boolean>;
     onremove: (line: CuttingLine) => void;
   } = $props();
 
@@ -85,8 +86,7 @@
                 onsubmit={async (event) => {
                   event.preventDefault();
                   if (!(await entries.sound())) return;
-                  onprove(proof, where);
-                  proving = null;
+                  if (await onprove(proof, where)) proving = null;
                 }}
               >
                 <span class="text-soft">proved on</span>

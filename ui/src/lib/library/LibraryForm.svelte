@@ -70,29 +70,49 @@
     return /^\s*\d{1,9}\s*$/.test(text) ? Number(text) : 0;
   }
 
+  /** All that the form says. */
+  function said(): LibraryChange {
+    return {
+      name,
+      purpose,
+      processes: $state.snapshot(stated),
+      follows,
+      labels: kinds.flatMap(({ kind }) =>
+        labels[kind]
+          .split(',')
+          .map((label) => label.trim())
+          .filter(Boolean)
+          .map((label) => ({ kind, label }))
+      ),
+      ranges: ranges.map(({ of, first, last }) => ({
+        of,
+        first: whole(first),
+        last: whole(last)
+      }))
+    };
+  }
+
+  const begun = said();
+
+  /** What is sent: of a library that is there only what was changed, so that others' changes stay. */
+  function change(): LibraryChange {
+    const now = said();
+    const changed = Object.keys(now).filter(
+      (key) =>
+        JSON.stringify(now[key as keyof LibraryChange]) !==
+        JSON.stringify(begun[key as keyof LibraryChange])
+    );
+    return before
+      ? Object.fromEntries(changed.map((key) => [key, now[key as keyof LibraryChange]]))
+      : now;
+  }
+
   async function onsubmit(event: SubmitEvent) {
     event.preventDefault();
     busy = true;
     wrong = '';
     try {
-      await send({
-        name,
-        purpose,
-        processes: stated,
-        follows,
-        labels: kinds.flatMap(({ kind }) =>
-          labels[kind]
-            .split(',')
-            .map((label) => label.trim())
-            .filter(Boolean)
-            .map((label) => ({ kind, label }))
-        ),
-        ranges: ranges.map(({ of, first, last }) => ({
-          of,
-          first: whole(first),
-          last: whole(last)
-        }))
-      });
+      await send(change());
     } catch (error) {
       wrong = (error as Error).message;
     }

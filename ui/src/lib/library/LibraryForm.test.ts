@@ -36,11 +36,28 @@ describe('the form of a library', () => {
   const field = (label: string) => screen.getByLabelText<HTMLInputElement>(label);
   const keep = () => fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
 
-  it('sends a library as it stands where nothing is changed', async () => {
+  it('sends only what is changed, so that others may change the rest', async () => {
     form(settings);
     expect(field('Machines').value).toBe('Heron, Plover');
     await keep();
-    expect(send.mock.calls[0][0]).toEqual(settings);
+    expect(send.mock.calls[0][0]).toEqual({});
+    await fireEvent.input(field('What it is for'), { target: { value: 'all steel' } });
+    await keep();
+    expect(send.mock.calls[1][0]).toEqual({ purpose: 'all steel' });
+  });
+
+  it('sends all of a new library', async () => {
+    form(null);
+    await fireEvent.input(field('Name'), { target: { value: 'Fresh' } });
+    await keep();
+    expect(send.mock.calls[0][0]).toEqual({
+      name: 'Fresh',
+      purpose: '',
+      processes: [],
+      follows: true,
+      labels: [],
+      ranges: []
+    });
   });
 
   it('takes labels apart at commas and leaves empty ones out', async () => {

@@ -7,9 +7,11 @@
   const written = $derived(Object.entries(draft.notes).sort(([a], [b]) => a.localeCompare(b)));
   let adding = $state(false);
 
+  /** A note under a heading that is there already goes below the other. */
   function add(text: string) {
     if (text.trim() === '') return;
-    draft.note(heading.trim(), text.trim());
+    const before = draft.notes[heading.trim()];
+    draft.note(heading.trim(), before ? `${before}\n${text.trim()}` : text.trim());
     heading = '';
     adding = false;
   }

@@ -27,8 +27,12 @@
   const document = $derived(delivery.data?.files.find((one) => one.file === file));
 
   let draft = $state<ReadingDraft>();
+  /** The file of which the draft is. */
+  let begun: number | undefined;
   $effect.pre(() => {
-    if (!draft && document?.reading) draft = new ReadingDraft(document.reading);
+    if (!document?.reading || begun === document.file) return;
+    begun = document.file;
+    draft = new ReadingDraft(document.reading);
   });
 
   const preview = createQuery(() => ({

@@ -72,7 +72,7 @@
       {named}
       {may}
       onopen={(line) => cut.open(line)}
-      onprove={(line, machine) => void proveLine(id, line, machine)}
+      onprove={async (line, machine) => Boolean(await proveLine(id, line, machine))}
       onremove={(line) => void removeLine(id, line)}
     />
     <div

@@ -64,10 +64,7 @@ public final class RuleBook {
       List<Rule> rules, Tool written, Tool completed, List<Finding> findings) {
     for (Rule rule : rules) {
       Tool judged = written == completed || rule.asWritten() ? written : completed;
-      Optional<Finding> finding = ask(rule, judged);
-      if (finding.isPresent()) {
-        findings.add(finding.get());
-      }
+      findings.addAll(ask(rule, judged));
     }
   }
 
@@ -90,15 +87,15 @@ public final class RuleBook {
   }
 
   /** What a rule says; a rule that fails is a defect of ours, told on this tool and logged once. */
-  static Optional<Finding> ask(Rule rule, Tool tool) {
+  static List<Finding> ask(Rule rule, Tool tool) {
     try {
-      return rule.check(tool);
+      return rule.complaints(tool);
     } catch (RuntimeException defect) {
       String name = rule.getClass().getSimpleName();
       if (FAILED.add(name)) {
         LOG.log(System.Logger.Level.ERROR, "rule " + name + " failed on " + tool, defect);
       }
-      return Optional.of(
+      return List.of(
           Finding.query(
               "rule-failed",
               "the rule %s could not be asked, by a fault of ours that was logged: look at this tool yourself"

@@ -220,6 +220,18 @@ class RuleBookTest {
   }
 
   @Test
+  void everySizeThatCannotBeIsSaidAtOnce() {
+    List<String> wrong =
+        RuleBook.judge(tool("CLASS=end-mill-flat DC=0 APMX=22 DMM=10 OAL=-72 NOF=2.5")).stream()
+            .filter(finding -> finding.severity() == Severity.HOLD)
+            .map(finding -> finding.code() + " " + finding.properties().getFirst())
+            .filter(text -> text.startsWith("size-") || text.startsWith("count-"))
+            .toList();
+    assertEquals(
+        List.of("size-not-positive DC", "count-not-whole NOF", "size-not-positive OAL"), wrong);
+  }
+
+  @Test
   void aRuleThatFailsIsSaidOnTheToolAndHoldsNothingBack() {
     Finding finding =
         RuleBook.ask(
@@ -227,7 +239,7 @@ class RuleBookTest {
                   throw new IllegalStateException("broken");
                 },
                 tool(FLAT))
-            .orElseThrow();
+            .getFirst();
     assertEquals("rule-failed", finding.code());
     assertEquals(Severity.QUERY, finding.severity());
   }

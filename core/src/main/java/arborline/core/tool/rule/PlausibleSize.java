@@ -10,7 +10,9 @@ import arborline.core.tool.Rule;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -55,15 +57,19 @@ public final class PlausibleSize implements Rule {
 
   @Override
   public Optional<Finding> check(Tool tool) {
+    return complaints(tool).stream().findFirst();
+  }
+
+  /** Each size that cannot be; where all can, whether the diameter looks like inches. */
+  @Override
+  public List<Finding> complaints(Tool tool) {
+    List<Finding> complaints = new ArrayList<>(0);
     for (Map.Entry<String, Value> entry : tool.values().entrySet()) {
       if (entry.getValue() instanceof Value.Measure measure) {
-        Optional<Finding> finding = size(Dictionary.standard().get(entry.getKey()), measure);
-        if (finding.isPresent()) {
-          return finding;
-        }
+        size(Dictionary.standard().get(entry.getKey()), measure).ifPresent(complaints::add);
       }
     }
-    return inchInMillimetres(tool);
+    return complaints.isEmpty() ? inchInMillimetres(tool).stream().toList() : complaints;
   }
 
   private static Optional<Finding> size(Property property, Value.Measure measure) {
