@@ -30,6 +30,24 @@ describe('a deed', () => {
     expect(invalidated).toEqual([['tool', '3']]);
   });
 
+  it('says it once the page shows it, and not never where that takes long', async () => {
+    let arrive = () => {};
+    vi.spyOn(cache, 'invalidateQueries').mockReturnValue(new Promise((done) => (arrive = done)));
+    vi.useFakeTimers();
+    const deed = { ask: async () => ({}), message: 'Saved', concerns: [['tool']] };
+    const quick = act(deed);
+    await vi.advanceTimersByTimeAsync(100);
+    expect(done).not.toHaveBeenCalled();
+    arrive();
+    await quick;
+    expect(done).toHaveBeenCalledOnce();
+    vi.spyOn(cache, 'invalidateQueries').mockReturnValue(new Promise(() => {}));
+    void act(deed);
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(done).toHaveBeenCalledTimes(2);
+    vi.useRealTimers();
+  });
+
   it('loads again once more when it was taken back', async () => {
     const undone = vi.fn();
     await act({

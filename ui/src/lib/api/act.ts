@@ -13,14 +13,22 @@ export interface Deed<T> {
   undone?: () => void;
 }
 
-/** Does it; the server's refusal is the caller's to show. */
+/** So long the page may take to load what came of a deed before that is said all the same. */
+const PATIENCE_MS = 1000;
+
+/**
+ * Does it, and says so once the page shows what came of it; the server's refusal is the caller's to
+ * show.
+ */
 export async function perform<T>(deed: Deed<T>): Promise<T> {
   const answer = await deed.ask();
+  const loaded = reload(...deed.concerns);
   if (deed.message) {
+    await Promise.race([loaded, new Promise((late) => setTimeout(late, PATIENCE_MS))]);
     const text = typeof deed.message === 'string' ? deed.message : deed.message(answer);
     done(text, undoOf(answer), () => void reload(...deed.concerns).then(deed.undone));
   }
-  await reload(...deed.concerns);
+  await loaded;
   return answer;
 }
 

@@ -33,11 +33,11 @@ export class StackBuilder {
 
   constructor(toolId: number) {
     this.toolId = toolId;
-    this.#begun = this.#said;
+    this.#begun = this.said;
   }
 
-  /** What of it would be saved. */
-  get #said(): string {
+  /** What of it would be saved, as text. */
+  get said(): string {
     const stays = this.parts.map((part) => part.stays ?? 0);
     const ids = this.parts.map((part) => part.id);
     return JSON.stringify([this.name, this.seat, this.overhang, ids, stays]);
@@ -45,7 +45,7 @@ export class StackBuilder {
 
   /** True while something of it is not saved. */
   get changed(): boolean {
-    return this.#said !== this.#begun;
+    return this.said !== this.#begun;
   }
 
   get wall() {
@@ -88,8 +88,15 @@ export class StackBuilder {
     this.seat = stack.seat;
     this.parts = stack.parts;
     this.overhang = stack.overhang;
-    this.#begun = this.#said;
+    this.#begun = this.said;
     void this.check();
+  }
+
+  /** It is saved as it was said to be then; what was changed since is not. */
+  saved(id: number, version: number, said: string) {
+    this.kept = id;
+    this.version = version;
+    this.#begun = said;
   }
 
   empty() {
@@ -97,7 +104,7 @@ export class StackBuilder {
     this.name = '';
     this.parts = [];
     this.overhang = null;
-    this.#begun = this.#said;
+    this.#begun = this.said;
     void this.check();
   }
 

@@ -50,6 +50,13 @@ describe('a stack being built', () => {
     expect(builder.changed).toBe(false);
     builder.setOverhang(42);
     expect(builder.changed).toBe(true);
+    const { said } = builder;
+    builder.setOverhang(44);
+    builder.saved(3, 2, said);
+    expect(builder.changed).toBe(true);
+    builder.saved(3, 3, builder.said);
+    expect(builder.changed).toBe(false);
+    builder.setOverhang(40);
     builder.empty();
     expect(builder.changed).toBe(false);
   });

@@ -5,6 +5,7 @@
   import { watch } from 'runed';
   import { sheetQuery } from '$lib/tool/queries';
   import { stacksQuery } from '$lib/stack/queries';
+  import { cache } from '$lib/api/cache';
   import { cuttingLinesQuery, materialsQuery } from '$lib/cutting/queries';
   import { proveLine, removeLine, saveLine } from '$lib/cutting/actions';
   import { CutDraft } from '$lib/cutting/cut.svelte';
@@ -28,7 +29,14 @@
   const possible = $derived(Boolean(cut.computed?.cut) && !cut.problem);
   let adding = $state(false);
 
-  onMount(() => void cut.begin(true));
+  /** Begins with the work material that the tool has data for. */
+  async function begin() {
+    const known = await cache.ensureQueryData(cuttingLinesQuery(id)).catch(() => undefined);
+    cut.material = known?.items.find(({ material }) => material)?.material ?? cut.material;
+    await cut.begin(true);
+  }
+
+  onMount(() => void begin());
   watch(
     () => stacks.data?.items[0]?.answer.shape.deflection,
     (deflection) => {

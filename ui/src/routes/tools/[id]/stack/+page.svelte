@@ -126,6 +126,7 @@
 
   async function keep() {
     if (!(await entries.sound())) return;
+    const { said } = builder;
     const saved = await saveStack(
       id,
       builder.kept,
@@ -134,9 +135,8 @@
       () => void again()
     );
     if (!saved) return;
-    builder.kept = saved.id;
-    builder.version = saved.version;
-    await again();
+    builder.saved(saved.id, saved.version, said);
+    if (!builder.changed) await again();
   }
 
   function saveDrawing() {
