@@ -141,7 +141,7 @@ final class PropertyReadings {
     BigDecimal second = numbers.get(1);
     BigDecimal third = numbers.get(2);
     boolean firstBetween = between(second, first, third);
-    boolean offsets = third.compareTo(first.divide(BigDecimal.TWO)) < 0;
+    boolean offsets = third.abs().compareTo(first.abs().divide(BigDecimal.TWO)) < 0;
     boolean secondBetween =
         between(first, second, third) || between(third, second, first) && !offsets;
     return !firstBetween && secondBetween ? second : first;

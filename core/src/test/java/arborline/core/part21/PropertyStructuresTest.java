@@ -162,10 +162,13 @@ class PropertyStructuresTest {
         #7=VALUE_LIMIT('upper, nominal, lower',12.02,12.,11.98,#900);
         #8=TOOL_PROPERTY('LCF',#1,#9);
         #9=VALUE_LIMIT('nominal, offsets from the upper one on',60.,0.5,-1.,#900);
+        #10=TOOL_PROPERTY('WF',#1,#11);
+        #11=VALUE_LIMIT('upper, nominal, lower',-5.,-6.,-7.,#900);
         """)
             .items()
             .getFirst();
-    assertEquals(Map.of("DC", "11.95", "DMM", "12", "LCF", "60", "OAL", "100"), values(item));
+    assertEquals(
+        Map.of("DC", "11.95", "DMM", "12", "WF", "-6", "LCF", "60", "OAL", "100"), values(item));
   }
 
   @Test
