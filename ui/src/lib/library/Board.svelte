@@ -177,11 +177,11 @@
                   upright
                 />
                 <a
-                  class="code mt-auto w-full truncate text-center text-[12px] hover:text-working"
+                  class="code mt-auto w-full truncate px-1 text-center text-[11.5px] tracking-tight hover:text-working"
                   href="/tools/{row.toolId}"
                   tabindex={index === cursor ? 0 : -1}>{row.code}</a
                 >
-                <span class="w-full truncate text-center text-[12px] text-soft">
+                <span class="w-full truncate px-1 text-center text-[12px] text-soft">
                   {sizes(row)}
                 </span>
               </div>

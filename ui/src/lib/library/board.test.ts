@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { ToolRow } from '$lib/api/client';
 import { boardLines, boardScale } from './board';
 
-const tool = (entryId: number, diameter: number, length: number, group = '') =>
-  ({ entryId, outline: { diameter, length, parts: [] }, group }) as unknown as ToolRow;
+const tool = (entryId: number, diameter: number, length: number, group = '', code = '') =>
+  ({ entryId, code, outline: { diameter, length, parts: [] }, group }) as unknown as ToolRow;
 
 const hang = (rows: ToolRow[], width: number, scale = 1) =>
   boardLines(rows, { scale, width, title: (row) => row.group ?? '' });
@@ -20,6 +20,16 @@ describe('the board', () => {
   it('gives a wide tool the room that it needs', () => {
     const [line] = hang([tool(1, 125, 60)], 400);
     expect('tools' in line && line.tools[0].width).toBe(143);
+  });
+
+  it('gives each code the room to be told from the next', () => {
+    const width = (code: string) => {
+      const [line] = hang([tool(1, 10, 60, '', code)], 400);
+      return 'tools' in line ? line.tools[0].width : 0;
+    };
+    expect(width('EM-8')).toBe(76);
+    expect(width('MC-4010-03')).toBe(84);
+    expect(width('X'.repeat(80))).toBe(width('X'.repeat(20)));
   });
 
   it('begins a line below the title of each group', () => {

@@ -15,6 +15,11 @@ export interface Board {
 }
 
 const NARROWEST = 76;
+/** What a character of a code takes, and what is free on both sides of it. */
+const CHARACTER = 7.2;
+const APART = 12;
+/** Longer codes are cut. */
+const LONGEST_CODE = 20;
 const BESIDE = 18;
 /** Room for code and sizes below a tool. */
 export const BELOW = 40;
@@ -27,7 +32,8 @@ export function boardLines(rows: ToolRow[], { scale, width, title }: Board): Boa
   let open: Extract<BoardLine, { tools: unknown }> | undefined;
   let used = 0;
   rows.forEach((row, index) => {
-    const own = Math.max(NARROWEST, (row.outline?.diameter ?? 0) * scale + BESIDE);
+    const code = Math.min(LONGEST_CODE, row.code.length) * CHARACTER + APART;
+    const own = Math.max(NARROWEST, code, (row.outline?.diameter ?? 0) * scale + BESIDE);
     if (title(row) !== group) {
       group = title(row);
       open = undefined;
