@@ -4,12 +4,15 @@
 
   let {
     changed,
-    what
+    what,
+    saving
   }: {
     /** True while something is not saved that would be lost. */
     changed: boolean;
     /** What it belongs to. */
     what: string;
+    /** What was saved last; whoever leaves meanwhile is asked only where it was refused. */
+    saving?: Promise<unknown>;
   } = $props();
 
   /** How to get where somebody wanted to go; null while nobody wants to leave. */
@@ -21,8 +24,14 @@
     cancel();
     if (type === 'leave' || !to) return;
     const { url } = to;
-    onward = () => (delta ? history.go(delta) : goto(url));
+    void decide(() => (delta ? history.go(delta) : goto(url)));
   });
+
+  async function decide(go: () => unknown) {
+    await Promise.allSettled([saving]);
+    onward = go;
+    if (!changed) leave();
+  }
 
   function leave() {
     decided = true;

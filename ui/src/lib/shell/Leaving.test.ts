@@ -46,6 +46,17 @@ describe('leaving a page', () => {
     expect(cancel).toHaveBeenCalledOnce();
   });
 
+  it('waits for what is being saved, and goes on where that is kept', async () => {
+    let kept = () => {};
+    const saving = new Promise<void>((done) => (kept = done));
+    const { rerender } = render(Leaving, { changed: true, what: 'EM-8', saving });
+    navigation.asked({ cancel, type: 'link', from: at('/tools/7'), to: at('/libraries/3') });
+    await rerender({ changed: false });
+    kept();
+    await vi.waitFor(() => expect(navigation.goto).toHaveBeenCalledOnce());
+    expect(screen.queryByText(/not saved/)).toBeNull();
+  });
+
   it('stays where somebody thinks better of it', async () => {
     leave(true);
     await fireEvent.click(await screen.findByRole('button', { name: 'Stay here' }));

@@ -96,12 +96,14 @@
     if (!(await entries.sound())) return;
     stays = [];
     if (using.data?.items.some((stack) => follows(stack))) deciding = true;
-    else void save(false);
+    else saving = save(false);
   }
 
   function follows(stack: StackKept): boolean {
     return stack.parts.some((part) => part.id === id && !part.stays);
   }
+
+  let saving = $state.raw<Promise<void>>();
 
   async function save(asNew: boolean) {
     if (!(await entries.sound())) return;
@@ -157,7 +159,7 @@
 
 <svelte:head><title>{fresh ? 'New holder' : draft.code} · Arbor Line</title></svelte:head>
 
-<Leaving changed={may && changed} what={fresh ? 'The new holder' : draft.code} />
+<Leaving changed={may && changed} what={fresh ? 'The new holder' : draft.code} {saving} />
 
 {#if known.error}
   <ErrorNote error={known.error} retry={() => void known.refetch()} />
@@ -178,10 +180,10 @@
         <button class="button" onclick={() => retireComponent(id, !known.data?.retired)}>
           {known.data?.retired ? 'Take back into use' : 'Retire'}
         </button>
-        <button class="button" onclick={() => save(true)}>Save under a new code</button>
+        <button class="button" onclick={() => (saving = save(true))}>Save under a new code</button>
         <button class="button main" onclick={change}>Save</button>
       {:else if may}
-        <button class="button main" onclick={() => save(true)}>Save</button>
+        <button class="button main" onclick={() => (saving = save(true))}>Save</button>
       {/if}
     </div>
   </header>
@@ -402,7 +404,7 @@
     </ul>
     <div class="mt-4 flex justify-end gap-2">
       <button class="button" onclick={() => (deciding = false)}>Cancel</button>
-      <button class="button main" onclick={() => save(false)}>Save</button>
+      <button class="button main" onclick={() => (saving = save(false))}>Save</button>
     </div>
   </DialogFrame>
 {:else}

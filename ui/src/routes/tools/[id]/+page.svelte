@@ -78,6 +78,8 @@
     }
   }
 
+  let work = $state.raw<Promise<void>>();
+
   async function save(choice?: { keep: 'mine' | 'theirs'; seen: number }) {
     if (!draft.changed || saving) return;
     saving = true;
@@ -113,7 +115,7 @@
   function onkeydown(event: KeyboardEvent) {
     if (event.key.toLowerCase() === 's' && (event.ctrlKey || event.metaKey)) {
       event.preventDefault();
-      void save();
+      work = save();
     }
   }
 </script>
@@ -121,7 +123,7 @@
 <svelte:window {onkeydown} />
 <svelte:head><title>{sheet.data?.code ?? 'Tool'} · Arbor Line</title></svelte:head>
 
-<Leaving changed={draft.changed} what={sheet.data?.code ?? 'The tool'} />
+<Leaving changed={draft.changed} what={sheet.data?.code ?? 'The tool'} saving={work} />
 
 {#if sheet.error}
   <ErrorNote error={sheet.error} retry={() => void sheet.refetch()} />
@@ -197,7 +199,7 @@
         <button
           class="button main"
           disabled={!draft.changed || draft.holds.length > 0 || saving}
-          onclick={() => void save()}
+          onclick={() => (work = save())}
         >
           Save
         </button>

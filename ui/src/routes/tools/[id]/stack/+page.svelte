@@ -124,6 +124,8 @@
     else builder.empty();
   }
 
+  let saving = $state.raw<Promise<void>>();
+
   async function keep() {
     if (!(await entries.sound())) return;
     const { said } = builder;
@@ -161,7 +163,7 @@
 
 <svelte:head><title>Stack of {sheet.data?.code ?? 'a tool'} · Arbor Line</title></svelte:head>
 
-<Leaving changed={may && builder.changed} what="The stack" />
+<Leaving changed={may && builder.changed} what="The stack" {saving} />
 
 {#if sheet.error}
   <ErrorNote error={sheet.error} retry={() => void sheet.refetch()} />
@@ -223,7 +225,9 @@
           <a class="button" href="/api/v1/stacks/{builder.kept}/step" download>Save solid</a>
           <button class="button" onclick={takeApart}>Delete</button>
         {/if}
-        <button class="button main" disabled={!complete} onclick={keep}>Save</button>
+        <button class="button main" disabled={!complete} onclick={() => (saving = keep())}
+          >Save</button
+        >
       </div>
     {/if}
   </header>
