@@ -84,6 +84,20 @@ class SettlingTest extends ServerTest {
   }
 
   @Test
+  void aValueThatCannotBeReadIsNotTakenForNone() {
+    library("Unread", HEAD + mill("STU-1", "72", "4"));
+    long delivery =
+        lead.deliver("u.csv", HEAD + mill("STU-1", "80", "5").replace(",24,", ",wide,"));
+    settle(delivery, Api.body("answer", "merge", "fields", List.of("OAL", "LU")));
+    JsonNode held = line(delivery, "STU-1");
+    assertEquals("hold", held.get("disposition").asString(), held.toString());
+    assertTrue(held.get("findings").toString().contains("not-a-number"), held.toString());
+    List<Long> lines = List.of(held.get("id").asLong());
+    settle(delivery, Api.body("answer", "merge", "fields", List.of("OAL"), "lines", lines));
+    assertEquals("pass", line(delivery, "STU-1").get("disposition").asString());
+  }
+
+  @Test
   void onlyChosenFieldsComeFromTheLine() {
     long library = library("Merged", HEAD + mill("STC-1", "72", "4"));
     long delivery = lead.deliver("c.csv", HEAD + mill("STC-1", "80", "5"));

@@ -24,11 +24,13 @@ import arborline.server.support.Json;
 import arborline.server.tool.HeldCodes;
 import arborline.server.tool.StoredTools;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -316,14 +318,22 @@ public class LineJudge {
     }
     List<Finding> findings = new ArrayList<>(inspected.findings());
     if (settled.answer() == Settled.Answer.MERGE) {
-      findings.removeIf(LineJudge::ofTheWhole);
+      Set<String> byRules =
+          RuleBook.judge(inspected.tool()).stream().map(Finding::code).collect(Collectors.toSet());
+      findings.removeIf(finding ->
+          ofTheWhole(finding)
+              && (byRules.contains(finding.code())
+                  || Collections.disjoint(finding.properties(), settled.fields())));
       RuleBook.judge(after).stream().filter(LineJudge::ofTheWhole).forEach(findings::add);
     }
     findings.add(Clashes.changes(present.code(), changes));
     return inspected.with(findings);
   }
 
-  /** What holds a tool and what it lacks is seen in what it becomes, not in what arrives of it. */
+  /**
+   * What holds a tool and what it lacks is seen in what it becomes, not in what arrives of it; but
+   * what could not be read of a value that is taken holds it still.
+   */
   private static boolean ofTheWhole(Finding finding) {
     return (finding.severity() == Severity.HOLD || finding.code().startsWith("missing."))
         && !BelongingFindings.are(finding);
