@@ -11,7 +11,7 @@
   const change = createQuery(() => vendorChangeQuery(delivery, line.id));
   const fields = $derived(change.data?.fields ?? []);
   const asked = $derived(
-    fields.some((field) => field.outcome === 'CONFLICT' || field.outcome === 'WITHDRAWN')
+    fields.some((field) => ['CONFLICT', 'WITHDRAWN', 'UNREAD'].includes(field.outcome))
   );
   /** Fields that are taken from the vendor; null until somebody marks one. */
   let marked = $state<string[] | null>(null);
@@ -31,6 +31,7 @@
     FOLLOWS: 'will follow',
     CONFLICT: 'you decide',
     WITHDRAWN: 'no longer said',
+    UNREAD: 'could not be read: ours stays unless you correct it',
     AGREES: 'the shop has it'
   };
 
@@ -69,7 +70,7 @@
         {#each fields as field (field.field)}
           <tr class="border-t border-hairline align-top">
             <td class="py-1">
-              {#if field.outcome !== 'AGREES'}
+              {#if field.outcome !== 'AGREES' && field.outcome !== 'UNREAD'}
                 <input
                   type="checkbox"
                   aria-label="Take {field.field} from the vendor"

@@ -15,6 +15,13 @@ const fields = [
   { field: 'LU', before: '30 mm', now: '32 mm', ours: '31 mm', outcome: 'CONFLICT' },
   { field: 'RPMX', before: '26000 1/min', now: '', ours: '26000 1/min', outcome: 'WITHDRAWN' },
   { field: 'OAL', before: '93 mm', now: '92 mm', ours: '93 mm', outcome: 'FOLLOWS' },
+  {
+    field: 'SIG',
+    before: '140 deg',
+    now: "'blunt' is no number",
+    ours: '140 deg',
+    outcome: 'UNREAD'
+  },
   { field: 'COATING', before: 'TX-4', now: 'TX-5', ours: 'TX-5', outcome: 'AGREES' }
 ];
 
@@ -45,6 +52,13 @@ describe('what a vendor changed of an item', () => {
     for (const text of ['30 mm', '32 mm', '31 mm', 'you decide'])
       expect(row('LU').textContent).toContain(text);
     expect(row('RPMX').textContent).toContain('no longer said');
+  });
+
+  it('does not say of what could not be read that it is no longer said', async () => {
+    await screen.findByText('usable length');
+    expect(row('SIG').textContent).toContain("'blunt' is no number");
+    expect(row('SIG').textContent).toContain('could not be read');
+    expect(row('SIG').querySelector('input')).toBeNull();
   });
 
   it('offers nothing to decide where both say the same', () => {

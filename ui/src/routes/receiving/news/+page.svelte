@@ -46,6 +46,7 @@
     FOLLOWS: '',
     CONFLICT: 'the shop has another value: you will be asked',
     WITHDRAWN: 'no longer said: you will be asked',
+    UNREAD: 'could not be read: you will be asked',
     AGREES: 'the shop has it already'
   };
 </script>

@@ -85,16 +85,30 @@ class SettlingTest extends ServerTest {
 
   @Test
   void aValueThatCannotBeReadIsNotTakenForNone() {
-    library("Unread", HEAD + mill("STU-1", "72", "4"));
+    library("Unread", HEAD + mill("UNR-1", "72", "4"));
     long delivery =
-        lead.deliver("u.csv", HEAD + mill("STU-1", "80", "5").replace(",24,", ",wide,"));
+        lead.deliver("u.csv", HEAD + mill("UNR-1", "80", "5").replace(",24,", ",wide,"));
     settle(delivery, Api.body("answer", "merge", "fields", List.of("OAL", "LU")));
-    JsonNode held = line(delivery, "STU-1");
+    JsonNode held = line(delivery, "UNR-1");
     assertEquals("hold", held.get("disposition").asString(), held.toString());
     assertTrue(held.get("findings").toString().contains("not-a-number"), held.toString());
     List<Long> lines = List.of(held.get("id").asLong());
     settle(delivery, Api.body("answer", "merge", "fields", List.of("OAL"), "lines", lines));
-    assertEquals("pass", line(delivery, "STU-1").get("disposition").asString());
+    assertEquals("pass", line(delivery, "UNR-1").get("disposition").asString());
+  }
+
+  @Test
+  void aToolThatSaysMoreThanCanBeReadIsNotHereAlready() {
+    library("Unread besides", HEAD + mill("UNS-1", "72", "4"));
+    long delivery =
+        lead.deliver(
+            "s.csv",
+            HEAD.replace("\n", ",RPMX\n") + mill("UNS-1", "72", "4").replace("\n", ",fast\n"));
+    JsonNode held = line(delivery, "UNS-1");
+    assertEquals("hold", held.get("disposition").asString(), held.toString());
+    assertTrue(held.get("findings").toString().contains("not-a-number"), held.toString());
+    settle(delivery, Api.body("answer", "keep", "lines", List.of(held.get("id").asLong())));
+    assertEquals("skipped", line(delivery, "UNS-1").get("disposition").asString());
   }
 
   @Test

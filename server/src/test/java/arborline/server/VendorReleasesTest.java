@@ -409,12 +409,7 @@ class VendorReleasesTest extends ServerTest {
     long first =
         lead.deliver(
             "one.zip", release("Hold Edge", "1", Map.of("VRH-1", holder("VRH-1", "20000."))));
-    lead.send(
-        "PATCH",
-        "/api/v1/deliveries/%d/lines/%d".formatted(first, line(first, "VRH-1").get("id").asLong()),
-        Api.body("cells", Api.body("BODIES", "26 x 63; 64 x 32")));
-    take(first, library);
-    long id = line(first, "VRH-1").get("takenPartId").asLong();
+    long id = bodied(first, "VRH-1", library);
     long next =
         lead.deliver(
             "two.zip", release("Hold Edge", "2", Map.of("VRH-1", holder("VRH-1", "25000."))));
@@ -424,5 +419,88 @@ class VendorReleasesTest extends ServerTest {
     assertEquals(2, part(id).get("bodies").size());
     assertEquals(204, lead.post("/api/v1/trail/%d/undo".formatted(undo), Map.of()).status());
     assertEquals("20000 1/min", part(id).at("/properties/RPMX").asString());
+  }
+
+  @Test
+  void whatCannotBeReadOfAHolderIsNotTakenForNothing() {
+    long library = library("Releases: unreadable holders");
+    long id = bodied(lead.deliver("one.zip", blurred("1", "20000.")), "VRU-1", library);
+    long typed = lead.deliver("two.zip", blurred("2", "25000."));
+    typed(typed, "VRU-1", "RPMX", "fast");
+    assertEquals("hold", line(typed, "VRU-1").get("disposition").asString());
+    typed(typed, "VRU-1", "RPMX", "24000");
+    take(typed, library);
+    assertEquals("24000 1/min", part(id).at("/properties/RPMX").asString());
+
+    long written = lead.deliver("three.zip", blurred("3", "'fast'"));
+    JsonNode asked = line(written, "VRU-1");
+    assertEquals("hold", asked.get("disposition").asString(), asked.toString());
+    assertTrue(
+        asked.toString().contains("could not be read now ('fast' is no number), the shop has 24"),
+        asked.toString());
+    take(written, library);
+    typed(written, "VRU-1", "RPMX", "26000");
+    take(written, library);
+    assertEquals("26000 1/min", part(id).at("/properties/RPMX").asString());
+  }
+
+  private void typed(long delivery, String code, String symbol, String text) {
+    long id = line(delivery, code).get("id").asLong();
+    Api.Answer said =
+        lead.send(
+            "PATCH",
+            "/api/v1/deliveries/%d/lines/%d".formatted(delivery, id),
+            Api.body("cells", Api.body(symbol, text)));
+    assertEquals(200, said.status(), said.toString());
+  }
+
+  private static byte[] blurred(String release, String speed) {
+    return release("Blurred Edge", release, Map.of("VRU-1", holder("VRU-1", speed)));
+  }
+
+  /** The id of a holder of a package, which is given a body first. */
+  private long bodied(long delivery, String code, long library) {
+    typed(delivery, code, "BODIES", "26 x 63; 64 x 32");
+    take(delivery, library);
+    return line(delivery, code).get("takenPartId").asLong();
+  }
+
+  @Test
+  void whatCannotBeReadOfAToolIsAskedWhereTheShopHasIt() {
+    long library = library("Releases: unreadable tools");
+    take(delivered("Smeared Edge", "1", "VRS-1", DRILL), library);
+    String smeared =
+        drill("VRS-1", DRILL)
+            .replace("'OAL',#1,89.", "'OAL',#1,'long'")
+            .replace("#2=UNIT", "#90=TOOL_PROPERTY('RPMX',#1,'fast',$,$);\n#2=UNIT");
+    byte[] next = release("Smeared Edge", "2", Map.of("VRS-1", smeared));
+    long delivery = lead.deliver("next.zip", next);
+    JsonNode asked = line(delivery, "VRS-1");
+    assertEquals("hold", asked.get("disposition").asString(), asked.toString());
+    assertTrue(asked.toString().contains("OAL was 89 mm and could not be read"), asked.toString());
+    for (String answer : List.of("replace", "merge")) {
+      lead.post(
+          "/api/v1/deliveries/%d/settle".formatted(delivery),
+          Api.body(
+              "answer",
+              answer,
+              "fields",
+              List.of("OAL"),
+              "lines",
+              List.of(asked.get("id").asLong())));
+      JsonNode lost = line(delivery, "VRS-1");
+      assertEquals("hold", lost.get("disposition").asString(), lost.toString());
+      assertTrue(
+          lost.toString().contains("OAL could not be read ('long' is no number)"), lost.toString());
+    }
+    lead.post(
+        "/api/v1/deliveries/%d/settle".formatted(delivery),
+        Api.body("answer", "keep", "lines", List.of(asked.get("id").asLong())));
+    take(delivery, library);
+    assertEquals("89", value(tool(library, "VRS-1"), "OAL"));
+
+    JsonNode again = line(lead.deliver("again.zip", next), "VRS-1");
+    assertEquals("skipped", again.get("disposition").asString(), again.toString());
+    assertTrue(again.toString().contains("RPMX: 'fast' is no number"), again.toString());
   }
 }

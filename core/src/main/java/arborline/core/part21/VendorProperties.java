@@ -31,6 +31,9 @@ import java.util.TreeMap;
 @AutoService(ItemReader.class)
 public final class VendorProperties implements ItemReader {
 
+  /** The code of the finding about a value that cannot be told: {@code SYMBOL: what is wrong}. */
+  public static final String DOUBTFUL = "value-doubtful";
+
   private static final int LARGEST = 8 * 1024 * 1024;
 
   /** Said of the value itself, which is then asked. */
@@ -166,8 +169,7 @@ public final class VendorProperties implements ItemReader {
         .ifPresent(done -> findings.add(Finding.note("steps-numbered", done, "DC")));
     item.doubtful()
         .forEach((symbol, about) ->
-            findings.add(
-                Finding.query("value-doubtful", "%s: %s".formatted(symbol, about), symbol)));
+            findings.add(Finding.query(DOUBTFUL, "%s: %s".formatted(symbol, about), symbol)));
     return new RawItem(item.line(), item.kind(), cells, findings);
   }
 

@@ -1,24 +1,12 @@
 package arborline.core.vendor;
 
-import arborline.core.exchange.Cell;
-import arborline.core.exchange.PartReading;
-import arborline.core.exchange.RawItem;
-import arborline.core.property.Dictionary;
-import arborline.core.property.Property;
 import arborline.core.quantity.Conversion;
-import arborline.core.quantity.Entry;
-import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Quantity;
-import arborline.core.stack.Component;
-import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.SortedSet;
-import java.util.TreeMap;
 import java.util.TreeSet;
 
 /**
@@ -28,10 +16,6 @@ import java.util.TreeSet;
  */
 public record ItemChange(List<Field> fields) {
 
-  public static final String NAME = "NAME";
-  public static final String CLASS = "CLASS";
-  public static final String NOTES = "NOTES";
-
   /** What follows for the shop's own item. */
   public enum Outcome {
     /** The shop had the vendor's value: the new one is proposed. */
@@ -40,6 +24,8 @@ public record ItemChange(List<Field> fields) {
     CONFLICT,
     /** The vendor no longer says it, and the shop has it: somebody decides. */
     WITHDRAWN,
+    /** What the vendor says could not be read: somebody corrects it, or keeps what the shop has. */
+    UNREAD,
     /** The shop has the new value already. */
     AGREES
   }
@@ -49,7 +35,7 @@ public record ItemChange(List<Field> fields) {
    *
    * @param field symbol, or {@code NAME}, {@code CLASS}, {@code NOTES}
    * @param before what the vendor said; empty where nothing
-   * @param now what the vendor says; empty where nothing
+   * @param now what the vendor says, as written where it could not be read; empty where nothing
    * @param ours what the shop has; empty where nothing
    */
   public record Field(String field, String before, String now, String ours, Outcome outcome) {}
@@ -58,14 +44,28 @@ public record ItemChange(List<Field> fields) {
     fields = List.copyOf(fields);
   }
 
-  /** Of a tool. */
-  public static ItemChange of(Tool before, Tool now, Tool ours) {
-    return of(fields(before), fields(now), fields(ours));
-  }
-
-  /** Of a holder or another part. */
-  public static ItemChange of(Component before, Component now, Component ours) {
-    return of(fields(before), fields(now), fields(ours));
+  /** Of a tool, a holder or another part. */
+  public static ItemChange of(ItemSaid before, ItemSaid now, ItemSaid ours) {
+    SortedSet<String> names = new TreeSet<>(before.values().keySet());
+    names.addAll(now.values().keySet());
+    names.addAll(now.unread().keySet());
+    List<Field> changed = new ArrayList<>();
+    for (String name : names) {
+      Value was = before.values().get(name);
+      Value is = now.values().get(name);
+      Value own = ours.values().get(name);
+      String unread =
+          now.unread().getOrDefault(name, was == null ? null : now.doubtful().get(name));
+      if (unread != null) {
+        if (!unread.equals(before.unread().get(name))) {
+          changed.add(new Field(name, text(before, name), unread, text(own), Outcome.UNREAD));
+        }
+      } else if (!same(was, is)) {
+        changed.add(
+            new Field(name, text(before, name), text(is), text(own), outcome(was, is, own)));
+      }
+    }
+    return new ItemChange(changed);
   }
 
   /** Fields that are proposed. */
@@ -77,6 +77,7 @@ public record ItemChange(List<Field> fields) {
   public SortedSet<String> asked() {
     SortedSet<String> asked = with(Outcome.CONFLICT);
     asked.addAll(with(Outcome.WITHDRAWN));
+    asked.addAll(with(Outcome.UNREAD));
     return asked;
   }
 
@@ -84,22 +85,6 @@ public record ItemChange(List<Field> fields) {
     SortedSet<String> names = new TreeSet<>();
     fields.stream().filter(one -> one.outcome() == outcome).map(Field::field).forEach(names::add);
     return names;
-  }
-
-  private static ItemChange of(
-      Map<String, Value> before, Map<String, Value> now, Map<String, Value> ours) {
-    SortedSet<String> names = new TreeSet<>(before.keySet());
-    names.addAll(now.keySet());
-    List<Field> changed = new ArrayList<>();
-    for (String name : names) {
-      Value was = before.get(name);
-      Value is = now.get(name);
-      Value own = ours.get(name);
-      if (!same(was, is)) {
-        changed.add(new Field(name, text(was), text(is), text(own), outcome(was, is, own)));
-      }
-    }
-    return new ItemChange(changed);
   }
 
   private static Outcome outcome(Value was, Value is, Value own) {
@@ -110,6 +95,10 @@ public record ItemChange(List<Field> fields) {
       return Outcome.WITHDRAWN;
     }
     return same(own, was) ? Outcome.FOLLOWS : Outcome.CONFLICT;
+  }
+
+  private static String text(ItemSaid said, String name) {
+    return said.unread().getOrDefault(name, text(said.values().get(name)));
   }
 
   private static String text(Value value) {
@@ -148,40 +137,5 @@ public record ItemChange(List<Field> fields) {
 
   private static BigDecimal halfPlace(Quantity quantity) {
     return HALF.scaleByPowerOfTen(-Math.max(LEAST_PLACES, quantity.amount().scale()));
-  }
-
-  private static Map<String, Value> fields(Tool tool) {
-    Map<String, Value> fields = new TreeMap<>(tool.values());
-    word(fields, NAME, tool.name());
-    word(fields, CLASS, tool.toolClass());
-    tool.notes()
-        .forEach((heading, text) -> {
-          String before = fields.get(NOTES) instanceof Value.Word word ? word.text() + "; " : "";
-          word(fields, NOTES, before + (heading.isEmpty() ? text : heading + ": " + text));
-        });
-    return fields;
-  }
-
-  private static void word(Map<String, Value> fields, String name, String text) {
-    if (!text.isBlank()) {
-      fields.put(name, new Value.Word(text, false));
-    }
-  }
-
-  private static Map<String, Value> fields(Component part) {
-    Map<String, Value> fields = new TreeMap<>();
-    PartReading.of(part).cells().forEach((symbol, cell) -> fields.put(symbol, value(symbol, cell)));
-    fields.remove(RawItem.CODE);
-    return fields;
-  }
-
-  private static Value value(String symbol, Cell cell) {
-    Optional<Property> numeric = Dictionary.standard().find(symbol).filter(Property::numeric);
-    return numeric
-        .flatMap(Property::unit)
-        .map(unit -> EntryParser.parse(cell.text(), cell.unit().orElse(unit)))
-        .filter(Entry.Understood.class::isInstance)
-        .<Value>map(read -> new Value.Measure(((Entry.Understood) read).quantity(), false))
-        .orElseGet(() -> new Value.Word(cell.text(), false));
   }
 }

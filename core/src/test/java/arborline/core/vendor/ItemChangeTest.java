@@ -3,13 +3,12 @@ package arborline.core.vendor;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import arborline.core.exchange.Cell;
-import arborline.core.exchange.Interpreter;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
+import arborline.core.finding.Finding;
+import arborline.core.part21.VendorProperties;
 import arborline.core.quantity.Unit;
-import arborline.core.stack.Component;
-import arborline.core.tool.Tool;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -37,8 +36,8 @@ class ItemChangeTest {
     return new RawItem(1, new TreeMap<>(DRILL), List.of()).with(changes);
   }
 
-  private static Tool tool(Map<String, Cell> changes) {
-    return Interpreter.interpret(raw(changes)).tool();
+  private static ItemSaid tool(Map<String, Cell> changes) {
+    return ItemSaid.of(raw(changes));
   }
 
   private static Cell mm(String text) {
@@ -82,26 +81,80 @@ class ItemChangeTest {
 
   @Test
   void theSameSizeInInchIsNoChange() {
-    Tool inch = tool(Map.of("DC", Cell.of("0.3937", Unit.INCH)));
+    ItemSaid inch = tool(Map.of("DC", Cell.of("0.3937", Unit.INCH)));
     assertEquals(List.of(), ItemChange.of(tool(Map.of()), inch, tool(Map.of())).fields());
   }
 
   @Test
   void aTenthOfAMillimetreIsAChangeInInchToo() {
-    Tool inch = tool(Map.of("DC", Cell.of("0.3898", Unit.INCH)));
+    ItemSaid inch = tool(Map.of("DC", Cell.of("0.3898", Unit.INCH)));
     assertEquals(Set.of("DC"), ItemChange.of(tool(Map.of()), inch, tool(Map.of())).proposed());
   }
 
-  private static Component holder(String bodies, String name) {
+  private static final Cell WIDE = Cell.of("wide");
+
+  @Test
+  void whatCannotBeReadIsAskedAndNeverTakenForNothing() {
+    ItemChange change =
+        ItemChange.of(tool(Map.of()), tool(Map.of("LU", WIDE, "OAL", WIDE)), tool(Map.of()));
+    assertEquals(
+        List.of(
+            new ItemChange.Field("LU", "49 mm", "wide", "49 mm", ItemChange.Outcome.UNREAD),
+            new ItemChange.Field("OAL", "", "wide", "", ItemChange.Outcome.UNREAD)),
+        change.fields());
+    assertEquals(Set.of("LU", "OAL"), change.asked());
+    assertEquals(Set.of(), change.proposed());
+  }
+
+  @Test
+  void aSizeThatCannotBeToldAnyMoreIsNoSizeThatIsGone() {
+    RawItem doubtful =
+        raw(Map.of("LU", Cell.of("")))
+            .withFindings(
+                List.of(
+                    Finding.query(VendorProperties.DOUBTFUL, "LU: 47 and 49", "LU"),
+                    Finding.query(VendorProperties.DOUBTFUL, "OAL: 89 without a unit", "OAL")));
+    assertEquals(
+        List.of(
+            new ItemChange.Field("LU", "49 mm", "47 and 49", "49 mm", ItemChange.Outcome.UNREAD)),
+        ItemChange.of(tool(Map.of()), ItemSaid.of(doubtful), tool(Map.of())).fields());
+  }
+
+  @Test
+  void whatCouldNotBeReadBeforeEitherIsNotAskedAgain() {
+    ItemSaid wide = tool(Map.of("LU", WIDE));
+    assertEquals(List.of(), ItemChange.of(wide, wide, tool(Map.of())).fields());
+  }
+
+  @Test
+  void whatCanBeReadAtLastFollowsOnlyWhereTheShopHasNothing() {
+    ItemSaid wide = tool(Map.of("OAL", WIDE));
+    ItemSaid said = tool(Map.of("OAL", mm("89")));
+    assertEquals(
+        List.of(new ItemChange.Field("OAL", "wide", "89 mm", "", ItemChange.Outcome.FOLLOWS)),
+        ItemChange.of(wide, said, tool(Map.of())).fields());
+    assertEquals(Set.of("OAL"), ItemChange.of(wide, said, tool(Map.of("OAL", mm("90")))).asked());
+  }
+
+  @Test
+  void theBodyOfAHolderThatCannotBeReadIsAsked() {
+    ItemChange change =
+        ItemChange.of(
+            holder("26x63; 60x28", "Shrink holder"),
+            holder("26 by 63", "Shrink holder"),
+            holder("26x63; 60x28", "Shrink holder"));
+    assertEquals(Set.of(PartReading.BODIES), change.asked());
+    assertEquals("26 by 63", change.fields().getFirst().now());
+  }
+
+  private static ItemSaid holder(String bodies, String name) {
     TreeMap<String, Cell> cells = new TreeMap<>();
     cells.put(RawItem.CODE, Cell.of("BRK-1"));
     cells.put(RawItem.NAME, Cell.of(name));
     cells.put(PartReading.MACHINE_SIDE, Cell.of("HT-A-63:m"));
     cells.put(PartReading.WORK_SIDE, Cell.of("CY-HY-12:f"));
     cells.put(PartReading.BODIES, Cell.of(bodies));
-    return PartReading.interpret(
-            new RawItem(1, ItemKind.HOLDER, cells, List.of()), Component.Kind.HOLDER)
-        .component();
+    return ItemSaid.of(new RawItem(1, ItemKind.HOLDER, cells, List.of()));
   }
 
   @Test

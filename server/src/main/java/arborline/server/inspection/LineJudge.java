@@ -3,7 +3,6 @@ package arborline.server.inspection;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.RawBundle;
 import arborline.core.finding.Finding;
-import arborline.core.finding.Severity;
 import arborline.core.inspect.Allowance;
 import arborline.core.inspect.BelongingFindings;
 import arborline.core.inspect.Clashes;
@@ -11,12 +10,11 @@ import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Disposition;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
-import arborline.core.inspect.Settled;
 import arborline.core.inspect.StackCheck;
 import arborline.core.library.Codes;
 import arborline.core.stack.Component;
-import arborline.core.tool.RuleBook;
 import arborline.core.tool.Tool;
+import arborline.core.vendor.ItemSaid;
 import arborline.server.delivery.AttachedFiles;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.inspection.Surroundings.ShopTool;
@@ -24,13 +22,11 @@ import arborline.server.support.Json;
 import arborline.server.tool.HeldCodes;
 import arborline.server.tool.StoredTools;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -217,12 +213,17 @@ public class LineJudge {
       return inspected;
     }
     Component arriving = inspected.component().orElseThrow();
-    if (!Clashes.differences(arriving, present.component()).isEmpty()) {
+    boolean same = Clashes.differences(arriving, present.component()).isEmpty();
+    if (!same || unread(inspected)) {
       return settled(line, ContentHash.of(present.component()))
-          .map(choice -> chosen(inspected, present.component(), choice.settled()))
+          .map(choice -> SettledLine.of(inspected, present.component(), choice.settled()))
           .or(() -> vendors.part(line, inspected, present, around))
           .orElseGet(() ->
-              with(inspected, Clashes.withShop(arriving, present.component(), free(around, code))));
+              same
+                  ? inspected
+                  : with(
+                      inspected,
+                      Clashes.withShop(arriving, present.component(), free(around, code))));
     }
     return partFiles.unknownOfPart(present.id(), line.deliveryId, inspected) == 0
         ? inspected.with(List.of(Clashes.partAlreadyHere(code)), Disposition.SKIPPED)
@@ -247,7 +248,8 @@ public class LineJudge {
     boolean same =
         present.hash().equals(ContentHash.of(inspected.tool()))
             || Clashes.differences(inspected.tool(), present.tool()).isEmpty();
-    if (same && present.shelved()) {
+    boolean unread = unread(inspected);
+    if (same && !unread && present.shelved()) {
       return unknown(line.deliveryId, present.id(), inspected) == 0
           ? withCutting(
               line,
@@ -256,19 +258,28 @@ public class LineJudge {
               inspected.with(List.of(Clashes.alreadyHere(code)), Disposition.SKIPPED))
           : with(inspected, Clashes.comesWithMore(code));
     }
-    return same
+    return same && !unread
         ? inspected
         : withCutting(
             line,
             present,
             inspected,
             settled(line, present.hash())
-                .map(choice -> chosen(inspected, present.tool(), choice.settled()))
+                .map(choice -> SettledLine.of(inspected, present.tool(), choice.settled()))
                 .or(() -> vendors.tool(line, inspected, present, around))
                 .orElseGet(() ->
-                    with(
-                        inspected,
-                        Clashes.withShop(inspected.tool(), present.tool(), free(around, code)))));
+                    same
+                        ? inspected
+                        : with(
+                            inspected,
+                            Clashes.withShop(
+                                inspected.tool(), present.tool(), free(around, code)))));
+  }
+
+  /** Something is said that could not be read: it is neither the shop's nor nothing. */
+  private static boolean unread(Inspected inspected) {
+    return inspected.disposition() == Disposition.HOLD
+        && !ItemSaid.of(inspected.raw().item()).unread().isEmpty();
   }
 
   /**
@@ -300,43 +311,6 @@ public class LineJudge {
             .filter(known -> present.equals(known.against()));
     line.choice = choice.map(json::text).orElse(null);
     return choice;
-  }
-
-  private static Inspected chosen(Inspected inspected, Component present, Settled settled) {
-    Component after = VendorLines.settled(inspected.component().orElseThrow(), present, settled);
-    List<String> changes = Clashes.differences(after, present);
-    return settled.answer() == Settled.Answer.KEEP || changes.isEmpty()
-        ? inspected.with(List.of(Clashes.kept(present.code())), Disposition.SKIPPED)
-        : with(inspected, Clashes.changes(present.code(), changes));
-  }
-
-  static Inspected chosen(Inspected inspected, Tool present, Settled settled) {
-    Tool after = settled.of(inspected.tool(), present);
-    List<String> changes = Clashes.differences(after, present);
-    if (settled.answer() == Settled.Answer.KEEP || changes.isEmpty()) {
-      return inspected.with(List.of(Clashes.kept(present.code())), Disposition.SKIPPED);
-    }
-    List<Finding> findings = new ArrayList<>(inspected.findings());
-    if (settled.answer() == Settled.Answer.MERGE) {
-      Set<String> byRules =
-          RuleBook.judge(inspected.tool()).stream().map(Finding::code).collect(Collectors.toSet());
-      findings.removeIf(finding ->
-          ofTheWhole(finding)
-              && (byRules.contains(finding.code())
-                  || Collections.disjoint(finding.properties(), settled.fields())));
-      RuleBook.judge(after).stream().filter(LineJudge::ofTheWhole).forEach(findings::add);
-    }
-    findings.add(Clashes.changes(present.code(), changes));
-    return inspected.with(findings);
-  }
-
-  /**
-   * What holds a tool and what it lacks is seen in what it becomes, not in what arrives of it; but
-   * what could not be read of a value that is taken holds it still.
-   */
-  private static boolean ofTheWhole(Finding finding) {
-    return (finding.severity() == Severity.HOLD || finding.code().startsWith("missing."))
-        && !BelongingFindings.are(finding);
   }
 
   static Inspected with(Inspected inspected, Finding finding) {

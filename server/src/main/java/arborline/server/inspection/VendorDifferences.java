@@ -1,9 +1,8 @@
 package arborline.server.inspection;
 
-import arborline.core.exchange.Interpreter;
-import arborline.core.exchange.PartReading;
 import arborline.core.inspect.Inspected;
 import arborline.core.vendor.ItemChange;
+import arborline.core.vendor.ItemSaid;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.LineRepository;
 import arborline.server.delivery.VendorPackages.VendorPackage;
@@ -57,24 +56,20 @@ class VendorDifferences {
 
   private static Optional<List<ItemChange.Field>> change(
       DeliveryLine line, Inspected inspected, TakenItem before, Surroundings around) {
+    ItemSaid now = ItemSaid.of(inspected.raw().item());
     if (before.tool()) {
       return Optional.ofNullable(around.tools().get(line.codeKey))
           .filter(present -> present.id() == before.targetId())
           .map(present ->
-              ItemChange.of(
-                      Interpreter.interpret(before.said()).tool(), inspected.tool(), present.tool())
-                  .fields());
+              ItemChange.of(ItemSaid.of(before.said()), now, ItemSaid.of(present.tool())).fields());
     }
     return Optional.ofNullable(around.shopParts().get(line.codeKey))
         .filter(present -> present.id() == before.targetId() && inspected.component().isPresent())
         .map(present ->
             ItemChange.of(
-                    PartReading.interpret(
-                            VendorLines.comparable(before.said(), inspected.component().get()),
-                            before.said().kind().component().orElseThrow())
-                        .component(),
-                    inspected.component().get(),
-                    present.component())
+                    ItemSaid.of(VendorLines.comparable(before.said(), inspected.component().get())),
+                    now,
+                    ItemSaid.of(present.component()))
                 .fields());
   }
 }

@@ -2,18 +2,17 @@ package arborline.server.inspection;
 
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.CellsJson;
-import arborline.core.exchange.Interpreter;
 import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
-import arborline.core.finding.Severity;
 import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Disposition;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Settled;
+import arborline.core.part21.VendorProperties;
 import arborline.core.stack.Component;
-import arborline.core.tool.Tool;
 import arborline.core.vendor.ItemChange;
+import arborline.core.vendor.ItemSaid;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.delivery.VendorPackages.VendorPackage;
 import arborline.server.inspection.Surroundings.ShopTool;
@@ -51,15 +50,7 @@ class VendorLines {
           verdict(
               item,
               around.vendor(),
-              () -> {
-                Tool said = Interpreter.interpret(said(line)).tool();
-                return new Compared(
-                    ItemChange.of(
-                        Interpreter.interpret(item.said()).tool(),
-                        inspected.tool(),
-                        present.tool()),
-                    corrected(ItemChange.of(said, inspected.tool(), present.tool())));
-              });
+              () -> compared(item.said(), line, inspected, ItemSaid.of(present.tool())));
       line.choice =
           verdict
               .proposal()
@@ -67,7 +58,7 @@ class VendorLines {
               .orElse(null);
       return verdict
           .proposal()
-          .map(settled -> LineJudge.chosen(all(inspected, verdict), present.tool(), settled))
+          .map(settled -> SettledLine.of(all(inspected, verdict), present.tool(), settled))
           .orElseGet(() -> open(inspected, verdict));
     });
   }
@@ -86,10 +77,7 @@ class VendorLines {
           verdict(
               item,
               around.vendor(),
-              () ->
-                  new Compared(
-                      ItemChange.of(part(comparable(item.said(), arriving)), arriving, now),
-                      corrected(ItemChange.of(part(said(line)), arriving, now))));
+              () -> compared(comparable(item.said(), arriving), line, inspected, ItemSaid.of(now)));
       line.choice =
           verdict
               .proposal()
@@ -97,7 +85,7 @@ class VendorLines {
               .orElse(null);
       return verdict
           .proposal()
-          .map(settled -> sound(all(inspected, verdict), settled(arriving, now, settled)))
+          .map(settled -> SettledLine.of(all(inspected, verdict), now, settled))
           .orElseGet(() -> open(inspected, verdict));
     });
   }
@@ -109,16 +97,16 @@ class VendorLines {
         : before;
   }
 
-  /** What is held is judged by the part that the shop has afterwards. */
-  private static Inspected sound(Inspected inspected, Component after) {
-    List<Finding> findings = new ArrayList<>(inspected.findings());
-    findings.removeIf(finding -> finding.severity() == Severity.HOLD);
-    findings.addAll(after.findings());
-    return inspected.with(findings);
-  }
-
   /** What the vendor changed, and what somebody corrected on the line. */
   private record Compared(ItemChange change, Set<String> corrected) {}
+
+  private static Compared compared(
+      RawItem before, DeliveryLine line, Inspected inspected, ItemSaid ours) {
+    ItemSaid now = ItemSaid.of(inspected.raw().item());
+    return new Compared(
+        ItemChange.of(ItemSaid.of(before), now, ours),
+        corrected(ItemChange.of(ItemSaid.of(said(line)), now, ours)));
+  }
 
   private static VendorVerdict verdict(
       TakenItem item, Optional<VendorPackage> now, Supplier<Compared> compared) {
@@ -145,24 +133,25 @@ class VendorLines {
     return new RawItem(now.line(), now.kind(), CellsJson.fromText(line.vendorCells), List.of());
   }
 
-  private static Component part(RawItem said) {
-    return PartReading.interpret(said, said.kind().component().orElseThrow()).component();
-  }
-
   private static Inspected all(Inspected inspected, VendorVerdict verdict) {
     List<Finding> findings = new ArrayList<>(inspected.findings());
     findings.addAll(verdict.findings());
     return inspected.with(findings);
   }
 
-  /** Where nothing is taken, what the item's own model contradicts is still said. */
+  /**
+   * Where nothing is taken, what the item's own model contradicts and what could not be told of it
+   * is still said.
+   */
   private static Inspected open(Inspected inspected, VendorVerdict verdict) {
     if (!verdict.skipped()) {
       return all(inspected, verdict);
     }
     List<Finding> said = new ArrayList<>(verdict.findings());
     inspected.findings().stream()
-        .filter(finding -> finding.code().startsWith(ModelChecks.PREFIX))
+        .filter(finding ->
+            finding.code().startsWith(ModelChecks.PREFIX)
+                || finding.code().equals(VendorProperties.DOUBTFUL))
         .forEach(said::add);
     return inspected.with(said, Disposition.SKIPPED);
   }

@@ -93,11 +93,15 @@ record VendorVerdict(boolean skipped, Optional<Settled> proposal, List<Finding> 
   }
 
   private static String sentence(ItemChange.Field field) {
-    return "%s was %s and %s with the vendor, the shop has %s"
+    return "%s was %s and %s, the shop has %s"
         .formatted(
             field.field(),
             shown(field.before()),
-            field.now().isEmpty() ? "is no longer said" : "is now " + field.now(),
+            switch (field.outcome()) {
+              case UNREAD -> "could not be read now (%s)".formatted(field.now());
+              case WITHDRAWN -> "is no longer said with the vendor";
+              case FOLLOWS, CONFLICT, AGREES -> "is now %s with the vendor".formatted(field.now());
+            },
             shown(field.ours()));
   }
 

@@ -1,13 +1,13 @@
 package arborline.server.news;
 
 import arborline.core.exchange.Cell;
-import arborline.core.exchange.Interpreter;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.PartReading;
 import arborline.core.exchange.RawItem;
 import arborline.core.library.Codes;
 import arborline.core.part21.ListedItems;
 import arborline.core.vendor.ItemChange;
+import arborline.core.vendor.ItemSaid;
 import arborline.core.vendor.ReleaseOrder;
 import arborline.server.news.VendorDispatch.Announced;
 import arborline.server.news.VendorDispatch.ListedItem;
@@ -256,17 +256,10 @@ class News {
     if (ours == null || before.said().kind() != now.kind()) {
       return new ItemChange(List.of());
     }
-    if (before.tool()) {
-      return ItemChange.of(
-          Interpreter.interpret(before.said()).tool(),
-          Interpreter.interpret(now).tool(),
-          ours.tool().orElseThrow());
-    }
-    RawItem said = before.said().with(Map.of(PartReading.BODIES, Cell.of("")));
-    return ItemChange.of(part(said), part(now), ours.part().orElseThrow());
-  }
-
-  private static arborline.core.stack.Component part(RawItem said) {
-    return PartReading.interpret(said, said.kind().component().orElseThrow()).component();
+    RawItem said =
+        before.tool() ? before.said() : before.said().with(Map.of(PartReading.BODIES, Cell.of("")));
+    ItemSaid own =
+        ours.tool().map(ItemSaid::of).orElseGet(() -> ItemSaid.of(ours.part().orElseThrow()));
+    return ItemChange.of(ItemSaid.of(said), ItemSaid.of(now), own);
   }
 }
