@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { setOverhang } from './actions';
   import { address, modelOf, pictureOf } from './files';
   import { lineStackQuery } from './queries';
@@ -36,6 +36,7 @@
     views.some((view) => view.value === wanted) ? wanted : (views[0]?.value ?? 'nothing')
   );
 
+  const client = useQueryClient();
   let index = $state(0);
   /** In mm while it is dragged or typed and not said yet. */
   let tried = $state<number | undefined>();
@@ -69,7 +70,8 @@
   async function say() {
     if (tried === undefined) return;
     const said = tried;
-    await setOverhang(delivery, line.id, index, said);
+    if (!(await setOverhang(delivery, line.id, index, said))) return;
+    await client.prefetchQuery({ ...lineStackQuery(delivery, line.id, index), staleTime: 0 });
     if (tried === said) tried = undefined;
   }
 </script>

@@ -10,6 +10,7 @@ vi.mock('$lib/shell/toast', () => ({ done: vi.fn(), failed: vi.fn() }));
 
 import type { Line, PlannedShape } from '$lib/api/client';
 import { renderPart } from '$lib/testing/provided';
+import { failed } from '$lib/shell/toast';
 import { get, put } from '$lib/testing/server';
 import ItemStage from './ItemStage.svelte';
 
@@ -94,6 +95,41 @@ describe('how far a tool of a package stands out', () => {
       params: { path: { id: 3, lineId: 7, index: 0 } },
       body: { overhang: 40 }
     });
+  });
+
+  it('does not fall back to the old overhang while the new one is loaded', async () => {
+    let said = 30;
+    let release = () => {};
+    const loaded = new Promise<void>((go) => (release = go));
+    asked = (tried) => standing(tried ?? said);
+    put.mockImplementation(() => {
+      said = 40;
+      const before = get.getMockImplementation()!;
+      get.mockImplementation(async (path: string, told: never) => {
+        await loaded;
+        return before(path, told);
+      });
+      return Promise.resolve({ lines: 1, undo: 4 });
+    });
+    stage(line());
+    await type('40');
+    await fireEvent.click(await screen.findByRole('button', { name: 'Let it stand out 40 mm' }));
+    const calls = get.mock.calls.length;
+    await vi.waitFor(() => expect(get.mock.calls.length).toBeGreaterThan(calls));
+    expect((await overhang()).value).toBe('40');
+    release();
+    await vi.waitFor(() => expect(screen.queryByRole('button', { name: /Let it/ })).toBeNull());
+    expect((await overhang()).value).toBe('40');
+  });
+
+  it('keeps what was typed where the server refuses it', async () => {
+    put.mockRejectedValue(new Error('somebody changed the line'));
+    stage(line());
+    await type('40');
+    await fireEvent.click(await screen.findByRole('button', { name: 'Let it stand out 40 mm' }));
+    await vi.waitFor(() => expect(failed).toHaveBeenCalled());
+    expect((await overhang()).value).toBe('40');
+    expect(screen.getByRole('button', { name: 'Let it stand out 40 mm' })).toBeTruthy();
   });
 
   it('goes back to what it was', async () => {

@@ -22,11 +22,16 @@
     void lineId;
     marked = null;
   });
-  const chosen = $derived(
-    marked ??
-      line.choice?.fields ??
-      fields.filter((field) => field.outcome === 'FOLLOWS').map((field) => field.field)
+  const offered = $derived(
+    fields.filter((field) => field.outcome !== 'AGREES' && field.outcome !== 'UNREAD')
   );
+  const chosen = $derived.by(() => {
+    const wanted =
+      marked ??
+      line.choice?.fields ??
+      offered.filter((field) => field.outcome === 'FOLLOWS').map((field) => field.field);
+    return wanted.filter((name) => offered.some((field) => field.field === name));
+  });
   const words = {
     FOLLOWS: 'will follow',
     CONFLICT: 'you decide',
@@ -41,7 +46,7 @@
 
   async function settle() {
     busy = true;
-    const some = chosen.filter((field) => fields.some((one) => one.field === field));
+    const some = chosen;
     await settleLines(
       delivery,
       some.length > 0 ? 'merge' : 'keep',
@@ -70,7 +75,7 @@
         {#each fields as field (field.field)}
           <tr class="border-t border-hairline align-top">
             <td class="py-1">
-              {#if field.outcome !== 'AGREES' && field.outcome !== 'UNREAD'}
+              {#if offered.includes(field)}
                 <input
                   type="checkbox"
                   aria-label="Take {field.field} from the vendor"
@@ -81,7 +86,7 @@
               {/if}
             </td>
             <td class="max-w-[130px] py-1 pr-2"><PropertyName symbol={field.field} /></td>
-            <td class="py-1 pr-2">
+            <td class="min-w-[80px] py-1 pr-2">
               <s class="text-soft">{field.before || 'not said'}</s>
               <span class="block">{field.now || 'no longer said'}</span>
             </td>

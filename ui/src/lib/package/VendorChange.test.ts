@@ -73,6 +73,13 @@ describe('what a vendor changed of an item', () => {
     expect(settled()).toMatchObject({ answer: 'keep', lines: [7] });
   });
 
+  it('does not take what nobody could read although a correction proposed it', async () => {
+    const choice = { answer: 'MERGE', fields: ['SIG'], proposed: true };
+    await part.change({ delivery: 3, line: { ...line, choice }, editable: true });
+    await fireEvent.click(await screen.findByRole('button', { name: 'Keep ours' }));
+    expect(settled()).toMatchObject({ answer: 'keep' });
+  });
+
   it('keeps what is marked when there is news of the same line', async () => {
     const box = () => screen.getByLabelText<HTMLInputElement>('Take LU from the vendor');
     await fireEvent.click(box());
