@@ -169,7 +169,7 @@ class EveryOperationTest extends ServerTest {
             "null",
             "\"\"",
             "\"\\u0000\"",
-            "\"long\"",
+            "\"Größe 😀\"",
             "-1",
             "1e400",
             "1e999999999",
@@ -253,7 +253,17 @@ class EveryOperationTest extends ServerTest {
   @Test
   void parameters() {
     List<String> wrong =
-        List.of("", "x", "-1", "1e999999999", "9".repeat(30), "\0", "%", "x".repeat(3_000), "null");
+        List.of(
+            "",
+            "x",
+            "-1",
+            "1e999999999",
+            "9".repeat(30),
+            "\0",
+            "%",
+            "x".repeat(3_000),
+            "null",
+            "Größe 😀");
     for (Operation operation : operations()) {
       if (!operation.method().equals("GET")) {
         continue;
@@ -280,7 +290,8 @@ class EveryOperationTest extends ServerTest {
 
   @Test
   void identitiesThatAreNone() {
-    for (String id : List.of("0", "-1", "x", "9".repeat(30), "1.5", "%2e%2e", "a%09b")) {
+    for (String id :
+        List.of("0", "-1", "x", "9".repeat(30), "1.5", "%2e%2e", "a%09b", "Gr%C3%B6%C3%9Fe")) {
       for (Map.Entry<String, JsonNode> path : document.at("/paths").properties()) {
         if (path.getKey().contains("{") && path.getValue().has("get")) {
           String address = path.getKey().replaceAll("\\{[^}]*\\}", id);
