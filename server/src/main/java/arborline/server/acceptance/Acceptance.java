@@ -358,6 +358,7 @@ public class Acceptance {
             """)
         .param("keys", chunk.stream().map(line -> line.codeKey).toList())
         .query(Present.class)
+        .list()
         .stream()
         .collect(Collectors.toMap(Present::codeKey, tool -> tool));
   }

@@ -41,6 +41,7 @@ class Materials {
             jdbc
                 .sql("select definition from work_material order by name_key limit " + MOST)
                 .query(String.class)
+                .list()
                 .stream()
                 .map(text -> json.read(text, WorkMaterial.class)),
             WorkMaterials.all().stream())

@@ -240,7 +240,7 @@ class QueuedConversions {
   }
 
   List<ConversionView> newest() {
-    return jdbc.sql(SELECT + " order by id desc limit " + SHOWN).query(Row.class).stream()
+    return jdbc.sql(SELECT + " order by id desc limit " + SHOWN).query(Row.class).list().stream()
         .map(this::view)
         .toList();
   }

@@ -61,6 +61,7 @@ class DeliveryNeighbours {
         .param("delivery", deliveryId)
         .param("keys", keys)
         .query(FirstLine.class)
+        .list()
         .stream()
         .forEach(line -> first.put(line.codeKey(), line));
     return first;

@@ -175,6 +175,7 @@ class LineSurroundings {
                     row.getString("vals")),
                 row.getString("hash"),
                 row.getBoolean("shelved")))
+        .list()
         .stream()
         .forEach(tool -> present.put(tool.codeKey(), tool));
     return present;

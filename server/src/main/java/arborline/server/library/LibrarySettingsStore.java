@@ -51,6 +51,7 @@ class LibrarySettingsStore {
                 """)
             .param("ids", ids)
             .query(OwnedLabel.class)
+            .list()
             .stream()
             .collect(
                 Collectors.groupingBy(
@@ -67,6 +68,7 @@ class LibrarySettingsStore {
                 """)
             .param("ids", ids)
             .query(OwnedRange.class)
+            .list()
             .stream()
             .collect(
                 Collectors.groupingBy(

@@ -73,7 +73,7 @@ public class Recipes {
   /** The newest version of each, by name. */
   @Transactional(readOnly = true)
   public List<Kept> all() {
-    return jdbc.sql(NEWEST + " order by r.name limit " + MOST).query(Row.class).stream()
+    return jdbc.sql(NEWEST + " order by r.name limit " + MOST).query(Row.class).list().stream()
         .map(this::kept)
         .toList();
   }

@@ -69,6 +69,7 @@ public class HeldCodes {
         .param("keys", keys)
         .param("now", now())
         .query(Held.class)
+        .list()
         .stream()
         .filter(held -> held.toolId() != null || !held.holder().equals(Actor.name()))
         .forEach(held -> why.put(held.codeKey(), held.why()));
