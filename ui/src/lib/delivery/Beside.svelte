@@ -25,9 +25,10 @@
 
   async function settle(answer: 'keep' | 'replace' | 'merge') {
     busy = true;
-    await settleLines(delivery, answer, [line.id], answer === 'merge' ? fields : undefined);
+    const some = answer === 'merge' ? fields : undefined;
+    const done = await settleLines(delivery, answer, [line.id], some);
     busy = false;
-    onclose();
+    if (done) onclose();
   }
 
   function toggle(field: string, on: boolean) {

@@ -25,10 +25,11 @@
 
   let busy = $state(false);
 
-  async function during(deed: Promise<unknown>) {
+  async function during<T>(deed: Promise<T>): Promise<T> {
     busy = true;
-    await deed;
+    const done = await deed;
     busy = false;
+    return done;
   }
 
   /** More than two repairs would push the sentence away: all but the first go into a menu. */
@@ -43,7 +44,7 @@
   const settle = (answer: 'keep' | 'replace') => during(settleLines(delivery, answer));
 
   async function allow() {
-    await during(allowLines(delivery, group, reason.trim()));
+    if (!(await during(allowLines(delivery, group, reason.trim())))) return;
     reasoning = false;
     reason = '';
   }

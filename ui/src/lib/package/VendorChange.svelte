@@ -46,16 +46,15 @@
 
   async function settle() {
     busy = true;
-    const some = chosen;
-    await settleLines(
+    const done = await settleLines(
       delivery,
-      some.length > 0 ? 'merge' : 'keep',
+      chosen.length > 0 ? 'merge' : 'keep',
       [line.id],
-      some.length > 0 ? some : undefined,
+      chosen.length > 0 ? chosen : undefined,
       'vendor-conflict'
     );
-    marked = null;
     busy = false;
+    if (done) marked = null;
   }
 </script>
 
