@@ -76,7 +76,7 @@
     feed: { width: '64px', text: ({ cut }) => figure(cut?.feed, 'mm') },
     ap: { width: '58px', text: ({ cut }) => figure(cut?.depth, 'mm') },
     ae: { width: '58px', text: ({ cut }) => figure(cut?.width, 'mm') },
-    origin: { width: '84px', text: ({ cut }) => cut?.origin ?? '' },
+    origin: { width: '84px', text: ({ cut }) => cut?.origin ?? 'none' },
     planned: { width: 'minmax(90px, 160px)', text: (row) => row.uses?.planned ?? '' },
     version: {
       width: '86px',

@@ -106,6 +106,29 @@ class TwentyAtOnceTest extends ServerTest {
   }
 
   @Test
+  void aToolIsChangedWhileOthersTakeItOutOfTheirLibraries() throws Exception {
+    Shelves shelves = new Shelves(lead);
+    long home = shelves.library("At once: taken out");
+    long tool = shelves.mills(home, "AT-ONCE-3").getFirst();
+    List<Callable<Api.Answer>> deeds = new ArrayList<>();
+    for (int i = 0; i < PEOPLE / 2; i++) {
+      long other = shelves.library("At once: taken out of " + i);
+      String library = "/api/v1/libraries/" + other;
+      lead.post(library + "/copy", Api.body("tools", List.of(tool), "from", home));
+      String reach = Integer.toString(20 + i);
+      deeds.add(() -> lead.post(library + "/tools/out", Api.body("tools", List.of(tool))));
+      deeds.add(() ->
+          lead.post(
+              "/api/v1/tools/bulk",
+              Api.body("tools", List.of(tool), "kind", "VALUE", "symbol", "LU", "text", reach)));
+    }
+    for (Api.Answer answer : atOnce(deeds)) {
+      assertEquals(200, answer.status(), answer.toString());
+    }
+    assertEquals(1 + PEOPLE / 2, lead.get("/api/v1/tools/" + tool).number("version"));
+  }
+
+  @Test
   void whatBelongsToAToolStandsBesideItWhoeverCopiesItMeanwhile() throws Exception {
     Shelves shelves = new Shelves(lead);
     long home = shelves.library("At once: belongings");

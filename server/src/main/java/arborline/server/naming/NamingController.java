@@ -4,6 +4,7 @@ import arborline.core.naming.NamePattern;
 import arborline.core.property.Dictionary;
 import arborline.server.account.MayEdit;
 import arborline.server.library.LibraryPatterns.NamingPatterns;
+import arborline.server.support.Retried;
 import arborline.server.support.Slice;
 import arborline.server.tool.ToolDraft;
 import java.util.List;
@@ -74,7 +75,8 @@ class NamingController {
   @PostMapping("/libraries/{id}/naming/rename")
   @MayEdit
   Naming.Renamed rename(@PathVariable long id, @RequestBody RenameOrder order) {
-    return naming.rename(id, order.tools() == null ? List.of() : order.tools());
+    List<Naming.Wanted> wanted = order.tools() == null ? List.of() : order.tools();
+    return Retried.of(() -> naming.rename(id, wanted));
   }
 
   @PostMapping("/libraries/{id}/codes")

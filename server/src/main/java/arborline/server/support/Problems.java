@@ -1,14 +1,11 @@
 package arborline.server.support;
 
-import jakarta.persistence.LockTimeoutException;
 import org.hibernate.exception.ConstraintViolationException;
-import org.hibernate.exception.LockAcquisitionException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.dao.QueryTimeoutException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
@@ -85,17 +82,6 @@ class Problems {
         "somebody else took that code or name meanwhile; load again and retry");
   }
 
-  /** Two transactions waited for each other, or one waited too long. */
-  @ExceptionHandler({
-    PessimisticLockingFailureException.class,
-    LockAcquisitionException.class,
-    LockTimeoutException.class
-  })
-  ProblemDetail busy() {
-    return ProblemDetail.forStatusAndDetail(
-        HttpStatus.CONFLICT, "somebody else is working on this just now; try again in a moment");
-  }
-
   /** The database gave a question up that took it too long. */
   @ExceptionHandler
   ProblemDetail tooLong(QueryTimeoutException given) {
@@ -118,7 +104,10 @@ class Problems {
         "'%s' is not possible for %s".formatted(malformed.getValue(), malformed.getName()));
   }
 
-  /** A database out of reach, or a defect of ours: logged whole, told without its inside. */
+  /**
+   * Others in the way, a database out of reach, or a defect of ours: logged whole, told without its
+   * inside.
+   */
   @ExceptionHandler
   ResponseEntity<ProblemDetail> defect(Exception defect) {
     if (defect instanceof ErrorResponse told) {
@@ -126,6 +115,13 @@ class Problems {
     }
     if (gone(defect)) {
       return null;
+    }
+    if (InTheWay.is(defect)) {
+      return ResponseEntity.status(HttpStatus.CONFLICT)
+          .body(
+              ProblemDetail.forStatusAndDetail(
+                  HttpStatus.CONFLICT,
+                  "somebody else is working on this just now; try again in a moment"));
     }
     if (Unreachable.is(defect)) {
       LOG.warn("the database could not be asked: {}", defect.getMessage());

@@ -1,13 +1,10 @@
 package arborline.server.support;
 
-import jakarta.persistence.LockTimeoutException;
 import java.time.Duration;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Supplier;
-import org.hibernate.exception.LockAcquisitionException;
-import org.springframework.dao.PessimisticLockingFailureException;
 
-/** Whole transactions that the database ends for the sake of others are done again. */
+/** Whole transactions that end for what others did meanwhile are done again. */
 public final class Retried {
 
   private static final int ATTEMPTS = 8;
@@ -28,11 +25,9 @@ public final class Retried {
     for (int attempt = 1; ; attempt++) {
       try {
         return transaction.get();
-      } catch (PessimisticLockingFailureException
-          | LockAcquisitionException
-          | LockTimeoutException inTheWay) {
-        if (attempt == ATTEMPTS) {
-          throw inTheWay;
+      } catch (RuntimeException fault) {
+        if (!InTheWay.is(fault) || attempt == ATTEMPTS) {
+          throw fault;
         }
         LockSupport.parkNanos(PAUSE.toNanos() << attempt);
       }

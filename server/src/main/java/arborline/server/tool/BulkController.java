@@ -11,6 +11,7 @@ import arborline.core.quantity.Unit;
 import arborline.server.account.MayEdit;
 import arborline.server.support.LongWork;
 import arborline.server.support.Refusal;
+import arborline.server.support.Retried;
 import arborline.server.support.StopRequests;
 import arborline.server.support.ToolIds;
 import java.util.List;
@@ -151,13 +152,13 @@ class BulkController {
   @LongWork
   BulkEdits.BulkAnswer bulk(
       @RequestParam(defaultValue = "false") boolean preview, @RequestBody BulkOrder order) {
-    return preview
-        ? edits.preview(order.ids(), order.edit())
-        : edits.apply(
-            order.ids(),
-            order.edit(),
-            order.expected() == null ? -1 : order.expected(),
-            order.named());
+    BulkEdit edit = order.edit();
+    if (preview) {
+      return edits.preview(order.ids(), edit);
+    }
+    int expected = order.expected() == null ? -1 : order.expected();
+    String work = order.named();
+    return Retried.of(() -> edits.apply(order.ids(), edit, expected, work));
   }
 
   /** Has a change stopped that is being made; nothing of it stays then. */

@@ -7,6 +7,7 @@ import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
 import arborline.server.account.MayEdit;
 import arborline.server.support.Refusal;
+import arborline.server.support.Retried;
 import arborline.server.support.Slice;
 import java.util.Map;
 import java.util.Optional;
@@ -123,7 +124,8 @@ class ToolController {
       @RequestParam(required = false) @Nullable String keep,
       @RequestParam(required = false) @Nullable Integer seen,
       @RequestBody ToolDraft draft) {
-    return sheets.change(id, version, draft, choice(keep, seen));
+    Optional<Sheets.Choice> choice = choice(keep, seen);
+    return Retried.of(() -> sheets.change(id, version, draft, choice));
   }
 
   private static Optional<Sheets.Choice> choice(@Nullable String keep, @Nullable Integer seen) {
@@ -144,6 +146,6 @@ class ToolController {
   @PostMapping("/tools/{id}/back")
   @MayEdit
   ToolDone back(@PathVariable long id, @RequestParam int version) {
-    return sheets.backTo(id, version);
+    return Retried.of(() -> sheets.backTo(id, version));
   }
 }

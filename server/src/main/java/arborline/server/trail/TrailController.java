@@ -1,6 +1,7 @@
 package arborline.server.trail;
 
 import arborline.server.support.Refusal;
+import arborline.server.support.Retried;
 import arborline.server.support.Slice;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
@@ -107,6 +108,9 @@ class TrailController {
   @PreAuthorize("hasAnyAuthority('EDIT', 'RECEIVE', 'LOAD', 'PROVE')")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void undo(@PathVariable long id) {
-    trail.undo(id);
+    Retried.of(() -> {
+      trail.undo(id);
+      return id;
+    });
   }
 }
