@@ -14,6 +14,9 @@ interface EntryRepository extends Repository<Entry, Long> {
 
   List<Entry> findByIdIn(Collection<Long> ids);
 
+  @Query("select e.toolId from Entry e where e.id in :ids")
+  List<Long> toolsOf(Collection<Long> ids);
+
   List<Entry> findByToolIdOrderByLibraryId(long toolId);
 
   List<Entry> findByToolIdIn(Collection<Long> toolIds);

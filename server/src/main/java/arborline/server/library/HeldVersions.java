@@ -136,8 +136,9 @@ class HeldVersions implements Undo<HeldVersions.Changed> {
         changed.steps().stream().collect(Collectors.toMap(Step::entryId, step -> step));
     List<Long> ids = List.copyOf(steps.keySet());
     for (int from = 0; from < ids.size(); from += CHUNK) {
-      for (Entry entry :
-          entries.findByIdIn(ids.subList(from, Math.min(ids.size(), from + CHUNK)))) {
+      List<Long> some = ids.subList(from, Math.min(ids.size(), from + CHUNK));
+      versions.hold(entries.toolsOf(some));
+      for (Entry entry : entries.findByIdIn(some)) {
         takeBack(entry, Objects.requireNonNull(steps.get(entry.id)));
       }
       entities.flush();

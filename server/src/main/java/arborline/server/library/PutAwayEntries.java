@@ -4,6 +4,7 @@ import arborline.server.support.Bulk;
 import arborline.server.support.Ids;
 import arborline.server.support.Refusal;
 import arborline.server.tool.CurrentTool;
+import arborline.server.tool.ToolStore;
 import arborline.server.tool.Tools;
 import jakarta.persistence.EntityManager;
 import java.util.Collection;
@@ -31,15 +32,23 @@ class PutAwayEntries {
   private final JdbcClient jdbc;
   private final EntityManager entities;
   private final EntryStore store;
+  private final ToolStore versions;
   private final Tools tools;
   private final Bulk bulk;
   private final Ids ids;
 
   PutAwayEntries(
-      JdbcClient jdbc, EntityManager entities, EntryStore store, Tools tools, Bulk bulk, Ids ids) {
+      JdbcClient jdbc,
+      EntityManager entities,
+      EntryStore store,
+      ToolStore versions,
+      Tools tools,
+      Bulk bulk,
+      Ids ids) {
     this.jdbc = jdbc;
     this.entities = entities;
     this.store = store;
+    this.versions = versions;
     this.tools = tools;
     this.bulk = bulk;
     this.ids = ids;
@@ -92,6 +101,11 @@ class PutAwayEntries {
    */
   void bringBack(long putAway) {
     entities.flush();
+    versions.hold(
+        jdbc.sql("select tool_id from put_away_entry where put_away_id = ?")
+            .param(putAway)
+            .query(Long.class)
+            .list());
     gone(putAway)
         .ifPresent(name -> {
           throw Refusal.conflict(
@@ -158,7 +172,7 @@ class PutAwayEntries {
 
   private record Behind(long id, long toolId) {}
 
-  /** Tools may have changed meanwhile. */
+  /** Tools may have changed meanwhile; they are held, so none does from here on. */
   private void followAgain(long putAway) {
     List<Behind> behind =
         jdbc.sql(
