@@ -1,15 +1,14 @@
 package arborline.server;
 
+import static arborline.server.VendorRelease.DRILL;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
 import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -18,105 +17,9 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** A vendor's next release comes as differences against what the shop took before. */
-class VendorReleasesTest extends ServerTest {
+class VendorReleasesTest extends VendorTest {
 
   private static final Path PACKAGES = Path.of("../core/src/test/resources/vectors/part21");
-
-  private static String property(int id, String symbol, String value) {
-    return "#%d=TOOL_PROPERTY('%s',#1,%s,%s,$);\n"
-        .formatted(id, symbol, value, symbol.equals("NOF") ? "$" : "#2");
-  }
-
-  /** A drill; lengths as {@code LU=49 OAL=89}. */
-  private static String drill(String id, String sizes) {
-    StringBuilder properties = new StringBuilder();
-    int next = 10;
-    for (String size : sizes.split(" ")) {
-      properties.append(property(next++, size.split("=")[0], size.split("=")[1] + "."));
-    }
-    return """
-    ISO-10303-21;
-    HEADER;
-    FILE_NAME('a.p21','2026-03-02T09:14:00',(''),('Dreave Edge'),'','','');
-    ENDSEC;
-    DATA;
-    #1=TOOL_ITEM('%s','Drill','twist drill');
-    #2=UNIT(.MILLI.,.METRE.);
-    #3=UNIT('deg');
-    #4=TOOL_PROPERTY('SIG',#1,140.,#3,$);
-    #5=TOOL_PROPERTY('NOF',#1,2,$,$);
-    %sENDSEC;
-    END-ISO-10303-21;
-    """
-        .formatted(id, properties);
-  }
-
-  private static byte[] release(String vendor, String release, Map<String, String> items) {
-    Map<String, byte[]> files = new LinkedHashMap<>();
-    StringBuilder named = new StringBuilder();
-    items.forEach((id, text) -> {
-      named.append("<item id='%1$s' file='items/%1$s.p21'/>".formatted(id));
-      if (!text.isEmpty()) {
-        files.put("items/%s.p21".formatted(id), text.getBytes(StandardCharsets.UTF_8));
-      }
-    });
-    files.put(
-        "package.xml",
-        "<package><vendor>%s</vendor><release>%s</release>%s</package>"
-            .formatted(vendor, release, named)
-            .getBytes(StandardCharsets.UTF_8));
-    return Zips.of(files);
-  }
-
-  private static Map<String, String> drills(String... idsAndSizes) {
-    Map<String, String> items = new LinkedHashMap<>();
-    for (int i = 0; i < idsAndSizes.length; i += 2) {
-      String sizes = idsAndSizes[i + 1];
-      items.put(idsAndSizes[i], sizes.isEmpty() ? "" : drill(idsAndSizes[i], sizes));
-    }
-    return items;
-  }
-
-  private long delivered(String vendor, String release, String... drills) {
-    return lead.deliver(release + ".zip", release(vendor, release, drills(drills)));
-  }
-
-  private Api.Answer take(long delivery, long library) {
-    Api.Answer taken =
-        lead.post("/api/v1/deliveries/%d/accept".formatted(delivery), Api.body("library", library));
-    assertEquals(200, taken.status(), taken.toString());
-    assertEquals(
-        0,
-        lead.get("/api/v1/deliveries/%d".formatted(delivery)).number("query"),
-        lead.get("/api/v1/deliveries/%d/lines".formatted(delivery)).toString());
-    return taken;
-  }
-
-  private long tool(long library, String code) {
-    return StreamSupport.stream(
-            lead.get("/api/v1/libraries/%d/tools?limit=500".formatted(library))
-                .at("items")
-                .spliterator(),
-            false)
-        .filter(one -> one.get("code").asString().equals(code))
-        .findFirst()
-        .orElseThrow()
-        .get("toolId")
-        .asLong();
-  }
-
-  private String value(long tool, String symbol) {
-    return lead.get("/api/v1/tools/%d".formatted(tool))
-        .body()
-        .at("/answer/values/%s/text".formatted(symbol))
-        .asString();
-  }
-
-  private Api.Answer report(long delivery) {
-    return lead.get("/api/v1/deliveries/%d/package".formatted(delivery));
-  }
-
-  private static final String DRILL = "DC=8 LU=49 OAL=89 LCF=55 DMM=8";
 
   private JsonNode given(long delivery, String code, String speed) {
     long id = line(delivery, code).get("id").asLong();
@@ -292,7 +195,8 @@ class VendorReleasesTest extends ServerTest {
   @Test
   void takingTheSamePackageTwiceChangesNothing() {
     long library = library("Releases: twice");
-    byte[] once = release("Twice Edge", "1", drills("VRT-1", DRILL, "VRT-2", DRILL));
+    byte[] once =
+        VendorRelease.of("Twice Edge", "1", VendorRelease.drills("VRT-1", DRILL, "VRT-2", DRILL));
     take(lead.deliver("one.zip", once), library);
     long again = lead.deliver("again.zip", once);
     assertEquals("skipped", line(again, "VRT-1").get("disposition").asString());
@@ -381,126 +285,25 @@ class VendorReleasesTest extends ServerTest {
     assertEquals(truth.get("new").size(), report.number("fresh"), report.toString());
   }
 
-  private static String holder(String id, String speed) {
-    return """
-    ISO-10303-21;
-    HEADER;
-    FILE_NAME('a.p21','2026-03-02T09:14:00',(''),('Hold Edge'),'','','');
-    ENDSEC;
-    DATA;
-    #1=ITEM('%s','shrink fit holder','Shrink chuck');
-    #2=NAMED_UNIT('1/min');
-    #3=PROPERTY_VALUE(#1,'RPMX',%s,#2,$);
-    #4=CONNECTION(#1,'machine side','HT-A-63:m');
-    #5=CONNECTION(#1,'workpiece side','CY-SF-12:f');
-    ENDSEC;
-    END-ISO-10303-21;
-    """
-        .formatted(id, speed);
-  }
-
-  private JsonNode part(long id) {
-    return lead.get("/api/v1/components/%d".formatted(id)).at("component");
-  }
-
   @Test
   void aHolderFollowsItsVendorAndKeepsWhatTheShopChanged() {
     long library = library("Releases: holders");
     long first =
         lead.deliver(
-            "one.zip", release("Hold Edge", "1", Map.of("VRH-1", holder("VRH-1", "20000."))));
+            "one.zip",
+            VendorRelease.of(
+                "Hold Edge", "1", Map.of("VRH-1", VendorRelease.holder("VRH-1", "20000."))));
     long id = bodied(first, "VRH-1", library);
     long next =
         lead.deliver(
-            "two.zip", release("Hold Edge", "2", Map.of("VRH-1", holder("VRH-1", "25000."))));
+            "two.zip",
+            VendorRelease.of(
+                "Hold Edge", "2", Map.of("VRH-1", VendorRelease.holder("VRH-1", "25000."))));
     assertEquals("pass", line(next, "VRH-1").get("disposition").asString());
     long undo = take(next, library).number("undo");
     assertEquals("25000 1/min", part(id).at("/properties/RPMX").asString());
     assertEquals(2, part(id).get("bodies").size());
     assertEquals(204, lead.post("/api/v1/trail/%d/undo".formatted(undo), Map.of()).status());
     assertEquals("20000 1/min", part(id).at("/properties/RPMX").asString());
-  }
-
-  @Test
-  void whatCannotBeReadOfAHolderIsNotTakenForNothing() {
-    long library = library("Releases: unreadable holders");
-    long id = bodied(lead.deliver("one.zip", blurred("1", "20000.")), "VRU-1", library);
-    long typed = lead.deliver("two.zip", blurred("2", "25000."));
-    typed(typed, "VRU-1", "RPMX", "fast");
-    assertEquals("hold", line(typed, "VRU-1").get("disposition").asString());
-    typed(typed, "VRU-1", "RPMX", "24000");
-    take(typed, library);
-    assertEquals("24000 1/min", part(id).at("/properties/RPMX").asString());
-
-    long written = lead.deliver("three.zip", blurred("3", "'fast'"));
-    JsonNode asked = line(written, "VRU-1");
-    assertEquals("hold", asked.get("disposition").asString(), asked.toString());
-    assertTrue(
-        asked.toString().contains("could not be read now ('fast' is no number), the shop has 24"),
-        asked.toString());
-    take(written, library);
-    typed(written, "VRU-1", "RPMX", "26000");
-    take(written, library);
-    assertEquals("26000 1/min", part(id).at("/properties/RPMX").asString());
-  }
-
-  private void typed(long delivery, String code, String symbol, String text) {
-    long id = line(delivery, code).get("id").asLong();
-    Api.Answer said =
-        lead.send(
-            "PATCH",
-            "/api/v1/deliveries/%d/lines/%d".formatted(delivery, id),
-            Api.body("cells", Api.body(symbol, text)));
-    assertEquals(200, said.status(), said.toString());
-  }
-
-  private static byte[] blurred(String release, String speed) {
-    return release("Blurred Edge", release, Map.of("VRU-1", holder("VRU-1", speed)));
-  }
-
-  /** The id of a holder of a package, which is given a body first. */
-  private long bodied(long delivery, String code, long library) {
-    typed(delivery, code, "BODIES", "26 x 63; 64 x 32");
-    take(delivery, library);
-    return line(delivery, code).get("takenPartId").asLong();
-  }
-
-  @Test
-  void whatCannotBeReadOfAToolIsAskedWhereTheShopHasIt() {
-    long library = library("Releases: unreadable tools");
-    take(delivered("Smeared Edge", "1", "VRS-1", DRILL), library);
-    String smeared =
-        drill("VRS-1", DRILL)
-            .replace("'OAL',#1,89.", "'OAL',#1,'long'")
-            .replace("#2=UNIT", "#90=TOOL_PROPERTY('RPMX',#1,'fast',$,$);\n#2=UNIT");
-    byte[] next = release("Smeared Edge", "2", Map.of("VRS-1", smeared));
-    long delivery = lead.deliver("next.zip", next);
-    JsonNode asked = line(delivery, "VRS-1");
-    assertEquals("hold", asked.get("disposition").asString(), asked.toString());
-    assertTrue(asked.toString().contains("OAL was 89 mm and could not be read"), asked.toString());
-    for (String answer : List.of("replace", "merge")) {
-      lead.post(
-          "/api/v1/deliveries/%d/settle".formatted(delivery),
-          Api.body(
-              "answer",
-              answer,
-              "fields",
-              List.of("OAL"),
-              "lines",
-              List.of(asked.get("id").asLong())));
-      JsonNode lost = line(delivery, "VRS-1");
-      assertEquals("hold", lost.get("disposition").asString(), lost.toString());
-      assertTrue(
-          lost.toString().contains("OAL could not be read ('long' is no number)"), lost.toString());
-    }
-    lead.post(
-        "/api/v1/deliveries/%d/settle".formatted(delivery),
-        Api.body("answer", "keep", "lines", List.of(asked.get("id").asLong())));
-    take(delivery, library);
-    assertEquals("89", value(tool(library, "VRS-1"), "OAL"));
-
-    JsonNode again = line(lead.deliver("again.zip", next), "VRS-1");
-    assertEquals("skipped", again.get("disposition").asString(), again.toString());
-    assertTrue(again.toString().contains("RPMX: 'fast' is no number"), again.toString());
   }
 }
