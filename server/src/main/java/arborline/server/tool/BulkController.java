@@ -158,6 +158,7 @@ class BulkController {
     }
     int expected = order.expected() == null ? -1 : order.expected();
     String work = order.named();
+    stops.clear(BulkEdits.name(work));
     return Retried.of(() -> edits.apply(order.ids(), edit, expected, work));
   }
 

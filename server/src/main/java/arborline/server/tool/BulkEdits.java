@@ -111,12 +111,12 @@ class BulkEdits {
 
   /**
    * Does it; tools that cannot be changed stay as they are. All or nothing where it is stopped.
+   * What was asked to stop before is the caller's to clear.
    *
    * @param expected how many tools somebody was told would change; below 0 where nobody was
    */
   @Transactional
   BulkAnswer apply(List<Long> ids, BulkEdit edit, int expected, String work) {
-    stops.clear(name(work));
     Tally tally = new Tally();
     List<VersionUndo.Step> done = new ArrayList<>();
     int seen = 0;
