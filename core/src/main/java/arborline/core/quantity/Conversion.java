@@ -63,6 +63,33 @@ public final class Conversion {
         from.denominator().multiply(to.numerator()));
   }
 
+  /** True where two amounts are exactly the same size; false where the units do not convert. */
+  public static boolean sameSize(
+      BigDecimal amount, Unit unit, BigDecimal otherAmount, Unit otherUnit) {
+    if (unit == otherUnit) {
+      return amount.compareTo(otherAmount) == 0;
+    }
+    if (obstacle(amount, unit, otherUnit).isPresent()) {
+      return false;
+    }
+    BigDecimal size = amount.multiply(unit.numerator());
+    BigDecimal otherSize = otherAmount.multiply(otherUnit.numerator());
+    return unit.reciprocal() == otherUnit.reciprocal()
+        ? size.multiply(otherUnit.denominator()).compareTo(otherSize.multiply(unit.denominator()))
+            == 0
+        : reciprocalOf(unit, otherUnit, amount.multiply(otherAmount));
+  }
+
+  /** Threads per inch and a pitch are the same where their product is one inch. */
+  private static boolean reciprocalOf(Unit unit, Unit otherUnit, BigDecimal product) {
+    Unit perInch = unit.reciprocal() ? unit : otherUnit;
+    Unit length = unit.reciprocal() ? otherUnit : unit;
+    return product
+            .multiply(length.numerator())
+            .compareTo(perInch.numerator().multiply(length.denominator()))
+        == 0;
+  }
+
   private static Converted quotient(BigDecimal dividend, BigDecimal divisor) {
     BigDecimal rounded = dividend.divide(divisor, INEXACT_DECIMALS, RoundingMode.HALF_UP);
     if (rounded.multiply(divisor).compareTo(dividend) == 0) {

@@ -30,10 +30,9 @@ public record Quantity(String text, BigDecimal amount, Unit unit) {
         : value.setScale(decimals, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
   }
 
-  /** Equal in size, however it was written. */
+  /** Exactly equal in size, however it was written. */
   public boolean sameAs(Quantity other) {
-    return Conversion.obstacle(amount, unit, other.unit).isEmpty()
-        && in(other.unit).compareTo(other.amount) == 0;
+    return Conversion.sameSize(amount, unit, other.amount, other.unit);
   }
 
   /** Number and unit code: {@code 1/2 in}. */

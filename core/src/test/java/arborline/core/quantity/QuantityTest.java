@@ -19,6 +19,12 @@ class QuantityTest {
   void writtenOtherwiseIsTheSameSize() {
     assertTrue(Quantity.of("12.70", Unit.MILLIMETRE).sameAs(Quantity.of("0.5", Unit.INCH)));
     assertFalse(Quantity.of("12.7001", Unit.MILLIMETRE).sameAs(Quantity.of("0.5", Unit.INCH)));
+    assertFalse(
+        Quantity.of("10", Unit.MILLIMETRE).sameAs(Quantity.of("0.393700787402", Unit.INCH)));
+    assertTrue(
+        Quantity.of("20", Unit.THREADS_PER_INCH).sameAs(Quantity.of("1.27", Unit.MILLIMETRE)));
+    assertTrue(Quantity.of("0.05", Unit.INCH).sameAs(Quantity.of("20", Unit.THREADS_PER_INCH)));
+    assertFalse(Quantity.of("0", Unit.THREADS_PER_INCH).sameAs(Quantity.of("0", Unit.INCH)));
     assertFalse(Quantity.of("90", Unit.DEGREE).sameAs(Quantity.of("90", Unit.MILLIMETRE)));
   }
 
