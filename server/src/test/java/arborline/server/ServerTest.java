@@ -3,6 +3,7 @@ package arborline.server;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -63,6 +64,24 @@ abstract class ServerTest {
         .params("key-" + role, role)
         .update();
     return new Api(port, "key-" + role);
+  }
+
+  /** A person of a role, whose name no other test has, with a key of his. */
+  record Person(long account, String name, Api api) {}
+
+  /** Invites somebody and gives him a key that may do all that he may. */
+  Person person(String role) {
+    String name = "%s %d".formatted(role.toLowerCase(Locale.ROOT), System.nanoTime());
+    long account =
+        lead.post("/api/v1/accounts", Api.body("name", name, "role", role))
+            .at("account")
+            .get("id")
+            .asLong();
+    jdbc.sql(
+            "insert into access_key (key_hash, role, account_id, name) values (sha2(?, 256), ?, ?, 'test')")
+        .params(name, role, account)
+        .update();
+    return new Person(account, name, new Api(port, name));
   }
 
   /** The line of a delivery with a code; of several the first that no other file restates. */

@@ -4,6 +4,7 @@ import arborline.core.inspect.Inspected;
 import arborline.server.delivery.DeliveryLine;
 import arborline.server.inspection.Belongings;
 import arborline.server.inspection.LineJudge;
+import arborline.server.right.ToolGuard;
 import arborline.server.tool.ToolStore;
 import arborline.server.tool.Tools;
 import java.util.List;
@@ -22,9 +23,16 @@ class TakenBelongings {
   private final Tools tools;
   private final ToolStore store;
   private final TakenPieces pieces;
+  private final ToolGuard guard;
 
   TakenBelongings(
-      List<Belongings> kept, LineJudge judge, Tools tools, ToolStore store, TakenPieces pieces) {
+      List<Belongings> kept,
+      LineJudge judge,
+      Tools tools,
+      ToolStore store,
+      TakenPieces pieces,
+      ToolGuard guard) {
+    this.guard = guard;
     this.kept = kept;
     this.judge = judge;
     this.tools = tools;
@@ -38,6 +46,7 @@ class TakenBelongings {
       return;
     }
     store.lock(toolId);
+    guard.needChange(List.of(toolId));
     Inspected inspected = judge.inspected(line);
     for (Belongings belongings : kept) {
       List<Long> rows = belongings.take(toolId, deliveryId, inspected);

@@ -5,7 +5,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -44,14 +43,16 @@ class KeyFilter extends OncePerRequestFilter {
     chain.doFilter(request, response);
   }
 
-  /** Each key is somebody of its own: what one reserves or proves is not another's. */
+  /** Each key of a role is somebody of its own: what one reserves is not another's. */
   private static void enter(AccessKeys.Granted key) {
+    Object who =
+        key.account().isPresent()
+            ? key.account().get()
+            : "key %d (%s)".formatted(key.id(), key.role().word());
     SecurityContext context = SecurityContextHolder.createEmptyContext();
     context.setAuthentication(
         UsernamePasswordAuthenticationToken.authenticated(
-            "key %d (%s)".formatted(key.id(), key.role().name().toLowerCase(Locale.ROOT)),
-            null,
-            Authorities.of(key.role())));
+            who, null, Authorities.of(key.role(), key.may())));
     SecurityContextHolder.setContext(context);
   }
 }

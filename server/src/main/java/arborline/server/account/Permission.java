@@ -9,5 +9,7 @@ public enum Permission {
   /** Change load plans and write to controls. */
   LOAD,
   /** Say which cutting data proved good at a machine. */
-  PROVE
+  PROVE,
+  /** Invite people and say what they may do. */
+  MANAGE_ACCOUNTS
 }

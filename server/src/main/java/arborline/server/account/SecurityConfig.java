@@ -70,7 +70,8 @@ class SecurityConfig {
             requests
                 .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR)
                 .permitAll()
-                .requestMatchers("/api/v1/session", "/api/v1/openapi.json")
+                .requestMatchers(
+                    "/api/v1/session", "/api/v1/invitations/**", "/api/v1/openapi.json")
                 .permitAll()
                 .requestMatchers(HttpMethod.GET, "/actuator/health")
                 .permitAll()

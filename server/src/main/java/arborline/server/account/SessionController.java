@@ -5,7 +5,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -28,6 +27,7 @@ import org.springframework.web.bind.annotation.RestController;
 class SessionController {
 
   private final AccountRepository accounts;
+  private final Accounts book;
   private final PasswordEncoder passwords;
   private final SignInGuard guard;
   private final SecurityContextRepository contexts;
@@ -35,10 +35,12 @@ class SessionController {
 
   SessionController(
       AccountRepository accounts,
+      Accounts book,
       PasswordEncoder passwords,
       SignInGuard guard,
       SecurityContextRepository contexts) {
     this.accounts = accounts;
+    this.book = book;
     this.passwords = passwords;
     this.guard = guard;
     this.contexts = contexts;
@@ -49,14 +51,21 @@ class SessionController {
    * Who is signed in.
    *
    * @param name null while nobody is
+   * @param account id of the account; null for a key of a role
+   * @param defaultLibrary the library that is proposed first; null for none
    */
-  record Session(@Nullable String name, @Nullable String role, List<Permission> may) {}
+  record Session(
+      @Nullable String name,
+      @Nullable String role,
+      List<Permission> may,
+      @Nullable Long account,
+      @Nullable Long defaultLibrary) {}
 
   record SignIn(String name, String password) {}
 
   @GetMapping
   Session current(@Nullable Authentication who) {
-    return who == null ? new Session(null, null, List.of()) : session(who);
+    return who == null ? new Session(null, null, List.of(), null, null) : session(who);
   }
 
   @PostMapping
@@ -72,9 +81,9 @@ class SessionController {
   private Account known(SignIn entry, String key, String shortKey, String address) {
     guard.attempt(shortKey, address);
     Optional<Account> account = accounts.findByNameKey(key);
-    String hash = account.map(known -> known.passwordHash).orElse(decoyHash);
+    String hash = account.filter(Account::open).map(known -> known.passwordHash).orElse(decoyHash);
     String password = Optional.ofNullable(entry.password()).orElse("");
-    if (!passwords.matches(password, hash) || account.isEmpty()) {
+    if (!passwords.matches(password, hash) || account.filter(Account::open).isEmpty()) {
       throw Refusal.of(HttpStatus.UNAUTHORIZED, "name and password do not belong together");
     }
     guard.succeeded(shortKey, address);
@@ -88,11 +97,12 @@ class SessionController {
     }
     Authentication who =
         UsernamePasswordAuthenticationToken.authenticated(
-            account.name, null, Authorities.of(account.role));
+            new SignedIn(account.name, account.id), null, Authorities.of(account.role));
     SecurityContext context = SecurityContextHolder.createEmptyContext();
     context.setAuthentication(who);
     SecurityContextHolder.setContext(context);
     contexts.saveContext(context, request, response);
+    book.signedIn(account.id);
     return session(who);
   }
 
@@ -106,17 +116,14 @@ class SessionController {
     SecurityContextHolder.clearContext();
   }
 
-  private static Session session(Authentication who) {
-    Role role =
-        who.getAuthorities().stream()
-            .map(authority -> authority.getAuthority())
-            .filter(authority -> authority.startsWith("ROLE_"))
-            .map(authority -> Role.valueOf(authority.substring("ROLE_".length())))
-            .findFirst()
-            .orElseThrow();
+  private Session session(Authentication who) {
+    Role role = Authorities.role(who).orElseThrow();
+    Optional<Account> account = Actor.account().flatMap(accounts::findById);
     return new Session(
         who.getName(),
-        role.name().toLowerCase(Locale.ROOT),
-        role.permissions().stream().sorted().toList());
+        role.word(),
+        role.permissions().stream().filter(Actor::may).sorted().toList(),
+        account.map(known -> known.id).orElse(null),
+        account.map(known -> known.defaultLibraryId).orElse(null));
   }
 }

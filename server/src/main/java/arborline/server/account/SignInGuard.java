@@ -70,6 +70,19 @@ class SignInGuard {
     }
   }
 
+  /** Counts an attempt to come in by a link; refused where there were too many from an address. */
+  void attemptFrom(String address) {
+    if (!bucket("address " + address, PER_ADDRESS, LONG).tryConsume(1)) {
+      throw Refusal.of(
+          HttpStatus.TOO_MANY_REQUESTS, "too many attempts; wait a minute and try again");
+    }
+  }
+
+  /** The link was a good one: the attempt is forgotten. */
+  void succeededFrom(String address) {
+    bucket("address " + address, PER_ADDRESS, LONG).addTokens(1);
+  }
+
   private Bucket bucket(String name, int most, Duration period) {
     return buckets.get(
         name,

@@ -1,8 +1,10 @@
 package arborline.server.attachment;
 
+import arborline.server.right.ToolGuard;
 import arborline.server.stack.Components;
 import arborline.server.tool.ToolStore;
 import arborline.server.tool.Tools;
+import java.util.List;
 import org.springframework.stereotype.Component;
 
 /** Tools and parts, as far as their attachments are concerned. */
@@ -12,8 +14,10 @@ class AttachmentOwners {
   private final Tools tools;
   private final ToolStore store;
   private final Components components;
+  private final ToolGuard guard;
 
-  AttachmentOwners(Tools tools, ToolStore store, Components components) {
+  AttachmentOwners(Tools tools, ToolStore store, Components components, ToolGuard guard) {
+    this.guard = guard;
     this.tools = tools;
     this.store = store;
     this.components = components;
@@ -30,7 +34,10 @@ class AttachmentOwners {
   /** Lets nobody else change it until the transaction ends. */
   void lock(AttachmentOwner owner) {
     switch (owner.kind()) {
-      case TOOL -> store.lock(owner.id());
+      case TOOL -> {
+        store.lock(owner.id());
+        guard.needChange(List.of(owner.id()));
+      }
       case COMPONENT -> components.lock(owner.id());
     }
   }

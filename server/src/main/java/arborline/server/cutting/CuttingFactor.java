@@ -4,6 +4,7 @@ import arborline.core.cutting.CuttingOrigin;
 import arborline.server.account.Actor;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.tool.Tools;
@@ -48,6 +49,7 @@ class CuttingFactor implements Undo<CuttingFactor.Deed> {
   private final Json json;
   private final Clock clock;
   private final EntityManager entities;
+  private final ToolGuard guard;
 
   CuttingFactor(
       CuttingLineRepository lines,
@@ -56,7 +58,9 @@ class CuttingFactor implements Undo<CuttingFactor.Deed> {
       Live live,
       Json json,
       Clock clock,
-      EntityManager entities) {
+      EntityManager entities,
+      ToolGuard guard) {
+    this.guard = guard;
     this.lines = lines;
     this.tools = tools;
     this.trail = trail;
@@ -135,6 +139,7 @@ class CuttingFactor implements Undo<CuttingFactor.Deed> {
       boolean preview) {
     Tally tally = new Tally();
     List<Long> ordered = toolIds.stream().sorted().toList();
+    guard.needChange(ordered);
     for (int from = 0; from < ordered.size(); from += CHUNK) {
       List<Long> some = ordered.subList(from, Math.min(ordered.size(), from + CHUNK));
       if (!preview) {
@@ -242,6 +247,7 @@ class CuttingFactor implements Undo<CuttingFactor.Deed> {
       lines.touch(ids);
       Map<Long, CuttingLine> known = new HashMap<>();
       lines.findByIdIn(ids).forEach(line -> known.put(line.id, line));
+      guard.needChange(known.values().stream().map(line -> line.toolId).toList());
       some.forEach(step -> back(step, known.get(step.id()), deed.number()));
       entities.flush();
       entities.clear();

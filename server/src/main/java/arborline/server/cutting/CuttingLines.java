@@ -15,6 +15,7 @@ import arborline.core.tool.Tool;
 import arborline.server.account.Actor;
 import arborline.server.library.ToolCopied;
 import arborline.server.machine.Machines;
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.tool.ToolBelongings;
@@ -51,6 +52,7 @@ class CuttingLines {
   private final Trail trail;
   private final ToolBelongings belongings;
   private final Clock clock;
+  private final ToolGuard guard;
 
   CuttingLines(
       CuttingLineRepository lines,
@@ -60,7 +62,9 @@ class CuttingLines {
       Json json,
       Trail trail,
       ToolBelongings belongings,
-      Clock clock) {
+      Clock clock,
+      ToolGuard guard) {
+    this.guard = guard;
     this.lines = lines;
     this.tools = tools;
     this.machines = machines;
@@ -193,6 +197,7 @@ class CuttingLines {
   /** Keeps a new line. */
   @Transactional
   Kept keep(long toolId, CuttingDraft draft) {
+    guard.needChange(List.of(toolId));
     CuttingLine line = new CuttingLine(toolId);
     line.material = Optional.ofNullable(draft.material()).orElse("");
     if (!line.material.isEmpty()) {
@@ -273,6 +278,7 @@ class CuttingLines {
   @Transactional
   long remove(long id) {
     CuttingLine line = row(id);
+    guard.needChange(List.of(line.toolId));
     lines.delete(line);
     return record(line, "took out cutting data of ", LineState.of(line), null);
   }

@@ -8,6 +8,7 @@ import arborline.core.inspect.Likeness;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.outline.Outline;
+import arborline.server.right.LibraryGuard;
 import arborline.server.support.Slice;
 import arborline.server.tool.CurrentTool;
 import arborline.server.tool.Holdings;
@@ -17,6 +18,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -42,13 +44,16 @@ class Duplicates {
   private final Holdings holdings;
   private final KeptApartTools apart;
   private final DuplicateSearch search;
+  private final LibraryGuard libraries;
 
   Duplicates(
       JdbcClient jdbc,
       Tools tools,
       Holdings holdings,
       KeptApartTools apart,
-      DuplicateSearch search) {
+      DuplicateSearch search,
+      LibraryGuard libraries) {
+    this.libraries = libraries;
     this.jdbc = jdbc;
     this.tools = tools;
     this.holdings = holdings;
@@ -134,18 +139,28 @@ class Duplicates {
           join entry e on e.tool_id = m.tool_id and e.library_id = :library
           where m.group_id = g.id)\
         """;
+    String unseen =
+        """
+         and not exists (select 1 from duplicate_member m
+          where m.group_id = g.id
+            and exists (select 1 from entry e where e.tool_id = m.tool_id)
+            and not exists (select 1 from entry e
+              where e.tool_id = m.tool_id and e.library_id not in (:hidden)))\
+        """;
+    Set<Long> hidden = libraries.hidden();
     JdbcClient.StatementSpec query =
         jdbc.sql(
                 """
                 select g.id, g.percent, g.tools from duplicate_group g
-                where (g.percent < :percent or g.percent = :percent and g.id > :id)%s
+                where (g.percent < :percent or g.percent = :percent and g.id > :id)%s%s
                 order by g.percent desc, g.id limit :most\
                 """
-                    .formatted(library == null ? "" : within))
+                    .formatted(library == null ? "" : within, hidden.isEmpty() ? "" : unseen))
             .param("percent", seen.percent())
             .param("id", seen.id())
             .param("most", limit);
-    return (library == null ? query : query.param("library", library)).query(Head.class).list();
+    JdbcClient.StatementSpec asked = hidden.isEmpty() ? query : query.param("hidden", hidden);
+    return (library == null ? asked : asked.param("library", library)).query(Head.class).list();
   }
 
   private List<GroupView> views(List<Head> heads, Tolerance tolerance) {

@@ -3,6 +3,7 @@ package arborline.server.duplicate;
 import arborline.core.duplicate.JoinedTool;
 import arborline.core.tool.Value;
 import arborline.server.account.Permission;
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Refusal;
 import arborline.server.support.Retried;
 import arborline.server.tool.CurrentTool;
@@ -43,6 +44,7 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
   private final List<ToolReference> references;
   private final Trail trail;
   private final TransactionTemplate transaction;
+  private final ToolGuard guard;
 
   ToolMerging(
       ToolStore tools,
@@ -51,7 +53,9 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
       ToolBelongings belongings,
       List<ToolReference> references,
       Trail trail,
-      PlatformTransactionManager transactions) {
+      PlatformTransactionManager transactions,
+      ToolGuard guard) {
+    this.guard = guard;
     this.tools = tools;
     this.merges = merges;
     this.holdings = holdings;
@@ -99,6 +103,7 @@ class ToolMerging implements Undo<ToolMerging.Deed> {
     Map<Long, CurrentTool> locked =
         tools.lockAll(Stream.concat(Stream.of(keptId), others.stream()).toList()).stream()
             .collect(Collectors.toMap(CurrentTool::id, Function.identity()));
+    guard.needChange(locked.keySet());
     locked.values().forEach(merges::refuseMerged);
     CurrentTool before = locked.get(keptId);
     Set<Long> libraries =

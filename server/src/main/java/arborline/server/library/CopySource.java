@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Refusal;
 import arborline.server.tool.CurrentTool;
 import arborline.server.tool.Tools;
@@ -21,8 +22,10 @@ class CopySource {
   private final JdbcClient jdbc;
   private final EntryStore store;
   private final Tools tools;
+  private final ToolGuard guard;
 
-  CopySource(JdbcClient jdbc, EntryStore store, Tools tools) {
+  CopySource(JdbcClient jdbc, EntryStore store, Tools tools, ToolGuard guard) {
+    this.guard = guard;
     this.jdbc = jdbc;
     this.store = store;
     this.tools = tools;
@@ -84,6 +87,7 @@ class CopySource {
     for (int at = 0; at < wanted.size(); at += CHUNK) {
       List<Long> some = wanted.subList(at, Math.min(wanted.size(), at + CHUNK));
       if (from == null) {
+        guard.needSight(some);
         tools.current(some).forEach((id, tool) -> known.put(id, shop(tool)));
       } else {
         jdbc.sql(ENTRIES + " and e.tool_id in (:tools)")

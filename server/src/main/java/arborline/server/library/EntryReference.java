@@ -65,7 +65,7 @@ class EntryReference implements ToolReference {
     List<Step> steps = new ArrayList<>();
     List<String> sentences = new ArrayList<>();
     for (Entry entry : entries.findByToolIdOrderByLibraryId(from.id())) {
-      Library library = store.locked(entry.libraryId);
+      Library library = store.lockedForReference(entry.libraryId);
       Held before = Held.of(entry, sections.of(entry.id));
       Optional<Entry> other = entries.findByLibraryIdAndToolId(library.id, into.id());
       if (other.isPresent()) {
@@ -112,7 +112,7 @@ class EntryReference implements ToolReference {
   public void goBack(CurrentTool from, CurrentTool into, String kept) {
     for (Step step : json.read(kept, Moved.class).steps()) {
       Held before = step.before();
-      Library library = store.locked(before.libraryId());
+      Library library = store.lockedForReference(before.libraryId());
       CurrentTool held =
           before.pinned() ? tools.at(from.id(), before.versionId()) : tools.get(from.id());
       if (step.given()) {

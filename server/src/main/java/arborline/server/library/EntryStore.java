@@ -3,11 +3,13 @@ package arborline.server.library;
 import arborline.core.library.LibraryProcess;
 import arborline.core.library.NumberSeries;
 import arborline.core.library.Numbering;
+import arborline.core.sharing.LibraryRight;
 import arborline.core.tool.Process;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.ToolClasses;
 import arborline.server.live.Live;
+import arborline.server.right.LibraryGuard;
 import arborline.server.support.Ids;
 import arborline.server.support.Refusal;
 import arborline.server.tool.CurrentTool;
@@ -45,6 +47,7 @@ class EntryStore {
   private final Ids ids;
   private final ToolMerges merges;
   private final EntryBelongings belongings;
+  private final LibraryGuard guard;
   private final Live live;
 
   EntryStore(
@@ -56,6 +59,7 @@ class EntryStore {
       Ids ids,
       ToolMerges merges,
       EntryBelongings belongings,
+      LibraryGuard guard,
       Live live) {
     this.entities = entities;
     this.libraries = libraries;
@@ -65,19 +69,57 @@ class EntryStore {
     this.ids = ids;
     this.merges = merges;
     this.belongings = belongings;
+    this.guard = guard;
     this.live = live;
   }
 
+  /** A library that whoever acts sees. */
   Library library(long id) {
+    guard.need(id, LibraryRight.USE);
+    return known(id);
+  }
+
+  private Library known(long id) {
     return libraries.findById(id).orElseThrow(() -> Refusal.notFound("there is no library " + id));
   }
 
-  /** A library that nobody else changes until the transaction ends. */
+  /** A library that nobody else changes until the transaction ends, and whoever acts may. */
   Library locked(long id) {
+    return locked(id, LibraryRight.MAINTAIN);
+  }
+
+  /**
+   * A library that nobody else changes until the transaction ends.
+   *
+   * @param needed what whoever acts must have there
+   */
+  Library locked(long id, LibraryRight needed) {
+    Library library = lockedForAll(id);
+    guard.need(id, needed);
+    return library;
+  }
+
+  /** The same for somebody who says who may do what there. */
+  Library lockedToShare(long id) {
+    Library library = lockedForAll(id);
+    guard.needAdministration(id);
+    return library;
+  }
+
+  /** The same where a tool becomes another one everywhere, also where whoever acts sees nothing. */
+  Library lockedForReference(long id) {
+    Library library = lockedForAll(id);
+    if (guard.right(id).isPresent()) {
+      guard.need(id, LibraryRight.MAINTAIN);
+    }
+    return library;
+  }
+
+  private Library lockedForAll(long id) {
     if (libraries.lock(id) == 0) {
       throw Refusal.notFound("there is no library " + id);
     }
-    return library(id);
+    return known(id);
   }
 
   /** The same, and tools may enter it. */
@@ -230,7 +272,7 @@ class EntryStore {
   void follow(Entry entry, CurrentTool tool) {
     String classId = tool.tool().toolClass();
     if (!classId.equals(entry.classId)) {
-      Library library = library(entry.libraryId);
+      Library library = known(entry.libraryId);
       refusal(library, classId)
           .ifPresent(why -> {
             throw Refusal.conflict(

@@ -19,6 +19,7 @@ import java.util.Objects;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** In which version libraries hold their tools: pinned to one, or following the newest. */
@@ -63,7 +64,17 @@ class HeldVersions implements Undo<HeldVersions.Changed> {
   /** Has tools follow their newest versions, or pins them to those that the library holds. */
   @Transactional(isolation = Isolation.READ_COMMITTED)
   Undoable follow(long libraryId, List<Long> toolIds, boolean follow) {
-    Library library = store.locked(libraryId);
+    return follow(store.locked(libraryId), toolIds, follow);
+  }
+
+  /** Pins tools of a locked library to the versions that it holds. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  void stay(Library library, List<Long> toolIds) {
+    follow(library, toolIds, false);
+  }
+
+  private Undoable follow(Library library, List<Long> toolIds, boolean follow) {
+    long libraryId = library.id;
     versions.hold(toolIds);
     List<Step> steps = new ArrayList<>();
     List<Long> ids = store.entryIds(libraryId, toolIds);

@@ -1,7 +1,11 @@
 package arborline.server.library;
 
 import arborline.core.library.LibraryProcesses;
+import arborline.core.sharing.LibraryRight;
+import arborline.core.sharing.Sharing;
 import arborline.server.live.Live;
+import arborline.server.right.LibraryGuard;
+import arborline.server.right.RightsBook;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
@@ -26,29 +30,46 @@ public class Libraries {
   private final LibraryRepository libraries;
   private final LibrarySettingsStore settings;
   private final EntryRepository entries;
+  private final LibraryGuard guard;
   private final JdbcClient jdbc;
   private final Trail trail;
   private final Live live;
+  private final RightsBook rights;
 
   Libraries(
       EntryStore store,
       LibraryRepository libraries,
       LibrarySettingsStore settings,
       EntryRepository entries,
+      LibraryGuard guard,
       JdbcClient jdbc,
       Trail trail,
-      Live live) {
+      Live live,
+      RightsBook rights) {
+    this.rights = rights;
     this.store = store;
     this.libraries = libraries;
     this.settings = settings;
     this.entries = entries;
+    this.guard = guard;
     this.jdbc = jdbc;
     this.trail = trail;
     this.live = live;
   }
 
-  /** A library with the number of its tools. */
-  public record LibraryHead(long id, String name, long tools, LibrarySettings settings) {}
+  /**
+   * A library with the number of its tools.
+   *
+   * @param right what whoever asks may do with what is in it; null where he only sees that it is
+   *     there, and then nothing else is said of it
+   */
+  public record LibraryHead(
+      long id,
+      String name,
+      long tools,
+      LibrarySettings settings,
+      Sharing sharing,
+      @Nullable LibraryRight right) {}
 
   /**
    * What was done to a library.
@@ -60,6 +81,8 @@ public class Libraries {
   @Transactional(readOnly = true)
   public List<LibraryHead> all() {
     List<Library> all = libraries.all(Limit.of(MOST_LIBRARIES));
+    Map<Long, LibraryGuard.Access> access =
+        guard.access(all.stream().map(library -> library.id).toList());
     Map<Long, LibrarySettings> known = settings.of(all);
     Map<Long, Long> sizes = new HashMap<>();
     jdbc.sql("select library_id, count(*) from entry group by library_id")
@@ -67,13 +90,29 @@ public class Libraries {
           sizes.put(row.getLong(1), row.getLong(2));
         });
     return all.stream()
+        .filter(library -> access.containsKey(library.id))
         .map(library ->
-            new LibraryHead(
-                library.id,
-                library.name,
+            head(
+                library,
+                access.get(library.id),
                 sizes.getOrDefault(library.id, 0L),
                 known.get(library.id)))
         .toList();
+  }
+
+  private static LibraryHead head(
+      Library library, LibraryGuard.Access access, long tools, LibrarySettings settings) {
+    boolean seen = access.right() != null;
+    return new LibraryHead(
+        library.id,
+        library.name,
+        seen ? tools : 0,
+        seen
+            ? settings
+            : new LibrarySettings(
+                library.name, "", List.of(), List.of(), List.of(), true, settings.archived()),
+        access.sharing(),
+        access.right());
   }
 
   @Transactional(readOnly = true)
@@ -82,8 +121,8 @@ public class Libraries {
   }
 
   private LibraryHead head(Library library) {
-    return new LibraryHead(
-        library.id, library.name, entries.countByLibraryId(library.id), settings.of(library));
+    LibraryGuard.Access access = guard.access(List.of(library.id)).get(library.id);
+    return head(library, access, entries.countByLibraryId(library.id), settings.of(library));
   }
 
   /** Opens a library; its name must be free. */
@@ -95,6 +134,12 @@ public class Libraries {
   /** Opens a library with what it is for; its name must be free. */
   @Transactional
   public LibraryDone open(LibraryChange wanted) {
+    return open(wanted, Sharing.SHOP);
+  }
+
+  /** The same, shared with whom is said; a private one belongs to whoever opens it. */
+  @Transactional
+  public LibraryDone open(LibraryChange wanted, Sharing sharing) {
     Library library = new Library(SettingsCheck.name(wanted.name()));
     nameIsFree(library.name);
     LibrarySettings given =
@@ -102,6 +147,8 @@ public class Libraries {
             new LibrarySettings(library.name, "", List.of(), List.of(), List.of(), true, false));
     Library saved = libraries.save(library);
     settings.write(saved, given);
+    libraries.flush();
+    rights.opened(saved.id, sharing);
     long undo =
         trail.record(
             TrailRecord.of("library", saved.id, "opened library " + saved.name)
@@ -130,13 +177,14 @@ public class Libraries {
     library.namePattern = original.namePattern;
     Library saved = libraries.save(library);
     settings.write(saved, given);
+    libraries.flush();
     return saved;
   }
 
   /** Changes what is said of a library. */
   @Transactional
   LibraryDone change(long id, LibraryChange wanted) {
-    Library library = store.locked(id);
+    Library library = store.locked(id, LibraryRight.OWNER);
     LibrarySettings before = settings.of(library);
     LibrarySettings after = wanted.of(before);
     if (before.equals(after)) {
@@ -165,7 +213,7 @@ public class Libraries {
   /** Gives a library former settings again, unless they were changed since. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void restore(long id, LibrarySettings expected, LibrarySettings former) {
-    Library library = store.locked(id);
+    Library library = store.locked(id, LibraryRight.OWNER);
     if (!settings.of(library).equals(expected)) {
       throw Refusal.conflict("this was changed again since; take the later change back first");
     }

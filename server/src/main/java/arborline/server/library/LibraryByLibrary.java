@@ -34,6 +34,9 @@ final class LibraryByLibrary {
       if (page.size() > limit) {
         break;
       }
+      if (filter.hidden().contains(library.id())) {
+        continue;
+      }
       Optional<ListCursor> begun =
           cursor
               .filter(from -> from.values().getFirst().equals(library.name()))

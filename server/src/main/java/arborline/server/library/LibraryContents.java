@@ -2,6 +2,7 @@ package arborline.server.library;
 
 import arborline.core.exchange.Bundle;
 import arborline.core.tool.Tool;
+import arborline.server.right.LibraryGuard;
 import arborline.server.support.Refusal;
 import arborline.server.tool.Holdings;
 import arborline.server.tool.Tools;
@@ -14,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.data.domain.Limit;
@@ -32,12 +34,15 @@ public class LibraryContents implements Holdings {
   private final LibraryRepository libraries;
   private final EntryRepository entries;
   private final ObjectProvider<Tools> tools;
+  private final LibraryGuard guard;
 
   LibraryContents(
       EntityManager entities,
       LibraryRepository libraries,
       EntryRepository entries,
-      ObjectProvider<Tools> tools) {
+      ObjectProvider<Tools> tools,
+      LibraryGuard guard) {
+    this.guard = guard;
     this.entities = entities;
     this.libraries = libraries;
     this.entries = entries;
@@ -99,7 +104,9 @@ public class LibraryContents implements Holdings {
 
   @Override
   public List<UsedIn> of(long toolId) {
+    Set<Long> hidden = guard.hidden();
     return entries.findByToolId(toolId, Limit.of(LIBRARIES_SHOWN)).stream()
+        .filter(entry -> !hidden.contains(entry.libraryId))
         .map(entry -> used(entry, name(entry.libraryId)))
         .toList();
   }

@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.core.sharing.Sharing;
 import arborline.server.account.MayEdit;
 import arborline.server.support.Slice;
 import arborline.server.tool.ToolDone;
@@ -51,8 +52,9 @@ class LibraryController {
   @PostMapping
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
-  Libraries.LibraryHead open(@RequestBody LibraryChange library) {
-    return libraries.open(library).library();
+  Libraries.LibraryHead open(
+      @RequestBody LibraryChange library, @RequestParam(defaultValue = "SHOP") Sharing sharing) {
+    return libraries.open(library, sharing).library();
   }
 
   @GetMapping("/{id}")

@@ -2,6 +2,7 @@ package arborline.server.library;
 
 import arborline.core.library.Numbering;
 import arborline.core.library.SectionPath;
+import arborline.core.sharing.LibraryRight;
 import arborline.server.library.CopyPlan.Outcome;
 import arborline.server.library.CopyPlan.Planned;
 import arborline.server.library.CopySource.Picked;
@@ -177,7 +178,8 @@ class LibraryCopying {
   /** Does it; what cannot enter stays where it is. */
   @Transactional(isolation = Isolation.READ_COMMITTED)
   Copied copy(long libraryId, Order order) {
-    Library library = lock(libraryId, order.picks());
+    Library library =
+        lock(libraryId, order.picks(), order.move() ? LibraryRight.MAINTAIN : LibraryRight.USE);
     List<Planned> plan = planning.of(library, held(order.picks()), order.numbering());
     List<Planned> entering = plan.stream().filter(one -> one.outcome() == Outcome.ENTERS).toList();
     if (entering.isEmpty()) {
@@ -217,15 +219,19 @@ class LibraryCopying {
         TrailRecord.of("library", libraryId, text).in(others).undoneBy(CopyUndo.KIND, deed));
   }
 
-  /** Locks all libraries that take part, in one order for everybody. */
-  private Library lock(long libraryId, List<Pick> picks) {
+  /**
+   * Locks all libraries that take part, in one order for everybody.
+   *
+   * @param there what is needed in those that tools come from
+   */
+  private Library lock(long libraryId, List<Pick> picks, LibraryRight there) {
     TreeSet<Long> all = new TreeSet<>(List.of(libraryId));
     picks.stream().map(Pick::from).filter(Objects::nonNull).forEach(all::add);
     all.forEach(id -> {
       if (id == libraryId) {
         store.lockedForEntering(id);
       } else {
-        store.locked(id);
+        store.locked(id, there);
       }
     });
     return store.library(libraryId);
@@ -242,7 +248,7 @@ class LibraryCopying {
     }
     List<Long> from = others.stream().distinct().toList();
     List<Pick> picks = from.stream().map(id -> new Pick(id, null)).toList();
-    Library library = lock(libraryId, picks);
+    Library library = lock(libraryId, picks, LibraryRight.OWNER);
     List<Planned> plan = planning.of(library, held(picks), numbering);
     plan.stream()
         .filter(one -> one.outcome() == Outcome.REFUSED)
@@ -285,7 +291,7 @@ class LibraryCopying {
   /** Makes a library like another one, with the same sections, tools, numbers and versions. */
   @Transactional(isolation = Isolation.READ_COMMITTED)
   Libraries.LibraryDone duplicate(long libraryId, @Nullable String name) {
-    Library original = store.locked(libraryId);
+    Library original = store.locked(libraryId, LibraryRight.USE);
     Library library = libraries.like(original, name);
     for (Section section : known.findByLibraryIdOrderByParentIdAscPlaceAscIdAsc(libraryId)) {
       String outer = section.parentId == 0 ? "" : sections.get(libraryId, section.parentId).name;

@@ -1,6 +1,8 @@
 package arborline.server.library;
 
+import arborline.core.sharing.LibraryRight;
 import arborline.server.account.Permission;
+import arborline.server.right.LibraryGuard;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
@@ -21,8 +23,10 @@ public class LibraryPatterns implements Undo<LibraryPatterns.Changed> {
 
   private final LibraryRepository libraries;
   private final Trail trail;
+  private final LibraryGuard guard;
 
-  LibraryPatterns(LibraryRepository libraries, Trail trail) {
+  LibraryPatterns(LibraryRepository libraries, Trail trail, LibraryGuard guard) {
+    this.guard = guard;
     this.libraries = libraries;
     this.trail = trail;
   }
@@ -42,6 +46,7 @@ public class LibraryPatterns implements Undo<LibraryPatterns.Changed> {
 
   /** Keeps patterns; answers the line of the trail that takes it back, 0 where nothing changed. */
   public long keep(long libraryId, NamingPatterns wanted) {
+    guard.need(libraryId, LibraryRight.MAINTAIN);
     Library library = library(libraryId);
     NamingPatterns before = patterns(library);
     if (before.equals(wanted)) {
@@ -60,6 +65,7 @@ public class LibraryPatterns implements Undo<LibraryPatterns.Changed> {
 
   @Override
   public void takeBack(Changed changed) {
+    guard.need(changed.libraryId(), LibraryRight.MAINTAIN);
     Library library = library(changed.libraryId());
     if (!Objects.equals(patterns(library), changed.after())) {
       throw Refusal.conflict("the patterns were changed again since");

@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.core.sharing.LibraryRight;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
@@ -43,7 +44,7 @@ class LibraryRemoval {
 
   @Transactional
   public Undoable delete(long id) {
-    Library library = store.locked(id);
+    Library library = store.locked(id, LibraryRight.OWNER);
     String text =
         "deleted library %s, which held %s"
             .formatted(library.name, TrailRecord.count(entries.countByLibraryId(id), "tool"));

@@ -36,4 +36,7 @@ interface LibraryRepository extends Repository<Library, Long> {
   Library save(Library library);
 
   void delete(Library library);
+
+  /** Writes what was saved, for statements that go past Hibernate. */
+  void flush();
 }

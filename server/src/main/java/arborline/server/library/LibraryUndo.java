@@ -1,5 +1,6 @@
 package arborline.server.library;
 
+import arborline.core.sharing.LibraryRight;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Refusal;
@@ -51,7 +52,9 @@ class LibraryUndo {
   @Bean
   Undo<Opened> undoLibraryDuplicated(EntryStore store, LibraryRemoval removal) {
     return Undo.of(
-        DUPLICATED, copy -> removal.putAway(store.locked(copy.libraryId()), removal.begin()));
+        DUPLICATED,
+        copy ->
+            removal.putAway(store.locked(copy.libraryId(), LibraryRight.OWNER), removal.begin()));
   }
 
   @Bean

@@ -40,6 +40,9 @@ final class ListConditions {
     if (filter.libraryId() != null) {
       add("e.library_id = ?", filter.libraryId());
     }
+    if (filter.libraryId() == null && !filter.hidden().isEmpty()) {
+      add("e.library_id not in (%s)".formatted(marks(filter.hidden())), filter.hidden().toArray());
+    }
     if (filter.section() != null) {
       add(
           """

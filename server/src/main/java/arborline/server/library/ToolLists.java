@@ -3,6 +3,7 @@ package arborline.server.library;
 import arborline.core.library.Standing;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
+import arborline.server.right.LibraryGuard;
 import arborline.server.support.ReadyJson;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
@@ -31,6 +32,7 @@ class ToolLists {
 
   private final JdbcTemplate jdbc;
   private final LibraryRepository libraries;
+  private final LibraryGuard guard;
   private final ListPreviews previews;
   private final ListedVersions versions;
   private final ListedUses uses;
@@ -39,12 +41,14 @@ class ToolLists {
   ToolLists(
       JdbcTemplate jdbc,
       LibraryRepository libraries,
+      LibraryGuard guard,
       ListPreviews previews,
       ListedVersions versions,
       ListedUses uses,
       ListedCuts cuts) {
     this.jdbc = jdbc;
     this.libraries = libraries;
+    this.guard = guard;
     this.previews = previews;
     this.versions = versions;
     this.uses = uses;
@@ -116,13 +120,14 @@ class ToolLists {
    * @param belonging what is to be said of what belongs to the tools
    */
   Slice<ToolRow> page(
-      ToolQuery.Filter filter,
+      ToolQuery.Filter wanted,
       @Nullable ListOrder group,
       ListOrder sort,
       boolean down,
       @Nullable String after,
       int limit,
       Belonging belonging) {
+    ToolQuery.Filter filter = seen(wanted);
     if (filter.libraryId() == null && OF_ONE_LIBRARY.contains(sort)) {
       throw Refusal.badRequest(
           "numbers and sections belong to one library: over all, sort by something else");
@@ -177,6 +182,11 @@ class ToolLists {
     return names;
   }
 
+  /** The same without what whoever asks does not see. */
+  private ToolQuery.Filter seen(ToolQuery.Filter filter) {
+    return filter.libraryId() == null ? filter.without(guard.hidden()) : filter;
+  }
+
   private void check(@Nullable Long libraryId) {
     if (libraryId != null && libraries.findById(libraryId.longValue()).isEmpty()) {
       throw Refusal.notFound("there is no library " + libraryId);
@@ -218,14 +228,14 @@ class ToolLists {
   @Transactional(readOnly = true)
   Facets facets(ToolQuery.Filter filter) {
     check(filter.libraryId());
-    return FacetCounts.of(filter, jdbc).facets();
+    return FacetCounts.of(seen(filter), jdbc).facets();
   }
 
   /** The tools of a list, by code; those beyond the most are left out. */
   @Transactional(readOnly = true)
   List<Long> ids(ToolQuery.Filter filter, int most) {
     check(filter.libraryId());
-    return new ToolQuery(filter, ToolQuery.Except.NOTHING)
+    return new ToolQuery(seen(filter), ToolQuery.Except.NOTHING)
             .page(jdbc, ListPlacing.of(null, ListOrder.CODE, false), Optional.empty(), most - 1)
             .stream()
             .map(placed -> placed.tool().toolId())

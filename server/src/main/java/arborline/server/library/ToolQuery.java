@@ -27,6 +27,7 @@ final class ToolQuery {
    * @param libraryId null for all libraries
    * @param q words and conditions
    * @param classes class ids; empty for all
+   * @param hidden libraries that are left out of a list of all
    * @param section one whose tools are meant, with those of sections in it; null for all
    */
   record Filter(
@@ -35,11 +36,27 @@ final class ToolQuery {
       Set<String> classes,
       @Nullable Long section,
       @Nullable BigDecimal diaMin,
-      @Nullable BigDecimal diaMax) {
+      @Nullable BigDecimal diaMax,
+      Set<Long> hidden) {
+
+    Filter(
+        @Nullable Long libraryId,
+        @Nullable String q,
+        Set<String> classes,
+        @Nullable Long section,
+        @Nullable BigDecimal diaMin,
+        @Nullable BigDecimal diaMax) {
+      this(libraryId, q, classes, section, diaMin, diaMax, Set.of());
+    }
 
     /** The same within one library. */
     Filter in(long library) {
-      return new Filter(library, q, classes, section, diaMin, diaMax);
+      return new Filter(library, q, classes, section, diaMin, diaMax, Set.of());
+    }
+
+    /** The same without some libraries. */
+    Filter without(Set<Long> libraries) {
+      return new Filter(libraryId, q, classes, section, diaMin, diaMax, libraries);
     }
   }
 

@@ -10,6 +10,7 @@ import arborline.core.stack.StackShape;
 import arborline.core.stack.Wall;
 import arborline.server.library.LibraryTools;
 import arborline.server.library.ToolCopied;
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.tool.ToolBelongings;
@@ -47,6 +48,7 @@ class Stacks {
   private final Json json;
   private final Trail trail;
   private final ToolBelongings belongings;
+  private final ToolGuard guard;
 
   Stacks(
       StackRepository stacks,
@@ -56,7 +58,9 @@ class Stacks {
       StackVersions versions,
       Json json,
       Trail trail,
-      ToolBelongings belongings) {
+      ToolBelongings belongings,
+      ToolGuard guard) {
+    this.guard = guard;
     this.stacks = stacks;
     this.components = components;
     this.tools = tools;
@@ -283,6 +287,7 @@ class Stacks {
   }
 
   private KeptStack store(StackRow row, StackState wanted, StackDraft draft, String deed) {
+    guard.needChange(List.of(row.toolId));
     StackAnswer answer = check(row.toolId, draft);
     List<Finding> holds =
         answer.findings().stream().filter(finding -> finding.severity() == Severity.HOLD).toList();
@@ -301,6 +306,7 @@ class Stacks {
   @Transactional
   long remove(long id) {
     StackRow row = row(id);
+    guard.needChange(List.of(row.toolId));
     stacks.delete(row);
     return record(row, "deleted a stack of ", StackState.of(row), null);
   }

@@ -3,6 +3,7 @@ package arborline.server.tool;
 import arborline.core.edit.BulkEdit;
 import arborline.core.edit.EditedTool;
 import arborline.server.live.Live;
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Refusal;
 import arborline.server.support.StopRequests;
 import arborline.server.trail.Trail;
@@ -26,8 +27,11 @@ class BulkEdits {
   private final Trail trail;
   private final Live live;
   private final StopRequests stops;
+  private final ToolGuard guard;
 
-  BulkEdits(Tools tools, ToolStore store, Trail trail, Live live, StopRequests stops) {
+  BulkEdits(
+      Tools tools, ToolStore store, Trail trail, Live live, StopRequests stops, ToolGuard guard) {
+    this.guard = guard;
     this.tools = tools;
     this.store = store;
     this.trail = trail;
@@ -95,6 +99,7 @@ class BulkEdits {
   /** What a change would do. */
   @Transactional(readOnly = true)
   BulkAnswer preview(List<Long> ids, BulkEdit edit) {
+    guard.needChange(ids);
     Tally tally = new Tally();
     for (List<Long> some : chunks(ids)) {
       Map<Long, CurrentTool> current = tools.current(some);

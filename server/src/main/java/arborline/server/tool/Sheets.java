@@ -13,6 +13,7 @@ import arborline.core.tool.Completed;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.outline.Outline;
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
@@ -37,6 +38,7 @@ class Sheets {
   private final ToolMerges merges;
   private final ToolStandings standings;
   private final Trail trail;
+  private final ToolGuard guard;
 
   Sheets(
       ToolStore tools,
@@ -44,7 +46,9 @@ class Sheets {
       Holdings holdings,
       ToolMerges merges,
       ToolStandings standings,
-      Trail trail) {
+      Trail trail,
+      ToolGuard guard) {
+    this.guard = guard;
     this.tools = tools;
     this.versions = versions;
     this.holdings = holdings;
@@ -56,7 +60,13 @@ class Sheets {
   record VersionHead(
       long id, int version, Instant at, String by, String origin, List<String> changes) {}
 
-  /** Everything the page of one tool shows; {@code mergedInto} is null for most. */
+  /**
+   * Everything the page of one tool shows.
+   *
+   * @param mergedInto null for most
+   * @param closed why whoever asks may not change it, though his role may change tools; null where
+   *     he may
+   */
   record Sheet(
       long toolId,
       String code,
@@ -68,7 +78,8 @@ class Sheets {
       List<Holdings.UsedIn> usedIn,
       List<VersionHead> history,
       ToolStandings.TrustedTool trusted,
-      ToolMerges.@Nullable MergedInto mergedInto) {}
+      ToolMerges.@Nullable MergedInto mergedInto,
+      @Nullable String closed) {}
 
   @Transactional(readOnly = true)
   public Sheet sheet(long toolId) {
@@ -87,7 +98,8 @@ class Sheets {
         holdings.of(toolId),
         history(tool.code(), all),
         standings.of(toolId),
-        merges.into(toolId).orElse(null));
+        merges.into(toolId).orElse(null),
+        guard.obstacle(toolId).orElse(null));
   }
 
   /**

@@ -3,6 +3,7 @@ package arborline.server.tool;
 import arborline.core.library.Standing;
 import arborline.server.account.Actor;
 import arborline.server.live.Live;
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Refusal;
 import java.sql.Timestamp;
 import java.time.Clock;
@@ -35,9 +36,16 @@ class ToolStandings {
   private final Live live;
   private final ApplicationEventPublisher events;
   private final Clock clock;
+  private final ToolGuard guard;
 
   ToolStandings(
-      JdbcClient jdbc, ToolStore store, Live live, ApplicationEventPublisher events, Clock clock) {
+      JdbcClient jdbc,
+      ToolStore store,
+      Live live,
+      ApplicationEventPublisher events,
+      Clock clock,
+      ToolGuard guard) {
+    this.guard = guard;
     this.jdbc = jdbc;
     this.store = store;
     this.live = live;
@@ -77,6 +85,7 @@ class ToolStandings {
   Map<Standing, List<Long>> move(Collection<Long> ids, Optional<Standing> from, Standing to) {
     List<Long> ordered = ids.stream().distinct().sorted().toList();
     store.hold(ordered);
+    guard.needChange(ordered);
     Map<Standing, List<Long>> former = new EnumMap<>(Standing.class);
     for (int begin = 0; begin < ordered.size(); begin += CHUNK) {
       List<Long> some = ordered.subList(begin, Math.min(ordered.size(), begin + CHUNK));

@@ -5,6 +5,7 @@ import arborline.core.library.Standing;
 import arborline.core.tool.Tool;
 import arborline.server.account.Actor;
 import arborline.server.live.Live;
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Bulk;
 import arborline.server.support.Ids;
 import arborline.server.support.Refusal;
@@ -40,6 +41,7 @@ public class ToolStore {
   private final Live live;
   private final ApplicationEventPublisher events;
   private final Clock clock;
+  private final ToolGuard guard;
 
   ToolStore(
       EntityManager entities,
@@ -50,7 +52,9 @@ public class ToolStore {
       Bulk bulk,
       Live live,
       ApplicationEventPublisher events,
-      Clock clock) {
+      Clock clock,
+      ToolGuard guard) {
+    this.guard = guard;
     this.entities = entities;
     this.tools = tools;
     this.versions = versions;
@@ -167,6 +171,7 @@ public class ToolStore {
 
   /** Another version of a tool; every library that holds it follows. */
   public CurrentTool change(CurrentTool current, Tool tool, String origin) {
+    guard.needChange(List.of(current.id()));
     ShopTool owner = tools.findById(current.id()).orElseThrow();
     ToolVersion version = version(owner.id, owner.versionNo + 1, tool, origin);
     entities.persist(version);
@@ -213,6 +218,7 @@ public class ToolStore {
 
   /** Other versions of many locked tools at once; every library that follows them goes along. */
   public List<CurrentTool> changeAll(List<Step> steps, String origin) {
+    guard.needChange(steps.stream().map(step -> step.before().id()).toList());
     Map<Long, ShopTool> owners =
         tools.findByIdIn(steps.stream().map(step -> step.before().id()).toList()).stream()
             .collect(Collectors.toMap(tool -> tool.id, tool -> tool));
@@ -241,6 +247,7 @@ public class ToolStore {
 
   /** Gives a tool another code, another name, or both; the former code stays its own for ever. */
   public CurrentTool rename(CurrentTool current, String code, String name, String origin) {
+    guard.needChange(List.of(current.id()));
     ShopTool owner = tools.findById(current.id()).orElseThrow();
     if (!Codes.key(code).equals(owner.codeKey)) {
       held.again(code, owner.id);

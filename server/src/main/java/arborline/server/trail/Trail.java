@@ -1,11 +1,14 @@
 package arborline.server.trail;
 
 import arborline.server.account.Actor;
+import arborline.server.account.Permission;
 import arborline.server.live.Live;
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -25,6 +28,7 @@ public class Trail {
   private final Json json;
   private final Live live;
   private final Clock clock;
+  private final ToolGuard guard;
 
   Trail(
       TrailRepository entries,
@@ -32,7 +36,9 @@ public class Trail {
       ObjectProvider<Undo<?>> undos,
       Json json,
       Live live,
-      Clock clock) {
+      Clock clock,
+      ToolGuard guard) {
+    this.guard = guard;
     this.entries = entries;
     this.libraries = libraries;
     this.undos = undos;
@@ -64,6 +70,9 @@ public class Trail {
     }
     if (!Actor.may(undo.kind().needs())) {
       throw new AccessDeniedException("taking this back needs the right to do it");
+    }
+    if (entry.subjectKind.equals("tool") && undo.kind().needs() == Permission.EDIT) {
+      guard.needChange(List.of(Long.valueOf(entry.subjectId)));
     }
     if (entries.claim(id) == 0) {
       throw Refusal.conflict("this has been taken back already");

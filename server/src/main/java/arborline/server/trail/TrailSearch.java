@@ -1,10 +1,13 @@
 package arborline.server.trail;
 
+import arborline.server.right.LibraryGuard;
 import arborline.server.trail.TrailController.TrailLine;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -18,9 +21,11 @@ class TrailSearch {
   private static final int MOST_PEOPLE = 200;
 
   private final JdbcTemplate jdbc;
+  private final LibraryGuard libraries;
 
-  TrailSearch(JdbcTemplate jdbc) {
+  TrailSearch(JdbcTemplate jdbc, LibraryGuard libraries) {
     this.jdbc = jdbc;
+    this.libraries = libraries;
   }
 
   /**
@@ -61,6 +66,7 @@ class TrailSearch {
       values.add(wanted.library());
       values.add(wanted.library());
     }
+    leaveOut(where, values, libraries.hidden());
     values.add(limit);
     return jdbc.query(
         """
@@ -79,6 +85,28 @@ class TrailSearch {
                 row.getString(6),
                 undo(row.getString(7), row.getObject(8) != null)),
         values.toArray());
+  }
+
+  /** Leaves out what was done in libraries that whoever asks does not see. */
+  private static void leaveOut(StringBuilder where, List<Object> values, Set<Long> hidden) {
+    if (hidden.isEmpty()) {
+      return;
+    }
+    String marks = String.join(", ", Collections.nCopies(hidden.size(), "?"));
+    where.append(
+        """
+         and not exists (select 1 from trail_library l
+           where l.trail_id = trail_entry.id and l.library_id in (%1$s))
+         and not (subject_kind = 'library' and subject_id in (%1$s))
+         and not (subject_kind = 'tool'
+           and exists (select 1 from entry e where e.tool_id = cast(subject_id as unsigned))
+           and not exists (select 1 from entry e where e.tool_id = cast(subject_id as unsigned)
+             and e.library_id not in (%1$s)))\
+        """
+            .formatted(marks));
+    for (int times = 0; times < 3; times++) {
+      values.addAll(hidden);
+    }
   }
 
   private static void add(

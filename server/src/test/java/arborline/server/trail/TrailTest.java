@@ -12,6 +12,7 @@ import static org.mockito.Mockito.when;
 
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import java.time.Clock;
@@ -66,7 +67,13 @@ class TrailTest {
         });
     trail =
         new Trail(
-            entries, libraries, undos, json, mock(Live.class), Clock.fixed(NOON, ZoneOffset.UTC));
+            entries,
+            libraries,
+            undos,
+            json,
+            mock(Live.class),
+            Clock.fixed(NOON, ZoneOffset.UTC),
+            mock(ToolGuard.class));
     actAs("EDIT");
   }
 

@@ -1,0 +1,2 @@
+/** Who may do what in a library, and why. */
+package arborline.core.sharing;

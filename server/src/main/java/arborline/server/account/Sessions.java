@@ -1,0 +1,37 @@
+package arborline.server.account;
+
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** Where an account is signed in. */
+@Component
+class Sessions {
+
+  private final JdbcClient jdbc;
+
+  Sessions(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /** In how many browsers somebody is signed in. */
+  int count(String name) {
+    return jdbc.sql("select count(*) from SPRING_SESSION where principal_name = ?")
+        .param(name)
+        .query(Integer.class)
+        .single();
+  }
+
+  /**
+   * Signs somebody out everywhere.
+   *
+   * @param but id of the one session that stays; null for none
+   * @return from how many browsers
+   */
+  int end(String name, @Nullable String but) {
+    return jdbc.sql("delete from SPRING_SESSION where principal_name = ? and session_id <> ?")
+        .params(name, Optional.ofNullable(but).orElse(""))
+        .update();
+  }
+}

@@ -1,0 +1,99 @@
+package arborline.server.right;
+
+import arborline.core.sharing.LibraryRight;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.HandlerMapping;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/**
+ * Every address of a library, and of something that belongs to a tool, is there only for those who
+ * see it; so is a library that a parameter names. Asked before anything of the request is read.
+ */
+@Configuration
+class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
+
+  private static final String API = "/api/v1/";
+  private static final int AFTER_RIGHTS_OF_ROLES = 1;
+
+  /** Which tool something belongs to, by the first step of its address. */
+  private static final Map<String, String> TOOL_OF =
+      Map.of(
+          "stacks", "select tool_id from stack where id = ?",
+          "cutting", "select tool_id from cutting_line where id = ?");
+
+  private final LibraryGuard libraries;
+  private final ToolGuard tools;
+  private final JdbcClient jdbc;
+
+  SeenFirst(LibraryGuard libraries, ToolGuard tools, JdbcClient jdbc) {
+    this.libraries = libraries;
+    this.tools = tools;
+    this.jdbc = jdbc;
+  }
+
+  @Override
+  public void addInterceptors(InterceptorRegistry interceptors) {
+    interceptors.addInterceptor(this).addPathPatterns(API + "**").order(AFTER_RIGHTS_OF_ROLES);
+  }
+
+  @Override
+  public boolean preHandle(
+      HttpServletRequest request, HttpServletResponse response, Object handler) {
+    if (Askers.current().isEmpty()) {
+      return true;
+    }
+    String[] steps = request.getRequestURI().substring(API.length()).split("/");
+    boolean rights = steps.length == 3 && steps[2].equals("rights");
+    number(variable(request, "id"))
+        .ifPresent(id -> {
+          if (rights) {
+            libraries.needRights(id);
+          } else {
+            need(steps[0], id);
+          }
+        });
+    number(variable(request, "ownerId")).ifPresent(id -> need(steps[0], id));
+    number(request.getParameter("library"))
+        .filter(library -> library != 0)
+        .ifPresent(library -> libraries.need(library, LibraryRight.USE));
+    return true;
+  }
+
+  private void need(String kind, long id) {
+    if (kind.equals("libraries")) {
+      libraries.need(id, LibraryRight.USE);
+    } else if (kind.equals("tools")) {
+      tools.needSight(List.of(id));
+    } else if (TOOL_OF.containsKey(kind)) {
+      jdbc.sql(TOOL_OF.get(kind))
+          .param(id)
+          .query(Long.class)
+          .optional()
+          .ifPresent(tool -> tools.needSight(List.of(tool)));
+    }
+  }
+
+  @SuppressWarnings("unchecked")
+  private static @Nullable String variable(HttpServletRequest request, String name) {
+    Object variables = request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
+    return variables instanceof Map<?, ?> known ? ((Map<String, String>) known).get(name) : null;
+  }
+
+  /** What is no number is refused where it is read. */
+  private static Optional<Long> number(@Nullable String text) {
+    try {
+      return Optional.ofNullable(text).map(Long::valueOf);
+    } catch (NumberFormatException none) {
+      return Optional.empty();
+    }
+  }
+}
