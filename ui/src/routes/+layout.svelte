@@ -20,7 +20,9 @@
   let fetching = $state(false);
   let commands = $state(false);
   let keys = $state(false);
-  const inside = $derived(page.url.pathname !== '/sign-in' && Boolean(who.current.name));
+  const inside = $derived(
+    !['/sign-in', '/welcome'].includes(page.url.pathname) && Boolean(who.current.name)
+  );
 
   onMount(() => settings.load());
 

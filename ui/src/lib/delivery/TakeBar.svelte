@@ -3,8 +3,10 @@
   import { librariesQuery } from '$lib/library/queries';
   import { stopWork, takeLines } from '$lib/delivery/actions';
   import { type Delivery } from '$lib/api/client';
+  import { mayMaintain } from '$lib/library/rights';
   import Choice from '$lib/shell/Choice.svelte';
   import { soFar } from '$lib/shell/live.svelte';
+  import { who } from '$lib/shell/session.svelte';
   import { capital, count } from '$lib/shell/text';
 
   let { delivery }: { delivery: Delivery } = $props();
@@ -14,8 +16,16 @@
   let numbering = $state('keep');
   let section = $state('');
   let busy = $state(false);
-  const only = $derived(libraries.data?.items.length === 1 ? libraries.data.items[0] : null);
-  const chosen = $derived(library || String(delivery.library ?? only?.id ?? ''));
+  /** Libraries that may be changed, and the one that the delivery is for. */
+  const possible = $derived(
+    (libraries.data?.items ?? []).filter(
+      (one) => mayMaintain(one) || (one.id === delivery.library && one.right)
+    )
+  );
+  const only = $derived(possible.length === 1 ? possible[0] : null);
+  const chosen = $derived(
+    library || String(delivery.library ?? only?.id ?? who.current.defaultLibrary ?? '')
+  );
   const name = $derived(
     libraries.data?.items.find((library) => String(library.id) === chosen)?.name ?? 'a library'
   );
@@ -74,7 +84,7 @@
         bind:value={() => chosen, (value) => (library = value)}
         options={[
           ...(chosen ? [] : [{ value: '', label: 'choose a library' }]),
-          ...(libraries.data?.items ?? []).map((library) => ({
+          ...possible.map((library) => ({
             value: String(library.id),
             label: library.name
           }))

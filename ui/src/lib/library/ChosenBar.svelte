@@ -2,7 +2,6 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { DropdownMenu } from 'bits-ui';
   import type { SectionView, ToolRow } from '$lib/api/client';
-  import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
   import { moveTools } from '$lib/standing/actions';
   import StandingMenu from '$lib/standing/StandingMenu.svelte';
@@ -15,12 +14,15 @@
 
   let {
     library,
+    may,
     filter,
     listed,
     chosen = $bindable()
   }: {
     /** Null where the rows stand in a list of all libraries. */
     library: number | null;
+    /** Whether what stands in it may be changed. */
+    may: boolean;
     filter: ListFilter;
     /** How many tools the list has. */
     listed: number;
@@ -73,7 +75,7 @@
       onclick={() => basket.add(chosen)}
       >{fresh.length === 0 ? 'In the basket' : 'Add to basket'}</button
     >
-    {#if who.may('EDIT')}
+    {#if may}
       <DropdownMenu.Root>
         <DropdownMenu.Trigger class="button">Change ▾</DropdownMenu.Trigger>
         <DropdownMenu.Portal>
@@ -101,7 +103,7 @@
           )}>Standing</StandingMenu
       >
     {/if}
-    {#if library !== null && who.may('EDIT')}
+    {#if library !== null && may}
       {#if all.length > 0}
         <DropdownMenu.Root>
           <DropdownMenu.Trigger class="button">Section ▾</DropdownMenu.Trigger>

@@ -3,6 +3,7 @@
   import type { LibraryRow } from '$lib/api/client';
   import { changeLibrary, deleteLibrary } from './actions';
   import { act } from '$lib/api/act';
+  import { mayOwn } from './rights';
 
   let { row, oncopy, onmerge }: { row: LibraryRow; oncopy: () => void; onmerge: () => void } =
     $props();
@@ -37,14 +38,22 @@
           <a {...props} class={item} href="/libraries/{row.id}/history">History</a>
         {/snippet}
       </DropdownMenu.Item>
-      <DropdownMenu.Item class={item} onSelect={oncopy}>Copy</DropdownMenu.Item>
-      <DropdownMenu.Item class={item} onSelect={onmerge}>Merge into another one</DropdownMenu.Item>
-      <DropdownMenu.Item class={item} onSelect={() => void archive(!row.settings.archived)}>
-        {row.settings.archived ? 'Take out of the archive' : 'Archive'}
+      <DropdownMenu.Item>
+        {#snippet child({ props })}
+          <a {...props} class={item} href="/libraries/{row.id}/rights">Sharing</a>
+        {/snippet}
       </DropdownMenu.Item>
-      <DropdownMenu.Item class={item} onSelect={() => void deleteLibrary(row.id, row.name)}
-        >Delete</DropdownMenu.Item
-      >
+      <DropdownMenu.Item class={item} onSelect={oncopy}>Copy</DropdownMenu.Item>
+      {#if mayOwn(row)}
+        <DropdownMenu.Item class={item} onSelect={onmerge}>Merge into another one</DropdownMenu.Item
+        >
+        <DropdownMenu.Item class={item} onSelect={() => void archive(!row.settings.archived)}>
+          {row.settings.archived ? 'Take out of the archive' : 'Archive'}
+        </DropdownMenu.Item>
+        <DropdownMenu.Item class={item} onSelect={() => void deleteLibrary(row.id, row.name)}
+          >Delete</DropdownMenu.Item
+        >
+      {/if}
     </DropdownMenu.Content>
   </DropdownMenu.Portal>
 </DropdownMenu.Root>

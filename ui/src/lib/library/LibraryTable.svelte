@@ -25,6 +25,7 @@
       <th class="number w-20">Tools</th>
       <th>What stands in it</th>
       <th>For</th>
+      <th>Changed by</th>
       <th>Used at</th>
       <th>What waits</th>
       <th class="w-10"><span class="sr-only">Actions</span></th>
@@ -35,7 +36,7 @@
       {#if group.head !== '' || groups.length > 1}
         <tr>
           <th
-            colspan="7"
+            colspan="8"
             scope="rowgroup"
             class="h-9 px-2.5 pt-3 text-left align-bottom font-semibold"
             >{group.head || 'Without one'}</th
@@ -45,20 +46,38 @@
       {#each group.rows as row (row.id)}
         <tr class="hover:bg-faint">
           <td class="max-w-64 xl:max-w-80">
-            <a class="font-semibold hover:text-working" href="/libraries/{row.id}">{row.name}</a>
+            {#if row.right}
+              <a class="font-semibold hover:text-working" href="/libraries/{row.id}">{row.name}</a>
+            {:else}
+              <span class="font-semibold text-soft">{row.name}</span>
+            {/if}
             {#if row.settings.purpose}
               <span class="block truncate text-[13px] text-soft" title={row.settings.purpose}
                 >{row.settings.purpose}</span
               >
             {/if}
           </td>
-          <td class="number">{row.tools.toLocaleString('en')}</td>
+          <td class="number">{row.right ? row.tools.toLocaleString('en') : ''}</td>
           <td><ClassBand {row} /></td>
           <td class="max-w-56">
             {processWord(row.settings.processes)}
             {#if row.settings.labels.length > 0}
               <span class="block truncate text-[13px] text-soft"
                 >{row.settings.labels.map(({ label }) => label).join(', ')}</span
+              >
+            {/if}
+          </td>
+          <td class="max-w-48">
+            <a
+              class="block truncate hover:text-working"
+              href="/libraries/{row.id}/rights"
+              title={row.sharing === 'REFERENCE' ? 'nobody: a reference' : row.maintainers}
+            >
+              {row.sharing === 'REFERENCE' ? 'nobody' : row.maintainers}
+            </a>
+            {#if row.sharing !== 'SHOP'}
+              <span class="block text-[13px] text-soft"
+                >{row.sharing === 'PRIVATE' ? 'private' : 'reference'}</span
               >
             {/if}
           </td>
@@ -106,7 +125,7 @@
             {/if}
           </td>
           <td>
-            {#if who.may('EDIT')}
+            {#if who.may('EDIT') && row.right}
               <LibraryMenu {row} oncopy={() => oncopy(row)} onmerge={() => onmerge(row)} />
             {/if}
           </td>

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import type { SectionView } from '$lib/api/client';
-  import { who } from '$lib/shell/session.svelte';
   import type { ListFilter } from './filter.svelte';
   import type { Carried } from './copied';
   import { carries, dropped } from './dragging';
@@ -12,10 +11,13 @@
 
   let {
     library,
+    may,
     filter,
     onarriving
   }: {
     library: number;
+    /** Whether what stands in it may be changed. */
+    may: boolean;
     filter: ListFilter;
     /** Tools of other libraries were dropped on a section. */
     onarriving: (tools: Carried[], section: string) => void;
@@ -36,7 +38,7 @@
   });
 
   function ondragover(event: DragEvent, section: SectionView) {
-    if (!carries(event)) return;
+    if (!may || !carries(event)) return;
     event.preventDefault();
     over = section.id;
   }
@@ -88,6 +90,6 @@
       <span class="px-1 text-soft" aria-hidden="true">›</span>
       {#each inner as section (section.id)}{@render chip(section)}{/each}
     {/if}
-    {#if who.may('EDIT')}<SectionEditor {library} sections={all} />{/if}
+    {#if may}<SectionEditor {library} sections={all} />{/if}
   </div>
 {/if}

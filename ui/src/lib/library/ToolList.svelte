@@ -5,7 +5,6 @@
   import type { ToolRow } from '$lib/api/client';
   import Strip from '$lib/drawing/Strip.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
-  import { who } from '$lib/shell/session.svelte';
   import { materialsQuery } from '$lib/cutting/queries';
   import { takeOut } from './actions';
   import { basket } from './basket.svelte';
@@ -18,11 +17,14 @@
 
   let {
     library,
+    may,
     filter,
     chosen = $bindable([])
   }: {
     /** Null for the tools of all libraries. */
     library: number | null;
+    /** Whether what stands in it may be changed. */
+    may: boolean;
     filter: ListFilter;
     chosen?: ToolRow[];
   } = $props();
@@ -56,7 +58,7 @@
   }
 
   function remove(row: ToolRow) {
-    if (!who.may('EDIT') || library === null) return;
+    if (!may || library === null) return;
     const some = chosen.some(({ entryId }) => entryId === row.entryId) ? chosen : [row];
     void takeOut(library, some);
     chosen = [];

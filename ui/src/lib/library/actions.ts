@@ -6,10 +6,13 @@ import {
   type BulkBody,
   type CopyBody,
   type LibraryChange,
+  type RightsBody,
+  type Sharing,
   type SectionView,
   type ToolBody,
   type ToolRow
 } from '$lib/api/client';
+import { who } from '$lib/shell/session.svelte';
 import { count } from '$lib/shell/text';
 
 const concerns = (library: number) => [
@@ -19,8 +22,30 @@ const concerns = (library: number) => [
 
 const LISTS = [['library', ALL]];
 
-export const makeLibrary = (body: LibraryChange) =>
-  perform({ ask: () => ask(api.POST('/api/v1/libraries', { body })), concerns: LISTS });
+export const makeLibrary = (body: LibraryChange, sharing: Sharing) =>
+  perform({
+    ask: () => ask(api.POST('/api/v1/libraries', { params: { query: { sharing } }, body })),
+    concerns: LISTS
+  });
+
+/** Says who may do what in a library. */
+export const shareLibrary = (id: number, body: RightsBody) =>
+  perform({
+    ask: () => ask(api.PUT('/api/v1/libraries/{id}/rights', { params: { path: { id } }, body })),
+    message: 'Saved',
+    concerns: concerns(id)
+  });
+
+/** The library that is proposed first to whoever is signed in. */
+export const chooseDefaultLibrary = (library: number | null) =>
+  act({
+    ask: async () => {
+      await ask(api.PUT('/api/v1/session/library', { body: { library: library ?? undefined } }));
+      who.current.defaultLibrary = library ?? undefined;
+    },
+    message: 'Proposed first from now on',
+    concerns: []
+  });
 
 export const changeLibrary = (id: number, body: LibraryChange, message: string) =>
   perform({

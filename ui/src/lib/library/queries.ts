@@ -189,3 +189,10 @@ export const writtenFilesQuery = (id: number) =>
         ? 1000
         : false
   });
+
+/** Who may do what in a library. */
+export const rightsQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['library', String(id), 'rights'],
+    queryFn: () => ask(api.GET('/api/v1/libraries/{id}/rights', { params: { path: { id } } }))
+  });

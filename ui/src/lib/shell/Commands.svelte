@@ -4,6 +4,7 @@
   import { machinesQuery } from '$lib/machine/queries';
   import { librariesQuery } from '$lib/library/queries';
   import { createQuery } from '@tanstack/svelte-query';
+  import { who } from './session.svelte';
   import { settings } from './settings.svelte';
 
   let { open = $bindable(false) }: { open: boolean } = $props();
@@ -11,7 +12,7 @@
   const libraries = createQuery(librariesQuery);
   const machines = createQuery(machinesQuery);
 
-  const places = [
+  const places = $derived([
     { title: 'Today', href: '/' },
     { title: 'Receiving', href: '/receiving' },
     { title: 'Libraries', href: '/libraries' },
@@ -20,8 +21,10 @@
     { title: 'Holders, extensions, collets', href: '/holders' },
     { title: 'Machines', href: '/machines' },
     { title: 'Tool tables', href: '/tables' },
-    { title: 'Trail', href: '/trail' }
-  ];
+    { title: 'Trail', href: '/trail' },
+    { title: 'My account', href: '/account' },
+    ...(who.may('MANAGE_ACCOUNTS') ? [{ title: 'Accounts', href: '/accounts' }] : [])
+  ]);
   const targets = $derived([
     ...places,
     ...(libraries.data?.items ?? []).map((library) => ({

@@ -24,6 +24,10 @@
     { href: '/trail', title: 'Trail', waits: 0 }
   ]);
   const at = $derived(page.url.pathname);
+  const pages = $derived([
+    { href: '/account', title: 'My account' },
+    ...(who.may('MANAGE_ACCOUNTS') ? [{ href: '/accounts', title: 'Accounts' }] : [])
+  ]);
 
   function here(href: string): boolean {
     const tool =
@@ -90,6 +94,17 @@
       <DropdownMenu.Trigger class="button quiet">{who.current.name ?? ''}</DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content class="floating z-50 min-w-44 p-1" align="end" sideOffset={4}>
+          {#each pages as { href, title } (href)}
+            <DropdownMenu.Item>
+              {#snippet child({ props })}
+                <a
+                  {...props}
+                  class="block cursor-pointer rounded-sm px-3 py-1.5 data-highlighted:bg-faint"
+                  {href}>{title}</a
+                >
+              {/snippet}
+            </DropdownMenu.Item>
+          {/each}
           <DropdownMenu.Item
             class="cursor-pointer rounded-sm px-3 py-1.5 data-highlighted:bg-faint"
             onSelect={() => settings.toggleTheme()}

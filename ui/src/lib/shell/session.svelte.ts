@@ -1,5 +1,5 @@
 import { cache } from '$lib/api/cache';
-import { api, ask, type Session } from '$lib/api/client';
+import { api, ask, type Permission, type Session } from '$lib/api/client';
 
 /** Who is signed in, for the whole interface. */
 class Who {
@@ -27,7 +27,7 @@ class Who {
     cache.clear();
   }
 
-  may(permission: 'EDIT' | 'RECEIVE' | 'LOAD' | 'PROVE'): boolean {
+  may(permission: Permission): boolean {
     return this.current.may.includes(permission);
   }
 }

@@ -9,12 +9,13 @@
   import { copyPreviewQuery, librariesQuery } from '$lib/library/queries';
   import Choice from '$lib/shell/Choice.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
+  import { mayMaintain } from '$lib/library/rights';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
 
   const ROW = 'application/x-arborline-basket';
 
-  let into = $state('');
+  let into = $state(String(who.current.defaultLibrary ?? ''));
   let numbering = $state('keep');
   let section = $state('');
   let chosen = $state<number | null>(null);
@@ -164,7 +165,7 @@
         options={[
           { value: '', label: 'choose a library' },
           ...(libraries.data?.items ?? [])
-            .filter(({ settings }) => !settings.archived)
+            .filter((library) => !library.settings.archived && mayMaintain(library))
             .map(({ id, name }) => ({ value: String(id), label: name }))
         ]}
       />

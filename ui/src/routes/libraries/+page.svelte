@@ -2,7 +2,7 @@
   import { goto } from '$app/navigation';
   import { createQuery } from '@tanstack/svelte-query';
   import { PersistedState } from 'runed';
-  import type { LibraryChange, LibraryRow } from '$lib/api/client';
+  import type { LibraryChange, LibraryRow, Sharing } from '$lib/api/client';
   import { makeLibrary } from '$lib/library/actions';
   import { arranged, arrangements, type Arrangement } from '$lib/library/arrangement';
   import CopyLibraryDialog from '$lib/library/CopyLibraryDialog.svelte';
@@ -10,6 +10,7 @@
   import LibraryTable from '$lib/library/LibraryTable.svelte';
   import MergeDialog from '$lib/library/MergeDialog.svelte';
   import { overviewQuery } from '$lib/library/queries';
+  import { mayMaintain } from '$lib/library/rights';
   import Choice from '$lib/shell/Choice.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
@@ -19,14 +20,19 @@
   const libraries = createQuery(overviewQuery);
   const by = new PersistedState<Arrangement>('libraries arranged', 'name');
   let opening = $state(false);
+  let sharing = $state<Sharing>('SHOP');
   let copied = $state<LibraryRow | null>(null);
   let merged = $state<LibraryRow | null>(null);
 
+  const openedAs: { value: Sharing; label: string }[] = [
+    { value: 'SHOP', label: 'with the shop' },
+    { value: 'PRIVATE', label: 'with nobody for now: it is private' }
+  ];
   const rows = $derived((libraries.data?.items ?? []).filter((row) => !row.settings.archived));
   const archived = $derived((libraries.data?.items ?? []).filter((row) => row.settings.archived));
 
   async function make(change: LibraryChange) {
-    const made = await makeLibrary(change);
+    const made = await makeLibrary(change, sharing);
     opening = false;
     await goto(`/libraries/${made.id}`);
   }
@@ -85,6 +91,10 @@
 </div>
 
 <DialogFrame bind:open={opening} title="New library">
+  <div class="mb-4 grid grid-cols-[130px_1fr] items-center gap-x-4">
+    <span>Shared</span>
+    <div><Choice label="Shared" bind:value={sharing} options={openedAs} /></div>
+  </div>
   <LibraryForm settings={null} submit="Create" send={make} />
 </DialogFrame>
 {#if copied}
@@ -95,7 +105,7 @@
   {#key row.id}
     <MergeDialog
       {row}
-      others={rows.filter(({ id }) => id !== row.id)}
+      others={rows.filter((other) => other.id !== row.id && mayMaintain(other))}
       onclose={() => (merged = null)}
     />
   {/key}

@@ -11,13 +11,15 @@
   import ExportDialog from '$lib/library/ExportDialog.svelte';
   import { ListFilter } from '$lib/library/filter.svelte';
   import PasteDialog from '$lib/library/PasteDialog.svelte';
-  import { facetsQuery, libraryQuery, sectionsQuery } from '$lib/library/queries';
+  import { facetsQuery, libraryQuery, rightsQuery, sectionsQuery } from '$lib/library/queries';
+  import { mayMaintain, said } from '$lib/library/rights';
   import SectionEditor from '$lib/library/SectionEditor.svelte';
   import SectionBand from '$lib/library/SectionBand.svelte';
   import ListSearch from '$lib/library/ListSearch.svelte';
   import ToolList from '$lib/library/ToolList.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
+  import Mark from '$lib/marks/Mark.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
 
@@ -35,7 +37,7 @@
     const text = event.clipboardData?.getData('text/plain') ?? '';
     const typing = event.target instanceof HTMLInputElement;
     const rows = typing ? [] : copiedRows(text).filter(({ libraryId }) => libraryId !== id);
-    if (rows.length > 0 && who.may('EDIT')) {
+    if (rows.length > 0 && may) {
       event.preventDefault();
       arrive(rows);
     } else if (!typing && who.may('RECEIVE') && isTable(text)) {
@@ -59,12 +61,14 @@
   const library = createQuery(() => libraryQuery(id));
   const facets = createQuery(() => facetsQuery(id, filter.counted));
   const sections = createQuery(() => sectionsQuery(id));
+  const view = createQuery(() => rightsQuery(id));
+  const may = $derived(mayMaintain(library.data));
 </script>
 
 <svelte:window
   {onpaste}
-  ondragover={(event) => who.may('EDIT') && carries(event) && event.preventDefault()}
-  ondrop={(event) => who.may('EDIT') && ondrop(event)}
+  ondragover={(event) => may && carries(event) && event.preventDefault()}
+  ondrop={(event) => may && ondrop(event)}
 />
 
 <svelte:head><title>{library.data?.name ?? 'Library'} · Arbor Line</title></svelte:head>
@@ -83,34 +87,44 @@
     <ListSearch {filter} />
     <div class="ml-auto flex flex-wrap gap-2">
       {#if chosen.length > 0}
-        <ChosenBar library={id} {filter} listed={facets.data?.total ?? 0} bind:chosen />
+        <ChosenBar library={id} {may} {filter} listed={facets.data?.total ?? 0} bind:chosen />
       {:else}
-        {#if sections.data?.items.length === 0 && who.may('EDIT')}
+        {#if sections.data?.items.length === 0 && may}
           <SectionEditor library={id} sections={[]} />
         {/if}
         <a class="button" href="/libraries/{id}/settings">Settings</a>
+        <a class="button" href="/libraries/{id}/rights">Sharing</a>
         <a class="button" href="/libraries/{id}/naming">Names</a>
         <a class="button" href="/libraries/{id}/history">History</a>
         <button class="button" onclick={() => (exporting = true)}>Export</button>
-        {#if who.may('EDIT')}
+        {#if may}
           <a class="button main" href="/libraries/{id}/new">New tool</a>
         {/if}
       {/if}
     </div>
   </header>
-  <SectionBand library={id} {filter} onarriving={arrive} />
+  {#if !may && view.data}
+    <p class="flex items-center gap-2 px-5 pb-2 text-soft">
+      <Mark kind="note" word="" />
+      {said(view.data)}
+    </p>
+  {/if}
+  <SectionBand library={id} {may} {filter} onarriving={arrive} />
   {#if library.data.tools === 0}
     <div class="flex-1 px-5 py-6">
       <p>This library is empty.</p>
-      <p class="mt-1 text-soft">
-        <a class="text-working underline" href="/receiving">Add a file</a> and take its tools, copy
-        some from <a class="text-working underline" href="/libraries/all">other libraries</a>, paste
-        rows of a spreadsheet here, or make a
-        <a class="text-working underline" href="/libraries/{id}/new">new tool</a>.
-      </p>
+      {#if may}
+        <p class="mt-1 text-soft">
+          <a class="text-working underline" href="/receiving">Add a file</a> and take its tools,
+          copy some from
+          <a class="text-working underline" href="/libraries/all">other libraries</a>, paste rows of
+          a spreadsheet here, or make a
+          <a class="text-working underline" href="/libraries/{id}/new">new tool</a>.
+        </p>
+      {/if}
     </div>
   {:else}
-    <ToolList library={id} {filter} bind:chosen />
+    <ToolList library={id} {may} {filter} bind:chosen />
   {/if}
   <ExportDialog bind:open={exporting} library={id} />
   {#if arriving.length > 0}

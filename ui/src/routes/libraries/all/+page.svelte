@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { who } from '$lib/shell/session.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import type { ToolRow } from '$lib/api/client';
   import { followAddress } from '$lib/library/followAddress.svelte';
@@ -23,7 +24,13 @@
   >
   <ListSearch {filter} />
   <div class="ml-auto">
-    <ChosenBar library={null} {filter} listed={facets.data?.total ?? 0} bind:chosen />
+    <ChosenBar
+      library={null}
+      may={who.may('EDIT')}
+      {filter}
+      listed={facets.data?.total ?? 0}
+      bind:chosen
+    />
   </div>
 </header>
-<ToolList library={null} {filter} bind:chosen />
+<ToolList library={null} may={who.may('EDIT')} {filter} bind:chosen />

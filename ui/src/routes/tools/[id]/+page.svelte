@@ -25,6 +25,8 @@
   import { who } from '$lib/shell/session.svelte';
   import Leaving from '$lib/shell/Leaving.svelte';
   import Loading from '$lib/shell/Loading.svelte';
+  import Mark from '$lib/marks/Mark.svelte';
+  import { capital } from '$lib/shell/text';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   interface Conflict {
@@ -57,7 +59,7 @@
   /** The version that the conflicts were seen in. */
   let seen = 0;
   let saving = $state(false);
-  const may = $derived(who.may('EDIT'));
+  const may = $derived(who.may('EDIT') && !sheet.data?.closed);
 
   // A sheet that nobody is writing on follows the newest version.
   watch(
@@ -207,6 +209,12 @@
     {/if}
   </header>
   <div class="min-h-0 flex-1 overflow-auto pb-8">
+    {#if who.may('EDIT') && shown.closed}
+      <p class="flex items-center gap-2 px-5 pt-2 text-soft">
+        <Mark kind="note" word="" />
+        {capital(shown.closed)}.
+      </p>
+    {/if}
     <Dropped {draft} />
     <Drawing {draft} readonly={!may} />
     <div

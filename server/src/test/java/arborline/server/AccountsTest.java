@@ -4,6 +4,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -50,6 +55,23 @@ class AccountsTest extends ServerTest {
     Api.Answer again = accept(token, PASSWORD);
     assertEquals(404, again.status());
     assertTrue(again.text("detail").contains("ask the lead for another one"));
+  }
+
+  @Test
+  void whoeverIsNotSignedInReadsTheDocumentOfTheApiAndNothingElse() throws Exception {
+    try (HttpClient http = HttpClient.newHttpClient()) {
+      for (Map.Entry<String, Integer> expected :
+          Map.of("openapi.json", 200, "session", 200, "libraries", 401, "tools/1", 401)
+              .entrySet()) {
+        URI address =
+            URI.create("http://127.0.0.1:%d/api/v1/%s".formatted(port, expected.getKey()));
+        assertEquals(
+            expected.getValue(),
+            http.send(HttpRequest.newBuilder(address).build(), HttpResponse.BodyHandlers.ofString())
+                .statusCode(),
+            expected.getKey());
+      }
+    }
   }
 
   @Test

@@ -7,12 +7,12 @@
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import LastingDelete from '$lib/shell/LastingDelete.svelte';
   import Loading from '$lib/shell/Loading.svelte';
-  import { who } from '$lib/shell/session.svelte';
+  import { mayMaintain } from '$lib/library/rights';
   import { capital, moment } from '$lib/shell/text';
 
   const id = $derived(Number(page.params.id));
-  const may = $derived(who.may('EDIT'));
   const library = createQuery(() => libraryQuery(id));
+  const may = $derived(mayMaintain(library.data));
   const history = createQuery(() => libraryHistoryQuery(id));
   const lines = $derived(history.data?.items ?? []);
   const trouble = $derived(library.error ?? history.error);

@@ -8,14 +8,14 @@
   import { libraryQuery } from '$lib/library/queries';
   import Mark from '$lib/marks/Mark.svelte';
   import PatternInput from '$lib/naming/PatternInput.svelte';
-  import { who } from '$lib/shell/session.svelte';
+  import { mayMaintain } from '$lib/library/rights';
   import { count } from '$lib/shell/text';
   import Checkbox from '$lib/shell/Checkbox.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
   const id = $derived(Number(page.params.id));
-  const may = $derived(who.may('EDIT'));
   const library = createQuery(() => libraryQuery(id));
+  const may = $derived(mayMaintain(library.data));
   const kept = createQuery(() => patternsQuery(id));
   const fields = createQuery(patternFieldsQuery);
 

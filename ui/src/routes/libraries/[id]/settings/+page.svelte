@@ -7,10 +7,11 @@
   import { libraryQuery } from '$lib/library/queries';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
-  import { who } from '$lib/shell/session.svelte';
+  import { mayOwn } from '$lib/library/rights';
 
   const id = $derived(Number(page.params.id));
   const library = createQuery(() => libraryQuery(id));
+  const may = $derived(mayOwn(library.data));
 </script>
 
 <svelte:head><title>Settings · {library.data?.name ?? 'Library'} · Arbor Line</title></svelte:head>
@@ -24,9 +25,12 @@
       <h1>Settings</h1>
       <a class="button ml-auto" href="/libraries/{id}/history">History</a>
     </div>
-    <fieldset class="mt-4 max-w-3xl" disabled={!who.may('EDIT')}>
-      {#if !who.may('EDIT')}
-        <p class="mb-3 text-soft">You may look at this; a lead or a programmer may change it.</p>
+    <fieldset class="mt-4 max-w-3xl" disabled={!may}>
+      {#if !may}
+        <p class="mb-3 text-soft">
+          You may look at this; who owns the library may change it.
+          <a class="text-working underline" href="/libraries/{id}/rights">Who that is</a>
+        </p>
       {/if}
       <LibraryForm
         settings={library.data.settings}

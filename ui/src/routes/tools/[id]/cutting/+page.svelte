@@ -25,7 +25,7 @@
   const lines = createQuery(() => cuttingLinesQuery(id));
   const materials = createQuery(materialsQuery);
   const stacks = createQuery(() => stacksQuery(id));
-  const may = $derived(who.may('EDIT'));
+  const may = $derived(who.may('EDIT') && !sheet.data?.closed);
   const possible = $derived(Boolean(cut.computed?.cut) && !cut.problem);
   let adding = $state(false);
 

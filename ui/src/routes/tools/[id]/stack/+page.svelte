@@ -30,7 +30,7 @@
   let others = $state(false);
   let solid = $state(false);
   let versions = $state(false);
-  const may = $derived(who.may('EDIT'));
+  const may = $derived(who.may('EDIT') && !sheet.data?.closed);
   const sockets = createQuery(seatsQuery);
   const machines = createQuery(machinesQuery);
   const components = createQuery(componentsQuery);

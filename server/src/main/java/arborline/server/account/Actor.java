@@ -33,8 +33,10 @@ public final class Actor {
         .map(principal -> ((SignedIn) principal).account());
   }
 
-  /** The role of whoever acts; empty for background work. */
+  /**
+   * The role of whoever acts, a visitor's for one who is not signed in; empty for background work.
+   */
   public static Optional<Role> role() {
-    return current().flatMap(Authorities::role);
+    return current().map(who -> Authorities.role(who).orElse(Role.VISITOR));
   }
 }

@@ -1,6 +1,7 @@
 package arborline.server.account;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -32,8 +33,8 @@ final class Authorities {
   static Optional<Role> role(Authentication who) {
     return who.getAuthorities().stream()
         .map(GrantedAuthority::getAuthority)
-        .filter(authority -> authority != null && authority.startsWith(ROLE))
-        .map(authority -> Role.valueOf(authority.substring(ROLE.length())))
+        .flatMap(authority ->
+            Arrays.stream(Role.values()).filter(role -> (ROLE + role.name()).equals(authority)))
         .findFirst();
   }
 }

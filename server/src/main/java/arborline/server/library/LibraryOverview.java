@@ -1,6 +1,9 @@
 package arborline.server.library;
 
+import arborline.core.sharing.LibraryRight;
+import arborline.core.sharing.Sharing;
 import arborline.core.tool.outline.Outline;
+import arborline.server.right.LibraryGuard;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
@@ -26,7 +29,10 @@ class LibraryOverview {
   private final Cache<Content, List<ClassCount>> known =
       Caffeine.newBuilder().maximumSize(2_000).expireAfterWrite(Duration.ofMinutes(2)).build();
 
-  LibraryOverview(JdbcClient jdbc) {
+  private final LibraryGuard guard;
+
+  LibraryOverview(JdbcClient jdbc, LibraryGuard guard) {
+    this.guard = guard;
     this.jdbc = jdbc;
   }
 
@@ -48,6 +54,9 @@ class LibraryOverview {
    * @param classes those with the most tools first
    * @param behind tools that it holds in an older version than the newest
    * @param drafts tools that are not checked yet
+   * @param right what whoever asks may do with what is in it; null where he only sees that it is
+   *     there
+   * @param maintainers who may change what is in it, in words
    * @param alike groups of tools that may be one, with tools of the library in them
    */
   record LibraryRow(
@@ -60,7 +69,10 @@ class LibraryOverview {
       long behind,
       long drafts,
       long alike,
-      List<Waiting> waiting) {}
+      List<Waiting> waiting,
+      Sharing sharing,
+      @Nullable LibraryRight right,
+      String maintainers) {}
 
   @Transactional(readOnly = true)
   List<LibraryRow> of(List<Libraries.LibraryHead> heads) {
@@ -85,8 +97,13 @@ class LibraryOverview {
             join entry e on e.tool_id = m.tool_id group by e.library_id\
             """);
     Map<Long, List<Waiting>> waiting = waiting();
+    Map<Long, String> maintainers =
+        guard.maintainers(heads.stream().map(Libraries.LibraryHead::id).toList());
     return heads.stream()
         .map(head -> {
+          if (head.right() == null) {
+            return unseen(head, maintainers.getOrDefault(head.id(), ""));
+          }
           List<ClassCount> classes =
               known.get(
                   new Content(head.id(), changes.getOrDefault(head.id(), 0L)),
@@ -101,9 +118,30 @@ class LibraryOverview {
               behind.getOrDefault(head.id(), 0L),
               drafts.getOrDefault(head.id(), 0L),
               alike.getOrDefault(head.id(), 0L),
-              waiting.getOrDefault(head.id(), List.of()));
+              waiting.getOrDefault(head.id(), List.of()),
+              head.sharing(),
+              head.right(),
+              maintainers.getOrDefault(head.id(), ""));
         })
         .toList();
+  }
+
+  /** One of which nothing is said but that it is there and whose it is. */
+  private static LibraryRow unseen(Libraries.LibraryHead head, String maintainers) {
+    return new LibraryRow(
+        head.id(),
+        head.name(),
+        0,
+        head.settings(),
+        List.of(),
+        List.of(),
+        0,
+        0,
+        0,
+        List.of(),
+        head.sharing(),
+        null,
+        maintainers);
   }
 
   private List<ClassCount> classes(long libraryId) {

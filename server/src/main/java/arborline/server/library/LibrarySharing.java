@@ -19,7 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Changes with whom libraries are shared. */
 @Service
-class LibrarySharing implements Undo<LibrarySharing.Changed> {
+public class LibrarySharing implements Undo<LibrarySharing.Changed> {
 
   private static final UndoKind<Changed> KIND =
       new UndoKind<>("library.rights", 1, Changed.class, Permission.EDIT);
@@ -65,15 +65,25 @@ class LibrarySharing implements Undo<LibrarySharing.Changed> {
     if (before.rights().equals(wanted)) {
       return 0;
     }
-    if (wanted.sharing() == Sharing.REFERENCE) {
-      stay(library);
-    }
-    rights.change(id, wanted);
+    share(library, wanted);
     live.say("library", id, "rights");
     return trail.record(
         TrailRecord.of("library", id, told(library, before.rights(), wanted))
             .undoneBy(
                 KIND, new Changed(id, KeptRights.of(before.rights()), KeptRights.of(wanted))));
+  }
+
+  /** Has other rights stand without a line on the trail, as a library is filled. */
+  @Transactional
+  public void share(long id, LibraryRights wanted) {
+    share(store.lockedToShare(id), wanted);
+  }
+
+  private void share(Library library, LibraryRights wanted) {
+    if (wanted.sharing() == Sharing.REFERENCE) {
+      stay(library);
+    }
+    rights.change(library.id, wanted);
   }
 
   private void stay(Library library) {

@@ -159,10 +159,24 @@ public class LibraryGuard {
             .toList();
   }
 
+  /** Who may change what is in libraries, in words. */
+  public Map<Long, String> maintainers(Collection<Long> libraries) {
+    List<SharedLibrary> all = stored.libraries(libraries);
+    Set<Long> people = new HashSet<>();
+    all.forEach(one -> people.addAll(one.rights().people().keySet()));
+    Map<Long, String> names = stored.names(people);
+    Map<Long, String> words = new HashMap<>();
+    all.forEach(one -> words.put(one.id(), words(who(one, LibraryRight.MAINTAIN, names))));
+    return words;
+  }
+
   /** Who may do something in a library: people by name, roles in the plural. */
   List<String> who(SharedLibrary one, LibraryRight needed) {
+    return who(one, needed, stored.names(one.rights().people().keySet()));
+  }
+
+  private static List<String> who(SharedLibrary one, LibraryRight needed, Map<Long, String> names) {
     LibraryRights rights = one.rights();
-    Map<Long, String> names = stored.names(rights.people().keySet());
     List<String> who = new ArrayList<>();
     rights
         .people()

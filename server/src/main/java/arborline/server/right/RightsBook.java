@@ -47,10 +47,15 @@ public class RightsBook {
    *
    * @param right null where it does not see the library
    * @param said true where that was said of this library; else it follows from how it is shared
+   * @param usual what it may do in a library of the shop of which nothing else is said
    * @param most what it can be given at most
    */
   public record RoleRight(
-      Role role, @Nullable LibraryRight right, boolean said, LibraryRight most) {}
+      Role role,
+      @Nullable LibraryRight right,
+      boolean said,
+      LibraryRight usual,
+      LibraryRight most) {}
 
   /**
    * Who may do what in a library.
@@ -126,6 +131,7 @@ public class RightsBook {
                 role,
                 rights.of(Askers.of(Optional.empty(), role)).orElse(null),
                 rights.roles().containsKey(role.name()),
+                role.usualRight(),
                 role.mostRight()))
         .toList();
   }

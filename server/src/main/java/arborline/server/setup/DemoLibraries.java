@@ -7,10 +7,15 @@ import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Inspector;
 import arborline.core.library.Numbering;
 import arborline.core.library.Standing;
+import arborline.core.sharing.LibraryRight;
+import arborline.core.sharing.LibraryRights;
+import arborline.core.sharing.Sharing;
+import arborline.server.account.Accounts;
 import arborline.server.inspection.Belongings;
 import arborline.server.library.AcceptedTools;
 import arborline.server.library.Libraries;
 import arborline.server.library.LibraryChange;
+import arborline.server.library.LibrarySharing;
 import arborline.server.tool.StandingMoves;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -18,6 +23,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -44,13 +50,19 @@ class DemoLibraries {
   private final List<Belongings> belongings;
   private final StandingMoves standings;
   private final JsonMapper json;
+  private final Accounts accounts;
+  private final LibrarySharing sharing;
 
   DemoLibraries(
       Libraries libraries,
       AcceptedTools intake,
       List<Belongings> belongings,
       StandingMoves standings,
-      JsonMapper json) {
+      JsonMapper json,
+      Accounts accounts,
+      LibrarySharing sharing) {
+    this.sharing = sharing;
+    this.accounts = accounts;
     this.libraries = libraries;
     this.intake = intake;
     this.belongings = belongings;
@@ -63,14 +75,23 @@ class DemoLibraries {
    *
    * @param sections beginnings of the codes of the tools in each, by its path
    * @param standings beginnings of the codes of the tools with each; the longest counts
+   * @param sharing with whom it is shared; null for the shop
+   * @param people names of accounts with what each may do in it
    */
   private record About(
       LibraryChange settings,
       Map<String, List<String>> sections,
-      @Nullable Map<Standing, List<String>> standings) {
+      @Nullable Map<Standing, List<String>> standings,
+      @Nullable Sharing sharing,
+      @Nullable Map<String, LibraryRight> people) {
 
     static final About NOTHING =
-        new About(new LibraryChange(null, null, null, null, null, null, null), Map.of(), Map.of());
+        new About(
+            new LibraryChange(null, null, null, null, null, null, null),
+            Map.of(),
+            Map.of(),
+            null,
+            null);
 
     /** The sections of a tool, as one text. */
     String section(String code) {
@@ -104,9 +125,10 @@ class DemoLibraries {
       for (Path file : files.filter(path -> path.toString().endsWith(".csv")).sorted().toList()) {
         About said = about.getOrDefault(name(file), About.NOTHING);
         List<Inspected> read = read(file);
+        long library = open(name(file), said);
         List<Long> tools =
             intake
-                .into(open(name(file), said), "", "demo file " + file.getFileName(), Numbering.KEEP)
+                .into(library, "", "demo file " + file.getFileName(), Numbering.KEEP)
                 .take(arriving(read, said));
         for (int i = 0; i < read.size(); i++) {
           for (Belongings belonging : belongings) {
@@ -114,7 +136,21 @@ class DemoLibraries {
           }
         }
         trust(tools, read, said);
+        share(library, said);
       }
+    }
+  }
+
+  private void share(long library, About said) {
+    if (said.sharing() != null) {
+      Map<Long, LibraryRight> people = new HashMap<>();
+      accounts
+          .all()
+          .forEach(account ->
+              Optional.ofNullable(said.people())
+                  .map(all -> all.get(account.name()))
+                  .ifPresent(right -> people.put(account.id(), right)));
+      sharing.share(library, new LibraryRights(said.sharing(), people, Map.of()));
     }
   }
 
