@@ -38,7 +38,7 @@
   </thead>
   <tbody>
     {#each accounts as account (account.id)}
-      <tr class="hover:bg-faint">
+      <tr class="h-10 hover:bg-faint">
         <td class="font-semibold">
           {account.name}
           {#if account.id === own}<span class="font-normal text-soft">(you)</span>{/if}

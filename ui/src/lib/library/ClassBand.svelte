@@ -5,9 +5,10 @@
 
   let { row }: { row: LibraryRow } = $props();
 
-  const wide = new MediaQuery('(min-width: 1200px)', true);
+  const wide = new MediaQuery('(min-width: 1400px)', true);
+  const usual = new MediaQuery('(min-width: 1200px)', true);
   /** How many classes fit into the row of a library. */
-  const most = $derived(wide.current ? 5 : 2);
+  const most = $derived(wide.current ? 5 : usual.current ? 3 : 2);
   const shown = $derived(row.classes.slice(0, most));
   const rest = $derived(row.tools - shown.reduce((sum, { count }) => sum + count, 0));
 </script>

@@ -45,7 +45,7 @@
       {/if}
       {#each group.rows as row (row.id)}
         <tr class="hover:bg-faint">
-          <td class="max-w-64 xl:max-w-80">
+          <td class="max-w-56 2xl:max-w-80">
             {#if row.right}
               <a class="font-semibold hover:text-working" href="/libraries/{row.id}">{row.name}</a>
             {:else}
@@ -59,19 +59,19 @@
           </td>
           <td class="number">{row.right ? row.tools.toLocaleString('en') : ''}</td>
           <td><ClassBand {row} /></td>
-          <td class="max-w-56">
-            {processWord(row.settings.processes)}
+          <td class="max-w-40 2xl:max-w-56">
+            {row.right ? processWord(row.settings.processes) : ''}
             {#if row.settings.labels.length > 0}
               <span class="block truncate text-[13px] text-soft"
                 >{row.settings.labels.map(({ label }) => label).join(', ')}</span
               >
             {/if}
           </td>
-          <td class="max-w-48">
+          <td class="max-w-36 2xl:max-w-64">
             <a
-              class="block truncate hover:text-working"
+              class="block whitespace-normal leading-5 hover:text-working"
               href="/libraries/{row.id}/rights"
-              title={row.sharing === 'REFERENCE' ? 'nobody: a reference' : row.maintainers}
+              title="Who may do what"
             >
               {row.sharing === 'REFERENCE' ? 'nobody' : row.maintainers}
             </a>

@@ -86,7 +86,7 @@
     </thead>
     <tbody>
       {#each people as one (one.account)}
-        <tr>
+        <tr class="h-10">
           <td class="font-semibold">{one.name}</td>
           <td>{roleWord(one.role)}</td>
           <td>
@@ -103,7 +103,7 @@
         </tr>
       {/each}
       {#each shownRoles as one (one.role)}
-        <tr>
+        <tr class="h-10">
           <td class="text-soft">every other {roleWord(one.role)}</td>
           <td>{roleWord(one.role)}</td>
           <td>

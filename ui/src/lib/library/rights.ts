@@ -1,5 +1,6 @@
 import type { LibraryRight, RightsView, Sharing } from '$lib/api/client';
 import { who } from '$lib/shell/session.svelte';
+import { capital } from '$lib/shell/text';
 
 /** Rights, each including those before it, with what one may do who has it. */
 export const rights: { value: LibraryRight; label: string }[] = [
@@ -49,9 +50,10 @@ export const mayOwn = (library: Shared | undefined): boolean =>
 /** What somebody may do in a library and who can change that, as one sentence. */
 export function said(view: RightsView): string {
   if (view.sharing === 'REFERENCE') {
-    return `A reference: nobody changes what is in it. ${view.administrators} can change that.`;
+    return `A reference: nobody changes what is in it. ${capital(view.administrators)} can change that.`;
   }
-  const mine =
+  const may =
     rights.find(({ value }) => value === view.right)?.label ?? 'see only that it is there';
-  return `You may ${mine}. Changed by ${view.maintainers}; who may do what is said by ${view.administrators}.`;
+  const mine = view.right === 'OWNER' ? 'You own it' : `You may ${may}`;
+  return `${mine}. Changed by ${view.maintainers}; who may do what is said by ${view.administrators}.`;
 }

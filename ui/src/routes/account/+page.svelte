@@ -20,7 +20,9 @@
 
 <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
   <h1>My account</h1>
-  <p class="mt-1 text-soft">{who.current.name}, {who.current.role}</p>
+  <p class="mt-1 text-soft">
+    {who.current.name}{who.current.role === who.current.name ? '' : `, ${who.current.role}`}
+  </p>
   <section class="mt-6">
     <h2>My library</h2>
     <p class="mb-2 mt-1 text-soft">Proposed first where tools are taken or copied somewhere.</p>

@@ -40,7 +40,8 @@
     { value: 'component', label: 'holders and parts' },
     { value: 'delivery', label: 'deliveries' },
     { value: 'machine', label: 'machines' },
-    { value: 'material', label: 'materials' }
+    { value: 'material', label: 'materials' },
+    { value: 'account', label: 'accounts' }
   ];
 
   function clear() {

@@ -78,6 +78,11 @@
 {:else if library.data}
   <header class="flex flex-wrap items-center gap-x-3 gap-y-2 px-5 pb-2 pt-3">
     <h1 title={library.data.settings.purpose || undefined}>{library.data.name}</h1>
+    {#if library.data.sharing !== 'SHOP'}
+      <a class="text-note hover:text-working" href="/libraries/{id}/rights"
+        >{library.data.sharing === 'PRIVATE' ? 'private' : 'reference'}</a
+      >
+    {/if}
     {#if library.data.settings.archived}<span class="text-query">in the archive</span>{/if}
     <span class="text-soft" role="status">
       {filter.narrowed && facets.data
@@ -93,7 +98,6 @@
           <SectionEditor library={id} sections={[]} />
         {/if}
         <a class="button" href="/libraries/{id}/settings">Settings</a>
-        <a class="button" href="/libraries/{id}/rights">Sharing</a>
         <a class="button" href="/libraries/{id}/naming">Names</a>
         <a class="button" href="/libraries/{id}/history">History</a>
         <button class="button" onclick={() => (exporting = true)}>Export</button>
@@ -107,6 +111,7 @@
     <p class="flex items-center gap-2 px-5 pb-2 text-soft">
       <Mark kind="note" word="" />
       {said(view.data)}
+      <a class="text-working underline" href="/libraries/{id}/rights">Sharing</a>
     </p>
   {/if}
   <SectionBand library={id} {may} {filter} onarriving={arrive} />

@@ -23,7 +23,8 @@
     <p><a class="text-soft hover:text-working" href="/libraries/{id}">{library.data.name}</a></p>
     <div class="flex max-w-3xl items-center gap-3">
       <h1>Settings</h1>
-      <a class="button ml-auto" href="/libraries/{id}/history">History</a>
+      <a class="button ml-auto" href="/libraries/{id}/rights">Sharing</a>
+      <a class="button" href="/libraries/{id}/history">History</a>
     </div>
     <fieldset class="mt-4 max-w-3xl" disabled={!may}>
       {#if !may}

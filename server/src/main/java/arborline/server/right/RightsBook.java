@@ -202,8 +202,7 @@ public class RightsBook {
                 said.getValue() == LibraryRight.OWNER
                     && people.get(said.getKey()).state() != Accounts.State.DISABLED);
     if (wanted.sharing() == Sharing.PRIVATE && !owned) {
-      throw Refusal.conflict(
-          "a private library needs an owner who can sign in; say who else owns it first");
+      throw Refusal.conflict("a private library needs an owner who can sign in; name one first");
     }
     stored.write(library, wanted);
   }
