@@ -46,7 +46,7 @@ public record Bundle(
   }
 
   /** Its items as a file has them: the tool, its cutting data, its stacks. */
-  List<RawItem> items() {
+  public List<RawItem> items() {
     SortedMap<String, Cell> own = new TreeMap<>();
     number.ifPresent(stated -> own.put(RawItem.NUMBER, Cell.of(Integer.toString(stated))));
     if (!section.isBlank()) {

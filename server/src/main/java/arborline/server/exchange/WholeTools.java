@@ -26,7 +26,7 @@ import org.springframework.stereotype.Component;
  * take.
  */
 @Component
-class WholeTools {
+public class WholeTools {
 
   private final LibraryContents contents;
   private final Tools tools;
@@ -51,7 +51,7 @@ class WholeTools {
   }
 
   /** Meets a tool with what belongs to it. */
-  interface Visitor {
+  public interface Visitor {
     void visit(long toolId, Bundle bundle, List<Attached> attached) throws IOException;
   }
 
@@ -61,7 +61,7 @@ class WholeTools {
    *
    * @param beside is told some tools at once before they are visited
    */
-  void ofLibrary(long libraryId, Consumer<Map<Long, Bundle>> beside, Visitor visitor)
+  public void ofLibrary(long libraryId, Consumer<Map<Long, Bundle>> beside, Visitor visitor)
       throws IOException {
     Set<Long> brought = new HashSet<>();
     contents.visitAll(
@@ -108,10 +108,10 @@ class WholeTools {
   }
 
   /** A part of stacks with the files that it names. */
-  record WholePart(BundlePart part, List<Attached> attached) {}
+  public record WholePart(BundlePart part, List<Attached> attached) {}
 
   /** The parts of the stacks of some tools, by code. */
-  Map<String, WholePart> parts(Collection<Long> toolIds) {
+  public Map<String, WholePart> parts(Collection<Long> toolIds) {
     Map<String, StacksOfTools.KnownPart> known = stacks.parts(toolIds);
     Map<Long, List<Attached>> attached =
         attachments.ofParts(known.values().stream().map(StacksOfTools.KnownPart::id).toList());

@@ -30,6 +30,10 @@ class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
           "stacks", "select tool_id from stack where id = ?",
           "cutting", "select tool_id from cutting_line where id = ?");
 
+  /** Which library something belongs to. */
+  private static final Map<String, String> LIBRARY_OF =
+      Map.of("editions", "select library_id from edition where id = ?");
+
   private final LibraryGuard libraries;
   private final ToolGuard tools;
   private final JdbcClient jdbc;
@@ -73,6 +77,12 @@ class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
       libraries.need(id, LibraryRight.USE);
     } else if (kind.equals("tools")) {
       tools.needSight(List.of(id));
+    } else if (LIBRARY_OF.containsKey(kind)) {
+      jdbc.sql(LIBRARY_OF.get(kind))
+          .param(id)
+          .query(Long.class)
+          .optional()
+          .ifPresent(library -> libraries.need(library, LibraryRight.USE));
     } else if (TOOL_OF.containsKey(kind)) {
       jdbc.sql(TOOL_OF.get(kind))
           .param(id)

@@ -1,0 +1,2 @@
+/** Libraries as they were published: each tool frozen with what belongs to it, and compared. */
+package arborline.core.edition;

@@ -1,0 +1,72 @@
+package arborline.server.edition;
+
+import arborline.server.account.MayEdit;
+import arborline.server.support.LongWork;
+import arborline.server.support.Slice;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Editions of libraries. */
+@RestController
+@RequestMapping("/api/v1")
+class EditionController {
+
+  private static final int MOST = 500;
+
+  private final Editions editions;
+  private final EditionCompare comparing;
+
+  EditionController(Editions editions, EditionCompare comparing) {
+    this.editions = editions;
+    this.comparing = comparing;
+  }
+
+  @GetMapping("/libraries/{id}/editions")
+  Slice<EditionHead> all(@PathVariable long id) {
+    return Slice.all(editions.of(id));
+  }
+
+  /** Why an edition is made. */
+  record EditionOrder(@Nullable String words) {}
+
+  @PostMapping("/libraries/{id}/editions")
+  @MayEdit
+  @LongWork
+  @ResponseStatus(HttpStatus.CREATED)
+  EditionHead make(@PathVariable long id, @RequestBody EditionOrder order) {
+    return editions.make(id, order.words());
+  }
+
+  @GetMapping("/editions/{id}")
+  EditionHead one(@PathVariable long id) {
+    return editions.get(id);
+  }
+
+  @GetMapping("/editions/{id}/tools")
+  Slice<EditionStore.PlacedTool> tools(
+      @PathVariable long id,
+      @RequestParam(required = false) @Nullable String after,
+      @RequestParam(defaultValue = "100") int limit) {
+    return editions.tools(id, after, Math.clamp(limit, 1, MOST));
+  }
+
+  /**
+   * What is not the same in two editions.
+   *
+   * @param a the earlier one
+   * @param b the later one; left out for what stands in the library now
+   */
+  @GetMapping("/editions/compare")
+  EditionCompare.EditionsCompared compare(
+      @RequestParam long a, @RequestParam(required = false) @Nullable Long b) {
+    return comparing.compare(a, b);
+  }
+}

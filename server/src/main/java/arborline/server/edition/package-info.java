@@ -1,0 +1,2 @@
+/** Editions: libraries as they were published, for ever. */
+package arborline.server.edition;
