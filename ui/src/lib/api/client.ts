@@ -42,6 +42,7 @@ export type Permission = Session['may'][number];
 export type AccountHead = Schemas['AccountHead'];
 export type Role = AccountHead['role'];
 export type KeyHead = Schemas['KeyHead'];
+export type EditionHead = Schemas['EditionHead'];
 export type RightsView = Schemas['RightsView'];
 export type RightsBody = Schemas['RightsOrder'];
 export type Sharing = RightsView['sharing'];

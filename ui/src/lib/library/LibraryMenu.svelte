@@ -43,6 +43,11 @@
           <a {...props} class={item} href="/libraries/{row.id}/rights">Sharing</a>
         {/snippet}
       </DropdownMenu.Item>
+      <DropdownMenu.Item>
+        {#snippet child({ props })}
+          <a {...props} class={item} href="/libraries/{row.id}/editions">Editions</a>
+        {/snippet}
+      </DropdownMenu.Item>
       <DropdownMenu.Item class={item} onSelect={oncopy}>Copy</DropdownMenu.Item>
       {#if mayOwn(row)}
         <DropdownMenu.Item class={item} onSelect={onmerge}>Merge into another one</DropdownMenu.Item

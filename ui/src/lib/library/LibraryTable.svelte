@@ -48,6 +48,12 @@
           <td class="max-w-56 2xl:max-w-80">
             {#if row.right}
               <a class="font-semibold hover:text-working" href="/libraries/{row.id}">{row.name}</a>
+              {#if row.edition > 0}
+                <a
+                  class="ml-2 whitespace-nowrap text-[13px] text-soft hover:text-working"
+                  href="/libraries/{row.id}/editions">edition {row.edition}</a
+                >
+              {/if}
             {:else}
               <span class="font-semibold text-soft">{row.name}</span>
             {/if}

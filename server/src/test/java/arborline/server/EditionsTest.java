@@ -134,6 +134,41 @@ class EditionsTest extends ServerTest {
   }
 
   @Test
+  void aLibraryGoesBackToAnEditionAndThatIsTakenBack() {
+    long gone = add(code + "-GONE");
+    long section =
+        lead.post("/api/v1/libraries/%d/sections".formatted(library), Api.body("name", "Everyday"))
+            .number("id");
+    lead.post(
+        "/api/v1/libraries/%d/sections/%d/tools".formatted(library, section),
+        Api.body("tools", List.of(gone)));
+    long edition = publish("").number("id");
+    change("12");
+    lead.send("DELETE", "/api/v1/libraries/%d/tools/%d".formatted(library, gone), null);
+    add(code + "-NEW");
+    Api.Answer back = lead.post("/api/v1/editions/%d/back".formatted(edition), null);
+    assertEquals(200, back.status(), back.toString());
+    assertEquals(0, lead.get("/api/v1/editions/compare?a=" + edition).number("cameIn"));
+    assertEquals(0, lead.get("/api/v1/editions/compare?a=" + edition).number("changed"));
+    assertEquals(List.of(code, code + "-GONE"), codes());
+    assertEquals(409, publish("the same again").status());
+    entriesSayWhatBelongsToTheirTools();
+    String undo = "/api/v1/trail/%d/undo".formatted(back.number("undo"));
+    assertEquals(204, lead.post(undo, null).status());
+    assertEquals(List.of(code, code + "-NEW"), codes());
+    assertEquals(
+        403, as("VISITOR").post("/api/v1/editions/%d/back".formatted(edition), null).status());
+  }
+
+  private List<String> codes() {
+    return lead.get("/api/v1/libraries/%d/tools".formatted(library))
+        .at("items")
+        .valueStream()
+        .map(one -> one.get("code").asString())
+        .toList();
+  }
+
+  @Test
   void aHolderThatChangedIsToldAsWell() {
     long holder = lead.post("/api/v1/components", chuck("Chuck")).number("id");
     assertEquals(

@@ -38,7 +38,8 @@
     <div class="flex flex-wrap items-center gap-3">
       <h1>History</h1>
       <span class="text-soft">What changed the library, and what it was then</span>
-      <a class="button ml-auto" href="/trail?library={id}">All that was done to its tools</a>
+      <a class="button ml-auto" href="/libraries/{id}/editions">Editions</a>
+      <a class="button" href="/trail?library={id}">All that was done to its tools</a>
     </div>
     {#if lines.length === 0}
       <p class="mt-4 text-soft">Nothing has changed it since its history is kept.</p>

@@ -24,6 +24,7 @@
     <div class="flex max-w-3xl items-center gap-3">
       <h1>Settings</h1>
       <a class="button ml-auto" href="/libraries/{id}/rights">Sharing</a>
+      <a class="button" href="/libraries/{id}/editions">Editions</a>
       <a class="button" href="/libraries/{id}/history">History</a>
     </div>
     <fieldset class="mt-4 max-w-3xl" disabled={!may}>

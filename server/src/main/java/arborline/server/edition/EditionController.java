@@ -1,6 +1,8 @@
 package arborline.server.edition;
 
+import arborline.core.sharing.LibraryRight;
 import arborline.server.account.MayEdit;
+import arborline.server.right.NeedsInLibrary;
 import arborline.server.support.LongWork;
 import arborline.server.support.Slice;
 import org.jspecify.annotations.Nullable;
@@ -41,6 +43,7 @@ class EditionController {
   @MayEdit
   @LongWork
   @ResponseStatus(HttpStatus.CREATED)
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   EditionHead make(@PathVariable long id, @RequestBody EditionOrder order) {
     return editions.make(id, order.words());
   }
@@ -48,6 +51,14 @@ class EditionController {
   @GetMapping("/editions/{id}")
   EditionHead one(@PathVariable long id) {
     return editions.get(id);
+  }
+
+  @PostMapping("/editions/{id}/back")
+  @MayEdit
+  @LongWork
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
+  Editions.LibraryBack back(@PathVariable long id) {
+    return editions.back(id);
   }
 
   @GetMapping("/editions/{id}/tools")

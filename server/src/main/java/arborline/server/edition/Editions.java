@@ -5,6 +5,7 @@ import arborline.core.sharing.LibraryRight;
 import arborline.server.account.Actor;
 import arborline.server.edition.EditionStore.PlacedTool;
 import arborline.server.library.LibraryLocks;
+import arborline.server.library.LibraryRefill;
 import arborline.server.live.Live;
 import arborline.server.right.LibraryGuard;
 import arborline.server.support.Ids;
@@ -21,6 +22,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Publishes libraries: an edition is what stood in one, with a number, for ever. */
@@ -37,6 +39,7 @@ public class Editions {
   private final Trail trail;
   private final Live live;
   private final Clock clock;
+  private final LibraryRefill refill;
 
   Editions(
       EditionStore store,
@@ -46,7 +49,9 @@ public class Editions {
       Ids ids,
       Trail trail,
       Live live,
-      Clock clock) {
+      Clock clock,
+      LibraryRefill refill) {
+    this.refill = refill;
     this.store = store;
     this.now = now;
     this.locks = locks;
@@ -125,6 +130,33 @@ public class Editions {
             "published edition %d of library %s".formatted(made.number(), name)));
     live.say("library", library, "edition");
     return made;
+  }
+
+  /**
+   * A library that holds what an edition has: the tools, their versions, numbers and sections.
+   * Cutting data and stacks belong to the tools and stay as they are.
+   *
+   * @param undo line of the trail that takes it back
+   */
+  record LibraryBack(long libraryId, int number, int tools, long undo) {}
+
+  /** Has the library hold again what an edition has. */
+  @Transactional(isolation = Isolation.READ_COMMITTED)
+  LibraryBack back(long id) {
+    EditionHead edition = get(id);
+    String name = locks.lock(edition.libraryId(), LibraryRight.MAINTAIN);
+    List<LibraryRefill.Wanted> wanted =
+        store.tools(id).values().stream()
+            .map(tool ->
+                new LibraryRefill.Wanted(
+                    tool.toolId(), tool.versionId(), tool.number(), tool.section()))
+            .toList();
+    long undo =
+        refill.fill(
+            edition.libraryId(),
+            wanted,
+            "took library %s back to edition %d".formatted(name, edition.number()));
+    return new LibraryBack(edition.libraryId(), edition.number(), edition.tools(), undo);
   }
 
   private static byte[] line(String part, String hash) {

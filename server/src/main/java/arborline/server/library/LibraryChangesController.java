@@ -1,7 +1,9 @@
 package arborline.server.library;
 
 import arborline.core.library.Numbering;
+import arborline.core.sharing.LibraryRight;
 import arborline.server.account.MayEdit;
+import arborline.server.right.NeedsInLibrary;
 import arborline.server.support.LongWork;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undoable;
@@ -43,6 +45,7 @@ class LibraryChangesController {
 
   @PatchMapping
   @MayEdit
+  @NeedsInLibrary(LibraryRight.OWNER)
   Libraries.LibraryDone change(@PathVariable long id, @RequestBody LibraryChange change) {
     return libraries.change(id, change);
   }
@@ -50,6 +53,7 @@ class LibraryChangesController {
   /** Deletes a library; its tools stay in the shop. */
   @DeleteMapping
   @MayEdit
+  @NeedsInLibrary(LibraryRight.OWNER)
   Undoable delete(@PathVariable long id) {
     return removal.delete(id);
   }
@@ -97,6 +101,7 @@ class LibraryChangesController {
   @PostMapping("/copy")
   @MayEdit
   @LongWork
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   LibraryCopying.Copied copy(
       @PathVariable long id,
       @RequestParam(defaultValue = "false") boolean preview,
@@ -108,6 +113,7 @@ class LibraryChangesController {
   @PostMapping("/tools/out")
   @MayEdit
   @LongWork
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Undoable takeOut(@PathVariable long id, @RequestBody SectionController.ToolIds tools) {
     return copying.remove(id, tools.all());
   }
@@ -129,6 +135,7 @@ class LibraryChangesController {
   @PostMapping("/merge")
   @MayEdit
   @LongWork
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   LibraryCopying.Copied merge(@PathVariable long id, @RequestBody MergeOrder order) {
     List<Long> from = SettingsCheck.full("from", order.from()).orElse(List.of());
     return copying.merge(id, from, numbered(order.numbering()));
@@ -146,6 +153,7 @@ class LibraryChangesController {
   @PutMapping("/versions")
   @MayEdit
   @LongWork
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Undoable versions(@PathVariable long id, @RequestBody VersionOrder order) {
     List<@Nullable Long> tools = order.tools();
     if (tools == null || tools.stream().anyMatch(Objects::isNull)) {

@@ -1,7 +1,9 @@
 package arborline.server.library;
 
+import arborline.core.sharing.LibraryRight;
 import arborline.core.sharing.Sharing;
 import arborline.server.account.MayEdit;
+import arborline.server.right.NeedsInLibrary;
 import arborline.server.support.Slice;
 import arborline.server.tool.ToolDone;
 import arborline.server.tool.ToolDraft;
@@ -112,6 +114,7 @@ class LibraryController {
   @PostMapping("/{id}/tools")
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   ToolDone create(@PathVariable long id, @RequestBody ToolDraft draft) {
     return tools.create(id, draft);
   }
@@ -119,12 +122,14 @@ class LibraryController {
   @PostMapping("/{id}/tools/{toolId}/copy")
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   ToolDone copy(@PathVariable long id, @PathVariable long toolId) {
     return tools.copy(id, toolId);
   }
 
   @DeleteMapping("/{id}/tools/{toolId}")
   @MayEdit
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   ToolDone remove(@PathVariable long id, @PathVariable long toolId) {
     return tools.remove(id, toolId);
   }

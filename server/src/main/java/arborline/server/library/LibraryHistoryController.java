@@ -1,6 +1,8 @@
 package arborline.server.library;
 
+import arborline.core.sharing.LibraryRight;
 import arborline.server.account.MayEdit;
+import arborline.server.right.NeedsInLibrary;
 import arborline.server.support.LongWork;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
@@ -38,6 +40,7 @@ class LibraryHistoryController {
   @GetMapping("/compare")
   @MayEdit
   @LongWork
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   LibraryHistory.LibraryCompared compare(
       @PathVariable long id,
       @RequestParam long from,
@@ -51,6 +54,7 @@ class LibraryHistoryController {
   @PostMapping("/back")
   @MayEdit
   @LongWork
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   LibraryHistory.LibraryBack back(@PathVariable long id, @RequestBody BackOrder order) {
     if (order.line() == null) {
       throw Refusal.badRequest("line is that after which the library is to be again");

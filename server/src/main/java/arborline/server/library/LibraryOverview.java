@@ -57,6 +57,7 @@ class LibraryOverview {
    * @param right what whoever asks may do with what is in it; null where he only sees that it is
    *     there
    * @param maintainers who may change what is in it, in words
+   * @param edition number of the newest one; 0 for none
    * @param alike groups of tools that may be one, with tools of the library in them
    */
   record LibraryRow(
@@ -72,7 +73,8 @@ class LibraryOverview {
       List<Waiting> waiting,
       Sharing sharing,
       @Nullable LibraryRight right,
-      String maintainers) {}
+      String maintainers,
+      long edition) {}
 
   @Transactional(readOnly = true)
   List<LibraryRow> of(List<Libraries.LibraryHead> heads) {
@@ -97,6 +99,8 @@ class LibraryOverview {
             join entry e on e.tool_id = m.tool_id group by e.library_id\
             """);
     Map<Long, List<Waiting>> waiting = waiting();
+    Map<Long, Long> editions =
+        counted("select library_id, max(edition_no) from edition group by library_id");
     Map<Long, String> maintainers =
         guard.maintainers(heads.stream().map(Libraries.LibraryHead::id).toList());
     return heads.stream()
@@ -121,7 +125,8 @@ class LibraryOverview {
               waiting.getOrDefault(head.id(), List.of()),
               head.sharing(),
               head.right(),
-              maintainers.getOrDefault(head.id(), ""));
+              maintainers.getOrDefault(head.id(), ""),
+              editions.getOrDefault(head.id(), 0L));
         })
         .toList();
   }
@@ -141,7 +146,8 @@ class LibraryOverview {
         List.of(),
         head.sharing(),
         null,
-        maintainers);
+        maintainers,
+        0);
   }
 
   private List<ClassCount> classes(long libraryId) {

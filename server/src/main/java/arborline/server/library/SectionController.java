@@ -1,6 +1,8 @@
 package arborline.server.library;
 
+import arborline.core.sharing.LibraryRight;
 import arborline.server.account.MayEdit;
+import arborline.server.right.NeedsInLibrary;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import arborline.server.trail.Undoable;
@@ -60,12 +62,14 @@ class SectionController {
   @PostMapping
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Sections.SectionDone add(@PathVariable long id, @RequestBody NewSection section) {
     return sections.add(id, section.name(), section.parent());
   }
 
   @PatchMapping("/{sectionId}")
   @MayEdit
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Sections.SectionDone change(
       @PathVariable long id, @PathVariable long sectionId, @RequestBody SectionChange change) {
     return sections.change(id, sectionId, change.name(), change.parent(), change.before());
@@ -73,6 +77,7 @@ class SectionController {
 
   @DeleteMapping("/{sectionId}")
   @MayEdit
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Undoable delete(@PathVariable long id, @PathVariable long sectionId) {
     return sections.delete(id, sectionId);
   }
@@ -80,6 +85,7 @@ class SectionController {
   /** Puts tools into a section, beside those that they are in. */
   @PostMapping("/{sectionId}/tools")
   @MayEdit
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Sections.SectionDone put(
       @PathVariable long id, @PathVariable long sectionId, @RequestBody ToolIds tools) {
     return sections.put(id, sectionId, tools.all());
@@ -88,6 +94,7 @@ class SectionController {
   /** Takes tools out of a section; they stay in the library. */
   @PostMapping("/{sectionId}/tools/out")
   @MayEdit
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Sections.SectionDone takeOut(
       @PathVariable long id, @PathVariable long sectionId, @RequestBody ToolIds tools) {
     return sections.takeOut(id, sectionId, tools.all());

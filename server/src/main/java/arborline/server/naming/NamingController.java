@@ -2,8 +2,10 @@ package arborline.server.naming;
 
 import arborline.core.naming.NamePattern;
 import arborline.core.property.Dictionary;
+import arborline.core.sharing.LibraryRight;
 import arborline.server.account.MayEdit;
 import arborline.server.library.LibraryPatterns.NamingPatterns;
+import arborline.server.right.NeedsInLibrary;
 import arborline.server.support.Retried;
 import arborline.server.support.Slice;
 import arborline.server.tool.ToolDraft;
@@ -59,6 +61,7 @@ class NamingController {
 
   @PutMapping("/libraries/{id}/naming")
   @MayEdit
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   PatternsKept keep(@PathVariable long id, @RequestBody NamingPatterns patterns) {
     return new PatternsKept(naming.keep(id, patterns));
   }
@@ -74,6 +77,7 @@ class NamingController {
 
   @PostMapping("/libraries/{id}/naming/rename")
   @MayEdit
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Naming.Renamed rename(@PathVariable long id, @RequestBody RenameOrder order) {
     List<Naming.Wanted> wanted = order.tools() == null ? List.of() : order.tools();
     return Retried.of(() -> naming.rename(id, wanted));

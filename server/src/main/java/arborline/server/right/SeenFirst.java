@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
@@ -55,6 +56,7 @@ class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
     if (Askers.current().isEmpty()) {
       return true;
     }
+    LibraryRight needed = needed(handler);
     String[] steps = request.getRequestURI().substring(API.length()).split("/");
     boolean rights = steps.length == 3 && steps[2].equals("rights");
     number(variable(request, "id"))
@@ -62,19 +64,27 @@ class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
           if (rights) {
             libraries.needRights(id);
           } else {
-            need(steps[0], id);
+            need(steps[0], id, needed);
           }
         });
-    number(variable(request, "ownerId")).ifPresent(id -> need(steps[0], id));
+    number(variable(request, "ownerId")).ifPresent(id -> need(steps[0], id, needed));
     number(request.getParameter("library"))
         .filter(library -> library != 0)
         .ifPresent(library -> libraries.need(library, LibraryRight.USE));
     return true;
   }
 
-  private void need(String kind, long id) {
+  private static LibraryRight needed(Object handler) {
+    NeedsInLibrary said =
+        handler instanceof HandlerMethod method
+            ? method.getMethodAnnotation(NeedsInLibrary.class)
+            : null;
+    return said == null ? LibraryRight.USE : said.value();
+  }
+
+  private void need(String kind, long id, LibraryRight needed) {
     if (kind.equals("libraries")) {
-      libraries.need(id, LibraryRight.USE);
+      libraries.need(id, needed);
     } else if (kind.equals("tools")) {
       tools.needSight(List.of(id));
     } else if (LIBRARY_OF.containsKey(kind)) {
@@ -82,7 +92,7 @@ class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
           .param(id)
           .query(Long.class)
           .optional()
-          .ifPresent(library -> libraries.need(library, LibraryRight.USE));
+          .ifPresent(library -> libraries.need(library, needed));
     } else if (TOOL_OF.containsKey(kind)) {
       jdbc.sql(TOOL_OF.get(kind))
           .param(id)

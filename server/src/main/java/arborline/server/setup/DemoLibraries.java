@@ -11,6 +11,7 @@ import arborline.core.sharing.LibraryRight;
 import arborline.core.sharing.LibraryRights;
 import arborline.core.sharing.Sharing;
 import arborline.server.account.Accounts;
+import arborline.server.edition.Editions;
 import arborline.server.inspection.Belongings;
 import arborline.server.library.AcceptedTools;
 import arborline.server.library.Libraries;
@@ -52,6 +53,7 @@ class DemoLibraries {
   private final JsonMapper json;
   private final Accounts accounts;
   private final LibrarySharing sharing;
+  private final Editions editions;
 
   DemoLibraries(
       Libraries libraries,
@@ -60,7 +62,9 @@ class DemoLibraries {
       StandingMoves standings,
       JsonMapper json,
       Accounts accounts,
-      LibrarySharing sharing) {
+      LibrarySharing sharing,
+      Editions editions) {
+    this.editions = editions;
     this.sharing = sharing;
     this.accounts = accounts;
     this.libraries = libraries;
@@ -76,6 +80,7 @@ class DemoLibraries {
    * @param sections beginnings of the codes of the tools in each, by its path
    * @param standings beginnings of the codes of the tools with each; the longest counts
    * @param sharing with whom it is shared; null for the shop
+   * @param published why an edition of it was made; null where none was
    * @param people names of accounts with what each may do in it
    */
   private record About(
@@ -83,6 +88,7 @@ class DemoLibraries {
       Map<String, List<String>> sections,
       @Nullable Map<Standing, List<String>> standings,
       @Nullable Sharing sharing,
+      @Nullable String published,
       @Nullable Map<String, LibraryRight> people) {
 
     static final About NOTHING =
@@ -90,6 +96,7 @@ class DemoLibraries {
             new LibraryChange(null, null, null, null, null, null, null),
             Map.of(),
             Map.of(),
+            null,
             null,
             null);
 
@@ -137,6 +144,9 @@ class DemoLibraries {
         }
         trust(tools, read, said);
         share(library, said);
+        if (said.published() != null) {
+          editions.make(library, said.published());
+        }
       }
     }
   }

@@ -1,9 +1,11 @@
 package arborline.server.stack;
 
 import arborline.core.connection.Connection;
+import arborline.core.sharing.LibraryRight;
 import arborline.core.stack.Component;
 import arborline.core.stack.Cutter;
 import arborline.server.account.MayEdit;
+import arborline.server.right.NeedsInLibrary;
 import arborline.server.support.Slice;
 import arborline.server.tool.ToolDraft;
 import arborline.server.tool.ToolJudge;
@@ -135,6 +137,7 @@ class StackController {
   @PostMapping("/libraries/{id}/held-tools")
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Stacks.HeldTool create(@PathVariable long id, @RequestBody HeldDraft draft) {
     return stacks.create(id, draft.tool(), draft.stack());
   }

@@ -1,0 +1,127 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Every operation on a library, asked by every role with every right. */
+class LibraryOperationsTest extends ServerTest {
+
+  private static final List<String> RIGHTS = List.of("USE", "PROPOSE", "MAINTAIN", "OWNER");
+
+  /** The least right that an operation needs; what is not named needs to see the library. */
+  private static final Map<String, String> NEEDED =
+      Map.ofEntries(
+          Map.entry("patch /libraries/{id}", "OWNER"),
+          Map.entry("delete /libraries/{id}", "OWNER"),
+          Map.entry("put /libraries/{id}/rights", "OWNER"),
+          Map.entry("post /libraries/{id}/tools", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/tools/{toolId}/copy", "MAINTAIN"),
+          Map.entry("delete /libraries/{id}/tools/{toolId}", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/tools/out", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/copy", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/merge", "MAINTAIN"),
+          Map.entry("put /libraries/{id}/versions", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/sections", "MAINTAIN"),
+          Map.entry("patch /libraries/{id}/sections/{sectionId}", "MAINTAIN"),
+          Map.entry("delete /libraries/{id}/sections/{sectionId}", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/sections/{sectionId}/tools", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/sections/{sectionId}/tools/out", "MAINTAIN"),
+          Map.entry("put /libraries/{id}/naming", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/naming/rename", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/held-tools", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/history/back", "MAINTAIN"),
+          Map.entry("get /libraries/{id}/history/compare", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/editions", "MAINTAIN"),
+          Map.entry("post /editions/{id}/back", "MAINTAIN"));
+
+  /** What a body has to say so that it is read at all. */
+  private static final Map<String, Object> BODY =
+      Api.body(
+          "name",
+          "",
+          "tools",
+          List.of(1),
+          "from",
+          List.of(999_999_999),
+          "sharing",
+          "SHOP",
+          "words",
+          "x".repeat(501),
+          "line",
+          1);
+
+  private record Operation(String method, String path) {
+
+    String key() {
+      return method + " " + path;
+    }
+
+    Api.Answer ask(Api api, long library, long edition) {
+      String address =
+          "/api/v1"
+              + path.replace(
+                      "{id}", Long.toString(path.startsWith("/editions") ? edition : library))
+                  .replaceAll("\\{[a-zA-Z]+\\}", "999999999");
+      return method.equals("get")
+          ? api.get(address + (path.endsWith("compare") ? "?from=1&to=0&a=" + edition : ""))
+          : api.send(method.toUpperCase(), address, BODY);
+    }
+  }
+
+  private List<Operation> operations() {
+    List<Operation> operations = new ArrayList<>();
+    JsonNode paths = lead.get("/api/v1/openapi.json").body().get("paths");
+    for (Map.Entry<String, JsonNode> path : paths.properties()) {
+      String short_ = path.getKey().replace("/api/v1", "");
+      if (short_.startsWith("/libraries/{id}") || short_.startsWith("/editions")) {
+        path.getValue()
+            .properties()
+            .forEach(method -> operations.add(new Operation(method.getKey(), short_)));
+      }
+    }
+    return operations;
+  }
+
+  @Test
+  void needsTheRightOfTheLibraryAndThatOfTheRole() {
+    long library = library("Operations " + System.nanoTime());
+    lead.post("/api/v1/libraries/%d/tools".formatted(library), Draft.mill("LO-" + library, "10"));
+    long edition =
+        lead.post("/api/v1/libraries/%d/editions".formatted(library), Api.body()).number("id");
+    Map<String, String> wrong = new TreeMap<>();
+    int asked = 0;
+    for (String right : RIGHTS) {
+      lead.send(
+          "PUT",
+          "/api/v1/libraries/%d/rights".formatted(library),
+          Api.body(
+              "sharing", "SHOP",
+              "roles", List.of(Api.body("role", "PROGRAMMER", "right", right)),
+              "stamp", lead.get("/api/v1/libraries/%d/rights".formatted(library)).text("stamp")));
+      for (Operation operation : operations()) {
+        String needed = NEEDED.getOrDefault(operation.key(), "USE");
+        boolean may = RIGHTS.indexOf(right) >= RIGHTS.indexOf(needed);
+        if (may
+            && operation.method().equals("delete")
+            && operation.path().equals("/libraries/{id}")) {
+          continue;
+        }
+        Api.Answer answer = operation.ask(as("PROGRAMMER"), library, edition);
+        boolean refused = answer.status() == 403;
+        if (refused == may || answer.status() >= 500) {
+          wrong.put(operation.key() + " with " + right, answer.toString());
+        }
+        asked++;
+      }
+    }
+    assertEquals(Map.of(), wrong);
+    assertTrue(asked > 100, asked + " were asked");
+  }
+}
