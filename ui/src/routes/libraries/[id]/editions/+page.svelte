@@ -8,7 +8,6 @@
   import { libraryQuery } from '$lib/library/queries';
   import { mayMaintain } from '$lib/library/rights';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
-  import LastingDelete from '$lib/shell/LastingDelete.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import { moment } from '$lib/shell/text';
 
@@ -82,11 +81,11 @@
                       onclick={() => (chosen = edition.id)}>Compare</button
                     >
                     {#if mayMaintain(library.data)}
-                      <LastingDelete
-                        word="Back to this"
-                        label="Back to edition {edition.number}"
-                        ondelete={() => void backToEdition(edition)}
-                      />
+                      <button
+                        class="button quiet"
+                        aria-label="Back to edition {edition.number}"
+                        onclick={() => void backToEdition(edition)}>Back to this</button
+                      >
                     {/if}
                     </span>
                   </td>

@@ -4,6 +4,8 @@ package arborline.server.account;
 public enum Permission {
   /** Change libraries and tools. */
   EDIT,
+  /** Propose changes that others take or decline. */
+  PROPOSE,
   /** Bring deliveries in and take them. */
   RECEIVE,
   /** Change load plans and write to controls. */

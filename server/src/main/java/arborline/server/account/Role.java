@@ -8,10 +8,13 @@ import java.util.Set;
 public enum Role {
   LEAD(Set.of(Permission.values()), LibraryRight.OWNER, LibraryRight.OWNER),
   PROGRAMMER(
-      Set.of(Permission.EDIT, Permission.RECEIVE, Permission.PROVE),
+      Set.of(Permission.EDIT, Permission.PROPOSE, Permission.RECEIVE, Permission.PROVE),
       LibraryRight.MAINTAIN,
       LibraryRight.OWNER),
-  TOOLROOM(Set.of(Permission.LOAD, Permission.PROVE), LibraryRight.PROPOSE, LibraryRight.PROPOSE),
+  TOOLROOM(
+      Set.of(Permission.PROPOSE, Permission.LOAD, Permission.PROVE),
+      LibraryRight.PROPOSE,
+      LibraryRight.PROPOSE),
   OPERATOR(Set.of(), LibraryRight.USE, LibraryRight.USE),
   VISITOR(Set.of(), LibraryRight.USE, LibraryRight.USE);
 

@@ -33,7 +33,9 @@ class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
 
   /** Which library something belongs to. */
   private static final Map<String, String> LIBRARY_OF =
-      Map.of("editions", "select library_id from edition where id = ?");
+      Map.of(
+          "editions", "select library_id from edition where id = ?",
+          "proposals", "select library_id from proposal where id = ?");
 
   private final LibraryGuard libraries;
   private final ToolGuard tools;
