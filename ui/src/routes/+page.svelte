@@ -2,9 +2,10 @@
   import { createQueries, createQuery } from '@tanstack/svelte-query';
   import { machineQuery, machinesQuery } from '$lib/machine/queries';
   import { lastReconciliationQuery } from '$lib/table/queries';
-  import { nextAtMachines, nextInDeliveries } from '$lib/today/next';
+  import { nextAtMachines, nextInDeliveries, nextInProposals } from '$lib/today/next';
   import NextList from '$lib/today/NextList.svelte';
   import { who } from '$lib/shell/session.svelte';
+  import { proposalsQuery } from '$lib/proposal/queries';
   import { librariesQuery } from '$lib/library/queries';
   import { deliveriesQuery } from '$lib/delivery/queries';
   import { type Delivery } from '$lib/api/client';
@@ -15,6 +16,7 @@
 
   const deliveries = createQuery(deliveriesQuery);
   const libraries = createQuery(librariesQuery);
+  const proposals = createQuery(proposalsQuery);
   const machines = createQuery(machinesQuery);
 
   const ids = $derived((machines.data?.items ?? []).map((machine) => machine.id));
@@ -30,12 +32,15 @@
       who.may('LOAD')
     )
   );
+  const inProposals = $derived(nextInProposals(proposals.data?.items ?? []));
   /** Whoever receives sees that first, whoever loads machines those. */
   const next = $derived(
-    who.may('RECEIVE') ? [...inDeliveries, ...atMachines] : [...atMachines, ...inDeliveries]
+    who.may('RECEIVE')
+      ? [...inProposals, ...inDeliveries, ...atMachines]
+      : [...inProposals, ...atMachines, ...inDeliveries]
   );
   const reading = $derived((deliveries.data?.items ?? []).filter(isRead));
-  const known = $derived(deliveries.data && machines.data);
+  const known = $derived(deliveries.data && machines.data && proposals.data);
 
   function isRead(delivery: Delivery): boolean {
     return delivery.state === 'reading' || delivery.state === 'waiting';

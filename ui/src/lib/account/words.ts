@@ -19,6 +19,7 @@ export const roleWord = (role: Role): string =>
 /** What a key may be given besides looking, in words. */
 export const scopes: Record<Permission, string> = {
   EDIT: 'change libraries and tools',
+  PROPOSE: 'propose changes',
   RECEIVE: 'bring and take deliveries',
   LOAD: 'change load plans and write tool tables',
   PROVE: 'say which cutting data proved good',

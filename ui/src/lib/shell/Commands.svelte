@@ -17,6 +17,7 @@
     { title: 'Receiving', href: '/receiving' },
     { title: 'Libraries', href: '/libraries' },
     { title: 'Tools of all libraries', href: '/libraries/all' },
+    { title: 'Proposals', href: '/proposals' },
     { title: 'Duplicates', href: '/duplicates' },
     { title: 'Holders, extensions, collets', href: '/holders' },
     { title: 'Machines', href: '/machines' },

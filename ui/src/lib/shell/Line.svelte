@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation';
   import { DropdownMenu } from 'bits-ui';
   import { deliveriesQuery } from '$lib/delivery/queries';
+  import { proposalsQuery } from '$lib/proposal/queries';
   import { createQuery } from '@tanstack/svelte-query';
   import { basket } from '$lib/library/basket.svelte';
   import { settings } from './settings.svelte';
@@ -16,9 +17,13 @@
       (d) => d.state === 'ready' && d.pass + d.query + d.hold > d.taken
     ).length
   );
+  const proposals = createQuery(proposalsQuery);
+  const proposed = $derived(
+    (proposals.data?.items ?? []).filter(({ state, toMe }) => state === 'OPEN' && toMe).length
+  );
   const stops = $derived([
     { href: '/receiving', title: 'Receiving', waits: waiting },
-    { href: '/libraries', title: 'Libraries', waits: 0 },
+    { href: '/libraries', title: 'Libraries', waits: proposed },
     { href: '/machines', title: 'Machines', waits: 0 },
     { href: '/tables', title: 'Tool tables', waits: 0 },
     { href: '/trail', title: 'Trail', waits: 0 }
@@ -32,7 +37,9 @@
   function here(href: string): boolean {
     const tool =
       href === '/libraries' &&
-      ['/tools', '/holders', '/basket', '/duplicates'].some((beside) => at.startsWith(beside));
+      ['/tools', '/holders', '/basket', '/duplicates', '/proposals'].some((beside) =>
+        at.startsWith(beside)
+      );
     return at === href || at.startsWith(href + '/') || tool;
   }
 

@@ -1,4 +1,4 @@
-import type { Delivery, MachineView, Reconciliation } from '$lib/api/client';
+import type { Delivery, MachineView, ProposalHead, Reconciliation } from '$lib/api/client';
 import { count } from '$lib/shell/text';
 
 /** Something that waits for a person. */
@@ -93,6 +93,36 @@ export function nextAtMachines(machines: Watched[], may: boolean): Next[] {
       }
     ];
     return waits.filter(({ number }) => number > 0);
+  });
+}
+
+/** Proposals that wait for an answer, and answers that wait to be read. */
+export function nextInProposals(proposals: ProposalHead[]): Next[] {
+  return proposals.flatMap((one): Next[] => {
+    const href = `/proposals/${one.id}`;
+    if (one.state === 'OPEN' && one.toMe) {
+      return [
+        {
+          kind: 'query',
+          number: one.changes,
+          text: `${plural(one.changes, 'change')} of ${one.library} proposed by ${one.madeBy}`,
+          act: 'Answer',
+          href
+        }
+      ];
+    }
+    if (one.state === 'ANSWERED' && one.mine && !one.seen) {
+      return [
+        {
+          kind: one.taken > 0 ? 'pass' : 'note',
+          number: one.taken,
+          text: `of your ${count(one.changes, 'change')} of ${one.library} taken by ${one.answeredBy}`,
+          act: 'Read the answer',
+          href
+        }
+      ];
+    }
+    return [];
   });
 }
 

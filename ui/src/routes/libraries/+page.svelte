@@ -50,6 +50,7 @@
     />
     <div class="ml-auto flex gap-2">
       <a class="button" href="/libraries/all">Tools of all libraries</a>
+      <a class="button" href="/proposals">Proposals</a>
       <a class="button" href="/duplicates">Duplicates</a>
       <a class="button" href="/holders">Holders and other parts</a>
       {#if who.may('EDIT')}

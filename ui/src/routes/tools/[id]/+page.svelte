@@ -20,6 +20,7 @@
   import Choice from '$lib/shell/Choice.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import ToolStanding from '$lib/standing/ToolStanding.svelte';
+  import ProposeDialog from '$lib/proposal/ProposeDialog.svelte';
   import Mounted from '$lib/turning/Mounted.svelte';
   import { failed } from '$lib/shell/toast';
   import { who } from '$lib/shell/session.svelte';
@@ -60,6 +61,10 @@
   let seen = 0;
   let saving = $state(false);
   const may = $derived(who.may('EDIT') && !sheet.data?.closed);
+  /** The library whose maintainers a change is proposed to. */
+  const proposedTo = $derived(who.may('PROPOSE') ? (sheet.data?.proposedTo ?? null) : null);
+  const types = $derived(may || proposedTo !== null);
+  let proposing = $state(false);
 
   // A sheet that nobody is writing on follows the newest version.
   watch(
@@ -117,7 +122,8 @@
   function onkeydown(event: KeyboardEvent) {
     if (event.key.toLowerCase() === 's' && (event.ctrlKey || event.metaKey)) {
       event.preventDefault();
-      work = save();
+      if (may) work = save();
+      else if (proposedTo !== null && draft.changed) proposing = true;
     }
   }
 </script>
@@ -127,6 +133,20 @@
 
 <Leaving changed={draft.changed} what={sheet.data?.code ?? 'The tool'} saving={work} />
 
+{#if proposing && proposedTo !== null}
+  <ProposeDialog
+    library={proposedTo}
+    tool={id}
+    code={sheet.data?.code ?? ''}
+    version={base}
+    draft={draft.body}
+    onclose={() => (proposing = false)}
+    onproposed={() => {
+      proposing = false;
+      reset();
+    }}
+  />
+{/if}
 {#if sheet.error}
   <ErrorNote error={sheet.error} retry={() => void sheet.refetch()} />
 {:else if sheet.data}
@@ -136,7 +156,7 @@
     <input
       class="field min-w-48 max-w-80 flex-1"
       aria-label="Name"
-      readonly={!may}
+      readonly={!types}
       bind:value={
         () => draft.name,
         (name) => {
@@ -147,7 +167,7 @@
     />
     <Choice
       label="Class"
-      disabled={!may || saving}
+      disabled={!types || saving}
       bind:value={() => draft.classId, (classId) => void draft.become(classId).catch(failed)}
       options={(classes.data?.items ?? []).map((toolClass) => ({
         value: toolClass.id,
@@ -188,6 +208,16 @@
       <a class="button" href="/tools/{id}/cutting">Cutting data</a>
     {/if}
     <SaveAs {id} solid={rotates} />
+    {#if !may && proposedTo !== null}
+      <div class="ml-auto flex items-center gap-2">
+        <button class="button" disabled={!draft.changed} onclick={reset}>Discard</button>
+        <button
+          class="button main"
+          disabled={!draft.changed || draft.holds.length > 0}
+          onclick={() => (proposing = true)}>Propose</button
+        >
+      </div>
+    {/if}
     {#if may}
       <div class="ml-auto flex items-center gap-2">
         {#if shown.usedIn.length > 0 && !draft.changed && (shown.answer.values.DC ?? shown.answer.values.DCX)}
@@ -209,20 +239,21 @@
     {/if}
   </header>
   <div class="min-h-0 flex-1 overflow-auto pb-8">
-    {#if who.may('EDIT') && shown.closed}
-      <p class="flex items-center gap-2 px-5 pt-2 text-soft">
+    {#if (who.may('EDIT') || who.may('PROPOSE')) && shown.closed}
+      <p class="flex items-center gap-2 px-5 py-2 text-soft">
         <Mark kind="note" word="" />
         {capital(shown.closed)}.
+        {#if proposedTo !== null}Change it here and propose that.{/if}
       </p>
     {/if}
     <Dropped {draft} />
-    <Drawing {draft} readonly={!may} />
+    <Drawing {draft} readonly={!types} />
     <div
       class="grid gap-6 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_280px] xl:grid-cols-[minmax(0,1fr)_360px]"
     >
       <div>
-        <Fields {draft} readonly={!may} />
-        <Notes {draft} readonly={!may} />
+        <Fields {draft} readonly={!types} />
+        <Notes {draft} readonly={!types} />
         <Attachments owner={{ kind: 'tools', id }} readonly={!may} />
         {#if turning}
           <Mounted

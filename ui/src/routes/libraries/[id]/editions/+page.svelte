@@ -74,19 +74,19 @@
                   >
                   <td>
                     <span class="flex items-center justify-end">
-                    <button
-                      class="button quiet"
-                      aria-pressed={edition.id === first?.id}
-                      aria-label="Compare edition {edition.number}"
-                      onclick={() => (chosen = edition.id)}>Compare</button
-                    >
-                    {#if mayMaintain(library.data)}
                       <button
                         class="button quiet"
-                        aria-label="Back to edition {edition.number}"
-                        onclick={() => void backToEdition(edition)}>Back to this</button
+                        aria-pressed={edition.id === first?.id}
+                        aria-label="Compare edition {edition.number}"
+                        onclick={() => (chosen = edition.id)}>Compare</button
                       >
-                    {/if}
+                      {#if mayMaintain(library.data)}
+                        <button
+                          class="button quiet"
+                          aria-label="Back to edition {edition.number}"
+                          onclick={() => void backToEdition(edition)}>Back to this</button
+                        >
+                      {/if}
                     </span>
                   </td>
                 </tr>

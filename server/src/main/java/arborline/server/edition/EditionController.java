@@ -57,7 +57,7 @@ class EditionController {
   @MayEdit
   @LongWork
   @NeedsInLibrary(LibraryRight.MAINTAIN)
-  Editions.LibraryBack back(@PathVariable long id) {
+  Editions.EditionBack back(@PathVariable long id) {
     return editions.back(id);
   }
 

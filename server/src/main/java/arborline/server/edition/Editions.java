@@ -138,11 +138,11 @@ public class Editions {
    *
    * @param undo line of the trail that takes it back
    */
-  record LibraryBack(long libraryId, int number, int tools, long undo) {}
+  record EditionBack(long libraryId, int number, int tools, long undo) {}
 
   /** Has the library hold again what an edition has. */
   @Transactional(isolation = Isolation.READ_COMMITTED)
-  LibraryBack back(long id) {
+  EditionBack back(long id) {
     EditionHead edition = get(id);
     String name = locks.lock(edition.libraryId(), LibraryRight.MAINTAIN);
     List<LibraryRefill.Wanted> wanted =
@@ -156,7 +156,7 @@ public class Editions {
             edition.libraryId(),
             wanted,
             "took library %s back to edition %d".formatted(name, edition.number()));
-    return new LibraryBack(edition.libraryId(), edition.number(), edition.tools(), undo);
+    return new EditionBack(edition.libraryId(), edition.number(), edition.tools(), undo);
   }
 
   private static byte[] line(String part, String hash) {

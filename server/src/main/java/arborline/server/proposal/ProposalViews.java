@@ -71,7 +71,7 @@ final class ProposalViews {
       @Nullable Long toolId,
       String code,
       @Nullable ToolDraft draft,
-      ProposedChange.@Nullable Outcome outcome,
+      ProposedChange.@Nullable ProposedOutcome outcome,
       @Nullable Touched touched,
       @Nullable Answer answer) {}
 

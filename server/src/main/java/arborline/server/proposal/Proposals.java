@@ -131,7 +131,7 @@ class Proposals {
   private ChangeView view(StoredChange change, boolean open) {
     Long tool = change.toolId();
     ToolDraft draft = change.draft();
-    ProposedChange.Outcome outcome =
+    ProposedChange.ProposedOutcome outcome =
         open && tool != null && draft != null ? changing.of(tool, change.base(), draft) : null;
     String code =
         tool == null
@@ -202,7 +202,7 @@ class Proposals {
       return new StoredChange(place, kind, tool, 0, null, null);
     }
     int base = Optional.ofNullable(change.version()).orElse(0);
-    ProposedChange.Outcome outcome = changing.of(tool, base, draft);
+    ProposedChange.ProposedOutcome outcome = changing.of(tool, base, draft);
     if (outcome.differences().isEmpty() && outcome.conflicts().isEmpty()) {
       throw Refusal.conflict("%s would stay as it is".formatted(outcome.code()));
     }

@@ -40,7 +40,7 @@ public class ProposedChange {
    * @param now the tool as it stands; null where it has no shape
    * @param then the tool as it would be
    */
-  public record Outcome(
+  public record ProposedOutcome(
       String code,
       String name,
       int version,
@@ -53,7 +53,7 @@ public class ProposedChange {
 
   /** What would come of it now. */
   @Transactional(readOnly = true)
-  public Outcome of(long toolId, int base, ToolDraft draft) {
+  public ProposedOutcome of(long toolId, int base, ToolDraft draft) {
     CurrentTool now = tools.get(toolId);
     Tool was = base == now.versionNo() ? now.tool() : tools.version(now, base);
     Tool wanted = ToolJudge.inspect(draft).tool().named(now.code(), draft.name().strip());
@@ -61,7 +61,7 @@ public class ProposedChange {
       wanted = wanted.noted(was.notes());
     }
     ToolMerge.Merged merged = ToolMerge.merge(was, now.tool(), wanted);
-    return new Outcome(
+    return new ProposedOutcome(
         now.code(),
         now.tool().name(),
         now.versionNo(),

@@ -9,10 +9,12 @@ import arborline.core.library.NextSize;
 import arborline.core.merge.FieldMerge;
 import arborline.core.merge.ToolDifference;
 import arborline.core.merge.ToolMerge;
+import arborline.core.sharing.LibraryRight;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.outline.Outline;
+import arborline.server.right.LibraryGuard;
 import arborline.server.right.ToolGuard;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
@@ -39,6 +41,7 @@ class Sheets {
   private final ToolStandings standings;
   private final Trail trail;
   private final ToolGuard guard;
+  private final LibraryGuard libraries;
 
   Sheets(
       ToolStore tools,
@@ -47,7 +50,9 @@ class Sheets {
       ToolMerges merges,
       ToolStandings standings,
       Trail trail,
-      ToolGuard guard) {
+      ToolGuard guard,
+      LibraryGuard libraries) {
+    this.libraries = libraries;
     this.guard = guard;
     this.tools = tools;
     this.versions = versions;
@@ -64,6 +69,8 @@ class Sheets {
    * Everything the page of one tool shows.
    *
    * @param mergedInto null for most
+   * @param proposedTo library whose maintainers take or decline what whoever asks proposes; null
+   *     where he may change the tool himself, or may not propose either
    * @param closed why whoever asks may not change it, though his role may change tools; null where
    *     he may
    */
@@ -79,7 +86,8 @@ class Sheets {
       List<VersionHead> history,
       ToolStandings.TrustedTool trusted,
       ToolMerges.@Nullable MergedInto mergedInto,
-      @Nullable String closed) {}
+      @Nullable String closed,
+      @Nullable Long proposedTo) {}
 
   @Transactional(readOnly = true)
   public Sheet sheet(long toolId) {
@@ -87,6 +95,8 @@ class Sheets {
         versions.findByToolIdOrderByVersionNoDesc(toolId, Limit.of(VERSIONS_SHOWN));
     CurrentTool current = tools.get(toolId);
     Tool tool = current.tool();
+    List<Holdings.UsedIn> usedIn = holdings.of(toolId);
+    String closed = guard.obstacle(toolId).orElse(null);
     return new Sheet(
         toolId,
         tool.code(),
@@ -95,11 +105,25 @@ class Sheets {
         current.versionNo(),
         tool.notes(),
         ToolJudge.answer(ToolJudge.inspect(RawItem.of(tool))),
-        holdings.of(toolId),
+        usedIn,
         history(tool.code(), all),
         standings.of(toolId),
         merges.into(toolId).orElse(null),
-        guard.obstacle(toolId).orElse(null));
+        closed,
+        closed == null ? null : proposedTo(usedIn).orElse(null));
+  }
+
+  /** Of the libraries that hold a tool the first in which whoever asks may propose. */
+  private Optional<Long> proposedTo(List<Holdings.UsedIn> usedIn) {
+    Map<Long, LibraryGuard.Access> access =
+        libraries.access(usedIn.stream().map(Holdings.UsedIn::libraryId).toList());
+    return usedIn.stream()
+        .map(Holdings.UsedIn::libraryId)
+        .filter(library -> {
+          LibraryRight right = access.get(library).right();
+          return right != null && right.includes(LibraryRight.PROPOSE);
+        })
+        .findFirst();
   }
 
   /**

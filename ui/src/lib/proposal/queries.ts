@@ -1,0 +1,16 @@
+import { queryOptions } from '@tanstack/svelte-query';
+import { ALL } from '$lib/api/cache';
+import { api, ask } from '$lib/api/client';
+
+/** Proposals of the libraries that one sees, open ones first. */
+export const proposalsQuery = () =>
+  queryOptions({
+    queryKey: ['proposal', ALL],
+    queryFn: () => ask(api.GET('/api/v1/proposals'))
+  });
+
+export const proposalQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['proposal', String(id)],
+    queryFn: () => ask(api.GET('/api/v1/proposals/{id}', { params: { path: { id } } }))
+  });
