@@ -104,7 +104,7 @@
       <NotLoaded query={libraries} />
       {#if libraries.data}
         <ul class="mt-1">
-          {#each libraries.data.items as library (library.id)}
+          {#each libraries.data.items.filter(({ right }) => right) as library (library.id)}
             <li class="band">
               <a class="flex h-10 items-center gap-3 hover:bg-faint" href="/libraries/{library.id}">
                 <span class="min-w-0 flex-1 truncate" title={library.name}>{library.name}</span>

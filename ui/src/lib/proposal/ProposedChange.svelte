@@ -128,7 +128,9 @@
     <p class="mt-1 text-[13px] text-soft">
       Touches {touched.machines.length > 0
         ? `the load plan of ${touched.machines.join(', ')}`
-        : 'no load plan'}, {count(touched.stacks, 'stack')}{touched.libraries.length > 1
+        : 'no load plan'}, {touched.stacks > 0
+        ? count(touched.stacks, 'stack')
+        : 'no stack'}{touched.libraries.length > 1
         ? `, and ${touched.libraries.join(', ')}, which follow it`
         : ''}.
     </p>

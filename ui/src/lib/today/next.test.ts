@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Delivery, MachineView, Reconciliation } from '$lib/api/client';
-import { nextAtMachines, nextInDeliveries } from './next';
+import type { Delivery, MachineView, ProposalHead, Reconciliation } from '$lib/api/client';
+import { nextAtMachines, nextInDeliveries, nextInProposals } from './next';
 
 const delivery = (parts: Partial<Delivery>) =>
   ({
@@ -20,7 +20,35 @@ const view = (plan: object[]) =>
 const table = (states: string[]) =>
   ({ items: states.map((state) => ({ state })) }) as unknown as Reconciliation;
 
+const proposal = (parts: Partial<ProposalHead>) =>
+  ({
+    id: 7,
+    library: 'Marram milling',
+    state: 'OPEN',
+    madeBy: 'anna',
+    changes: 2,
+    taken: 0,
+    mine: false,
+    toMe: true,
+    seen: false,
+    ...parts
+  }) as ProposalHead;
+
 describe('what to do next', () => {
+  it('asks whoever may answer a proposal', () => {
+    const [one] = nextInProposals([proposal({})]);
+    expect(`${one.number} ${one.text}`).toBe('2 changes of Marram milling proposed by anna');
+    expect(one).toMatchObject({ act: 'Answer', href: '/proposals/7' });
+    expect(nextInProposals([proposal({ toMe: false })])).toEqual([]);
+  });
+
+  it('tells whoever proposed of the answer until he has read it', () => {
+    const answered = { state: 'ANSWERED', mine: true, toMe: false, answeredBy: 'lead' } as const;
+    const [one] = nextInProposals([proposal({ ...answered, taken: 1 })]);
+    expect(`${one.number} ${one.text}`).toBe('1 of your 2 changes of Marram milling taken by lead');
+    expect(nextInProposals([proposal({ ...answered, seen: true })])).toEqual([]);
+  });
+
   it('says of a delivery what waits, the gravest first', () => {
     const next = nextInDeliveries([delivery({ hold: 2, query: 1, pass: 46, taken: 6 })], true);
     expect(next.map(({ number, text }) => `${number} ${text}`)).toEqual([

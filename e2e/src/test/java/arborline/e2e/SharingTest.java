@@ -86,6 +86,64 @@ class SharingTest extends BrowserTest {
   }
 
   @Test
+  void aChangeIsProposedTakenAndPublished() {
+    Stock stock = Stock.of(journey, "SP");
+    page.navigate(stock.path() + "/editions");
+    field("Why this edition is made").fill("before the cleats");
+    Journey.button(page, "Publish an edition").click();
+    assertThat(page.getByText("Both hold the same")).isVisible();
+    Journey.button(page, "Publish an edition").click();
+    assertThat(page.getByText("changed since edition 1")).isVisible();
+    page.navigate(stock.path() + "/rights");
+    steps.choose("Every programmer may", "propose changes");
+    Journey.button(page, "Save").click();
+    page.waitForURL("**" + stock.path());
+
+    Page other = journey.as("programmer");
+    other.navigate(stock.path() + "?q=" + stock.code("FE10"));
+    other
+        .getByRole(AriaRole.LINK)
+        .filter(new Locator.FilterOptions().setHasText(stock.code("FE10")))
+        .first()
+        .click();
+    assertThat(other.getByText("Change it here and propose that.")).isVisible();
+    Locator length =
+        other.getByLabel("Overall length", new Page.GetByLabelOptions().setExact(true));
+    length.fill("200");
+    length.press("Tab");
+    Journey.button(other, "Propose").click();
+    Locator dialog = other.getByRole(AriaRole.DIALOG);
+    dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Propose")).click();
+    assertThat(dialog).isVisible();
+    dialog.getByLabel("Why").fill("reaches into the cleats");
+    dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Propose")).click();
+    assertThat(other.getByText("Proposed; you see the answer on Today")).isVisible();
+
+    page.navigate("/");
+    Locator waiting = page.getByText("change of %s proposed by programmer".formatted(stock.name()));
+    assertThat(waiting).isVisible();
+    page.navigate("/proposals");
+    Journey.link(page, "reaches into the cleats").click();
+    assertThat(page.getByText("200 mm")).isVisible();
+    assertAccessible();
+    field("Words for programmer").fill("measured one, right");
+    Journey.button(page, "Take all").click();
+    assertThat(page.getByText("Took 1 of 1 change")).isVisible();
+    other.navigate("/");
+    Journey.link(other, "Read the answer").first().click();
+    assertThat(other.getByText("measured one, right")).isVisible();
+    other.context().close();
+
+    page.navigate(stock.path() + "/editions");
+    assertThat(page.getByText("1 tool changed")).isVisible();
+    page.getByText(stock.code("FE10")).first().click();
+    assertThat(page.getByText("Overall length")).isVisible();
+    assertAccessible();
+    Journey.button(page, "Back to edition 1").click();
+    assertThat(page.getByText("Both hold the same")).isVisible();
+  }
+
+  @Test
   void aKeyIsMadeShownOnceAndRemoved() {
     page.navigate("/account");
     field("Name of a new key").fill("nightly");
