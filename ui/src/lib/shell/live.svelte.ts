@@ -125,4 +125,6 @@ function hear(event: LiveEvent) {
   }
   void reloadSubject(event.topic, event.subject);
   void reload(...(SHOWN_ELSEWHERE[event.topic] ?? []).map((topic) => [topic]));
+  // Who may do what in a library counts on the pages of its tools, too.
+  if (event.topic === 'library' && event.detail === 'rights') void reload(['tool'], ['proposal']);
 }

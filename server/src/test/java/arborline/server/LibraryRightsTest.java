@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.net.URI;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -182,6 +183,10 @@ class LibraryRightsTest extends ServerTest {
     assertTrue(names(lead).contains(name), "the lead is told that it is there");
     assertEquals(403, lead.get(LIBRARIES + id + "/tools").status());
     assertEquals(404, other.api().get(LIBRARIES + id).status());
+    for (String spelt : List.of("%6Cibraries/" + id, "%74ools/" + hidden)) {
+      assertEquals(404, other.api().get(URI.create("/api/v1/" + spelt)).status(), spelt);
+    }
+    assertEquals(404, other.api().get("/api/v1/tools/%d/attachments".formatted(hidden)).status());
     assertEquals(404, other.api().get("/api/v1/tools/" + hidden).status());
     assertEquals(0, other.api().get("/api/v1/tools?q=RIP-" + id).at("items").size());
     assertEquals(1, owner.api().get("/api/v1/tools?q=RIP-" + id).at("items").size());
@@ -278,6 +283,11 @@ class LibraryRightsTest extends ServerTest {
         lead.send("PATCH", "/api/v1/accounts/" + owner.account(), Api.body("disabled", true));
     assertEquals(409, refused.status());
     assertTrue(refused.text("detail").contains("Last " + owner.name()));
+    assertEquals(
+        409,
+        lead.send("PATCH", "/api/v1/accounts/" + owner.account(), Api.body("role", "VISITOR"))
+            .status(),
+        "a visitor cannot own a library");
     assertEquals(
         200,
         share(lead, id, "PRIVATE", List.of(person(other, "OWNER")), List.of(), lead).status(),

@@ -8,7 +8,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -112,6 +114,20 @@ class AccessKeys {
                     .map(Timestamp::toInstant)
                     .orElse(null)))
         .list();
+  }
+
+  /** How many keys accounts have, by account. */
+  Map<Long, Integer> counts() {
+    Map<Long, Integer> counts = new HashMap<>();
+    jdbc.sql(
+            """
+            select account_id, count(*) from access_key where account_id is not null
+            group by account_id\
+            """)
+        .query(row -> {
+          counts.put(row.getLong(1), row.getInt(2));
+        });
+    return counts;
   }
 
   /** A new key; the text that is returned is stored nowhere. */

@@ -1,11 +1,13 @@
 package arborline.server.account;
 
 import arborline.core.library.VisibleText;
+import arborline.core.sharing.LibraryRight;
 import arborline.server.account.Invitations.Invitation;
 import arborline.server.support.Refusal;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -93,7 +95,7 @@ public class Accounts {
   /** People by name who can be given rights: those who are not shut out. */
   @Transactional(readOnly = true)
   public List<AccountHead> all() {
-    return accounts.all(Limit.of(MOST_ACCOUNTS)).stream().map(this::head).toList();
+    return heads(accounts.all(Limit.of(MOST_ACCOUNTS)));
   }
 
   @Transactional(readOnly = true)
@@ -106,6 +108,25 @@ public class Accounts {
   }
 
   private AccountHead head(Account account) {
+    return heads(List.of(account)).getFirst();
+  }
+
+  private List<AccountHead> heads(List<Account> some) {
+    Map<Long, Instant> invited = invitations.open();
+    Map<String, Integer> signedIn = sessions.counts();
+    Map<Long, Integer> held = keys.counts();
+    return some.stream()
+        .map(account ->
+            head(
+                account,
+                invited.get(account.id),
+                signedIn.getOrDefault(account.name, 0),
+                held.getOrDefault(account.id, 0)))
+        .toList();
+  }
+
+  private static AccountHead head(
+      Account account, @Nullable Instant invitedUntil, int sessions, int keys) {
     State state =
         account.disabledAt != null
             ? State.DISABLED
@@ -117,9 +138,9 @@ public class Accounts {
         state,
         account.createdAt,
         account.signedInAt,
-        invitations.open(account.id).orElse(null),
-        sessions.count(account.name),
-        keys.of(account.id).size());
+        invitedUntil,
+        sessions,
+        keys);
   }
 
   /** Opens an account that its owner enters by a link. */
@@ -188,6 +209,9 @@ public class Accounts {
       throw Refusal.conflict(
           "%s is the only lead who can sign in; make somebody else a lead first"
               .formatted(account.name));
+    }
+    if (role != null && !role.mostRight().includes(LibraryRight.OWNER)) {
+      events.publishEvent(new AccountLeaves(account.id, account.name));
     }
     if (role != null && role != account.role) {
       told(

@@ -49,9 +49,7 @@ class InvitationController {
     if (token == null || token.isBlank() || token.length() > LONGEST_TOKEN) {
       throw Refusal.badRequest("the link is not whole; copy all of it");
     }
-    guard.attemptFrom(request.getRemoteAddr());
-    T done = act.apply(token);
-    guard.succeededFrom(request.getRemoteAddr());
-    return done;
+    guard.linkUsed(request.getRemoteAddr());
+    return act.apply(token);
   }
 }

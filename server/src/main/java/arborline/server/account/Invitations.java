@@ -4,6 +4,8 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -43,12 +45,19 @@ class Invitations {
     jdbc.sql("delete from invitation where account_id = ?").param(account).update();
   }
 
-  /** Until when an account can be entered by a link. */
-  Optional<Instant> open(long account) {
-    return jdbc.sql("select max(ends_at) from invitation where account_id = ? and ends_at > ?")
-        .params(account, Timestamp.from(Instant.now(clock)))
-        .query((row, index) -> Optional.ofNullable(row.getTimestamp(1)).map(Timestamp::toInstant))
-        .single();
+  /** Until when accounts can be entered by a link, by account. */
+  Map<Long, Instant> open() {
+    Map<Long, Instant> open = new HashMap<>();
+    jdbc.sql(
+            """
+            select account_id, max(ends_at) from invitation where ends_at > ?
+            group by account_id\
+            """)
+        .param(Timestamp.from(Instant.now(clock)))
+        .query(row -> {
+          open.put(row.getLong(1), row.getTimestamp(2).toInstant());
+        });
+    return open;
   }
 
   /** The account of a link that still works. */

@@ -32,8 +32,10 @@ class OwnAccountController {
 
   private final Accounts accounts;
   private final AccessKeys keys;
+  private final SignInGuard guard;
 
-  OwnAccountController(Accounts accounts, AccessKeys keys) {
+  OwnAccountController(Accounts accounts, AccessKeys keys, SignInGuard guard) {
+    this.guard = guard;
     this.accounts = accounts;
     this.keys = keys;
   }
@@ -46,7 +48,10 @@ class OwnAccountController {
   void password(@RequestBody PasswordChange change, HttpServletRequest request) {
     String session =
         Optional.ofNullable(request.getSession(false)).map(HttpSession::getId).orElse(null);
+    String key = Account.key(accounts.own().name);
+    guard.attempt(key, request.getRemoteAddr());
     accounts.ownPassword(change.old(), change.fresh(), session);
+    guard.succeeded(key, request.getRemoteAddr());
   }
 
   @GetMapping("/keys")

@@ -1,5 +1,7 @@
 package arborline.server.account;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -15,12 +17,18 @@ class Sessions {
     this.jdbc = jdbc;
   }
 
-  /** In how many browsers somebody is signed in. */
-  int count(String name) {
-    return jdbc.sql("select count(*) from SPRING_SESSION where principal_name = ?")
-        .param(name)
-        .query(Integer.class)
-        .single();
+  /** In how many browsers people are signed in, by name. */
+  Map<String, Integer> counts() {
+    Map<String, Integer> counts = new HashMap<>();
+    jdbc.sql(
+            """
+            select principal_name, count(*) from SPRING_SESSION where principal_name is not null
+            group by principal_name\
+            """)
+        .query(row -> {
+          counts.put(row.getString(1), row.getInt(2));
+        });
+    return counts;
   }
 
   /**

@@ -25,6 +25,7 @@ class SignInGuard {
 
   private static final int PER_NAME_AND_ADDRESS = 5;
   private static final int PER_ADDRESS = 60;
+  private static final int LINKS_PER_ADDRESS = 1_000;
   private static final int PER_NAME_FROM_ELSEWHERE = 20;
   private static final Duration SHORT = Duration.ofMinutes(1);
   private static final Duration LONG = Duration.ofMinutes(15);
@@ -70,17 +71,15 @@ class SignInGuard {
     }
   }
 
-  /** Counts an attempt to come in by a link; refused where there were too many from an address. */
-  void attemptFrom(String address) {
-    if (!bucket("address " + address, PER_ADDRESS, LONG).tryConsume(1)) {
+  /**
+   * Counts a use of a link from an address; refused where there were far too many. What a link
+   * carries cannot be guessed, so this only keeps somebody from asking without end.
+   */
+  void linkUsed(String address) {
+    if (!bucket("link " + address, LINKS_PER_ADDRESS, LONG).tryConsume(1)) {
       throw Refusal.of(
           HttpStatus.TOO_MANY_REQUESTS, "too many attempts; wait a minute and try again");
     }
-  }
-
-  /** The link was a good one: the attempt is forgotten. */
-  void succeededFrom(String address) {
-    bucket("address " + address, PER_ADDRESS, LONG).addTokens(1);
   }
 
   private Bucket bucket(String name, int most, Duration period) {

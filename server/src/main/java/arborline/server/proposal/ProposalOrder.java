@@ -10,11 +10,11 @@ import org.jspecify.annotations.Nullable;
  * @param library whose maintainers answer
  * @param reason why
  */
-record ProposalOrder(
+public record ProposalOrder(
     @Nullable Long library, @Nullable String reason, @Nullable List<ChangeOrder> changes) {
 
   /** What is to become of a tool. */
-  enum Kind {
+  public enum Kind {
     CHANGE,
     NEW,
     RETIRE
@@ -27,7 +27,7 @@ record ProposalOrder(
    * @param version from which a change started
    * @param draft null where a tool is to be retired
    */
-  record ChangeOrder(
+  public record ChangeOrder(
       @Nullable Kind kind,
       @Nullable Long tool,
       @Nullable Integer version,

@@ -7,19 +7,19 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** What is said of proposals. */
-final class ProposalViews {
+public final class ProposalViews {
 
   private ProposalViews() {}
 
   /** Whether somebody has answered. */
-  enum State {
+  public enum State {
     OPEN,
     ANSWERED,
     WITHDRAWN
   }
 
   /** What became of one change. */
-  enum Answer {
+  public enum Answer {
     TAKEN,
     DECLINED
   }
@@ -32,7 +32,7 @@ final class ProposalViews {
    * @param taken how many of its changes were taken
    * @param seen true once whoever made it has seen the answer
    */
-  record ProposalHead(
+  public record ProposalHead(
       long id,
       long libraryId,
       String library,
@@ -56,7 +56,7 @@ final class ProposalViews {
    * @param libraries that follow its newest version
    * @param stacks that hold it
    */
-  record Touched(List<String> machines, List<String> libraries, long stacks) {}
+  public record Touched(List<String> machines, List<String> libraries, long stacks) {}
 
   /**
    * One change of a proposal.
@@ -65,7 +65,7 @@ final class ProposalViews {
    * @param outcome what would come of it now; null for a new or a retired tool, and once answered
    * @param draft of a new tool or a change
    */
-  record ChangeView(
+  public record ChangeView(
       int place,
       ProposalOrder.Kind kind,
       @Nullable Long toolId,
@@ -76,5 +76,5 @@ final class ProposalViews {
       @Nullable Answer answer) {}
 
   /** A proposal with all its changes. */
-  record ProposalView(ProposalHead proposal, List<ChangeView> changes) {}
+  public record ProposalView(ProposalHead proposal, List<ChangeView> changes) {}
 }

@@ -41,7 +41,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Proposes changes, shows what would come of them, and takes or declines them. */
 @Service
-class Proposals {
+public class Proposals {
 
   private static final int MOST_CHANGES = 200;
   private static final int LONGEST = 2_000;
@@ -150,7 +150,7 @@ class Proposals {
 
   /** Proposes changes. */
   @Transactional
-  ProposalView propose(ProposalOrder order) {
+  public ProposalView propose(ProposalOrder order) {
     if (order.library() == null) {
       throw Refusal.badRequest("library says whose maintainers are to answer");
     }

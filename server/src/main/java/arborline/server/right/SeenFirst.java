@@ -59,21 +59,33 @@ class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
       return true;
     }
     LibraryRight needed = needed(handler);
-    String[] steps = request.getRequestURI().substring(API.length()).split("/");
+    String[] steps = pattern(request).split("/");
+    String kind = Optional.ofNullable(variable(request, "owner")).orElse(steps[0]);
     boolean rights = steps.length == 3 && steps[2].equals("rights");
-    number(variable(request, "id"))
+    Optional.ofNullable(variable(request, "ownerId"))
+        .or(() -> Optional.ofNullable(variable(request, "id")))
+        .flatMap(SeenFirst::number)
         .ifPresent(id -> {
           if (rights) {
             libraries.needRights(id);
           } else {
-            need(steps[0], id, needed);
+            need(kind, id, needed);
           }
         });
-    number(variable(request, "ownerId")).ifPresent(id -> need(steps[0], id, needed));
     number(request.getParameter("library"))
         .filter(library -> library != 0)
         .ifPresent(library -> libraries.need(library, LibraryRight.USE));
     return true;
+  }
+
+  /**
+   * The address as its operation states it: the one that was sent may spell the same otherwise,
+   * with letters encoded.
+   */
+  private static String pattern(HttpServletRequest request) {
+    Object pattern = request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE);
+    String text = pattern == null ? "" : pattern.toString();
+    return text.startsWith(API) ? text.substring(API.length()) : text;
   }
 
   private static LibraryRight needed(Object handler) {

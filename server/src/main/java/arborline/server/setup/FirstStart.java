@@ -36,6 +36,7 @@ class FirstStart implements ApplicationRunner {
   private final DemoLibraries shelves;
   private final DemoDeliveries waiting;
   private final DemoVendors vendors;
+  private final DemoProposals proposals;
   private final Json json;
   private final String demo;
   private final String firstPassword;
@@ -50,6 +51,7 @@ class FirstStart implements ApplicationRunner {
       DemoLibraries shelves,
       DemoDeliveries waiting,
       DemoVendors vendors,
+      DemoProposals proposals,
       Json json,
       @Value("${arbor.demo}") String demo,
       @Value("${ARBOR_FIRST_PASSWORD:}") String firstPassword,
@@ -62,6 +64,7 @@ class FirstStart implements ApplicationRunner {
     this.shelves = shelves;
     this.waiting = waiting;
     this.vendors = vendors;
+    this.proposals = proposals;
     this.json = json;
     this.demo = demo;
     this.firstPassword = firstPassword;
@@ -90,6 +93,7 @@ class FirstStart implements ApplicationRunner {
       shelves.fill(Path.of(demo, "libraries"));
       waiting.bring(Path.of(demo));
       vendors.take(Path.of(demo, "vendors", "taken.tsv"));
+      proposals.make(Path.of(demo, "proposals.json"));
     }
   }
 

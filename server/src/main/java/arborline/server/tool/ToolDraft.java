@@ -62,7 +62,8 @@ public record ToolDraft(
     return cells;
   }
 
-  static ToolDraft of(Tool tool) {
+  /** A tool as it would be typed. */
+  public static ToolDraft of(Tool tool) {
     Map<String, Typed> values = new TreeMap<>();
     tool.values()
         .forEach((symbol, value) -> {
