@@ -47,6 +47,7 @@ export type ProposalHead = Schemas['ProposalHead'];
 export type ProposalBody = Schemas['ProposalOrder'];
 export type ProposedChange = Schemas['ChangeView'];
 export type TakenChange = Schemas['TakenChange'];
+export type Trust = Schemas['Trust'];
 export type RightsView = Schemas['RightsView'];
 export type RightsBody = Schemas['RightsOrder'];
 export type Sharing = RightsView['sharing'];

@@ -21,6 +21,7 @@
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import ToolStanding from '$lib/standing/ToolStanding.svelte';
   import ProposeDialog from '$lib/proposal/ProposeDialog.svelte';
+  import TrustReasons from '$lib/trust/TrustReasons.svelte';
   import Mounted from '$lib/turning/Mounted.svelte';
   import { failed } from '$lib/shell/toast';
   import { who } from '$lib/shell/session.svelte';
@@ -265,6 +266,7 @@
       </div>
       <div class="pr-5">
         <Findings {draft} />
+        <TrustReasons {id} />
         <Glance toolId={id} {rotates} cuts={known?.cuts ?? false} />
         <Comments name={draft.name} />
         <History

@@ -261,6 +261,51 @@ class LibraryRightsTest extends ServerTest {
   }
 
   @Test
+  void aPrivateLibraryThatWasDeletedIsBroughtBackByItsOwnerOnly() {
+    Person owner = person("PROGRAMMER");
+    Person other = person("PROGRAMMER");
+    String name = "Gone " + owner.name();
+    long id =
+        owner.api().post("/api/v1/libraries?sharing=PRIVATE", Api.body("name", name)).number("id");
+    tool(owner.api(), id, "RIG-" + id);
+    long undo = owner.api().send("DELETE", LIBRARIES + id, null).number("undo");
+    String path = "/api/v1/trail/%d/undo".formatted(undo);
+    for (Api api : List.of(other.api(), lead)) {
+      assertFalse(api.get("/api/v1/trail?limit=50").body().toString().contains(name));
+      assertEquals(404, api.post(path, null).status());
+    }
+    assertEquals(204, owner.api().post(path, null).status());
+    assertTrue(names(owner.api()).contains(name));
+    assertFalse(names(other.api()).contains(name));
+  }
+
+  @Test
+  void aToolThatIsNotSeenIsNeitherPlannedNorKeptApart() {
+    Person owner = person("PROGRAMMER");
+    long id =
+        owner
+            .api()
+            .post("/api/v1/libraries?sharing=PRIVATE", Api.body("name", "Plan " + owner.name()))
+            .number("id");
+    long hidden = tool(owner.api(), id, "RIH-" + id);
+    assertEquals(
+        404,
+        as("TOOLROOM")
+            .send("PUT", "/api/v1/machines/M1/plan/39", Api.body("toolId", hidden))
+            .status());
+    assertEquals(
+        404,
+        as("PROGRAMMER")
+            .post("/api/v1/duplicates/apart", Api.body("tools", List.of(hidden, tool)))
+            .status());
+    assertEquals(
+        404,
+        as("PROGRAMMER")
+            .post(LIBRARIES + library + "/copy", Api.body("tools", List.of(hidden)))
+            .status());
+  }
+
+  @Test
   void theLastOwnerOfAPrivateLibraryStays() {
     Person owner = person("PROGRAMMER");
     Person other = person("PROGRAMMER");

@@ -50,6 +50,13 @@ public final class RuleBook {
     return findings;
   }
 
+  /** How many rules a tool of a class is asked; 0 for an unknown class. */
+  public static int asked(String classId) {
+    return ToolClasses.named(classId)
+        .map(known -> COMMON.size() + known.sheet().rules().size())
+        .orElse(0);
+  }
+
   private static Optional<Finding> unwritten(
       String symbol, ClassSheet sheet, Tool tool, Completed completed) {
     if (completed.origins().containsKey(symbol)) {

@@ -2,6 +2,7 @@ package arborline.server.duplicate;
 
 import arborline.core.duplicate.Tolerance;
 import arborline.server.account.MayEdit;
+import arborline.server.right.ToolGuard;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import arborline.server.support.ToolIds;
@@ -35,9 +36,15 @@ class DuplicateController {
   private final DuplicateSearch search;
   private final ToolMerging merging;
   private final KeptApartTools apart;
+  private final ToolGuard seeing;
 
   DuplicateController(
-      Duplicates duplicates, DuplicateSearch search, ToolMerging merging, KeptApartTools apart) {
+      Duplicates duplicates,
+      DuplicateSearch search,
+      ToolMerging merging,
+      KeptApartTools apart,
+      ToolGuard seeing) {
+    this.seeing = seeing;
     this.duplicates = duplicates;
     this.search = search;
     this.merging = merging;
@@ -157,6 +164,7 @@ class DuplicateController {
     if (ids.size() < 2) {
       throw Refusal.badRequest("two tools at least are kept apart");
     }
+    seeing.needSight(ids);
     return new ApartDone(apart.keep(ids));
   }
 }

@@ -2,6 +2,7 @@ package arborline.server.library;
 
 import arborline.core.sharing.LibraryRight;
 import arborline.server.live.Live;
+import arborline.server.right.LibraryGuard;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
@@ -24,6 +25,7 @@ class LibraryRemoval {
   private final Trail trail;
   private final Live live;
   private final Clock clock;
+  private final LibraryGuard guard;
 
   LibraryRemoval(
       EntryStore store,
@@ -32,7 +34,9 @@ class LibraryRemoval {
       PutAwayEntries away,
       Trail trail,
       Live live,
-      Clock clock) {
+      Clock clock,
+      LibraryGuard guard) {
+    this.guard = guard;
     this.store = store;
     this.libraries = libraries;
     this.entries = entries;
@@ -83,6 +87,8 @@ class LibraryRemoval {
                 "another library is called '%s' now; rename that one first".formatted(other.name));
           });
       library.bringBack();
+      libraries.flush();
+      guard.need(id, LibraryRight.OWNER);
       live.say("library", id, "");
     }
     away.bringBack(number);

@@ -1,6 +1,7 @@
 package arborline.server.library;
 
 import arborline.core.library.Standing;
+import arborline.core.sharing.LibraryRight;
 import arborline.core.tool.ToolClasses;
 import arborline.core.tool.outline.Outline;
 import arborline.server.right.LibraryGuard;
@@ -188,9 +189,13 @@ class ToolLists {
   }
 
   private void check(@Nullable Long libraryId) {
-    if (libraryId != null && libraries.findById(libraryId.longValue()).isEmpty()) {
+    if (libraryId == null) {
+      return;
+    }
+    if (libraries.findById(libraryId.longValue()).isEmpty()) {
       throw Refusal.notFound("there is no library " + libraryId);
     }
+    guard.need(libraryId, LibraryRight.USE);
   }
 
   private static ToolRow row(

@@ -14,6 +14,7 @@ import arborline.core.table.PlaceOrder;
 import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
 import arborline.server.live.Live;
+import arborline.server.right.ToolGuard;
 import arborline.server.stack.Assemblies;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
@@ -49,6 +50,7 @@ public class Plans {
   private final Trail trail;
   private final Live live;
   private final Json json;
+  private final ToolGuard seeing;
 
   Plans(
       Machines machines,
@@ -59,7 +61,9 @@ public class Plans {
       Nominals nominals,
       Trail trail,
       Live live,
-      Json json) {
+      Json json,
+      ToolGuard seeing) {
+    this.seeing = seeing;
     this.machines = machines;
     this.places = places;
     this.tools = tools;
@@ -135,6 +139,9 @@ public class Plans {
   @Transactional(readOnly = true)
   public Map<String, List<Finding>> refusals(
       String machineId, long toolId, @Nullable Long libraryId) {
+    if (places.findByMachineIdAndToolId(machineId, toolId).isEmpty()) {
+      seeing.needSight(List.of(toolId));
+    }
     Machine machine = machines.get(machineId).machine();
     Loaded tool = loaded(machine, meant(machineId, toolId, libraryId));
     Map<String, Loaded> occupied = occupied(machine, toolId);
@@ -203,6 +210,9 @@ public class Plans {
       @Nullable String diameter) {
     Machine machine = machines.lock(machineId).machine();
     Optional<PlanPlace> old = places.findByMachineIdAndToolId(machineId, toolId);
+    if (old.isEmpty()) {
+      seeing.needSight(List.of(toolId));
+    }
     long named = library(old, libraryId);
     Held known = picked.one(toolId, named);
     if (libraryId != null && known.from().filter(from -> from.libraryId() == libraryId).isEmpty()) {

@@ -3,8 +3,11 @@ package arborline.server.right;
 import arborline.core.sharing.LibraryRight;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Configuration;
@@ -14,6 +17,7 @@ import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /**
  * Every address of a library, and of something that belongs to a tool, is there only for those who
@@ -72,9 +76,10 @@ class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
             need(kind, id, needed);
           }
         });
-    number(request.getParameter("library"))
+    asked(request).stream()
+        .flatMap(text -> number(text).stream())
         .filter(library -> library != 0)
-        .ifPresent(library -> libraries.need(library, LibraryRight.USE));
+        .forEach(library -> libraries.need(library, LibraryRight.USE));
     return true;
   }
 
@@ -86,6 +91,14 @@ class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
     Object pattern = request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE);
     String text = pattern == null ? "" : pattern.toString();
     return text.startsWith(API) ? text.substring(API.length()) : text;
+  }
+
+  /** Libraries that the address names; parameters of a body would be read for that. */
+  private static List<String> asked(HttpServletRequest request) {
+    String query = Optional.ofNullable(request.getQueryString()).orElse("");
+    List<String> values =
+        UriComponentsBuilder.newInstance().query(query).build().getQueryParams().get("library");
+    return Optional.ofNullable(values).orElse(List.of()).stream().filter(Objects::nonNull).toList();
   }
 
   private static LibraryRight needed(Object handler) {
@@ -125,8 +138,9 @@ class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
   /** What is no number is refused where it is read. */
   private static Optional<Long> number(@Nullable String text) {
     try {
-      return Optional.ofNullable(text).map(Long::valueOf);
-    } catch (NumberFormatException none) {
+      return Optional.ofNullable(text)
+          .map(sent -> Long.valueOf(URLDecoder.decode(sent, StandardCharsets.UTF_8)));
+    } catch (IllegalArgumentException none) {
       return Optional.empty();
     }
   }

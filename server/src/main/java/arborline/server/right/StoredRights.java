@@ -47,13 +47,13 @@ class StoredRights {
             .list());
   }
 
-  /** All private libraries. */
+  /** All private libraries, deleted ones too: nobody sees what was done in those either. */
   List<SharedLibrary> ofFew() {
     return with(
         jdbc.sql(
                 """
                 select id, name, sharing from library
-                where sharing = 'PRIVATE' and put_away_at is null\
+                where sharing = 'PRIVATE'\
                 """)
             .query(Row.class)
             .list());

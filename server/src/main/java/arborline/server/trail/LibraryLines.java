@@ -3,6 +3,7 @@ package arborline.server.trail;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -28,6 +29,15 @@ public class LibraryLines {
         jdbc.sql("insert into trail_library (library_id, trail_id) values (?, ?)")
             .params(library, line)
             .update());
+  }
+
+  /** The libraries that a line changed. */
+  Set<Long> changedBy(long line) {
+    return Set.copyOf(
+        jdbc.sql("select library_id from trail_library where trail_id = ?")
+            .param(line)
+            .query(Long.class)
+            .list());
   }
 
   /** The newest first, without those that were taken back. */

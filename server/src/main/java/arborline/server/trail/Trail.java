@@ -3,6 +3,7 @@ package arborline.server.trail;
 import arborline.server.account.Actor;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
+import arborline.server.right.LibraryGuard;
 import arborline.server.right.ToolGuard;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
@@ -10,6 +11,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.beans.factory.ObjectProvider;
@@ -29,6 +31,7 @@ public class Trail {
   private final Live live;
   private final Clock clock;
   private final ToolGuard guard;
+  private final LibraryGuard seen;
 
   Trail(
       TrailRepository entries,
@@ -37,7 +40,9 @@ public class Trail {
       Json json,
       Live live,
       Clock clock,
-      ToolGuard guard) {
+      ToolGuard guard,
+      LibraryGuard seen) {
+    this.seen = seen;
     this.guard = guard;
     this.entries = entries;
     this.libraries = libraries;
@@ -67,6 +72,10 @@ public class Trail {
     Undo<?> undo = entry.undoKind == null ? null : byKind().get(entry.undoKind);
     if (undo == null) {
       throw Refusal.conflict("this cannot be taken back");
+    }
+    Set<Long> changed = libraries.changedBy(id);
+    if (!changed.isEmpty() && seen.hidden().containsAll(changed)) {
+      throw Refusal.notFound("no such line on the trail");
     }
     if (!Actor.may(undo.kind().needs())) {
       throw new AccessDeniedException("taking this back needs the right to do it");

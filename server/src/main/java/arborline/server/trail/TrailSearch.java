@@ -87,7 +87,7 @@ class TrailSearch {
         values.toArray());
   }
 
-  /** Leaves out what was done in libraries that whoever asks does not see. */
+  /** Leaves out what was done only in libraries that whoever asks does not see. */
   private static void leaveOut(StringBuilder where, List<Object> values, Set<Long> hidden) {
     if (hidden.isEmpty()) {
       return;
@@ -95,8 +95,10 @@ class TrailSearch {
     String marks = String.join(", ", Collections.nCopies(hidden.size(), "?"));
     where.append(
         """
-         and not exists (select 1 from trail_library l
-           where l.trail_id = trail_entry.id and l.library_id in (%1$s))
+         and not (exists (select 1 from trail_library l
+             where l.trail_id = trail_entry.id and l.library_id in (%1$s))
+           and not exists (select 1 from trail_library l
+             where l.trail_id = trail_entry.id and l.library_id not in (%1$s)))
          and not (subject_kind = 'library' and subject_id in (%1$s))
          and not (subject_kind = 'tool'
            and exists (select 1 from entry e where e.tool_id = cast(subject_id as unsigned))
@@ -104,7 +106,7 @@ class TrailSearch {
              and e.library_id not in (%1$s)))\
         """
             .formatted(marks));
-    for (int times = 0; times < 3; times++) {
+    for (int times = 0; times < 4; times++) {
       values.addAll(hidden);
     }
   }

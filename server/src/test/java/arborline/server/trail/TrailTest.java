@@ -12,6 +12,7 @@ import static org.mockito.Mockito.when;
 
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
+import arborline.server.right.LibraryGuard;
 import arborline.server.right.ToolGuard;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
@@ -73,7 +74,8 @@ class TrailTest {
             json,
             mock(Live.class),
             Clock.fixed(NOON, ZoneOffset.UTC),
-            mock(ToolGuard.class));
+            mock(ToolGuard.class),
+            mock(LibraryGuard.class));
     actAs("EDIT");
   }
 
