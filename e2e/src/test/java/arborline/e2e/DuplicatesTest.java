@@ -29,7 +29,8 @@ class DuplicatesTest extends BrowserTest {
   }
 
   private Locator group() {
-    return page.getByRole(AriaRole.REGION)
+    return page.locator("main")
+        .getByRole(AriaRole.REGION)
         .filter(new Locator.FilterOptions().setHasText("NGT-FL-07"));
   }
 
