@@ -10,7 +10,7 @@ import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
-/** Every operation on a library, asked by every role with every right. */
+/** Every operation on a library and its editions, asked by programmers with every right. */
 class LibraryOperationsTest extends ServerTest {
 
   private static final List<String> RIGHTS = List.of("USE", "PROPOSE", "MAINTAIN", "OWNER");
@@ -79,18 +79,18 @@ class LibraryOperationsTest extends ServerTest {
     List<Operation> operations = new ArrayList<>();
     JsonNode paths = lead.get("/api/v1/openapi.json").body().get("paths");
     for (Map.Entry<String, JsonNode> path : paths.properties()) {
-      String short_ = path.getKey().replace("/api/v1", "");
-      if (short_.startsWith("/libraries/{id}") || short_.startsWith("/editions")) {
+      String shortPath = path.getKey().replace("/api/v1", "");
+      if (shortPath.startsWith("/libraries/{id}") || shortPath.startsWith("/editions")) {
         path.getValue()
             .properties()
-            .forEach(method -> operations.add(new Operation(method.getKey(), short_)));
+            .forEach(method -> operations.add(new Operation(method.getKey(), shortPath)));
       }
     }
     return operations;
   }
 
   @Test
-  void needsTheRightOfTheLibraryAndThatOfTheRole() {
+  void needsTheRightInTheLibrary() {
     long library = library("Operations " + System.nanoTime());
     lead.post("/api/v1/libraries/%d/tools".formatted(library), Draft.mill("LO-" + library, "10"));
     long edition =
