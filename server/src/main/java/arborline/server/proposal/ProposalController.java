@@ -4,6 +4,7 @@ import arborline.server.account.MayEdit;
 import arborline.server.account.MayPropose;
 import arborline.server.proposal.ProposalViews.ProposalHead;
 import arborline.server.proposal.ProposalViews.ProposalView;
+import arborline.server.support.Retried;
 import arborline.server.support.Slice;
 import java.util.List;
 import java.util.Optional;
@@ -55,8 +56,8 @@ class ProposalController {
   @PostMapping("/{id}/answer")
   @MayEdit
   ProposalView answer(@PathVariable long id, @RequestBody ProposalAnswer answer) {
-    return proposals.answer(
-        id, Optional.ofNullable(answer.take()).orElse(List.of()), answer.words());
+    List<Proposals.TakenChange> take = Optional.ofNullable(answer.take()).orElse(List.of());
+    return Retried.of(() -> proposals.answer(id, take, answer.words()));
   }
 
   @PostMapping("/{id}/withdraw")

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.dao.CannotAcquireLockException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 class RetriedTest {
 
@@ -56,6 +57,17 @@ class RetriedTest {
               tried.incrementAndGet();
               throw Refusal.conflict("it is locked");
             }));
+    assertEquals(1, tried.get());
+  }
+
+  @Test
+  void aPartOfATransactionIsNotBegunAgainByItself() {
+    TransactionSynchronizationManager.setActualTransactionActive(true);
+    try {
+      assertThrows(RuntimeException.class, () -> doneAtAttempt(3));
+    } finally {
+      TransactionSynchronizationManager.setActualTransactionActive(false);
+    }
     assertEquals(1, tried.get());
   }
 }
