@@ -77,7 +77,7 @@ public final class ToolFields {
       while (fields.containsKey(free)) {
         free = "%s #%d".formatted(name, count++);
       }
-      fields.put(free, new ItemField(item));
+      fields.put(free, new ItemField(item.belongingTo("")));
     }
   }
 }

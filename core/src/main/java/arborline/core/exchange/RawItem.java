@@ -123,6 +123,11 @@ public record RawItem(
     return new RawItem(line, other, owner, cells, parts, findings);
   }
 
+  /** The same as what belongs to a tool; see {@link #owner}. */
+  public RawItem belongingTo(String tool) {
+    return new RawItem(line, kind, tool, cells, parts, findings);
+  }
+
   /** The same with other findings. */
   public RawItem withFindings(List<Finding> others) {
     return new RawItem(line, kind, owner, cells, parts, others);

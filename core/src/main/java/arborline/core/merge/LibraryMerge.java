@@ -17,9 +17,14 @@ public final class LibraryMerge {
    * The joined library.
    *
    * @param tools by code
+   * @param identities by code: the key of the code that the tool has in the base; of an added one
+   *     that of its own
    * @param conflicts what has to be answered, by code and field
    */
-  public record Merged(SortedMap<String, MergeTool> tools, List<MergeConflict> conflicts) {}
+  public record Merged(
+      SortedMap<String, MergeTool> tools,
+      Map<String, String> identities,
+      List<MergeConflict> conflicts) {}
 
   /** Joins two sides before anything was answered. */
   public static Merged merge(

@@ -48,9 +48,13 @@ final class MergeRun {
     keepParts();
     Map<String, String> codes = new MergedCodes(kept, this::askCode).settled();
     SortedMap<String, MergeTool> tools = new TreeMap<>();
-    kept.forEach((identity, tool) -> tools.put(codes.get(identity), tool.under(codes)));
+    Map<String, String> identities = new HashMap<>();
+    kept.forEach((identity, tool) -> {
+      tools.put(codes.get(identity), tool.under(codes));
+      identities.put(codes.get(identity), identity);
+    });
     conflicts.sort(Comparator.comparing(MergeConflict::code).thenComparing(MergeConflict::field));
-    return new LibraryMerge.Merged(tools, List.copyOf(conflicts));
+    return new LibraryMerge.Merged(tools, identities, List.copyOf(conflicts));
   }
 
   private void decide(String identity) {
