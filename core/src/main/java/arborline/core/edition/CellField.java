@@ -16,7 +16,8 @@ public record CellField(Cell cell) implements MergeField {
   }
 
   static Amount amount(Cell cell) {
-    return new Amount(cell.text(), cell.unit().map(Unit::code).orElse(""));
+    return new Amount(
+        cell.text(), cell.unit().filter(unit -> unit != Unit.ONE).map(Unit::code).orElse(""));
   }
 
   /** {@code 10 mm}; a formula behind it. */

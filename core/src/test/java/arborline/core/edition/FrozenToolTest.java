@@ -59,6 +59,20 @@ class FrozenToolTest {
   }
 
   @Test
+  void aCountIsTheSameWhetherItsUnitIsWrittenOrNot() {
+    FrozenTool counted =
+        frozen(
+            Tool.of(
+                "EM-10",
+                "Mill 10",
+                "end-mill-flat",
+                Map.of("NOF", new Value.Measure(Quantity.of("4", Unit.ONE), false))));
+    FrozenTool read = FrozenTool.read(counted.text());
+    assertEquals(
+        List.of(), FieldChange.between(ToolFields.of(counted, 7, ""), ToolFields.of(read, 7, "")));
+  }
+
+  @Test
   void keepsCuttingDataAndStacks() {
     FrozenTool whole =
         new FrozenTool(

@@ -44,6 +44,7 @@ class Attachments implements AttachmentsOfTools {
 
   private static final long LARGEST = 64L * 1024 * 1024;
   private static final int MOST = 50;
+  private static final int COPIED_AT_ONCE = 1000;
   private static final int LONGEST_NAME = 150;
 
   private final StoredContent contents;
@@ -303,6 +304,32 @@ class Attachments implements AttachmentsOfTools {
   @Override
   public Map<Long, List<Attached>> ofParts(Collection<Long> componentIds) {
     return of(AttachmentOwner.Kind.COMPONENT, componentIds);
+  }
+
+  @Override
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void copyAll(Map<Long, Long> copies) {
+    Map<Long, List<Attached>> known = new HashMap<>();
+    List<Long> all = List.copyOf(copies.keySet());
+    for (int from = 0; from < all.size(); from += COPIED_AT_ONCE) {
+      known.putAll(of(all.subList(from, Math.min(all.size(), from + COPIED_AT_ONCE))));
+    }
+    known.keySet().forEach(original -> copy(original, copies.get(original)));
+  }
+
+  private void copy(long original, long copy) {
+    jdbc.sql(
+            """
+            insert into attachment (owner, owner_id, name, name_key, media_type, size, sha256,
+              created_at, created_by)
+            select owner, :copy, name, name_key, media_type, size, sha256, created_at, created_by
+            from attachment a where owner = 'TOOL' and owner_id = :original and removed = 0
+              and not exists (select 1 from attachment own
+                where own.owner = 'TOOL' and own.owner_id = :copy and own.removed = 0)\
+            """)
+        .param("copy", copy)
+        .param("original", original)
+        .update();
   }
 
   private Map<Long, List<Attached>> of(AttachmentOwner.Kind kind, Collection<Long> ids) {

@@ -7,6 +7,7 @@ import arborline.server.account.Actor;
 import arborline.server.exchange.CuttingOfTools;
 import arborline.server.inspection.Belongings;
 import arborline.server.support.Json;
+import arborline.server.tool.OwnedByTool;
 import arborline.server.tool.ToolBelongings;
 import java.time.Clock;
 import java.time.Instant;
@@ -23,7 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Cutting data that comes with tools of a delivery, and goes out with them. */
 @Service
-class ArrivingCutting implements Belongings, CuttingOfTools {
+class ArrivingCutting implements Belongings, CuttingOfTools, OwnedByTool {
 
   private final CuttingLineRepository lines;
   private final Json json;
@@ -89,6 +90,47 @@ class ArrivingCutting implements Belongings, CuttingOfTools {
     }
     belongings.cuttingChanged(toolId);
     return made;
+  }
+
+  @Override
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void become(Map<Long, Inspected> wanted) {
+    Instant now = Instant.now(clock).truncatedTo(ChronoUnit.MICROS);
+    Map<Long, List<CuttingLine>> known =
+        lines.findByToolIdInOrderById(wanted.keySet()).stream()
+            .collect(Collectors.groupingBy(line -> line.toolId));
+    wanted.forEach((toolId, inspected) -> {
+      if (become(toolId, known.getOrDefault(toolId, List.of()), inspected.cutting(), now)) {
+        belongings.cuttingChanged(toolId);
+      }
+    });
+  }
+
+  /** What is the same stays; the first line for the same material and purpose is written anew. */
+  private boolean become(
+      long toolId, List<CuttingLine> known, List<CuttingEntry> wanted, Instant now) {
+    List<CuttingLine> others = new ArrayList<>(known);
+    List<CuttingEntry> fresh = new ArrayList<>();
+    for (CuttingEntry entry : wanted) {
+      Optional<CuttingLine> same =
+          others.stream().filter(line -> CuttingEntries.of(line, json).equals(entry)).findFirst();
+      same.ifPresentOrElse(others::remove, () -> fresh.add(entry));
+    }
+    boolean changed = !fresh.isEmpty() || !others.isEmpty();
+    for (CuttingEntry entry : fresh) {
+      CuttingLine line =
+          others.stream()
+              .filter(one ->
+                  one.material.equals(entry.material()) && one.purpose.equals(entry.purpose()))
+              .findFirst()
+              .orElseGet(() -> new CuttingLine(toolId));
+      line.versionNo += others.remove(line) ? 1 : 0;
+      line.formulas = null;
+      CuttingEntries.to(line, entry, Actor.name(), now, json);
+      lines.save(line);
+    }
+    others.forEach(lines::delete);
+    return changed;
   }
 
   @Override

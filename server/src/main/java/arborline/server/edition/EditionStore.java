@@ -1,5 +1,7 @@
 package arborline.server.edition;
 
+import arborline.core.edition.FrozenEntry;
+import arborline.core.edition.FrozenTool;
 import arborline.server.support.Refusal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -7,10 +9,12 @@ import java.sql.Timestamp;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -19,7 +23,7 @@ import org.springframework.stereotype.Component;
 
 /** Editions in the database. */
 @Component
-class EditionStore {
+public class EditionStore {
 
   private static final int CHUNK = 1000;
   private static final int MOST_EDITIONS = 1_000;
@@ -41,7 +45,7 @@ class EditionStore {
    *
    * @param hash of its content
    */
-  record PlacedTool(
+  public record PlacedTool(
       long toolId,
       long versionId,
       int number,
@@ -63,7 +67,7 @@ class EditionStore {
         row.getString("made_by"));
   }
 
-  EditionHead get(long id) {
+  public EditionHead get(long id) {
     return jdbc.sql(HEAD + " where id = ?")
         .param(id)
         .query(EditionStore::head)
@@ -79,7 +83,7 @@ class EditionStore {
         .list();
   }
 
-  Optional<EditionHead> newest(long library) {
+  public Optional<EditionHead> newest(long library) {
     return jdbc.sql(HEAD + " where library_id = ? order by edition_no desc limit 1")
         .param(library)
         .query(EditionStore::head)
@@ -171,7 +175,7 @@ class EditionStore {
   }
 
   /** All tools of an edition, by tool. */
-  Map<Long, PlacedTool> tools(long edition) {
+  public Map<Long, PlacedTool> tools(long edition) {
     Map<Long, PlacedTool> tools = new LinkedHashMap<>();
     jdbc.sql("select * from edition_tool where edition_id = ? order by code, tool_id")
         .param(edition)
@@ -179,6 +183,20 @@ class EditionStore {
         .list()
         .forEach(tool -> tools.put(tool.toolId(), tool));
     return tools;
+  }
+
+  /** Those tools of an edition that stand as it has them. */
+  public Set<Long> standing(long edition) {
+    return new HashSet<>(
+        jdbc.sql(
+                """
+                select t.id from edition_tool e
+                join tool t on t.id = e.tool_id and t.version_id = e.version_id
+                where e.edition_id = ? and t.merged_into is null\
+                """)
+            .param(edition)
+            .query(Long.class)
+            .list());
   }
 
   /** Hashes of the parts of the stacks of an edition, by code. */
@@ -205,8 +223,21 @@ class EditionStore {
         .list();
   }
 
+  /** Some tools of an edition, whole, by tool. */
+  public Map<Long, FrozenEntry> frozen(Collection<PlacedTool> tools) {
+    Map<String, String> contents =
+        contents(tools.stream().map(PlacedTool::hash).distinct().toList());
+    Map<Long, FrozenEntry> frozen = new LinkedHashMap<>();
+    tools.forEach(tool ->
+        frozen.put(
+            tool.toolId(),
+            new FrozenEntry(
+                FrozenTool.read(contents.get(tool.hash())), tool.number(), tool.section())));
+    return frozen;
+  }
+
   /** What some hashes are of. */
-  Map<String, String> contents(Collection<String> hashes) {
+  public Map<String, String> contents(Collection<String> hashes) {
     Map<String, String> contents = new HashMap<>();
     List<String> all = new ArrayList<>(hashes);
     for (int from = 0; from < all.size(); from += CHUNK) {

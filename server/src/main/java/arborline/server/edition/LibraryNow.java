@@ -1,5 +1,6 @@
 package arborline.server.edition;
 
+import arborline.core.edition.FrozenEntry;
 import arborline.core.edition.FrozenTool;
 import arborline.core.exchange.Bundle;
 import arborline.core.exchange.RawItem;
@@ -12,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,7 +25,7 @@ import org.springframework.stereotype.Component;
 
 /** Freezes what stands in a library, some tools at a time, in the order of their codes. */
 @Component
-class LibraryNow {
+public class LibraryNow {
 
   private static final int CHUNK = 500;
 
@@ -67,6 +69,27 @@ class LibraryNow {
     if (!waiting.isEmpty()) {
       flush(library, waiting, some);
     }
+  }
+
+  /** Those of some tools that a library holds, by tool. */
+  public Map<Long, FrozenEntry> of(long library, Collection<Long> tools) {
+    Map<Long, FrozenEntry> frozen = new LinkedHashMap<>();
+    List<Long> all = List.copyOf(tools);
+    try {
+      for (int from = 0; from < all.size(); from += CHUNK) {
+        whole.ofLibrary(
+            library,
+            all.subList(from, Math.min(all.size(), from + CHUNK)),
+            (toolId, bundle, attached) ->
+                frozen.put(
+                    toolId,
+                    new FrozenEntry(
+                        FrozenTool.of(bundle), bundle.number().getAsInt(), bundle.section())));
+      }
+    } catch (IOException broken) {
+      throw new UncheckedIOException(broken);
+    }
+    return frozen;
   }
 
   private void flush(long library, List<Waiting> waiting, Consumer<Frozen> some) {

@@ -30,6 +30,13 @@ public interface AttachmentsOfTools {
   /** The same of parts, by component id. */
   Map<Long, List<Attached>> ofParts(Collection<Long> componentIds);
 
+  /**
+   * Has the files of tools belong to their copies as well; a copy that has some stays as it is.
+   *
+   * @param copies by the tool that each is a copy of
+   */
+  void copyAll(Map<Long, Long> copies);
+
   /** Writes the content of one. */
   void copy(Attached attached, OutputStream target) throws IOException;
 }

@@ -76,6 +76,12 @@ public class WholeTools {
         });
   }
 
+  /** Visits those of some tools that a library holds, as it holds them. */
+  public void ofLibrary(long libraryId, Collection<Long> toolIds, Visitor visitor)
+      throws IOException {
+    visit(contents.of(libraryId, toolIds), visitor);
+  }
+
   /** Visits one tool, and behind it the inserts that it takes. */
   void ofTool(long toolId, Consumer<Map<Long, Bundle>> beside, Visitor visitor) throws IOException {
     Tools.Known known = tools.get(toolId);

@@ -19,6 +19,8 @@ interface EntryRepository extends Repository<Entry, Long> {
 
   List<Entry> findByToolIdOrderByLibraryId(long toolId);
 
+  List<Entry> findByLibraryIdAndToolIdIn(long libraryId, Collection<Long> toolIds);
+
   List<Entry> findByToolIdIn(Collection<Long> toolIds);
 
   List<Entry> findByToolId(long toolId, Limit limit);

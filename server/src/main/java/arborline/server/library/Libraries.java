@@ -165,7 +165,34 @@ public class Libraries {
         });
   }
 
-  /** A new library with the settings and naming patterns of another one. */
+  /** A new library that is derived from another one; it holds the newest versions of its tools. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public LibraryHead derived(long base, @Nullable String name) {
+    Library library = like(store.library(base), name);
+    library.follows = true;
+    libraries.flush();
+    live.say("library", library.id, "");
+    return head(library);
+  }
+
+  /**
+   * Says on the trail that a library was derived; taking it back deletes it.
+   *
+   * @param base the library that it came from
+   * @return the line of the trail
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public long recordDerived(long library, long base, String text) {
+    return trail.record(
+        TrailRecord.of("library", library, text)
+            .in(List.of(base))
+            .undoneBy(LibraryUndo.DUPLICATED, new LibraryUndo.Opened(library)));
+  }
+
+  /**
+   * A new library with the settings and naming patterns of another one, shared as that one is; like
+   * a reference it is the shop's.
+   */
   @Transactional(propagation = Propagation.MANDATORY)
   Library like(Library original, @Nullable String name) {
     Library library = new Library(SettingsCheck.name(name));
@@ -178,6 +205,8 @@ public class Libraries {
     Library saved = libraries.save(library);
     settings.write(saved, given);
     libraries.flush();
+    Sharing shared = guard.access(List.of(original.id)).get(original.id).sharing();
+    rights.opened(saved.id, shared == Sharing.PRIVATE ? Sharing.PRIVATE : Sharing.SHOP);
     return saved;
   }
 

@@ -76,30 +76,38 @@ public class LibraryContents implements Holdings {
     List<Entry> chunk;
     do {
       chunk = entries.after(libraryId, code, id, Limit.of(CHUNK));
-      Map<Long, Tool> versions =
-          chunk.isEmpty()
-              ? Map.of()
-              : tools.getObject().versions(chunk.stream().map(entry -> entry.versionId).toList());
-      Map<Long, Bundle> some = new LinkedHashMap<>();
-      for (Entry entry : chunk) {
-        Tool tool = versions.get(entry.versionId).named(entry.code, entry.name);
-        some.put(
-            entry.toolId,
-            new Bundle(
-                tool,
-                OptionalInt.of(entry.number),
-                entry.section,
-                List.of(),
-                List.of(),
-                List.of()));
-        code = entry.code;
-        id = entry.id;
-      }
-      if (!some.isEmpty()) {
-        visitor.visit(some);
+      if (!chunk.isEmpty()) {
+        visitor.visit(bundles(chunk));
+        code = chunk.getLast().code;
+        id = chunk.getLast().id;
       }
       entities.clear();
     } while (chunk.size() == CHUNK);
+  }
+
+  /** Those of some tools that a library holds, as it holds them, without what belongs to them. */
+  public Map<Long, Bundle> of(long libraryId, Collection<Long> toolIds) {
+    return bundles(entries.findByLibraryIdAndToolIdIn(libraryId, toolIds));
+  }
+
+  private Map<Long, Bundle> bundles(List<Entry> some) {
+    Map<Long, Tool> versions =
+        some.isEmpty()
+            ? Map.of()
+            : tools.getObject().versions(some.stream().map(entry -> entry.versionId).toList());
+    Map<Long, Bundle> bundles = new LinkedHashMap<>();
+    for (Entry entry : some) {
+      bundles.put(
+          entry.toolId,
+          new Bundle(
+              versions.get(entry.versionId).named(entry.code, entry.name),
+              OptionalInt.of(entry.number),
+              entry.section,
+              List.of(),
+              List.of(),
+              List.of()));
+    }
+    return bundles;
   }
 
   @Override

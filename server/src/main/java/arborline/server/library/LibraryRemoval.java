@@ -18,6 +18,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class LibraryRemoval {
 
+  private static final int MOST_NAMED = 5;
+
   private final EntryStore store;
   private final LibraryRepository libraries;
   private final EntryRepository entries;
@@ -26,6 +28,7 @@ class LibraryRemoval {
   private final Live live;
   private final Clock clock;
   private final LibraryGuard guard;
+  private final List<LibraryCitations> citations;
 
   LibraryRemoval(
       EntryStore store,
@@ -35,7 +38,9 @@ class LibraryRemoval {
       Trail trail,
       Live live,
       Clock clock,
-      LibraryGuard guard) {
+      LibraryGuard guard,
+      List<LibraryCitations> citations) {
+    this.citations = citations;
     this.guard = guard;
     this.store = store;
     this.libraries = libraries;
@@ -68,9 +73,20 @@ class LibraryRemoval {
   /** Puts a locked library away with all its entries. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void putAway(Library library, long number) {
+    refuseCited(library);
     library.putAway(Instant.now(clock));
     away.library(number, library.id);
     live.say("library", library.id, "");
+  }
+
+  private void refuseCited(Library library) {
+    List<String> citing =
+        citations.stream().flatMap(one -> one.of(library.id).stream()).limit(MOST_NAMED).toList();
+    if (!citing.isEmpty()) {
+      throw Refusal.conflict(
+          "library '%s' is needed by %s; end that first"
+              .formatted(library.name, String.join(", ", citing)));
+    }
   }
 
   @Transactional(propagation = Propagation.MANDATORY)

@@ -10,6 +10,8 @@ import arborline.core.stack.PlannedStack;
 import arborline.core.tool.Tool;
 import arborline.server.inspection.Belongings;
 import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.tool.OwnedByTool;
 import arborline.server.tool.ToolBelongings;
 import arborline.server.tool.Tools;
 import java.math.BigDecimal;
@@ -19,13 +21,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Stacks that come with tools of a delivery. */
 @Service
-class ArrivingStacks implements Belongings {
+class ArrivingStacks implements Belongings, OwnedByTool {
 
   private final StackRepository stacks;
   private final StackVersions versions;
@@ -107,6 +110,58 @@ class ArrivingStacks implements Belongings {
     }
     belongings.stackChanged(toolId);
     return made;
+  }
+
+  @Override
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void become(Map<Long, Inspected> wanted) {
+    Map<Long, List<StackRow>> rows =
+        stacks.findByToolIdInOrderById(wanted.keySet()).stream()
+            .collect(Collectors.groupingBy(row -> row.toolId));
+    Map<Long, List<PlannedStack>> known = planned.of(wanted.keySet());
+    wanted.forEach((toolId, inspected) -> {
+      List<StackRow> own = rows.getOrDefault(toolId, List.of());
+      List<PlannedStack> there = known.getOrDefault(toolId, List.of());
+      if (become(toolId, own, there, inspected.stacks())) {
+        belongings.stackChanged(toolId);
+      }
+    });
+  }
+
+  private boolean become(
+      long toolId, List<StackRow> rows, List<PlannedStack> there, List<PlannedStack> wanted) {
+    List<PlannedStack> fresh = new ArrayList<>(wanted);
+    boolean changed = false;
+    for (int i = 0; i < rows.size(); i++) {
+      PlannedStack own = there.get(i);
+      Optional<PlannedStack> same = fresh.stream().filter(one -> same(own, one)).findFirst();
+      if (same.isPresent()) {
+        fresh.remove(same.get());
+      } else {
+        stacks.delete(rows.get(i));
+        changed = true;
+      }
+    }
+    if (!fresh.isEmpty()) {
+      Tool tool = tools.get(toolId).tool();
+      fresh.forEach(stack -> build(toolId, tool, stack));
+    }
+    return changed || !fresh.isEmpty();
+  }
+
+  private void build(long toolId, Tool tool, PlannedStack stack) {
+    Map<String, ComponentRow> parts = new HashMap<>();
+    components.findByCodeKeyIn(keys(stack)).forEach(row -> parts.put(row.codeKey, row));
+    StackCheck.obstacles(
+            tool, stack, code -> Optional.ofNullable(parts.get(Codes.key(code))).map(this::part))
+        .stream()
+        .findFirst()
+        .ifPresent(fault -> {
+          throw Refusal.conflict(
+              "stack '%s' of %s cannot be built: %s"
+                  .formatted(stack.name(), tool.code(), fault.message()));
+        });
+    keep(toolId, tool, stack, parts);
   }
 
   private Component part(ComponentRow row) {
