@@ -66,6 +66,9 @@ final class Api {
   /** Where the watched folders of tests stand. */
   static final Path WATCHED = watched();
 
+  /** Where the folders of the outlets of tests stand. */
+  static final Path OUTLETS = WATCHED.resolve("outlets");
+
   private static Path watched() {
     try {
       Path folder = Files.createTempDirectory("watched");
@@ -78,6 +81,7 @@ final class Api {
 
   static void properties(DynamicPropertyRegistry registry) {
     registry.add("arbor.watched", WATCHED::toString);
+    registry.add("arbor.outlets", OUTLETS::toString);
     registry.add("spring.datasource.url", DATABASE::url);
     registry.add("spring.datasource.username", DATABASE::user);
     registry.add("spring.datasource.password", DATABASE::password);

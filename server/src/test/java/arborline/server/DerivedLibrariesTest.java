@@ -145,13 +145,6 @@ class DerivedLibrariesTest extends ServerTest {
     lead.send("DELETE", "/api/v1/libraries/%d/tools/%d".formatted(base, gone), null);
     publish();
     Api.Answer update = update(heron);
-    System.err.println(
-        "DBG "
-            + lead.get("/api/v1/libraries/%d/base/differences".formatted(heron))
-                .at("changed")
-                .valueStream()
-                .map(x -> x.get("code") + " " + x.get("fields"))
-                .toList());
     assertEquals(1, update.number("added"));
     assertEquals(1, update.number("changed"));
     assertEquals(1, update.number("removed"));

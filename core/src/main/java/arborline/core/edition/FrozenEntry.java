@@ -1,15 +1,19 @@
 package arborline.core.edition;
 
+import arborline.core.exchange.Bundle;
 import arborline.core.exchange.Cell;
 import arborline.core.exchange.ItemKind;
 import arborline.core.exchange.RawBundle;
 import arborline.core.exchange.RawItem;
+import arborline.core.inspect.Inspected;
+import arborline.core.inspect.Inspector;
 import arborline.core.merge.MergeField;
 import arborline.core.merge.MergeTool;
 import arborline.core.merge.PlainText;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
@@ -57,6 +61,13 @@ public record FrozenEntry(FrozenTool tool, int number, String section) {
   private static String text(MergeTool tool, String name) {
     MergeField field = tool.fields().get(name);
     return Optional.ofNullable(field).map(one -> ((PlainText) one).text()).orElse("");
+  }
+
+  /** The tool with all that belongs to it. */
+  public Bundle whole() {
+    Inspected read = Inspector.inspect(bundle());
+    return new Bundle(
+        read.tool(), OptionalInt.of(number), section, List.of(), read.cutting(), read.stacks());
   }
 
   /** As a file would bring it. */

@@ -8,7 +8,7 @@ import java.util.Base64;
 import java.util.HexFormat;
 
 /** Texts that let somebody in; only their SHA-256 is stored. */
-final class Secrets {
+public final class Secrets {
 
   private static final SecureRandom RANDOM = new SecureRandom();
   private static final int BYTES = 32;
@@ -16,13 +16,13 @@ final class Secrets {
   private Secrets() {}
 
   /** A new one, of 256 random bits. */
-  static String fresh() {
+  public static String fresh() {
     byte[] bytes = new byte[BYTES];
     RANDOM.nextBytes(bytes);
     return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
   }
 
-  static String hash(String secret) {
+  public static String hash(String secret) {
     try {
       byte[] digest =
           MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8));

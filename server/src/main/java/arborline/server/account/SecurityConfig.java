@@ -73,6 +73,10 @@ class SecurityConfig {
                 .requestMatchers(
                     "/api/v1/session", "/api/v1/invitations/**", "/api/v1/openapi.json")
                 .permitAll()
+                .requestMatchers(HttpMethod.GET, "/api/v1/feeds/**")
+                .permitAll()
+                .requestMatchers(HttpMethod.HEAD, "/api/v1/feeds/**")
+                .permitAll()
                 .requestMatchers(HttpMethod.GET, "/actuator/health")
                 .permitAll()
                 .requestMatchers("/api/**", "/actuator/**")

@@ -26,6 +26,7 @@ class SignInGuard {
   private static final int PER_NAME_AND_ADDRESS = 5;
   private static final int PER_ADDRESS = 60;
   private static final int LINKS_PER_ADDRESS = 1_000;
+  private static final int FEEDS_PER_ADDRESS = 10_000;
   private static final int PER_NAME_FROM_ELSEWHERE = 20;
   private static final Duration SHORT = Duration.ofMinutes(1);
   private static final Duration LONG = Duration.ofMinutes(15);
@@ -79,6 +80,14 @@ class SignInGuard {
     if (!bucket("link " + address, LINKS_PER_ADDRESS, LONG).tryConsume(1)) {
       throw Refusal.of(
           HttpStatus.TOO_MANY_REQUESTS, "too many attempts; wait a minute and try again");
+    }
+  }
+
+  /** The same for what programs read from an address, again and again. */
+  void feedUsed(String address) {
+    if (!bucket("feed " + address, FEEDS_PER_ADDRESS, LONG).tryConsume(1)) {
+      throw Refusal.of(
+          HttpStatus.TOO_MANY_REQUESTS, "this is asked for too often; wait a minute and try again");
     }
   }
 

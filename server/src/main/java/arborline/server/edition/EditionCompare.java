@@ -1,12 +1,11 @@
 package arborline.server.edition;
 
 import arborline.core.edition.FieldChange;
+import arborline.core.edition.FrozenPart;
 import arborline.core.edition.FrozenTool;
 import arborline.core.edition.PartFields;
 import arborline.core.edition.ToolFields;
 import arborline.core.exchange.Interpreter;
-import arborline.core.exchange.ItemKind;
-import arborline.core.exchange.RawItemsJson;
 import arborline.core.merge.MergeTool;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Silhouettes;
@@ -170,7 +169,7 @@ class EditionCompare {
   }
 
   private static MergeTool part(String content, String code) {
-    return PartFields.of(RawItemsJson.fromText(content, ItemKind.HOLDER, "").getFirst());
+    return PartFields.of(FrozenPart.read(content));
   }
 
   private static boolean differs(PlacedTool before, PlacedTool after) {

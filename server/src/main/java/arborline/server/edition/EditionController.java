@@ -1,11 +1,20 @@
 package arborline.server.edition;
 
+import arborline.core.exchange.BundleFormat;
 import arborline.core.sharing.LibraryRight;
 import arborline.server.account.MayEdit;
+import arborline.server.exchange.Formats;
+import arborline.server.exchange.PackedFiles;
 import arborline.server.right.NeedsInLibrary;
 import arborline.server.support.LongWork;
 import arborline.server.support.Slice;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -25,8 +34,10 @@ class EditionController {
 
   private final Editions editions;
   private final EditionCompare comparing;
+  private final EditionFiles files;
 
-  EditionController(Editions editions, EditionCompare comparing) {
+  EditionController(Editions editions, EditionCompare comparing, EditionFiles files) {
+    this.files = files;
     this.editions = editions;
     this.comparing = comparing;
   }
@@ -59,6 +70,41 @@ class EditionController {
   @NeedsInLibrary(LibraryRight.MAINTAIN)
   Editions.EditionBack back(@PathVariable long id) {
     return editions.back(id);
+  }
+
+  /** Answers an edition as a file, written and read back before anything is sent. */
+  @GetMapping("/editions/{id}/export")
+  void export(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "csv") String format,
+      @RequestParam(required = false) @Nullable String unit,
+      HttpServletResponse response)
+      throws IOException {
+    EditionHead edition = editions.get(id);
+    BundleFormat chosen = Formats.named(format);
+    String title = editions.library(edition.libraryId());
+    Path file = Files.createTempFile("edition", "." + chosen.ending());
+    try {
+      EditionFiles.EditionFile written =
+          files.write(edition, title, chosen, Formats.unit(unit), file);
+      String name =
+          PackedFiles.fileName("%s edition %d".formatted(title, edition.number()), chosen.ending());
+      response.setHeader(
+          "X-Proof",
+          "%s; compared=%d; losses=%d"
+              .formatted(
+                  written.proof().equal() ? "equal" : "different",
+                  written.proof().compared(),
+                  written.losses().count()));
+      response.setContentType(PackedFiles.mediaType(name, chosen));
+      response.setContentLengthLong(Files.size(file));
+      response.setHeader(
+          HttpHeaders.CONTENT_DISPOSITION,
+          ContentDisposition.attachment().filename(name).build().toString());
+      Files.copy(file, response.getOutputStream());
+    } finally {
+      Files.deleteIfExists(file);
+    }
   }
 
   @GetMapping("/editions/{id}/tools")

@@ -4,6 +4,7 @@ import arborline.core.library.VisibleText;
 import arborline.core.sharing.LibraryRight;
 import arborline.server.account.Actor;
 import arborline.server.edition.EditionStore.PlacedTool;
+import arborline.server.library.LibraryContents;
 import arborline.server.library.LibraryLocks;
 import arborline.server.library.LibraryRefill;
 import arborline.server.live.Live;
@@ -40,6 +41,7 @@ public class Editions {
   private final Live live;
   private final Clock clock;
   private final LibraryRefill refill;
+  private final LibraryContents libraries;
 
   Editions(
       EditionStore store,
@@ -50,7 +52,9 @@ public class Editions {
       Trail trail,
       Live live,
       Clock clock,
-      LibraryRefill refill) {
+      LibraryRefill refill,
+      LibraryContents libraries) {
+    this.libraries = libraries;
     this.refill = refill;
     this.store = store;
     this.now = now;
@@ -67,6 +71,13 @@ public class Editions {
   public List<EditionHead> of(long library) {
     guard.need(library, LibraryRight.USE);
     return store.of(library);
+  }
+
+  /** The name of a library that whoever asks sees. */
+  @Transactional(readOnly = true)
+  public String library(long id) {
+    guard.need(id, LibraryRight.USE);
+    return libraries.name(id);
   }
 
   /** An edition of a library that whoever asks sees. */

@@ -1,10 +1,10 @@
 package arborline.server.edition;
 
 import arborline.core.edition.FrozenEntry;
+import arborline.core.edition.FrozenPart;
 import arborline.core.edition.FrozenTool;
 import arborline.core.exchange.Bundle;
 import arborline.core.exchange.RawItem;
-import arborline.core.exchange.RawItemsJson;
 import arborline.server.edition.EditionStore.PlacedTool;
 import arborline.server.exchange.WholeTools;
 import java.io.IOException;
@@ -118,7 +118,7 @@ public class LibraryNow {
     whole
         .parts(versions.keySet())
         .forEach((code, part) -> {
-          String content = RawItemsJson.toText(List.of(part.part().item()));
+          String content = FrozenPart.text(part.part());
           String hash = sha256(content);
           contents.put(hash, content);
           parts.put(code, hash);

@@ -2,11 +2,10 @@ package arborline.server.exchange;
 
 import arborline.core.convert.ConversionReport;
 import arborline.core.convert.Progress;
-import arborline.core.convert.Readback;
+import arborline.core.convert.ProvenFile;
 import arborline.core.exchange.Bundle;
 import arborline.core.exchange.BundleFormat;
 import arborline.core.exchange.BundlePart;
-import arborline.core.exchange.BundleSink;
 import arborline.core.exchange.Contents;
 import arborline.core.exchange.LossReport;
 import arborline.core.exchange.Losses;
@@ -15,10 +14,7 @@ import arborline.core.quantity.Unit;
 import arborline.server.exchange.AttachmentsOfTools.Attached;
 import arborline.server.library.LibraryContents;
 import arborline.server.tool.Tools;
-import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -172,32 +168,29 @@ class Exports {
     Survey survey = survey(title, walk, unit).with(modelsOfParts);
     LossReport report = new LossReport();
     Losses losses = losses(survey, format, report);
-    long[] count = {0};
     Set<Attached> all = new LinkedHashSet<>();
-    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file));
-        BundleSink sink = format.create(out, survey.options())) {
-      for (WholeTools.WholePart part : survey.parts().values()) {
-        sink.part(part.part());
-        all.addAll(part.attached());
-      }
-      walk.through(
-          chunk -> {},
-          (toolId, bundle, attached) -> {
-            losses.of(bundle);
-            sink.write(bundle);
-            count[0]++;
-            all.addAll(attached);
-          });
-    }
-    return new Written(title, count[0], report, prove(walk, format, survey, file), all);
-  }
-
-  private static ConversionReport.Proof prove(
-      Walk walk, BundleFormat format, Survey survey, Path file) throws IOException {
-    try (Readback back = Readback.open(file, format, survey.options())) {
-      walk.through(chunk -> {}, (toolId, bundle, attached) -> back.compare(bundle));
-      return back.proof(survey.plainParts());
-    }
+    survey.parts().values().forEach(part -> all.addAll(part.attached()));
+    boolean[] again = {false};
+    ProvenFile.Written written =
+        ProvenFile.write(
+            file,
+            format,
+            survey.options(),
+            survey.plainParts(),
+            visitor -> {
+              boolean first = !again[0];
+              again[0] = true;
+              walk.through(
+                  chunk -> {},
+                  (toolId, bundle, attached) -> {
+                    if (first) {
+                      losses.of(bundle);
+                      all.addAll(attached);
+                    }
+                    visitor.visit(bundle);
+                  });
+            });
+    return new Written(title, written.tools(), report, written.proof(), all);
   }
 
   private static Losses losses(Survey survey, BundleFormat format, LossReport report) {

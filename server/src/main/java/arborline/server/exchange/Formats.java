@@ -8,11 +8,11 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Format and unit as an address names them. */
-final class Formats {
+public final class Formats {
 
   private Formats() {}
 
-  static BundleFormat named(String id) {
+  public static BundleFormat named(String id) {
     return BundleFormats.named(id)
         .orElseThrow(() ->
             Refusal.badRequest(
@@ -21,7 +21,7 @@ final class Formats {
                         ", ", BundleFormats.all().stream().map(BundleFormat::id).toList())));
   }
 
-  static Optional<Unit> unit(@Nullable String text) {
+  public static Optional<Unit> unit(@Nullable String text) {
     if (text == null || text.isBlank()) {
       return Optional.empty();
     }

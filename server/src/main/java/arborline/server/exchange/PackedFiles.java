@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
 
 /** Files as they are saved: by themselves, or as a ZIP with the attachments that they name. */
 @Component
-class PackedFiles {
+public class PackedFiles {
 
   static final String ZIP = "application/zip";
 
@@ -25,7 +25,7 @@ class PackedFiles {
   }
 
   /** The name under which a file is saved. */
-  static String fileName(String title, String ending) {
+  public static String fileName(String title, String ending) {
     String plain = title.replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(Locale.ROOT);
     String base = plain.replaceAll("^-|-$", "");
     return (base.isEmpty() ? "tools" : base) + "." + ending;
@@ -37,7 +37,7 @@ class PackedFiles {
   }
 
   /** What a saved file is, by its name. */
-  static String mediaType(String fileName, BundleFormat format) {
+  public static String mediaType(String fileName, BundleFormat format) {
     return fileName.endsWith(".zip") ? ZIP : format.mediaType();
   }
 

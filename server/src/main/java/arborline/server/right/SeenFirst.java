@@ -39,6 +39,7 @@ class SeenFirst implements WebMvcConfigurer, HandlerInterceptor {
   private static final Map<String, String> LIBRARY_OF =
       Map.of(
           "editions", "select library_id from edition where id = ?",
+          "outlets", "select library_id from outlet where id = ?",
           "proposals", "select library_id from proposal where id = ?");
 
   private final LibraryGuard libraries;

@@ -1,0 +1,79 @@
+package arborline.server.outlet;
+
+import arborline.core.sharing.LibraryRight;
+import arborline.server.account.MayEdit;
+import arborline.server.right.NeedsInLibrary;
+import arborline.server.support.Slice;
+import arborline.server.trail.Undoable;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Outlets of libraries. */
+@RestController
+@RequestMapping("/api/v1/outlets")
+class OutletController {
+
+  private final Outlets outlets;
+
+  OutletController(Outlets outlets) {
+    this.outlets = outlets;
+  }
+
+  /**
+   * Outlets and how they stand.
+   *
+   * @param library null for those of all libraries
+   */
+  @GetMapping
+  Slice<Outlets.OutletView> all(@RequestParam(required = false) @Nullable Long library) {
+    return Slice.all(outlets.all(library));
+  }
+
+  /** Opens an outlet; the address of one behind a key is told this once. */
+  @PostMapping
+  @MayEdit
+  @ResponseStatus(HttpStatus.CREATED)
+  Outlets.OutletOpened open(@RequestBody Outlets.OutletOrder order) {
+    return outlets.open(order);
+  }
+
+  @GetMapping("/{id}")
+  Outlets.OutletView one(@PathVariable long id) {
+    return outlets.get(id);
+  }
+
+  /** Has it written again, whatever stands there. */
+  @PostMapping("/{id}/write")
+  @MayEdit
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
+  Outlets.OutletView write(@PathVariable long id) {
+    outlets.again(id);
+    return outlets.get(id);
+  }
+
+  /** Gives it another address; the former one stops. */
+  @PostMapping("/{id}/address")
+  @MayEdit
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
+  Outlets.OutletOpened address(@PathVariable long id) {
+    return outlets.newAddress(id);
+  }
+
+  /** Closes it; the file in its folder stays. */
+  @DeleteMapping("/{id}")
+  @MayEdit
+  @NeedsInLibrary(LibraryRight.MAINTAIN)
+  Undoable close(@PathVariable long id) {
+    return outlets.close(id);
+  }
+}

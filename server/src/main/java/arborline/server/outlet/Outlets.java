@@ -1,0 +1,481 @@
+package arborline.server.outlet;
+
+import arborline.core.convert.ConversionReport;
+import arborline.core.exchange.BundleFormat;
+import arborline.core.exchange.LossReport;
+import arborline.core.quantity.Unit;
+import arborline.core.sharing.LibraryRight;
+import arborline.server.account.Actor;
+import arborline.server.account.Permission;
+import arborline.server.account.Secrets;
+import arborline.server.edition.EditionHead;
+import arborline.server.edition.EditionStore;
+import arborline.server.exchange.Formats;
+import arborline.server.exchange.PackedFiles;
+import arborline.server.library.LibraryCitations;
+import arborline.server.library.LibraryLocks;
+import arborline.server.live.Live;
+import arborline.server.right.LibraryGuard;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
+import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
+import arborline.server.trail.Undoable;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Opens outlets of libraries, says how they stand, and closes them. */
+@Service
+class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
+
+  private static final UndoKind<Closed> KIND =
+      new UndoKind<>("outlet.closed", 1, Closed.class, Permission.EDIT);
+  private static final int MOST = 500;
+  private static final String NAME = "[A-Za-z0-9][A-Za-z0-9 ._-]{0,99}";
+  private static final String FOLDER = "[A-Za-z0-9][A-Za-z0-9 _-]{0,59}";
+
+  private final OutletStore store;
+  private final OutletWriting writing;
+  private final OutletFolders folders;
+  private final EditionStore editions;
+  private final LibraryLocks locks;
+  private final LibraryGuard guard;
+  private final JdbcClient jdbc;
+  private final Trail trail;
+  private final Live live;
+  private final Json json;
+  private final Clock clock;
+
+  Outlets(
+      OutletStore store,
+      OutletWriting writing,
+      OutletFolders folders,
+      EditionStore editions,
+      LibraryLocks locks,
+      LibraryGuard guard,
+      JdbcClient jdbc,
+      Trail trail,
+      Live live,
+      Json json,
+      Clock clock) {
+    this.store = store;
+    this.writing = writing;
+    this.folders = folders;
+    this.editions = editions;
+    this.locks = locks;
+    this.guard = guard;
+    this.jdbc = jdbc;
+    this.trail = trail;
+    this.live = live;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** How an outlet stands. */
+  enum State {
+    /** It holds the edition that it should. */
+    FED,
+    /** It is going to be written. */
+    WAITING,
+    /** It holds an older edition, or somebody changed the file. */
+    STALE,
+    /** It could not be written. */
+    FAILED,
+    /** The library has no edition yet. */
+    NO_EDITION
+  }
+
+  /**
+   * A file that was written.
+   *
+   * @param edition its number
+   * @param equal true where all was read back as it was to be written
+   */
+  record OutletFile(
+      int edition,
+      Instant at,
+      long size,
+      String sha256,
+      long tools,
+      long lossCount,
+      List<LossReport.LossGroup> losses,
+      boolean equal,
+      long compared,
+      List<String> differences) {}
+
+  /**
+   * An outlet.
+   *
+   * @param edition the one that it always holds; null for the newest
+   * @param should number of the edition that it should hold; null where there is none
+   * @param unit {@code mm}, {@code in}, or empty for lengths as authored
+   * @param path of the folder on the server; null for an address
+   * @param note what is wrong; empty where nothing is
+   * @param file the last one; null while nothing was written
+   */
+  record OutletView(
+      long id,
+      long libraryId,
+      String library,
+      @Nullable Integer edition,
+      @Nullable Integer should,
+      String format,
+      String unit,
+      OutletKind kind,
+      @Nullable String folder,
+      @Nullable String path,
+      String name,
+      State state,
+      String note,
+      Instant madeAt,
+      String madeBy,
+      @Nullable OutletFile file) {}
+
+  /**
+   * What is to be opened.
+   *
+   * @param edition which one it always holds; null for the newest
+   * @param name of the file; null for that of the library
+   */
+  record OutletOrder(
+      @Nullable Long library,
+      @Nullable Long edition,
+      @Nullable String format,
+      @Nullable String unit,
+      @Nullable OutletKind kind,
+      @Nullable String folder,
+      @Nullable String name) {}
+
+  /**
+   * An outlet that was opened.
+   *
+   * @param address from which programs read it, told this once; null for a folder
+   */
+  record OutletOpened(OutletView outlet, @Nullable String address) {}
+
+  /**
+   * All outlets of libraries that whoever asks sees, or those of one. Folders are looked into,
+   * which may take its time, so no connection is held meanwhile.
+   */
+  List<OutletView> all(@Nullable Long library) {
+    if (library != null) {
+      guard.need(library, LibraryRight.USE);
+      return views(store.of(library));
+    }
+    Set<Long> hidden = guard.hidden();
+    return views(store.all().stream().filter(one -> !hidden.contains(one.libraryId())).toList());
+  }
+
+  private List<OutletView> views(List<Outlet> some) {
+    Map<Long, String> names = new HashMap<>();
+    return some.stream()
+        .map(one -> view(one, names.computeIfAbsent(one.libraryId(), this::name)))
+        .toList();
+  }
+
+  private String name(long library) {
+    return jdbc.sql("select name from library where id = ?")
+        .param(library)
+        .query(String.class)
+        .optional()
+        .orElse("");
+  }
+
+  /** One of them, in the same way. */
+  OutletView get(long id) {
+    Outlet one = known(id);
+    guard.need(one.libraryId(), LibraryRight.USE);
+    return view(one, name(one.libraryId()));
+  }
+
+  private Outlet known(long id) {
+    return store.get(id).orElseThrow(() -> Refusal.notFound("there is no outlet " + id));
+  }
+
+  private OutletView view(Outlet one, String library) {
+    Optional<EditionHead> should = writing.should(one);
+    boolean changed =
+        one.kind() == OutletKind.FOLDER
+            && one.writtenEditionId() != null
+            && folders.root().isPresent()
+            && folders.found(one) != OutletFolders.Found.AS_WRITTEN;
+    State state = state(one, should, changed);
+    return new OutletView(
+        one.id(),
+        one.libraryId(),
+        library,
+        one.editionId() == null ? null : editions.get(one.editionId()).number(),
+        should.map(EditionHead::number).orElse(null),
+        one.format(),
+        one.unit(),
+        one.kind(),
+        one.folder(),
+        one.folder() == null || folders.root().isEmpty()
+            ? null
+            : folders.folder(one.folder()).resolve(one.name()).toString(),
+        one.name(),
+        state,
+        note(one, state, changed),
+        one.madeAt(),
+        one.madeBy(),
+        file(one));
+  }
+
+  private static State state(Outlet one, Optional<EditionHead> should, boolean changed) {
+    if (should.isEmpty()) {
+      return State.NO_EDITION;
+    }
+    if (one.fault() != null) {
+      return State.FAILED;
+    }
+    if (one.writtenEditionId() == null) {
+      return State.WAITING;
+    }
+    boolean behind = one.writtenEditionId() != should.get().id();
+    return behind || changed ? State.STALE : State.FED;
+  }
+
+  private static String note(Outlet one, State state, boolean changed) {
+    return switch (state) {
+      case FED -> "";
+      case WAITING -> "it is written within seconds";
+      case NO_EDITION -> "the library has no edition yet; publish one";
+      case FAILED -> Optional.ofNullable(one.fault()).orElse("");
+      case STALE ->
+          changed
+              ? "somebody changed or deleted the file; have it written again"
+              : "a newer edition is written within seconds";
+    };
+  }
+
+  private @Nullable OutletFile file(Outlet one) {
+    if (one.writtenEditionId() == null || one.writtenAt() == null) {
+      return null;
+    }
+    ConversionReport.Proof proof = json.read(one.proof(), ConversionReport.Proof.class);
+    return new OutletFile(
+        editions.get(one.writtenEditionId()).number(),
+        one.writtenAt(),
+        one.size(),
+        one.sha256(),
+        one.tools(),
+        one.lossCount(),
+        json.read(one.losses(), OutletWriting.KeptLosses.class).groups(),
+        proof.equal(),
+        proof.compared(),
+        proof.differences());
+  }
+
+  /** Opens one; it is written within seconds. */
+  @Transactional
+  OutletOpened open(OutletOrder order) {
+    if (order.library() == null || order.kind() == null) {
+      throw Refusal.badRequest("say which library, and kind FOLDER or ADDRESS");
+    }
+    long library = order.library();
+    BundleFormat format = Formats.named(Optional.ofNullable(order.format()).orElse(""));
+    String unit = Formats.unit(order.unit()).map(Unit::code).orElse("");
+    String title = locks.lock(library, LibraryRight.MAINTAIN);
+    if (store.count() >= MOST) {
+      throw Refusal.conflict("there are %d outlets already; close one first".formatted(MOST));
+    }
+    checkEdition(library, order.edition());
+    String folder = order.kind() == OutletKind.FOLDER ? folder(order.folder()) : null;
+    String key = order.kind() == OutletKind.ADDRESS ? Secrets.fresh() : null;
+    Outlet wanted =
+        wanted(order, library, format, unit, folder, fileName(order.name(), title, format));
+    long id = add(null, wanted, key == null ? null : Secrets.hash(key));
+    trail.record(TrailRecord.of("library", library, "opened outlet " + wanted.name()));
+    live.say("library", library, "outlet");
+    return new OutletOpened(get(id), key == null ? null : address(key, wanted.name()));
+  }
+
+  private static String address(String key, String name) {
+    return "/api/v1/feeds/%s/%s".formatted(key, name.replace(" ", "%20"));
+  }
+
+  private void checkEdition(long library, @Nullable Long edition) {
+    if (edition != null && editions.get(edition).libraryId() != library) {
+      throw Refusal.badRequest("edition %d is of another library".formatted(edition));
+    }
+  }
+
+  private String folder(@Nullable String given) {
+    String folder = Optional.ofNullable(given).orElse("").strip();
+    if (!folder.matches(FOLDER)) {
+      throw Refusal.badRequest("a folder is named by up to 60 letters, digits, blanks, - and _");
+    }
+    folders.make(folder);
+    return folder;
+  }
+
+  private static String fileName(@Nullable String given, String title, BundleFormat format) {
+    String name =
+        Optional.ofNullable(given)
+            .map(String::strip)
+            .filter(text -> !text.isEmpty())
+            .orElseGet(() -> PackedFiles.fileName(title, format.ending()));
+    if (!name.matches(NAME) || name.contains("..")) {
+      throw Refusal.badRequest(
+          "a file is named by up to 100 letters, digits, blanks, points, - and _");
+    }
+    return name.endsWith("." + format.ending()) ? name : name + "." + format.ending();
+  }
+
+  private Outlet wanted(
+      OutletOrder order,
+      long library,
+      BundleFormat format,
+      String unit,
+      @Nullable String folder,
+      String name) {
+    return new Outlet(
+        0,
+        library,
+        order.edition(),
+        format.id(),
+        unit,
+        order.kind(),
+        folder,
+        name,
+        1,
+        Instant.now(clock).truncatedTo(ChronoUnit.MICROS),
+        Actor.name(),
+        true,
+        null,
+        null,
+        null,
+        null,
+        0,
+        "",
+        0,
+        0,
+        0,
+        null,
+        null);
+  }
+
+  private long add(@Nullable Long id, Outlet one, @Nullable String keyHash) {
+    try {
+      return store.add(id, one, keyHash);
+    } catch (DuplicateKeyException taken) {
+      throw Refusal.conflict(
+          "another outlet writes %s into folder %s; choose another name"
+              .formatted(one.name(), one.folder()));
+    }
+  }
+
+  /** Has it written again within seconds, whatever stands there. */
+  @Transactional
+  void again(long id) {
+    Outlet one = known(id);
+    guard.need(one.libraryId(), LibraryRight.MAINTAIN);
+    store.want(id);
+  }
+
+  /** A new address; the former one is nothing any more. */
+  @Transactional
+  OutletOpened newAddress(long id) {
+    Outlet one = known(id);
+    locks.lock(one.libraryId(), LibraryRight.MAINTAIN);
+    if (one.kind() != OutletKind.ADDRESS) {
+      throw Refusal.conflict("the outlet writes into a folder and has no address");
+    }
+    String key = Secrets.fresh();
+    store.key(id, Secrets.hash(key));
+    trail.record(
+        TrailRecord.of(
+            "library", one.libraryId(), "gave outlet %s a new address".formatted(one.name())));
+    return new OutletOpened(get(id), address(key, one.name()));
+  }
+
+  /** What is kept of an outlet that was closed. */
+  record Closed(OutletRow outlet, @Nullable String keyHash) {}
+
+  /** What an outlet is to do. */
+  record OutletRow(
+      long id,
+      long library,
+      @Nullable Long edition,
+      String format,
+      String unit,
+      OutletKind kind,
+      @Nullable String folder,
+      String name) {}
+
+  /** Writes it no more; the file in its folder stays, an address is nothing any more. */
+  @Transactional
+  Undoable close(long id) {
+    Outlet one = known(id);
+    locks.lock(one.libraryId(), LibraryRight.MAINTAIN);
+    Closed closed =
+        new Closed(
+            new OutletRow(
+                id,
+                one.libraryId(),
+                one.editionId(),
+                one.format(),
+                one.unit(),
+                one.kind(),
+                one.folder(),
+                one.name()),
+            store.keyHash(id).orElse(null));
+    store.remove(id);
+    live.say("library", one.libraryId(), "outlet");
+    return new Undoable(
+        trail.record(
+            TrailRecord.of("library", one.libraryId(), "closed outlet " + one.name())
+                .undoneBy(KIND, closed)));
+  }
+
+  @Override
+  public UndoKind<Closed> kind() {
+    return KIND;
+  }
+
+  @Override
+  public void takeBack(Closed closed) {
+    OutletRow row = closed.outlet();
+    locks.lock(row.library(), LibraryRight.MAINTAIN);
+    OutletOrder order =
+        new OutletOrder(
+            row.library(),
+            row.edition(),
+            row.format(),
+            row.unit(),
+            row.kind(),
+            row.folder(),
+            row.name());
+    add(
+        row.id(),
+        wanted(
+            order,
+            row.library(),
+            Formats.named(row.format()),
+            row.unit(),
+            row.folder(),
+            row.name()),
+        closed.keyHash());
+    live.say("library", row.library(), "outlet");
+  }
+
+  @Override
+  public List<String> of(long libraryId) {
+    return store.of(libraryId).stream()
+        .map(one -> "outlet %s, which writes it".formatted(one.name()))
+        .toList();
+  }
+}
