@@ -77,6 +77,7 @@ class LibraryController {
       @RequestParam(defaultValue = "false") boolean down,
       @RequestParam(required = false) @Nullable String after,
       @RequestParam(defaultValue = "false") boolean uses,
+      @RequestParam(defaultValue = "false") boolean trust,
       @RequestParam(required = false) @Nullable String material,
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
@@ -86,7 +87,7 @@ class LibraryController {
         down,
         after,
         Math.clamp(limit, 1, MOST),
-        new ToolLists.Belonging(uses, material));
+        new ToolLists.Belonging(uses, material, trust));
   }
 
   @GetMapping("/{id}/facets")
@@ -111,12 +112,20 @@ class LibraryController {
         id, q, classes == null ? Set.of() : classes, section, diaMin, diaMax);
   }
 
+  /**
+   * Creates a tool as a draft.
+   *
+   * @param incomplete true where it may lack what a tool of its class must have
+   */
   @PostMapping("/{id}/tools")
   @MayEdit
   @ResponseStatus(HttpStatus.CREATED)
   @NeedsInLibrary(LibraryRight.MAINTAIN)
-  ToolDone create(@PathVariable long id, @RequestBody ToolDraft draft) {
-    return tools.create(id, draft);
+  ToolDone create(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "false") boolean incomplete,
+      @RequestBody ToolDraft draft) {
+    return tools.create(id, draft, incomplete);
   }
 
   @PostMapping("/{id}/tools/{toolId}/copy")

@@ -50,8 +50,18 @@ public class LibraryTools {
   /** Creates a tool in a library; refused where rules or its code stand against it. */
   @Transactional
   public ToolDone create(long libraryId, ToolDraft draft) {
+    return create(libraryId, draft, false);
+  }
+
+  /**
+   * The same.
+   *
+   * @param incomplete true for a draft that may lack what a tool of its class must have
+   */
+  @Transactional
+  public ToolDone create(long libraryId, ToolDraft draft, boolean incomplete) {
     Library library = store.library(libraryId);
-    CurrentTool tool = tools.add(ToolJudge.sound(draft), "created here");
+    CurrentTool tool = tools.add(ToolJudge.sound(draft, incomplete), "created here");
     return placed(library, tool, "created %s in %s".formatted(tool.code(), library.name));
   }
 

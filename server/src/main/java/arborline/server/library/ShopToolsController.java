@@ -34,6 +34,7 @@ class ShopToolsController {
       @RequestParam(defaultValue = "false") boolean down,
       @RequestParam(required = false) @Nullable String after,
       @RequestParam(defaultValue = "false") boolean uses,
+      @RequestParam(defaultValue = "false") boolean trust,
       @RequestParam(required = false) @Nullable String material,
       @RequestParam(defaultValue = "100") int limit) {
     return lists.page(
@@ -43,7 +44,7 @@ class ShopToolsController {
         down,
         after,
         Math.clamp(limit, 1, MOST),
-        new ToolLists.Belonging(uses, material));
+        new ToolLists.Belonging(uses, material, trust));
   }
 
   /**

@@ -53,6 +53,7 @@ final class ToolColumns {
           own("class", "Silhouette", "class", "class", EVERY),
           own("section", "Section", "section", "section"),
           own("standing", "Standing", "how far it is trusted", "standing"),
+          own("trust", "Trust", "why it can be trusted", null),
           own("library", "Library", "library that holds it", "library"),
           own("holder", "Holder", "holder of its first stack", "holder"),
           own("materials", "Cut", "work materials with cutting data", "material"),

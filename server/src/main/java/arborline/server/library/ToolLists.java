@@ -38,6 +38,7 @@ class ToolLists {
   private final ListedVersions versions;
   private final ListedUses uses;
   private final ListedCuts cuts;
+  private final ListedTrusts trusts;
 
   ToolLists(
       JdbcTemplate jdbc,
@@ -46,7 +47,9 @@ class ToolLists {
       ListPreviews previews,
       ListedVersions versions,
       ListedUses uses,
-      ListedCuts cuts) {
+      ListedCuts cuts,
+      ListedTrusts trusts) {
+    this.trusts = trusts;
     this.jdbc = jdbc;
     this.libraries = libraries;
     this.guard = guard;
@@ -66,6 +69,7 @@ class ToolLists {
    * @param values those that the list shows, by symbol
    * @param uses null where that was not asked for
    * @param cut null where no material was asked for, or nothing is known for it
+   * @param trust why it can be trusted; null where that was not asked for
    * @param group what it stands under in a grouped list; empty where that says nothing of it, null
    *     where the list is not grouped
    */
@@ -86,6 +90,7 @@ class ToolLists {
       @Schema(implementation = Outline.class, nullable = true) ReadyJson outline,
       ListedUses.@Nullable Uses uses,
       ListedCuts.@Nullable ListedCut cut,
+      ListedTrusts.@Nullable ListedTrust trust,
       @Nullable String group) {}
 
   /** What {@link ToolRow#values} is in the document of the API. */
@@ -109,8 +114,9 @@ class ToolLists {
    *
    * @param uses true for holders, work materials and pockets
    * @param material whose speed and feed are said; null or blank for none
+   * @param trust true for why they can be trusted
    */
-  record Belonging(boolean uses, @Nullable String material) {}
+  record Belonging(boolean uses, @Nullable String material, boolean trust) {}
 
   /**
    * A page of a list.
@@ -152,6 +158,7 @@ class ToolLists {
     Map<Long, ListedUses.Uses> known = belonging.uses() ? uses.of(shown) : Map.of();
     String material = Optional.ofNullable(belonging.material()).orElse("").strip();
     Map<Long, ListedCuts.ListedCut> cut = material.isEmpty() ? Map.of() : cuts.of(shown, material);
+    Map<Long, ListedTrusts.ListedTrust> trusted = belonging.trust() ? trusts.of(shown) : Map.of();
     List<ToolRow> items =
         placed.stream()
             .map(one ->
@@ -162,6 +169,7 @@ class ToolLists {
                     seen.get(one.tool().versionId()),
                     known.get(one.tool().toolId()),
                     cut.get(one.tool().toolId()),
+                    trusted.get(one.tool().id()),
                     group == null ? null : group.group().group(one.keys().getFirst())))
             .toList();
     String next = more ? ListCursor.write(placed.getLast()) : null;
@@ -205,6 +213,7 @@ class ToolLists {
       ListPreviews.Preview preview,
       ListedUses.@Nullable Uses uses,
       ListedCuts.@Nullable ListedCut cut,
+      ListedTrusts.@Nullable ListedTrust trust,
       @Nullable String group) {
     return new ToolRow(
         entry.id(),
@@ -223,6 +232,7 @@ class ToolLists {
         preview.outline(),
         uses,
         cut,
+        trust,
         group);
   }
 

@@ -77,9 +77,17 @@ class MachineController {
   /** A machine with its load plan; {@code seatName} is what people call its spindle. */
   record MachineView(Machine machine, String seatName, List<PlaceView> plan) {}
 
-  /** What to put into a place. */
+  /**
+   * What to put into a place.
+   *
+   * @param allow true where the lead lets a tool in that is not released
+   */
   record PutOrder(
-      long toolId, @Nullable Long libraryId, @Nullable String length, @Nullable String diameter) {}
+      long toolId,
+      @Nullable Long libraryId,
+      @Nullable String length,
+      @Nullable String diameter,
+      @Nullable Boolean allow) {}
 
   /**
    * What was done.
@@ -162,7 +170,14 @@ class MachineController {
   @MayLoad
   PlanDone put(@PathVariable String id, @PathVariable String place, @RequestBody PutOrder order) {
     Plans.Put put =
-        plans.put(id, place, order.toolId(), order.libraryId(), order.length(), order.diameter());
+        plans.put(
+            id,
+            place,
+            order.toolId(),
+            order.libraryId(),
+            order.length(),
+            order.diameter(),
+            Boolean.TRUE.equals(order.allow()));
     return new PlanDone(put.undo(), put.questions());
   }
 

@@ -51,6 +51,7 @@ public class Plans {
   private final Live live;
   private final Json json;
   private final ToolGuard seeing;
+  private final PlannableTools plannable;
 
   Plans(
       Machines machines,
@@ -62,7 +63,9 @@ public class Plans {
       Trail trail,
       Live live,
       Json json,
-      ToolGuard seeing) {
+      ToolGuard seeing,
+      PlannableTools plannable) {
+    this.plannable = plannable;
     this.seeing = seeing;
     this.machines = machines;
     this.places = places;
@@ -199,6 +202,7 @@ public class Plans {
    *     one from which it is planned already, else any that has it
    * @param length measured length from the gauge line as typed; null keeps what is known
    * @param diameter measured diameter as typed; null keeps what is known
+   * @param allow true where the lead lets a tool in that is not released
    */
   @Transactional
   public Put put(
@@ -207,12 +211,14 @@ public class Plans {
       long toolId,
       @Nullable Long libraryId,
       @Nullable String length,
-      @Nullable String diameter) {
+      @Nullable String diameter,
+      boolean allow) {
     Machine machine = machines.lock(machineId).machine();
     Optional<PlanPlace> old = places.findByMachineIdAndToolId(machineId, toolId);
     if (old.isEmpty()) {
       seeing.needSight(List.of(toolId));
     }
+    String although = old.isPresent() ? "" : plannable.although(toolId, allow);
     long named = library(old, libraryId);
     Held known = picked.one(toolId, named);
     if (libraryId != null && known.from().filter(from -> from.libraryId() == libraryId).isEmpty()) {
@@ -241,7 +247,8 @@ public class Plans {
                     stays
                         ? "measured %s in pocket %s: %s"
                             .formatted(known.tool().code(), place, sizes(entry))
-                        : "planned %s for pocket %s".formatted(known.tool().code(), place))
+                        : "planned %s for pocket %s%s"
+                            .formatted(known.tool().code(), place, although))
                 .undoneBy(PlanUndo.KIND, before));
     List<String> questions = new ArrayList<>(PickedTools.questions(known, named));
     questions.addAll(questions(machine, known, entry));

@@ -6,6 +6,7 @@ import arborline.core.inspect.ContentHash;
 import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Likeness;
 import arborline.core.library.NextSize;
+import arborline.core.library.Standing;
 import arborline.core.merge.FieldMerge;
 import arborline.core.merge.ToolDifference;
 import arborline.core.merge.ToolMerge;
@@ -199,11 +200,23 @@ class Sheets {
    */
   @Transactional
   public ToolDone change(long toolId, int baseVersion, ToolDraft draft, Optional<Choice> choice) {
+    return change(toolId, baseVersion, draft, choice, false);
+  }
+
+  /**
+   * The same.
+   *
+   * @param incomplete true where a draft may lack what a tool of its class must have
+   */
+  @Transactional
+  public ToolDone change(
+      long toolId, int baseVersion, ToolDraft draft, Optional<Choice> choice, boolean incomplete) {
     CurrentTool now = tools.lock(toolId);
     Tool mine = noted(draft, now, baseVersion);
     Tool wanted = baseVersion == now.versionNo() ? mine : merged(now, baseVersion, mine, choice);
     wanted = ToolJudge.again(wanted);
-    ToolJudge.refuseHolds(ToolJudge.inspect(RawItem.of(wanted)).findings());
+    boolean unfinished = incomplete && standings.of(toolId).standing() == Standing.DRAFT;
+    ToolJudge.refuseHolds(ToolJudge.inspect(RawItem.of(wanted)).findings(), unfinished);
     if (ContentHash.of(wanted).equals(ContentHash.of(now.tool())) && wanted.equals(now.tool())) {
       return new ToolDone(toolId, now.versionNo(), 0);
     }

@@ -115,6 +115,7 @@ class ToolController {
    * @param keep {@code mine} or {@code theirs}: whose values stand where somebody else changed the
    *     same fields since; without it that is refused
    * @param seen the version that somebody chose this for; where another stands now it is asked anew
+   * @param incomplete true where a draft may lack what a tool of its class must have
    */
   @PutMapping("/tools/{id}")
   @MayEdit
@@ -123,9 +124,10 @@ class ToolController {
       @RequestParam int version,
       @RequestParam(required = false) @Nullable String keep,
       @RequestParam(required = false) @Nullable Integer seen,
+      @RequestParam(defaultValue = "false") boolean incomplete,
       @RequestBody ToolDraft draft) {
     Optional<Sheets.Choice> choice = choice(keep, seen);
-    return Retried.of(() -> sheets.change(id, version, draft, choice));
+    return Retried.of(() -> sheets.change(id, version, draft, choice, incomplete));
   }
 
   private static Optional<Sheets.Choice> choice(@Nullable String keep, @Nullable Integer seen) {

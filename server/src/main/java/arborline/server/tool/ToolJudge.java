@@ -13,6 +13,7 @@ import arborline.core.property.Property;
 import arborline.core.quantity.Unit;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Completed;
+import arborline.core.tool.RuleBook;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
@@ -30,6 +31,9 @@ import org.jspecify.annotations.Nullable;
 
 /** Answers a draft: what was understood, what the rules say, how it looks. */
 public final class ToolJudge {
+
+  /** What the codes of findings about values begin with that are not there. */
+  private static final String MISSING = "missing.";
 
   private ToolJudge() {}
 
@@ -172,17 +176,42 @@ public final class ToolJudge {
     return inspect(draft.raw());
   }
 
-  /** The tool of a draft, named as is usual where it has no name; refused where it is held. */
-  public static Tool sound(ToolDraft draft) {
+  /** What a tool lacks that one of its class must have; empty for a whole one. */
+  public static List<Finding> missing(Tool tool) {
+    return RuleBook.judge(tool).stream().filter(ToolJudge::lacks).toList();
+  }
+
+  private static boolean lacks(Finding finding) {
+    return finding.severity() == Severity.HOLD && finding.code().startsWith(MISSING);
+  }
+
+  /**
+   * The tool of a draft, named as is usual where it has no name; refused where it is held.
+   *
+   * @param incomplete true where it may lack what one of its class must have
+   */
+  public static Tool sound(ToolDraft draft, boolean incomplete) {
     Inspected inspected = inspect(draft);
-    refuseHolds(inspected.findings());
+    refuseHolds(inspected.findings(), incomplete);
     Tool tool = inspected.tool();
     return tool.name().isBlank() ? tool.named(tool.code(), UsualName.of(tool)) : tool;
   }
 
   static void refuseHolds(List<Finding> findings) {
+    refuseHolds(findings, false);
+  }
+
+  /**
+   * Refuses what stands against a tool.
+   *
+   * @param incomplete true where it may lack what one of its class must have
+   */
+  static void refuseHolds(List<Finding> findings, boolean incomplete) {
     List<Finding> holds =
-        findings.stream().filter(finding -> finding.severity() == Severity.HOLD).toList();
+        findings.stream()
+            .filter(finding -> finding.severity() == Severity.HOLD)
+            .filter(finding -> !incomplete || !lacks(finding))
+            .toList();
     if (!holds.isEmpty()) {
       throw Refusal.conflict("cannot be saved: " + holds.getFirst().message(), holds);
     }

@@ -4,6 +4,7 @@ import arborline.core.library.Standing;
 import arborline.server.account.Actor;
 import arborline.server.live.Live;
 import arborline.server.right.ToolGuard;
+import arborline.server.rule.ShopRuling;
 import arborline.server.support.Refusal;
 import java.sql.Timestamp;
 import java.time.Clock;
@@ -37,6 +38,8 @@ class ToolStandings {
   private final ApplicationEventPublisher events;
   private final Clock clock;
   private final ToolGuard guard;
+  private final ShopRuling ruling;
+  private final Tools tools;
 
   ToolStandings(
       JdbcClient jdbc,
@@ -44,7 +47,11 @@ class ToolStandings {
       Live live,
       ApplicationEventPublisher events,
       Clock clock,
-      ToolGuard guard) {
+      ToolGuard guard,
+      ShopRuling ruling,
+      Tools tools) {
+    this.tools = tools;
+    this.ruling = ruling;
     this.guard = guard;
     this.jdbc = jdbc;
     this.store = store;
@@ -83,6 +90,7 @@ class ToolStandings {
    *     it must have
    */
   Map<Standing, List<Long>> move(Collection<Long> ids, Optional<Standing> from, Standing to) {
+    ruling.needStanding(to);
     List<Long> ordered = ids.stream().distinct().sorted().toList();
     store.hold(ordered);
     guard.needChange(ordered);
@@ -109,6 +117,7 @@ class ToolStandings {
       throw Refusal.notFound(
           "there is no tool " + some.stream().filter(id -> !there.contains(id)).findFirst().get());
     }
+    refuseIncomplete(known, to);
     List<Long> moved = new ArrayList<>();
     for (Standee tool : known) {
       Standing had = Standing.at(tool.standing());
@@ -119,6 +128,30 @@ class ToolStandings {
       }
     }
     return moved;
+  }
+
+  /** What lacks something is nothing but a draft. */
+  private void refuseIncomplete(List<Standee> known, Standing to) {
+    if (to != Standing.CHECKED && to != Standing.RELEASED) {
+      return;
+    }
+    List<Long> doubtful =
+        known.stream()
+            .filter(tool ->
+                Standing.at(tool.standing()) == Standing.DRAFT
+                    || Standing.at(tool.standing()) == Standing.RETIRED)
+            .map(Standee::id)
+            .toList();
+    tools
+        .current(doubtful)
+        .values()
+        .forEach(tool ->
+            ToolJudge.missing(tool.tool()).stream()
+                .findFirst()
+                .ifPresent(finding -> {
+                  throw Refusal.conflict(
+                      "%s stays a draft: %s".formatted(tool.code(), finding.message()));
+                }));
   }
 
   private static void refuse(Standee tool, Standing had, Optional<Standing> from) {

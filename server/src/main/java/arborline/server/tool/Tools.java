@@ -1,6 +1,7 @@
 package arborline.server.tool;
 
 import arborline.core.library.Codes;
+import arborline.core.library.Standing;
 import arborline.core.tool.Tool;
 import arborline.server.support.Refusal;
 import jakarta.persistence.EntityManager;
@@ -33,6 +34,14 @@ public class Tools {
 
   public Known get(long id) {
     return Optional.ofNullable(load(Set.of(id)).get(id))
+        .orElseThrow(() -> Refusal.notFound("there is no tool " + id));
+  }
+
+  /** How far a tool is trusted. */
+  public Standing standing(long id) {
+    return tools
+        .findById(id)
+        .map(tool -> Standing.at(tool.standing))
         .orElseThrow(() -> Refusal.notFound("there is no tool " + id));
   }
 
