@@ -24,6 +24,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -55,6 +56,7 @@ class LibraryCopying {
   private final Ids ids;
   private final Trail trail;
   private final Live live;
+  private final IncludeStore includes;
 
   LibraryCopying(
       EntryStore store,
@@ -70,7 +72,9 @@ class LibraryCopying {
       Bulk bulk,
       Ids ids,
       Trail trail,
-      Live live) {
+      Live live,
+      IncludeStore includes) {
+    this.includes = includes;
     this.store = store;
     this.sections = sections;
     this.source = source;
@@ -185,6 +189,14 @@ class LibraryCopying {
     if (entering.isEmpty()) {
       return Copied.of(plan, 0);
     }
+    if (order.move()) {
+      entering.stream()
+          .map(Planned::picked)
+          .filter(one -> one.from() != 0)
+          .collect(Collectors.groupingBy(Picked::from))
+          .forEach(
+              (from, some) -> refuseIncluded(from, some.stream().map(Picked::toolId).toList()));
+    }
     List<Long> leaving =
         order.move()
             ? entering.stream()
@@ -272,11 +284,21 @@ class LibraryCopying {
     return Copied.of(plan, told(deed, text, from));
   }
 
+  /** What comes with an included library does not leave by itself. */
+  private void refuseIncluded(long libraryId, List<Long> toolIds) {
+    includes
+        .included(libraryId, toolIds)
+        .ifPresent(why -> {
+          throw Refusal.conflict(why + "; end that in the settings to take it out");
+        });
+  }
+
   /** Takes tools out of a library; they stay in the shop. */
   @Transactional
   Undoable remove(long libraryId, List<Long> toolIds) {
     Library library = store.locked(libraryId);
     List<Long> leaving = store.entryIds(libraryId, toolIds);
+    refuseIncluded(libraryId, toolIds);
     if (leaving.isEmpty()) {
       return new Undoable(0);
     }

@@ -58,6 +58,9 @@ class LibraryOverview {
    *     there
    * @param maintainers who may change what is in it, in words
    * @param edition number of the newest one; 0 for none
+   * @param base name of the library that it is derived from; empty for none
+   * @param baseEdition number of a newer edition of that one that can be taken in; 0 for none
+   * @param staleOutlets outlets of it that do not hold the edition that they should
    * @param alike groups of tools that may be one, with tools of the library in them
    */
   record LibraryRow(
@@ -74,7 +77,10 @@ class LibraryOverview {
       Sharing sharing,
       @Nullable LibraryRight right,
       String maintainers,
-      long edition) {}
+      long edition,
+      String base,
+      long baseEdition,
+      long staleOutlets) {}
 
   @Transactional(readOnly = true)
   List<LibraryRow> of(List<Libraries.LibraryHead> heads) {
@@ -101,6 +107,28 @@ class LibraryOverview {
     Map<Long, List<Waiting>> waiting = waiting();
     Map<Long, Long> editions =
         counted("select library_id, max(edition_no) from edition group by library_id");
+    Map<Long, String> bases = bases();
+    Map<Long, Long> baseEditions =
+        counted(
+            """
+            select d.library_id, max(n.edition_no) from derived_library d
+            join edition o on o.id = d.edition_id
+            join edition n on n.library_id = d.base_id and n.edition_no > o.edition_no
+            join library b on b.id = d.base_id and b.put_away_at is null
+            group by d.library_id\
+            """);
+    Map<Long, Long> stale =
+        counted(
+            """
+            select o.library_id, count(*) from outlet o
+            where o.fault is not null or exists (
+              select 1 from edition e where e.library_id = o.library_id
+                and (o.edition_id is null and e.id <> coalesce(o.written_edition_id, 0)
+                  and not exists (select 1 from edition later
+                    where later.library_id = e.library_id and later.edition_no > e.edition_no)
+                  or e.id = o.edition_id and e.id <> coalesce(o.written_edition_id, 0)))
+            group by o.library_id\
+            """);
     Map<Long, String> maintainers =
         guard.maintainers(heads.stream().map(Libraries.LibraryHead::id).toList());
     return heads.stream()
@@ -126,7 +154,10 @@ class LibraryOverview {
               head.sharing(),
               head.right(),
               maintainers.getOrDefault(head.id(), ""),
-              editions.getOrDefault(head.id(), 0L));
+              editions.getOrDefault(head.id(), 0L),
+              bases.getOrDefault(head.id(), ""),
+              baseEditions.getOrDefault(head.id(), 0L),
+              stale.getOrDefault(head.id(), 0L));
         })
         .toList();
   }
@@ -147,7 +178,20 @@ class LibraryOverview {
         head.sharing(),
         null,
         maintainers,
+        0,
+        "",
+        0,
         0);
+  }
+
+  private Map<Long, String> bases() {
+    Map<Long, String> bases = new HashMap<>();
+    jdbc.sql(
+            "select d.library_id, b.name from derived_library d join library b on b.id = d.base_id")
+        .query(row -> {
+          bases.put(row.getLong(1), row.getString(2));
+        });
+    return bases;
   }
 
   private List<ClassCount> classes(long libraryId) {

@@ -100,7 +100,8 @@ public class LibraryRefill {
             .undoneBy(CopyUndo.KIND, new CopyUndo.Copied(libraryId, added, List.of(), number)));
   }
 
-  private List<Long> enter(Library library, List<Wanted> some) {
+  /** Puts tools into a locked library; their numbers are free. */
+  List<Long> enter(Library library, List<Wanted> some) {
     Map<Long, CurrentTool> newest = tools.current(some.stream().map(Wanted::toolId).toList());
     Map<Long, Tool> versions = tools.versions(some.stream().map(Wanted::versionId).toList());
     Map<String, List<Long>> placed = new HashMap<>();

@@ -29,6 +29,7 @@ public class LibraryTools {
   private final Tools known;
   private final Trail trail;
   private final ApplicationEventPublisher events;
+  private final IncludeStore includes;
 
   LibraryTools(
       EntryStore store,
@@ -37,7 +38,9 @@ public class LibraryTools {
       ToolStore tools,
       Tools known,
       Trail trail,
-      ApplicationEventPublisher events) {
+      ApplicationEventPublisher events,
+      IncludeStore includes) {
+    this.includes = includes;
     this.store = store;
     this.entries = entries;
     this.sections = sections;
@@ -95,6 +98,11 @@ public class LibraryTools {
   public ToolDone remove(long libraryId, long toolId) {
     Library library = store.locked(libraryId);
     Entry entry = store.entry(libraryId, toolId);
+    includes
+        .included(libraryId, List.of(toolId))
+        .ifPresent(why -> {
+          throw Refusal.conflict(why + "; end that in the settings to take it out");
+        });
     long undo =
         trail.record(
             TrailRecord.of("tool", toolId, "took %s out of %s".formatted(entry.code, library.name))

@@ -26,7 +26,7 @@ class PutAwayEntries {
 
   private static final String COLUMNS =
       "id, library_id, tool_id, version_id, pinned, number, process, section, code, name,"
-          + " class_id, dc, words";
+          + " class_id, dc, words, include_id";
   private static final int CHUNK = 500;
 
   private final JdbcClient jdbc;
