@@ -2,11 +2,16 @@
   import { createQueries, createQuery } from '@tanstack/svelte-query';
   import { machineQuery, machinesQuery } from '$lib/machine/queries';
   import { lastReconciliationQuery } from '$lib/table/queries';
-  import { nextAtMachines, nextInDeliveries, nextInProposals } from '$lib/today/next';
+  import {
+    nextAtMachines,
+    nextInDeliveries,
+    nextInLibraries,
+    nextInProposals
+  } from '$lib/today/next';
   import NextList from '$lib/today/NextList.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { proposalsQuery } from '$lib/proposal/queries';
-  import { librariesQuery } from '$lib/library/queries';
+  import { librariesQuery, overviewQuery } from '$lib/library/queries';
   import { deliveriesQuery } from '$lib/delivery/queries';
   import { type Delivery } from '$lib/api/client';
   import Loading from '$lib/shell/Loading.svelte';
@@ -17,6 +22,7 @@
   const deliveries = createQuery(deliveriesQuery);
   const libraries = createQuery(librariesQuery);
   const proposals = createQuery(proposalsQuery);
+  const overview = createQuery(overviewQuery);
   const machines = createQuery(machinesQuery);
 
   const ids = $derived((machines.data?.items ?? []).map((machine) => machine.id));
@@ -33,11 +39,12 @@
     )
   );
   const inProposals = $derived(nextInProposals(proposals.data?.items ?? []));
+  const inLibraries = $derived(nextInLibraries(overview.data?.items ?? []));
   /** Whoever receives sees that first, whoever loads machines those. */
   const next = $derived(
     who.may('RECEIVE')
-      ? [...inProposals, ...inDeliveries, ...atMachines]
-      : [...inProposals, ...atMachines, ...inDeliveries]
+      ? [...inProposals, ...inLibraries, ...inDeliveries, ...atMachines]
+      : [...inProposals, ...atMachines, ...inLibraries, ...inDeliveries]
   );
   const reading = $derived((deliveries.data?.items ?? []).filter(isRead));
   const known = $derived(deliveries.data && machines.data && proposals.data);

@@ -5,7 +5,7 @@ import { reload } from './cache';
 /** Something a person does: what is asked, what is said of it, what it concerns. */
 export interface Deed<T> {
   ask: () => Promise<T>;
-  /** Said once it is done; nothing where the page shows it anyway. */
+  /** Said once it is done; nothing, or an empty text, where the page shows it anyway. */
   message?: string | ((answer: T) => string);
   /** What is loaded again, now and when it was taken back. */
   concerns: QueryKey[];
@@ -26,7 +26,7 @@ export async function perform<T>(deed: Deed<T>): Promise<T> {
   if (deed.message) {
     await Promise.race([loaded, new Promise((late) => setTimeout(late, PATIENCE_MS))]);
     const text = typeof deed.message === 'string' ? deed.message : deed.message(answer);
-    done(text, undoOf(answer), () => void reload(...deed.concerns).then(deed.undone));
+    if (text) done(text, undoOf(answer), () => void reload(...deed.concerns).then(deed.undone));
   }
   await loaded;
   return answer;

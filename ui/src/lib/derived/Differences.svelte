@@ -14,9 +14,7 @@
     { head: `Only here`, count: shown?.ownCount ?? 0, tools: shown?.own ?? [] },
     { head: `Only in ${base}`, count: shown?.outCount ?? 0, tools: shown?.out ?? [] }
   ]);
-  const none = $derived(
-    shown && shown.changedCount + shown.ownCount + shown.outCount === 0
-  );
+  const none = $derived(shown && shown.changedCount + shown.ownCount + shown.outCount === 0);
 </script>
 
 <section aria-label="What differs here" class="min-w-0">
@@ -27,7 +25,9 @@
     <p class="mt-2 text-soft">Nothing: every tool is as in the edition that was taken in.</p>
   {:else if shown}
     {#if shown.changedCount > 0}
-      <h3 class="mt-3 font-semibold">Changed here <span class="text-soft">{shown.changedCount}</span></h3>
+      <h3 class="mt-3 font-semibold">
+        Changed here <span class="text-soft">{shown.changedCount}</span>
+      </h3>
       {#each shown.changed as tool (tool.toolId)}
         <details class="group border-b border-hairline py-1">
           <summary class="flex cursor-pointer items-center gap-3">
@@ -52,7 +52,9 @@
     {/if}
     {#each lone as group (group.head)}
       {#if group.count > 0}
-        <h3 class="mt-4 font-semibold">{group.head} <span class="text-soft">{group.count}</span></h3>
+        <h3 class="mt-4 font-semibold">
+          {group.head} <span class="text-soft">{group.count}</span>
+        </h3>
         <table class="rows w-full">
           <tbody>
             {#each group.tools as tool (tool.code)}

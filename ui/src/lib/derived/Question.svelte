@@ -53,10 +53,7 @@
   ]);
 </script>
 
-<section
-  class="border-b border-hairline py-3"
-  aria-label="{question.code}: {title}"
->
+<section class="border-b border-hairline py-3" aria-label="{question.code}: {title}">
   <div class="flex flex-wrap items-baseline gap-3">
     {#if question.toolId}
       <a class="code font-semibold hover:text-working" href="/tools/{question.toolId}"

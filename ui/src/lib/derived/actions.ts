@@ -37,7 +37,8 @@ export const takeUpdate = (library: number, body: UpdateBody) =>
 /** The library stays as it is and takes nothing of its base in any more. */
 export const letGo = (library: number) =>
   act({
-    ask: () => ask(api.DELETE('/api/v1/libraries/{id}/base', { params: { path: { id: library } } })),
+    ask: () =>
+      ask(api.DELETE('/api/v1/libraries/{id}/base', { params: { path: { id: library } } })),
     message: 'A library of its own from now on',
     concerns: concerns(library)
   });

@@ -5,8 +5,17 @@
   import { act } from '$lib/api/act';
   import { mayOwn } from './rights';
 
-  let { row, oncopy, onmerge }: { row: LibraryRow; oncopy: () => void; onmerge: () => void } =
-    $props();
+  let {
+    row,
+    onderive,
+    oncopy,
+    onmerge
+  }: {
+    row: LibraryRow;
+    onderive: () => void;
+    oncopy: () => void;
+    onmerge: () => void;
+  } = $props();
 
   const item = 'block cursor-pointer rounded-sm px-3 py-1.5 data-highlighted:bg-faint';
 
@@ -48,6 +57,19 @@
           <a {...props} class={item} href="/libraries/{row.id}/editions">Editions</a>
         {/snippet}
       </DropdownMenu.Item>
+      {#if row.base}
+        <DropdownMenu.Item>
+          {#snippet child({ props })}
+            <a {...props} class={item} href="/libraries/{row.id}/base">Base</a>
+          {/snippet}
+        </DropdownMenu.Item>
+      {/if}
+      <DropdownMenu.Item>
+        {#snippet child({ props })}
+          <a {...props} class={item} href="/outlets?library={row.id}">Outlets</a>
+        {/snippet}
+      </DropdownMenu.Item>
+      <DropdownMenu.Item class={item} onSelect={onderive}>Derive a library</DropdownMenu.Item>
       <DropdownMenu.Item class={item} onSelect={oncopy}>Copy</DropdownMenu.Item>
       {#if mayOwn(row)}
         <DropdownMenu.Item class={item} onSelect={onmerge}>Merge into another one</DropdownMenu.Item

@@ -9,10 +9,12 @@
 
   let {
     groups,
+    onderive,
     oncopy,
     onmerge
   }: {
     groups: { head: string; rows: LibraryRow[] }[];
+    onderive: (row: LibraryRow) => void;
     oncopy: (row: LibraryRow) => void;
     onmerge: (row: LibraryRow) => void;
   } = $props();
@@ -56,6 +58,12 @@
               {/if}
             {:else}
               <span class="font-semibold text-soft">{row.name}</span>
+            {/if}
+            {#if row.base}
+              <a
+                class="block truncate text-[13px] text-soft hover:text-working"
+                href="/libraries/{row.id}/base">derived from {row.base}</a
+              >
             {/if}
             {#if row.settings.purpose}
               <span class="block truncate text-[13px] text-soft" title={row.settings.purpose}
@@ -107,6 +115,18 @@
                 {count(waiting.lines, 'line')} of {waiting.name}
               </a>
             {/each}
+            {#if row.baseEdition > 0}
+              <a class="block hover:text-working" href="/libraries/{row.id}/base">
+                <Mark kind="query" word="" />
+                edition {row.baseEdition} of {row.base} to take in
+              </a>
+            {/if}
+            {#if row.staleOutlets > 0}
+              <a class="block hover:text-working" href="/outlets">
+                <Mark kind="query" word="" />
+                {count(row.staleOutlets, 'outlet')} out of date
+              </a>
+            {/if}
             {#if row.drafts > 0}
               <a class="block hover:text-working" href="/libraries/{row.id}?sort=standing">
                 <Mark kind="note" word="" />
@@ -132,7 +152,12 @@
           </td>
           <td>
             {#if who.may('EDIT') && row.right}
-              <LibraryMenu {row} oncopy={() => oncopy(row)} onmerge={() => onmerge(row)} />
+              <LibraryMenu
+                {row}
+                onderive={() => onderive(row)}
+                oncopy={() => oncopy(row)}
+                onmerge={() => onmerge(row)}
+              />
             {/if}
           </td>
         </tr>

@@ -6,6 +6,7 @@
   import Strip from '$lib/drawing/Strip.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import { materialsQuery } from '$lib/cutting/queries';
+  import { baseQuery, marksQuery } from '$lib/derived/queries';
   import { takeOut } from './actions';
   import { basket } from './basket.svelte';
   import Board from './Board.svelte';
@@ -31,6 +32,8 @@
 
   /** How many silhouettes hang on the strip. */
   const HUNG = 4;
+  /** Of how many tools at most is said what differs from the base. */
+  const COMPARED = 300;
 
   const facets = createQuery(() => facetsQuery(library, filter.counted));
   const tools = createInfiniteQuery(() =>
@@ -41,6 +44,20 @@
     Object.fromEntries((known.data?.items ?? []).map(({ id, name }) => [id, name]))
   );
   const rows = $derived((tools.data?.pages ?? []).flatMap((page) => page.items));
+  const base = createQuery(() => ({ ...baseQuery(library ?? 0), enabled: library !== null }));
+  const hasBase = $derived(library !== null && base.data?.from != null);
+  const compared = createQuery(() => ({
+    ...marksQuery(
+      library ?? 0,
+      rows.slice(0, COMPARED).map(({ toolId }) => toolId)
+    ),
+    enabled: hasBase && rows.length > 0
+  }));
+  const marks = $derived(
+    hasBase
+      ? new Map((compared.data?.items ?? []).map((one) => [one.toolId, one] as const))
+      : undefined
+  );
   const pointing = new PersistedState('the strip follows the pointer', false);
   let pointed = $state<ToolRow | null>(null);
   const hung = $derived(
@@ -91,6 +108,7 @@
     {rows}
     {filter}
     {materials}
+    {marks}
     following={facets.data?.columns ?? []}
     everywhere={library === null}
     bind:chosen

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import type { ToolColumn, ToolRow } from '$lib/api/client';
+  import type { ToolColumn, ToolMarks, ToolRow } from '$lib/api/client';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import type { Column, Where } from '$lib/grid/columns';
   import Grid from '$lib/grid/Grid.svelte';
@@ -10,6 +10,8 @@
   import { settings } from '$lib/shell/settings.svelte';
   import { noteCopied } from './copied';
   import { DRAGGED, dragged } from './dragging';
+  import { differing } from '$lib/derived/differing';
+  import { trustText } from '$lib/trust/inLists';
   import { groupTitle, materialNames, type Names } from './grouping';
   import type { ListFilter, Sort } from './filter.svelte';
   import { toolColumnsQuery } from './queries';
@@ -19,6 +21,7 @@
     filter,
     following,
     materials,
+    marks,
     everywhere = false,
     chosen = $bindable(),
     onopen,
@@ -33,6 +36,8 @@
     following: string[];
     /** Names of work materials by id. */
     materials: Names;
+    /** What is not as in the base, by tool; nothing where the library has none. */
+    marks?: Map<number, ToolMarks>;
     /** True for a list over all libraries. */
     everywhere?: boolean;
     chosen: ToolRow[];
@@ -63,6 +68,11 @@
     section: { width: 'minmax(90px, 160px)', text: (row) => row.section },
     library: { width: 'minmax(90px, 160px)', text: (row) => row.library },
     standing: { width: '104px', text: (row) => standingLabel(row.standing) },
+    trust: { width: 'minmax(150px, 280px)', text: ({ trust }) => (trust ? trustText(trust) : '') },
+    base: {
+      width: 'minmax(110px, 200px)',
+      text: (row) => differing(marks?.get(row.toolId))
+    },
     holder: { width: 'minmax(90px, 150px)', text: (row) => row.uses?.holder ?? '' },
     materials: {
       width: 'minmax(90px, 180px)',
@@ -85,7 +95,18 @@
   };
   /** What cannot be sorted by where numbers and sections belong to many libraries. */
   const ofOne = ['number', 'section'];
-  const columns = $derived((described.data?.items ?? []).map(column));
+  /** What differs from the base stands in lists of derived libraries only. */
+  const BASE: ToolColumn = {
+    id: 'base',
+    title: 'Differs',
+    name: 'what is not as in the base',
+    symbols: [],
+    text: true,
+    usualFor: []
+  };
+  const columns = $derived(
+    [...(described.data?.items ?? []), ...(marks ? [BASE] : [])].map(column)
+  );
 
   function column(described: ToolColumn): Column<ToolRow> {
     const { id, title, name, symbols } = described;
@@ -109,6 +130,7 @@
 
   function usual(id: string): boolean {
     if (id === 'library') return everywhere;
+    if (id === 'base') return true;
     if (id === 'version') return rows.some((row) => row.pinned);
     return following.includes(id);
   }

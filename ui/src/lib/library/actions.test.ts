@@ -121,10 +121,10 @@ describe('what is done in libraries', () => {
   it('puts a new tool into its holder at once where one is chosen', async () => {
     answers({ toolId: 9, undo: 46 });
     const tool = { code: 'EM-9' } as Parameters<typeof createTool>[1];
-    await createTool(7, tool, { holder: 4, overhang: 30 }, () => {});
+    await createTool(7, tool, { holder: 4, overhang: 30 }, false, () => {});
     expect(called.mock.calls[0][0]).toBe('/api/v1/libraries/{id}/held-tools');
     expect(called.mock.calls[0][1].body.stack).toEqual({ components: [4], overhang: 30 });
-    await createTool(7, tool, null, () => {});
+    await createTool(7, tool, null, false, () => {});
     expect(called.mock.calls[1][0]).toBe('/api/v1/libraries/{id}/tools');
   });
 

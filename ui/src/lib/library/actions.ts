@@ -47,6 +47,32 @@ export const chooseDefaultLibrary = (library: number | null) =>
     concerns: []
   });
 
+/** Has a library hold what stands in another one, or in a section of it, from now on. */
+export const includeLibrary = (id: number, from: number, section: number | null) =>
+  perform({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/libraries/{id}/includes', {
+          params: { path: { id } },
+          body: { from, section: section ?? undefined }
+        })
+      ),
+    message: ({ include }) => `Included ${include.name}: ${count(include.tools, 'tool')}`,
+    concerns: concerns(id)
+  });
+
+export const endInclude = (id: number, include: number, name: string) =>
+  act({
+    ask: () =>
+      ask(
+        api.DELETE('/api/v1/libraries/{id}/includes/{include}', {
+          params: { path: { id, include } }
+        })
+      ),
+    message: `${name} is no longer included`,
+    concerns: concerns(id)
+  });
+
 export const changeLibrary = (id: number, body: LibraryChange, message: string) =>
   perform({
     ask: () => ask(api.PATCH('/api/v1/libraries/{id}', { params: { path: { id } }, body })),
@@ -232,11 +258,16 @@ export const copyTool = (library: number, row: ToolRow) =>
     concerns: concerns(library)
   });
 
-/** A new tool, at once in a holder where one is chosen. */
+/**
+ * A new tool, at once in a holder where one is chosen.
+ *
+ * @param incomplete true for a draft that may lack what a tool of its class must have
+ */
 export const createTool = (
   library: number,
   tool: ToolBody,
   held: { holder: number; overhang?: number } | null,
+  incomplete: boolean,
   undone: () => void
 ) =>
   act<{ toolId: number; undo: number }>({
@@ -250,11 +281,11 @@ export const createTool = (
           )
         : ask(
             api.POST('/api/v1/libraries/{id}/tools', {
-              params: { path: { id: library } },
+              params: { path: { id: library }, query: { incomplete } },
               body: tool
             })
           ),
-    message: `Created ${tool.code}`,
+    message: incomplete ? `Kept ${tool.code} as an unfinished draft` : `Created ${tool.code}`,
     concerns: concerns(library),
     undone
   });

@@ -100,8 +100,12 @@ export class ListFilter {
   }
 
   /** What rows have to say of what belongs to their tools. */
-  get belonging(): { uses: boolean; material?: string } {
-    return { uses: this.#shows(OF_USES), material: this.cutting ? this.material : undefined };
+  get belonging(): { uses: boolean; trust: boolean; material?: string } {
+    return {
+      uses: this.#shows(OF_USES),
+      trust: this.#shows(['trust']),
+      material: this.cutting ? this.material : undefined
+    };
   }
 
   #shows(columns: string[]): boolean {

@@ -48,6 +48,13 @@ export const overviewQuery = () =>
     queryFn: () => ask(api.GET('/api/v1/libraries/overview'))
   });
 
+/** Libraries that a library includes. */
+export const includesQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['library', String(id), 'includes'],
+    queryFn: () => ask(api.GET('/api/v1/libraries/{id}/includes', { params: { path: { id } } }))
+  });
+
 /** The sections of a library, each before those in it. */
 export const sectionsQuery = (id: number) =>
   queryOptions({
@@ -115,6 +122,7 @@ export function toolsPage(
     sort: Sort;
     down: boolean;
     uses?: boolean;
+    trust?: boolean;
     material?: string;
     after?: string;
     limit: number;
@@ -154,13 +162,20 @@ export const toolsQuery = (
   });
 
 /** The first tools that some words find. */
-export const foundToolsQuery = (id: number, words: string) =>
+export const foundToolsQuery = (id: number, words: string, trustedFirst = false) =>
   queryOptions({
-    queryKey: ['library', String(id), 'found', words],
+    queryKey: ['library', String(id), 'found', words, trustedFirst],
     queryFn: () =>
       ask(
         api.GET('/api/v1/libraries/{id}/tools', {
-          params: { path: { id }, query: { q: words || undefined, limit: PICKED_FROM } }
+          params: {
+            path: { id },
+            query: {
+              q: words || undefined,
+              limit: PICKED_FROM,
+              ...(trustedFirst ? { sort: 'standing', down: true } : {})
+            }
+          }
         })
       ),
     enabled: id > 0,

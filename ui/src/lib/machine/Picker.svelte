@@ -3,6 +3,10 @@
   import { Debounced, PersistedState } from 'runed';
   import { foundToolsQuery, librariesQuery } from '$lib/library/queries';
   import { type ToolRow } from '$lib/api/client';
+  import { rulesQuery } from '$lib/rule/queries';
+  import Checkbox from '$lib/shell/Checkbox.svelte';
+  import { who } from '$lib/shell/session.svelte';
+  import { standingLabel } from '$lib/standing/standing';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
@@ -28,7 +32,16 @@
     const most = [...items].sort((one, other) => other.tools - one.tools)[0];
     return (items.find((library) => String(library.id) === last.current) ?? most)?.id ?? 0;
   });
-  const tools = createQuery(() => foundToolsQuery(chosen, q.current));
+  const rules = createQuery(rulesQuery);
+  /** Only released tools are offered, unless the shop or the lead looks at all. */
+  let all = $state(false);
+  const onlyReleased = $derived(!rules.data?.unreleased && !all);
+  const tools = createQuery(() => foundToolsQuery(chosen, q.current, onlyReleased));
+  const offered = $derived(
+    (tools.data?.items ?? []).filter(({ standing }) =>
+      onlyReleased ? standing === 'RELEASED' : standing !== 'RETIRED'
+    )
+  );
   const isPicked = (tool: ToolRow) =>
     picked?.toolId === tool.toolId && (picked.libraryId ?? chosen) === chosen;
 </script>
@@ -52,8 +65,11 @@
       }))}
     />
   </div>
+  {#if who.current.role === 'lead' && !rules.data?.unreleased}
+    <div class="pb-2"><Checkbox label="Also tools that are not released" bind:checked={all} /></div>
+  {/if}
   <ul class="min-h-0 flex-1 overflow-auto border-t border-hairline">
-    {#each tools.data?.items ?? [] as tool (tool.entryId)}
+    {#each offered as tool (tool.entryId)}
       <li>
         <button
           class={[
@@ -73,16 +89,24 @@
         >
           <span class="code w-32 shrink-0 truncate">{tool.code}</span>
           <span class="min-w-0 flex-1 truncate">{tool.name}</span>
-          <span class="text-[13px] text-soft">{planned.has(tool.toolId) ? 'planned' : ''}</span>
+          <span class="text-[13px] text-soft"
+            >{planned.has(tool.toolId)
+              ? 'planned'
+              : tool.standing === 'RELEASED'
+                ? ''
+                : standingLabel(tool.standing).toLowerCase()}</span
+          >
           <Silhouette outline={tool.outline} width={110} height={22} />
         </button>
       </li>
     {:else}
       {#if tools.data}
         <li class="py-3 text-soft">
-          {q.current
-            ? 'No tool is like that.'
-            : 'This library is empty: take a delivery into it first.'}
+          {tools.data.items.length > 0
+            ? 'No tool of these is released; only released tools are planned.'
+            : q.current
+              ? 'No tool is like that.'
+              : 'This library is empty: take a delivery into it first.'}
         </li>
       {/if}
     {/each}

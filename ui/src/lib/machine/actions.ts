@@ -1,24 +1,52 @@
 import { act } from '$lib/api/act';
-import { api, ask } from '$lib/api/client';
+import { api, ask, Problem } from '$lib/api/client';
 import type { Dragged } from './dragged';
 import type { Measures } from './measures';
 
-/** Plans a tool for a place, or saves what was measured of it there. */
-export const planTool = (machine: string, place: string, order: Dragged & Partial<Measures>) =>
+type Planned = Dragged & Partial<Measures> & { allow?: boolean };
+
+/**
+ * Plans a tool for a place, or saves what was measured of it there.
+ *
+ * @param onunreleased told where it is refused for how far the tool is trusted, and then nothing
+ *   is said of it
+ */
+export const planTool = (
+  machine: string,
+  place: string,
+  order: Planned,
+  onunreleased?: (why: string) => void
+) =>
   act({
-    ask: () =>
-      ask(
-        api.PUT('/api/v1/machines/{id}/plan/{place}', {
-          params: { path: { id: machine, place } },
-          body: order
-        })
-      ),
-    message:
-      'length' in order || 'diameter' in order
-        ? `Saved the measures of pocket ${place}`
-        : `Planned for pocket ${place}`,
+    ask: async () => {
+      try {
+        return await ask(
+          api.PUT('/api/v1/machines/{id}/plan/{place}', {
+            params: { path: { id: machine, place } },
+            body: order
+          })
+        );
+      } catch (error) {
+        if (!onunreleased || !isUnreleased(error)) throw error;
+        onunreleased((error as Problem).message);
+        return undefined;
+      }
+    },
+    message: (done) =>
+      !done
+        ? ''
+        : 'length' in order || 'diameter' in order
+          ? `Saved the measures of pocket ${place}`
+          : `Planned for pocket ${place}`,
     concerns: [['machine', machine]]
   });
+
+/** True where the lead may allow what was refused. */
+export const isUnreleased = (error: unknown): boolean =>
+  error instanceof Problem &&
+  typeof error.details === 'object' &&
+  error.details !== null &&
+  'standing' in error.details;
 
 export const clearPlace = (machine: string, place: string) =>
   act({

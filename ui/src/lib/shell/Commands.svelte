@@ -24,7 +24,9 @@
     { title: 'Tool tables', href: '/tables' },
     { title: 'Trail', href: '/trail' },
     { title: 'My account', href: '/account' },
-    ...(who.may('MANAGE_ACCOUNTS') ? [{ title: 'Accounts', href: '/accounts' }] : [])
+    ...(who.may('MANAGE_ACCOUNTS') ? [{ title: 'Accounts', href: '/accounts' }] : []),
+    { title: 'Outlets', href: '/outlets' },
+    { title: 'Shop rules', href: '/rules' }
   ]);
   const targets = $derived([
     ...places,

@@ -31,6 +31,7 @@
   const at = $derived(page.url.pathname);
   const pages = $derived([
     { href: '/account', title: 'My account' },
+    { href: '/rules', title: 'Shop rules' },
     ...(who.may('MANAGE_ACCOUNTS') ? [{ href: '/accounts', title: 'Accounts' }] : [])
   ]);
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Delivery, MachineView, ProposalHead, Reconciliation } from '$lib/api/client';
-import { nextAtMachines, nextInDeliveries, nextInProposals } from './next';
+import type { Delivery, LibraryRow, MachineView, ProposalHead, Reconciliation } from '$lib/api/client';
+import { nextAtMachines, nextInDeliveries, nextInLibraries, nextInProposals } from './next';
 
 const delivery = (parts: Partial<Delivery>) =>
   ({
@@ -93,5 +93,25 @@ describe('what to do next', () => {
   it('offers those who may only look to look', () => {
     const next = nextAtMachines([{ view: view([]), table: table(['differs']) }], false);
     expect(next.map(({ act }) => act)).toEqual(['Look']);
+  });
+
+  it('asks those who may to take newer editions in and to look at outlets', () => {
+    const row = (right: string) =>
+      ({
+        id: 3,
+        name: 'Heron milling',
+        right,
+        base: 'Marram milling',
+        baseEdition: 2,
+        staleOutlets: 1
+      }) as LibraryRow;
+    expect(
+      nextInLibraries([row('OWNER')]).map(({ number, text, href }) => `${number} ${text} ${href}`)
+    ).toEqual([
+      '1 newer edition of Marram milling for Heron milling /libraries/3/base',
+      '1 outlet of Heron milling out of date /outlets'
+    ]);
+    expect(nextInLibraries([row('USE')])).toEqual([]);
+    expect(nextInLibraries([{ ...row('OWNER'), baseEdition: 0, staleOutlets: 0 }])).toEqual([]);
   });
 });

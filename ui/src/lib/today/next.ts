@@ -1,4 +1,10 @@
-import type { Delivery, MachineView, ProposalHead, Reconciliation } from '$lib/api/client';
+import type {
+  Delivery,
+  LibraryRow,
+  MachineView,
+  ProposalHead,
+  Reconciliation
+} from '$lib/api/client';
 import { count } from '$lib/shell/text';
 
 /** Something that waits for a person. */
@@ -123,6 +129,31 @@ export function nextInProposals(proposals: ProposalHead[]): Next[] {
       ];
     }
     return [];
+  });
+}
+
+/** Newer editions of bases, and outlets that do not hold what they should. */
+export function nextInLibraries(libraries: LibraryRow[]): Next[] {
+  return libraries.flatMap((one): Next[] => {
+    const may = one.right === 'MAINTAIN' || one.right === 'OWNER';
+    if (!may) return [];
+    const waits: Next[] = [
+      {
+        kind: 'query',
+        number: one.baseEdition > 0 ? 1 : 0,
+        text: `newer edition of ${one.base} for ${one.name}`,
+        act: 'Take it in',
+        href: `/libraries/${one.id}/base`
+      },
+      {
+        kind: 'query',
+        number: one.staleOutlets,
+        text: `${plural(one.staleOutlets, 'outlet')} of ${one.name} out of date`,
+        act: 'Look',
+        href: '/outlets'
+      }
+    ];
+    return waits.filter(({ number }) => number > 0);
   });
 }
 

@@ -11,18 +11,20 @@ const concerns = (id: number) => [
  * Saves a change that started from a version; throws where the same fields changed meanwhile.
  *
  * @param choice whose values stand where both changed a field, and the version they were seen in
+ * @param incomplete true where a draft may lack what a tool of its class must have
  */
 export const saveTool = (
   id: number,
   base: number,
   body: ToolBody,
-  choice?: { keep: 'mine' | 'theirs'; seen: number }
+  choice?: { keep: 'mine' | 'theirs'; seen: number },
+  incomplete = false
 ) =>
   perform({
     ask: () =>
       ask(
         api.PUT('/api/v1/tools/{id}', {
-          params: { path: { id }, query: { version: base, ...choice } },
+          params: { path: { id }, query: { version: base, incomplete, ...choice } },
           body
         })
       ),

@@ -92,6 +92,11 @@ export class Draft {
   readonly findings = $derived(this.answer?.findings ?? []);
   readonly holds = $derived(this.findings.filter((finding) => finding.severity === 'HOLD'));
 
+  /** True where nothing stands against it but values that are still to be given. */
+  readonly unfinished = $derived(
+    this.holds.length > 0 && this.holds.every(({ code }) => code.startsWith('missing.'))
+  );
+
   /** Required values that nobody has given yet: told, not blamed. */
   readonly needed = $derived(
     this.findings.filter((finding) => finding.code.startsWith('missing.'))

@@ -3,6 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { PersistedState } from 'runed';
   import type { LibraryChange, LibraryRow, Sharing } from '$lib/api/client';
+  import DeriveDialog from '$lib/derived/DeriveDialog.svelte';
   import { makeLibrary } from '$lib/library/actions';
   import { arranged, arrangements, type Arrangement } from '$lib/library/arrangement';
   import CopyLibraryDialog from '$lib/library/CopyLibraryDialog.svelte';
@@ -22,6 +23,7 @@
   let opening = $state(false);
   let sharing = $state<Sharing>('SHOP');
   let copied = $state<LibraryRow | null>(null);
+  let base = $state<LibraryRow | null>(null);
   let merged = $state<LibraryRow | null>(null);
 
   const openedAs: { value: Sharing; label: string }[] = [
@@ -51,6 +53,7 @@
     <div class="ml-auto flex gap-2">
       <a class="button" href="/libraries/all">Tools of all libraries</a>
       <a class="button" href="/proposals">Proposals</a>
+      <a class="button" href="/outlets">Outlets</a>
       <a class="button" href="/duplicates">Duplicates</a>
       <a class="button" href="/holders">Holders and other parts</a>
       {#if who.may('EDIT')}
@@ -71,6 +74,7 @@
       <div class="mt-3">
         <LibraryTable
           groups={arranged(rows, by.current)}
+          onderive={(row) => (base = row)}
           oncopy={(row) => (copied = row)}
           onmerge={(row) => (merged = row)}
         />
@@ -81,6 +85,7 @@
         <summary class="cursor-pointer text-soft">{archived.length} in the archive</summary>
         <LibraryTable
           groups={[{ head: '', rows: archived }]}
+          onderive={(row) => (base = row)}
           oncopy={(row) => (copied = row)}
           onmerge={(row) => (merged = row)}
         />
@@ -98,6 +103,9 @@
   </div>
   <LibraryForm settings={null} submit="Create" send={make} />
 </DialogFrame>
+{#if base}
+  {#key base.id}<DeriveDialog row={base} onclose={() => (base = null)} />{/key}
+{/if}
 {#if copied}
   {#key copied.id}<CopyLibraryDialog row={copied} onclose={() => (copied = null)} />{/key}
 {/if}

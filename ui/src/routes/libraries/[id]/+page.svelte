@@ -2,6 +2,7 @@
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
   import type { ToolRow } from '$lib/api/client';
+  import { baseQuery } from '$lib/derived/queries';
   import { isTable } from '$lib/grid/clipboard';
   import { followAddress } from '$lib/library/followAddress.svelte';
   import ChosenBar from '$lib/library/ChosenBar.svelte';
@@ -62,6 +63,7 @@
   const facets = createQuery(() => facetsQuery(id, filter.counted));
   const sections = createQuery(() => sectionsQuery(id));
   const view = createQuery(() => rightsQuery(id));
+  const base = createQuery(() => baseQuery(id));
   const may = $derived(mayMaintain(library.data));
 </script>
 
@@ -81,6 +83,16 @@
     {#if library.data.sharing !== 'SHOP'}
       <a class="text-note hover:text-working" href="/libraries/{id}/rights"
         >{library.data.sharing === 'PRIVATE' ? 'private' : 'reference'}</a
+      >
+    {/if}
+    {#if base.data?.from}
+      <a
+        class={[base.data.from.newest != null ? 'text-query' : 'text-soft', 'hover:text-working']}
+        href="/libraries/{id}/base"
+        >from {base.data.from.base}, edition {base.data.from.edition.number}{base.data.from
+          .newest != null
+          ? `; ${base.data.from.newest} is there`
+          : ''}</a
       >
     {/if}
     {#if library.data.settings.archived}<span class="text-query">in the archive</span>{/if}

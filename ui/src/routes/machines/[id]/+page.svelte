@@ -6,12 +6,13 @@
   import { clearPlace, planTool } from '$lib/machine/actions';
   import { type ToolRow } from '$lib/api/client';
   import Chain from '$lib/machine/Chain.svelte';
+  import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import Picker from '$lib/machine/Picker.svelte';
   import { dropped } from '$lib/machine/dragged';
   import type { Measures } from '$lib/machine/measures';
   import PocketDetail from '$lib/machine/PocketDetail.svelte';
   import { who } from '$lib/shell/session.svelte';
-  import { count } from '$lib/shell/text';
+  import { capital, count } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
 
@@ -36,14 +37,31 @@
       : {}
   );
 
+  /** A tool that is not released, which the lead may allow. */
+  let asked = $state<{ place: string; toolId: number; libraryId?: number; why: string } | null>(
+    null
+  );
+
+  async function allow() {
+    const wanted = asked;
+    asked = null;
+    if (wanted) await put(wanted.place, wanted, undefined, true);
+  }
+
   async function put(
     place: string,
     { toolId, libraryId }: { toolId: number; libraryId?: number },
-    measures?: Measures
+    measures?: Measures,
+    allow?: boolean
   ) {
     // At once, so that nobody types measures into the pocket that was chosen before.
     chosen = place;
-    const planned = await planTool(id, place, { toolId, libraryId, ...measures });
+    const planned = await planTool(
+      id,
+      place,
+      { toolId, libraryId, ...measures, allow },
+      who.current.role === 'lead' ? (why) => (asked = { place, toolId, libraryId, why }) : undefined
+    );
     // Somebody may have picked up the next one meanwhile.
     if (planned && picked?.toolId === toolId) picked = null;
     return Boolean(planned);
@@ -146,4 +164,15 @@
   </div>
 {:else}
   <Loading />
+{/if}
+
+{#if asked}
+  <DialogFrame open title="Not released" hint={capital(asked.why)} onclose={() => (asked = null)}>
+    <div class="flex justify-end gap-2">
+      <button class="button" onclick={() => (asked = null)}>Leave it out</button>
+      <button class="button main" onclick={() => void allow()}
+        >Allow it for pocket {asked.place}</button
+      >
+    </div>
+  </DialogFrame>
 {/if}

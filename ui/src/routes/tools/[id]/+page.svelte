@@ -66,6 +66,8 @@
   const proposedTo = $derived(who.may('PROPOSE') ? (sheet.data?.proposedTo ?? null) : null);
   const types = $derived(may || proposedTo !== null);
   let proposing = $state(false);
+  /** A draft may lack what is still to be given. */
+  const unfinished = $derived(draft.unfinished && sheet.data?.trusted.standing === 'DRAFT');
 
   // A sheet that nobody is writing on follows the newest version.
   watch(
@@ -93,7 +95,7 @@
     saving = true;
     const sent = draft.body;
     try {
-      await saveTool(id, base, sent, choice);
+      await saveTool(id, base, sent, choice, unfinished);
       const since = draft.since(sent);
       reset();
       draft.add(since);
@@ -226,12 +228,16 @@
           >
         {/if}
         {#if draft.changed && draft.holds.length > 0}
-          <span class="text-hold">cannot be saved yet</span>
+          {#if unfinished}
+            <span class="text-query">stays an unfinished draft</span>
+          {:else}
+            <span class="text-hold">cannot be saved yet</span>
+          {/if}
         {/if}
         <button class="button" disabled={!draft.changed} onclick={reset}>Discard</button>
         <button
           class="button main"
-          disabled={!draft.changed || draft.holds.length > 0 || saving}
+          disabled={!draft.changed || (draft.holds.length > 0 && !unfinished) || saving}
           onclick={() => (work = save())}
         >
           Save

@@ -118,9 +118,7 @@
       {#if from.deleted}
         <p class="mt-3 text-query">Its base was deleted; the library stays as it is.</p>
       {:else if !from.baseId}
-        <p class="mt-3 text-query">
-          You do not see its base. Who does can take newer editions in.
-        </p>
+        <p class="mt-3 text-query">You do not see its base. Who does can take newer editions in.</p>
       {/if}
       <div class="mt-4 grid items-start gap-x-10 gap-y-8 xl:grid-cols-2">
         {#if from.newest != null}
@@ -155,9 +153,7 @@
                   bind:take={
                     () => !left.includes(step.code),
                     (on) =>
-                      (left = on
-                        ? left.filter((code) => code !== step.code)
-                        : [...left, step.code])
+                      (left = on ? left.filter((code) => code !== step.code) : [...left, step.code])
                   }
                 />
               {/each}
@@ -167,7 +163,9 @@
         {:else if from.baseId}
           <section aria-label="Newer edition of the base">
             <h2>Newer edition</h2>
-            <p class="mt-2 text-soft">There is none: edition {from.edition.number} is the newest.</p>
+            <p class="mt-2 text-soft">
+              There is none: edition {from.edition.number} is the newest.
+            </p>
           </section>
         {/if}
         <Differences library={id} base={from.base} />

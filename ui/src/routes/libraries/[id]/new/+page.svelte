@@ -94,10 +94,20 @@
     draft.check();
   }
 
-  async function create() {
+  /**
+   * @param incomplete true for a draft that may lack what a tool of its class must have
+   */
+  async function create(incomplete = false) {
     saving = true;
-    const held = holder ? { holder: Number(holder), overhang: overhang ?? undefined } : null;
-    const made = await createTool(id, draft.body, held, () => void goto(`/libraries/${id}`));
+    const held =
+      holder && !incomplete ? { holder: Number(holder), overhang: overhang ?? undefined } : null;
+    const made = await createTool(
+      id,
+      draft.body,
+      held,
+      incomplete,
+      () => void goto(`/libraries/${id}`)
+    );
     saving = false;
     if (!made) return;
     draft.changed = false;
@@ -185,7 +195,16 @@
     </label>
     <div class="ml-auto flex items-center gap-2">
       <a class="button" href="/libraries/{id}">Cancel</a>
-      <button class="button main" disabled={draft.holds.length > 0 || saving} onclick={create}>
+      {#if draft.unfinished}
+        <button class="button" disabled={saving} onclick={() => void create(true)}>
+          Keep unfinished
+        </button>
+      {/if}
+      <button
+        class="button main"
+        disabled={draft.holds.length > 0 || saving}
+        onclick={() => void create()}
+      >
         Create
       </button>
     </div>

@@ -3,11 +3,12 @@
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
   import { changeLibrary } from '$lib/library/actions';
+  import Includes from '$lib/library/Includes.svelte';
   import LibraryForm from '$lib/library/LibraryForm.svelte';
   import { libraryQuery } from '$lib/library/queries';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
-  import { mayOwn } from '$lib/library/rights';
+  import { mayMaintain, mayOwn } from '$lib/library/rights';
 
   const id = $derived(Number(page.params.id));
   const library = createQuery(() => libraryQuery(id));
@@ -25,6 +26,8 @@
       <h1>Settings</h1>
       <a class="button ml-auto" href="/libraries/{id}/rights">Sharing</a>
       <a class="button" href="/libraries/{id}/editions">Editions</a>
+      <a class="button" href="/libraries/{id}/base">Base</a>
+      <a class="button" href="/outlets?library={id}">Outlets</a>
       <a class="button" href="/libraries/{id}/history">History</a>
     </div>
     <fieldset class="mt-4 max-w-3xl" disabled={!may}>
@@ -43,6 +46,7 @@
         }}
       />
     </fieldset>
+    <div class="mt-8 max-w-3xl"><Includes library={id} may={mayMaintain(library.data)} /></div>
   </div>
 {:else}
   <Loading />

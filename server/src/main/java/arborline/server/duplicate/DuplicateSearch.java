@@ -199,6 +199,7 @@ class DuplicateSearch {
   /** An item of a vendor. */
   private record Item(long targetId, String vendorKey, String itemKey) {}
 
+  /** Those of derived libraries are meant to be like those of their bases. */
   private List<ComparedTool> tools() {
     Map<Long, Item> items = new HashMap<>();
     jdbc.sql(
@@ -220,6 +221,7 @@ class DuplicateSearch {
                   from tool t join tool_version v on v.id = t.version_id
                   where t.id > :after and t.merged_into is null
                     and exists (select 1 from entry e where e.tool_id = t.id)
+                    and not exists (select 1 from derived_tool d where d.tool_id = t.id)
                   order by t.id limit :most\
                   """)
               .param("after", after)

@@ -51,6 +51,9 @@ class PlannableTools {
     return allowed(tool, standing, allow);
   }
 
+  /** A tool that is not planned for how far it is trusted. */
+  record Unreleased(String code, Standing standing) {}
+
   private static String allowed(Tool tool, Standing standing, boolean allow) {
     Optional<Role> role = Actor.role();
     if (role.filter(Role.LEAD::equals).isEmpty()) {
@@ -62,7 +65,8 @@ class PlannableTools {
     if (!allow) {
       throw Refusal.conflict(
           "%s is %s, and only released tools are planned: release it first, or allow it, which is kept on the trail"
-              .formatted(tool.code(), stands(standing)));
+              .formatted(tool.code(), stands(standing)),
+          new Unreleased(tool.code(), standing));
     }
     return ", which is %s, and allowed it".formatted(stands(standing));
   }

@@ -1,7 +1,7 @@
 package arborline.server.outlet;
 
 /** Where an outlet writes. */
-enum OutletKind {
+public enum OutletKind {
   /** A folder of this server's. */
   FOLDER,
   /** An address with a key, from which programs read. */

@@ -39,7 +39,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Opens outlets of libraries, says how they stand, and closes them. */
 @Service
-class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
+public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
 
   private static final UndoKind<Closed> KIND =
       new UndoKind<>("outlet.closed", 1, Closed.class, Permission.EDIT);
@@ -85,7 +85,7 @@ class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
   }
 
   /** How an outlet stands. */
-  enum State {
+  public enum State {
     /** It holds the edition that it should. */
     FED,
     /** It is going to be written. */
@@ -104,7 +104,7 @@ class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
    * @param edition its number
    * @param equal true where all was read back as it was to be written
    */
-  record OutletFile(
+  public record OutletFile(
       int edition,
       Instant at,
       long size,
@@ -126,7 +126,7 @@ class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
    * @param note what is wrong; empty where nothing is
    * @param file the last one; null while nothing was written
    */
-  record OutletView(
+  public record OutletView(
       long id,
       long libraryId,
       String library,
@@ -150,7 +150,7 @@ class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
    * @param edition which one it always holds; null for the newest
    * @param name of the file; null for that of the library
    */
-  record OutletOrder(
+  public record OutletOrder(
       @Nullable Long library,
       @Nullable Long edition,
       @Nullable String format,
@@ -164,7 +164,7 @@ class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
    *
    * @param address from which programs read it, told this once; null for a folder
    */
-  record OutletOpened(OutletView outlet, @Nullable String address) {}
+  public record OutletOpened(OutletView outlet, @Nullable String address) {}
 
   /**
    * All outlets of libraries that whoever asks sees, or those of one. Folders are looked into,
@@ -279,9 +279,14 @@ class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
         proof.differences());
   }
 
+  /** True where this server writes into folders. */
+  public boolean writesIntoFolders() {
+    return folders.root().isPresent();
+  }
+
   /** Opens one; it is written within seconds. */
   @Transactional
-  OutletOpened open(OutletOrder order) {
+  public OutletOpened open(OutletOrder order) {
     if (order.library() == null || order.kind() == null) {
       throw Refusal.badRequest("say which library, and kind FOLDER or ADDRESS");
     }

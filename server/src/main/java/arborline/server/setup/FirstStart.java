@@ -41,6 +41,8 @@ class FirstStart implements ApplicationRunner {
   private final String demo;
   private final String firstPassword;
   private final String shop;
+  private final DemoDerived derived;
+  private final DemoOutlets outlets;
 
   FirstStart(
       JdbcClient jdbc,
@@ -55,7 +57,11 @@ class FirstStart implements ApplicationRunner {
       Json json,
       @Value("${arbor.demo}") String demo,
       @Value("${ARBOR_FIRST_PASSWORD:}") String firstPassword,
-      @Value("${ARBOR_SHOP_URL:http://127.0.0.1:8090}") String shop) {
+      @Value("${ARBOR_SHOP_URL:http://127.0.0.1:8090}") String shop,
+      DemoDerived derived,
+      DemoOutlets outlets) {
+    this.outlets = outlets;
+    this.derived = derived;
     this.jdbc = jdbc;
     this.accounts = accounts;
     this.libraries = libraries;
@@ -94,6 +100,8 @@ class FirstStart implements ApplicationRunner {
       waiting.bring(Path.of(demo));
       vendors.take(Path.of(demo, "vendors", "taken.tsv"));
       proposals.make(Path.of(demo, "proposals.json"));
+      derived.make(Path.of(demo, "derived.json"));
+      outlets.make(Path.of(demo, "outlets.json"));
     }
   }
 
