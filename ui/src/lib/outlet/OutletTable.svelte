@@ -3,18 +3,16 @@
   import type { OutletView } from '$lib/api/client';
   import { formatLabel } from '$lib/conversion/formats';
   import Mark from '$lib/marks/Mark.svelte';
+  import { who } from '$lib/shell/session.svelte';
   import { bytes, capital, count, moment } from '$lib/shell/text';
   import { closeOutlet, newAddress, writeAgain } from './actions';
   import { holds, stands } from './words';
 
   let {
     outlets,
-    may,
     onaddress
   }: {
     outlets: OutletView[];
-    /** Whether an outlet may be changed. */
-    may: (outlet: OutletView) => boolean;
     onaddress: (name: string, address: string) => void;
   } = $props();
 
@@ -104,7 +102,7 @@
           {/if}
         </td>
         <td class="py-1">
-          {#if may(outlet)}
+          {#if outlet.mine && who.may('EDIT')}
             <DropdownMenu.Root>
               <DropdownMenu.Trigger class="button quiet" aria-label="What to do with {outlet.name}">
                 <span aria-hidden="true">···</span>

@@ -1,5 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { Delivery, LibraryRow, MachineView, ProposalHead, Reconciliation } from '$lib/api/client';
+import type {
+  Delivery,
+  LibraryRow,
+  MachineView,
+  ProposalHead,
+  Reconciliation
+} from '$lib/api/client';
 import { nextAtMachines, nextInDeliveries, nextInLibraries, nextInProposals } from './next';
 
 const delivery = (parts: Partial<Delivery>) =>

@@ -9,11 +9,19 @@
   import { outletsQuery } from '$lib/outlet/queries';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
+  import { who } from '$lib/shell/session.svelte';
 
   const asked = page.url.searchParams.get('library') ?? '';
   const outlets = createQuery(() => outletsQuery(null));
   const libraries = createQuery(librariesQuery);
-  const mine = $derived((libraries.data?.items ?? []).filter((one) => mayMaintain(one)));
+  /** Of a reference, which nobody maintains, the lead says where it is written. */
+  const mine = $derived(
+    (libraries.data?.items ?? []).filter(
+      (one) =>
+        who.may('EDIT') &&
+        (mayMaintain(one) || (one.sharing === 'REFERENCE' && who.current.role === 'lead'))
+    )
+  );
   let library = $state(asked);
   let renewed = $state<{ name: string; address: string } | null>(null);
 </script>
@@ -51,7 +59,6 @@
       <div class="mt-4">
         <OutletTable
           outlets={outlets.data.items}
-          may={(outlet) => mine.some(({ id }) => id === outlet.libraryId)}
           onaddress={(name, address) => (renewed = { name, address })}
         />
       </div>

@@ -61,7 +61,7 @@
             <tr>
               <td class="w-28"><StandingMark {standing} /></td>
               <td>{deeds[standing]}</td>
-              <td>
+              <td class="py-1">
                 <Choice
                   label={deeds[standing]}
                   disabled={!may}

@@ -21,6 +21,7 @@ class FirstDayTest {
       steps.receive(Journey.STARTER);
       steps.repairAll();
       steps.takeAll("Shop milling");
+      steps.releaseAll("Shop milling");
       steps.load("Shop milling", "MC-FE06", 1, "98.214", "5.992");
       steps.load("Shop milling", "MC-FE16", 24, "138.02", "15.99");
       Journey.link(page, "Compare with the control").click();

@@ -17,7 +17,7 @@ class MachineTest extends BrowserTest {
 
   @BeforeEach
   void emptyPlan() {
-    stock = Stock.of(journey, "MP");
+    stock = Stock.of(journey, "MP").released();
     stock.clearPlan();
   }
 

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** A lead and a programmer in two browsers: invited, shared with, kept out. */
@@ -161,5 +162,123 @@ class SharingTest extends BrowserTest {
     field("The new one again").fill(PASSWORD);
     Journey.button(page, "Change the password").click();
     assertThat(page.getByText("The old password is another one")).isVisible();
+  }
+
+  @Test
+  void aDerivedLibraryTakesInWhatBecameOfItsBase() {
+    Stock stock = Stock.of(journey, "SD");
+    stock.script().post(stock.path() + "/editions", "{\"words\":\"first\"}");
+    page.navigate("/libraries");
+    Journey.button(page, "What to do with " + stock.name()).click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Derive a library"))
+        .click();
+    field("Name").fill("Plover mills");
+    field("Codes end in").fill("-");
+    Journey.button(page, "Derive").click();
+    assertThat(page.getByText("begins or ends with a dash")).isVisible();
+    field("Codes end in").fill("-V");
+    Journey.button(page, "Derive").click();
+    assertThat(Journey.heading(page, "Plover mills")).isVisible();
+    String derived = page.url();
+    lengthen(page, derived, stock.code("FE10") + "-V", "210");
+
+    Page other = journey.as("programmer");
+    lengthen(other, stock.path(), stock.code("FE10"), "205");
+    lengthen(other, stock.path(), stock.code("FE12"), "215");
+    other.navigate(stock.path() + "/editions");
+    other.getByLabel("Why this edition is made").fill("longer mills");
+    Journey.button(other, "Publish an edition").click();
+    assertThat(other.getByText("Published edition 2")).isVisible();
+    other.context().close();
+
+    page.navigate("/");
+    page.getByRole(AriaRole.LISTITEM)
+        .filter(new Locator.FilterOptions().setHasText("for Plover mills"))
+        .getByRole(AriaRole.LINK)
+        .first()
+        .click();
+    assertThat(page.getByText("longer mills")).isVisible();
+    assertThat(Journey.button(page, "Take edition 2 in")).isDisabled();
+    assertAccessible();
+    page.getByRole(AriaRole.RADIO).filter(new Locator.FilterOptions().setHasText("210 mm")).click();
+    Journey.button(page, "Take edition 2 in").click();
+    assertThat(page.getByText("1 changed, 0 went")).isVisible();
+    assertThat(page.getByText("edition 2 is the newest")).isVisible();
+    page.navigate(derived + "?q=" + stock.code("FE1"));
+    assertThat(
+            page.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText(stock.code("FE10"))))
+        .containsText("OAL");
+  }
+
+  private static void lengthen(Page where, String library, String code, String length) {
+    where.navigate(library + "?q=" + code);
+    where
+        .getByRole(AriaRole.LINK)
+        .filter(new Locator.FilterOptions().setHasText(code))
+        .first()
+        .click();
+    Locator field = where.getByLabel("Overall length", new Page.GetByLabelOptions().setExact(true));
+    field.fill(length);
+    field.press("Tab");
+    Journey.button(where, "Save").click();
+    assertThat(where.getByText("Saved as version")).isVisible();
+  }
+
+  @Test
+  void anOutletIsOpenedAndFedAndRulesAreDecided() {
+    Stock stock = Stock.of(journey, "SO");
+    stock.script().post(stock.path() + "/editions", "{\"words\":\"first\"}");
+    page.navigate("/outlets?library=" + stock.library());
+    field("Folder").fill("../up");
+    Journey.button(page, "Open").click();
+    assertThat(page.getByText("A folder is named by up to 60 letters")).isVisible();
+    field("Folder").fill("Cell SO");
+    Journey.button(page, "Open").click();
+    Locator row =
+        page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("stock-so.csv"));
+    assertThat(row).containsText("up to date");
+    assertThat(row).containsText("read back equal");
+    steps.choose("Where", "behind an address with a key");
+    Journey.button(page, "Open").click();
+    assertThat(page.getByLabel("Address of stock-so.csv")).isVisible();
+    assertAccessible();
+
+    page.navigate("/rules");
+    assertAccessible();
+    steps.choose("Tools are retired by", "the lead alone");
+    assertThat(page.getByText("Decided")).isVisible();
+    Page other = journey.as("programmer");
+    other.navigate("/tools/" + stock.tool("FE10"));
+    Journey.button(other, "How far it is trusted").click();
+    other.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Retired")).click();
+    assertThat(other.getByText("In this shop tools are retired only by the lead")).isVisible();
+    other.context().close();
+    steps.choose("Tools are retired by", "the lead and programmers");
+    assertThat(page.getByLabel("Tools are retired by")).containsText("programmers");
+  }
+
+  @Test
+  void aToolThatIsNotReleasedIsOnlyPlannedWhereTheLeadAllowsIt() {
+    Stock stock = Stock.of(journey, "SL");
+    stock.clearPlan();
+    page.navigate("/machines/M1");
+    steps.choose("Library", stock.name());
+    assertThat(page.getByText("only released tools are planned")).isVisible();
+    page.getByText("Also tools that are not released").click();
+    page.getByLabel("Search tools").fill(stock.code("FE10"));
+    page.getByRole(AriaRole.BUTTON)
+        .filter(new Locator.FilterOptions().setHasText(stock.code("FE10")))
+        .click();
+    steps.pocket(14).click();
+    Journey.button(page, "Leave it out").click();
+    assertThat(steps.pocket(14)).not().containsText(stock.code("FE10"));
+    steps.pocket(14).click();
+    Journey.button(page, "Allow it for pocket 14").click();
+    assertThat(steps.pocket(14))
+        .hasAccessibleName(Pattern.compile("Pocket 14: " + stock.code("FE10") + ".*"));
+    page.navigate("/trail");
+    assertThat(page.getByText("which is checked, and allowed it").first()).isVisible();
+    stock.clearPlan();
   }
 }

@@ -116,6 +116,7 @@ class ShotsTest {
         .fill("{CLASS} {DC}[ R{RE}]");
     assertThat(page.getByText("cannot be named")).isVisible();
     shot(page, "names");
+    steps.releaseAll("Shop milling");
     steps.load("Shop milling", "MC-FE06", 1, "98.214", "5.992");
     steps.load("Shop milling", "MC-FE10", 2, "121.4", "9.988");
     steps.load("Shop milling", "MC-FE12", 3, "128.633", "11.985");

@@ -135,6 +135,17 @@ final class Steps {
         () -> Journey.button(page, "Save measures").click());
   }
 
+  /** Releases all tools of a library, so that they can be planned. */
+  void releaseAll(String library) {
+    page.navigate("/libraries");
+    Journey.link(page, library).click();
+    page.getByRole(AriaRole.GRID).focus();
+    page.keyboard().press("Control+a");
+    Journey.button(page, "How far the chosen tools are trusted").click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Released")).click();
+    assertThat(page.getByText(Pattern.compile("Released: \\d+ tools"))).isVisible();
+  }
+
   Locator pocket(int number) {
     return page.locator("#pocket-M1-" + number);
   }

@@ -94,6 +94,15 @@ record Stock(Script script, String prefix, long library, String name) {
             .formatted(tool(tool), length, diameter));
   }
 
+  /** Releases all of its tools, so that they can be planned. */
+  Stock released() {
+    script.post(
+        "/tools/standing",
+        "{\"tools\":%s,\"standing\":\"RELEASED\"}"
+            .formatted(script.get("/tools/ids?library=" + library).getAsJsonArray("items")));
+    return this;
+  }
+
   /** Empties the plan of M1. */
   void clearPlan() {
     for (JsonElement planned : script.get("/machines/M1").getAsJsonArray("plan")) {

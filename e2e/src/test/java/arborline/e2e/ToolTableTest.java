@@ -16,7 +16,7 @@ class ToolTableTest extends BrowserTest {
   @BeforeEach
   void emptyPlan() {
     journey.shop.forget();
-    stock = Stock.of(journey, "TT");
+    stock = Stock.of(journey, "TT").released();
     stock.clearPlan();
   }
 

@@ -105,7 +105,7 @@
           of {moment(from.edition.madeAt)}
         </span>
         {#if mayOwn(library.data)}
-          <button class="button ml-auto" onclick={() => void letGo(id)}>Let it go</button>
+          <button class="button ml-auto" onclick={() => void letGo(id)}>Detach</button>
         {/if}
       {/if}
     </div>

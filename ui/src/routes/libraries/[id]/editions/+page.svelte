@@ -80,6 +80,12 @@
                         aria-label="Compare edition {edition.number}"
                         onclick={() => (chosen = edition.id)}>Compare</button
                       >
+                      <a
+                        class="button quiet"
+                        aria-label="Save edition {edition.number} as a JSON file"
+                        href="/api/v1/editions/{edition.id}/export?format=json"
+                        download>Save</a
+                      >
                       {#if mayMaintain(library.data)}
                         <button
                           class="button quiet"

@@ -1,8 +1,6 @@
 package arborline.server.outlet;
 
-import arborline.core.sharing.LibraryRight;
 import arborline.server.account.MayEdit;
-import arborline.server.right.NeedsInLibrary;
 import arborline.server.support.Slice;
 import arborline.server.trail.Undoable;
 import org.jspecify.annotations.Nullable;
@@ -55,7 +53,6 @@ class OutletController {
   @PostMapping("/{id}/write")
   @MayEdit
   @ResponseStatus(HttpStatus.ACCEPTED)
-  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Outlets.OutletView write(@PathVariable long id) {
     outlets.again(id);
     return outlets.get(id);
@@ -64,7 +61,6 @@ class OutletController {
   /** Gives it another address; the former one stops. */
   @PostMapping("/{id}/address")
   @MayEdit
-  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Outlets.OutletOpened address(@PathVariable long id) {
     return outlets.newAddress(id);
   }
@@ -72,7 +68,6 @@ class OutletController {
   /** Closes it; the file in its folder stays. */
   @DeleteMapping("/{id}")
   @MayEdit
-  @NeedsInLibrary(LibraryRight.MAINTAIN)
   Undoable close(@PathVariable long id) {
     return outlets.close(id);
   }

@@ -124,6 +124,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
    * @param unit {@code mm}, {@code in}, or empty for lengths as authored
    * @param path of the folder on the server; null for an address
    * @param note what is wrong; empty where nothing is
+   * @param mine true where whoever asks may have it written, closed, or given another address
    * @param file the last one; null while nothing was written
    */
   public record OutletView(
@@ -140,6 +141,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
       String name,
       State state,
       String note,
+      boolean mine,
       Instant madeAt,
       String madeBy,
       @Nullable OutletFile file) {}
@@ -229,6 +231,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
         one.name(),
         state,
         note(one, state, changed),
+        guard.feeds(one.libraryId()),
         one.madeAt(),
         one.madeBy(),
         file(one));
@@ -293,7 +296,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
     long library = order.library();
     BundleFormat format = Formats.named(Optional.ofNullable(order.format()).orElse(""));
     String unit = Formats.unit(order.unit()).map(Unit::code).orElse("");
-    String title = locks.lock(library, LibraryRight.MAINTAIN);
+    String title = locked(library);
     if (store.count() >= MOST) {
       throw Refusal.conflict("there are %d outlets already; close one first".formatted(MOST));
     }
@@ -306,6 +309,12 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
     trail.record(TrailRecord.of("library", library, "opened outlet " + wanted.name()));
     live.say("library", library, "outlet");
     return new OutletOpened(get(id), key == null ? null : address(key, wanted.name()));
+  }
+
+  private String locked(long library) {
+    String name = locks.lock(library, LibraryRight.USE);
+    guard.needFeeding(library);
+    return name;
   }
 
   private static String address(String key, String name) {
@@ -387,7 +396,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
   @Transactional
   void again(long id) {
     Outlet one = known(id);
-    guard.need(one.libraryId(), LibraryRight.MAINTAIN);
+    guard.needFeeding(one.libraryId());
     store.want(id);
   }
 
@@ -395,7 +404,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
   @Transactional
   OutletOpened newAddress(long id) {
     Outlet one = known(id);
-    locks.lock(one.libraryId(), LibraryRight.MAINTAIN);
+    locked(one.libraryId());
     if (one.kind() != OutletKind.ADDRESS) {
       throw Refusal.conflict("the outlet writes into a folder and has no address");
     }
@@ -425,7 +434,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
   @Transactional
   Undoable close(long id) {
     Outlet one = known(id);
-    locks.lock(one.libraryId(), LibraryRight.MAINTAIN);
+    locked(one.libraryId());
     Closed closed =
         new Closed(
             new OutletRow(
@@ -454,7 +463,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
   @Override
   public void takeBack(Closed closed) {
     OutletRow row = closed.outlet();
-    locks.lock(row.library(), LibraryRight.MAINTAIN);
+    locked(row.library());
     OutletOrder order =
         new OutletOrder(
             row.library(),

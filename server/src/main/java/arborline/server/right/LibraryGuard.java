@@ -88,6 +88,39 @@ public class LibraryGuard {
     }
   }
 
+  /** True for those whom {@link #needFeeding} does not refuse. */
+  public boolean feeds(long library) {
+    Optional<Asker> asker = Askers.current();
+    return asker.isEmpty()
+        || stored
+            .library(library)
+            .filter(one ->
+                one.rights().sharing() == Sharing.REFERENCE
+                    ? one.rights().administers(asker.get())
+                    : one.rights()
+                        .of(asker.get())
+                        .filter(right -> right.includes(LibraryRight.MAINTAIN))
+                        .isPresent())
+            .isPresent();
+  }
+
+  /**
+   * Refuses those who may not say where a library is written for others: whoever maintains it may,
+   * and of a reference, which nobody maintains, whoever says who may do what there.
+   */
+  public void needFeeding(long library) {
+    boolean reference =
+        stored
+            .library(library)
+            .filter(one -> one.rights().sharing() == Sharing.REFERENCE)
+            .isPresent();
+    if (reference) {
+      needAdministration(library);
+    } else {
+      need(library, LibraryRight.MAINTAIN);
+    }
+  }
+
   /** Refuses those who may not say who may do what. */
   public void needAdministration(long library) {
     Optional<Asker> asker = Askers.current();
