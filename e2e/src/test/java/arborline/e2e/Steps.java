@@ -139,6 +139,7 @@ final class Steps {
   void releaseAll(String library) {
     page.navigate("/libraries");
     Journey.link(page, library).click();
+    page.getByRole(AriaRole.GRIDCELL).nth(2).click();
     page.getByRole(AriaRole.GRID).focus();
     page.keyboard().press("Control+a");
     Journey.button(page, "How far the chosen tools are trusted").click();

@@ -39,7 +39,11 @@ class LibraryOperationsTest extends ServerTest {
           Map.entry("post /libraries/{id}/history/back", "MAINTAIN"),
           Map.entry("get /libraries/{id}/history/compare", "MAINTAIN"),
           Map.entry("post /libraries/{id}/editions", "MAINTAIN"),
-          Map.entry("post /editions/{id}/back", "MAINTAIN"));
+          Map.entry("post /editions/{id}/back", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/includes", "MAINTAIN"),
+          Map.entry("delete /libraries/{id}/includes/{include}", "MAINTAIN"),
+          Map.entry("post /libraries/{id}/base-update", "MAINTAIN"),
+          Map.entry("delete /libraries/{id}/base", "OWNER"));
 
   /** What a body has to say so that it is read at all. */
   private static final Map<String, Object> BODY =

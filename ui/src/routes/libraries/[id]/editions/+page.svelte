@@ -70,8 +70,14 @@
                   <td class="whitespace-nowrap">
                     {moment(edition.madeAt)} <span class="text-soft">{edition.madeBy}</span>
                   </td>
-                  <td class="code text-soft" title={edition.hash}>{edition.hash.slice(0, SHOWN)}</td
-                  >
+                  <td class="code" title={edition.hash}>
+                    <a
+                      class="text-soft hover:text-working hover:underline"
+                      aria-label="Save edition {edition.number} as a JSON file"
+                      href="/api/v1/editions/{edition.id}/export?format=json"
+                      download>{edition.hash.slice(0, SHOWN)}</a
+                    >
+                  </td>
                   <td>
                     <span class="flex items-center justify-end">
                       <button
@@ -79,12 +85,6 @@
                         aria-pressed={edition.id === first?.id}
                         aria-label="Compare edition {edition.number}"
                         onclick={() => (chosen = edition.id)}>Compare</button
-                      >
-                      <a
-                        class="button quiet"
-                        aria-label="Save edition {edition.number} as a JSON file"
-                        href="/api/v1/editions/{edition.id}/export?format=json"
-                        download>Save</a
                       >
                       {#if mayMaintain(library.data)}
                         <button
