@@ -325,4 +325,38 @@ class DerivedLibrariesTest extends ServerTest {
     assertEquals(
         2, lead.get("/api/v1/tools/%d".formatted(tools(heron).get(code + "-H"))).number("version"));
   }
+
+  @Test
+  void whatTheMergeWouldSpoilIsNamedAndLeftAndWhatTheBaseLacksItselfComesAlong() {
+    long half =
+        lead.post(
+                "/api/v1/libraries/%d/tools?incomplete=true".formatted(base),
+                Draft.of(code + "-HALF", "Mill", "end-mill-flat", "NOF=4"))
+            .number("toolId");
+    publish();
+    long heron = derived();
+    long own = tools(heron).get(code + "-H");
+    lead.send(
+        "PUT",
+        "/api/v1/tools/%d?version=1".formatted(own),
+        Draft.of(code + "-H", "Mill", "end-mill-flat", "DC=10 APMX=40 DMM=12 OAL=83 NOF=4"));
+    lead.send(
+        "PUT",
+        "/api/v1/tools/%d?version=1&incomplete=true".formatted(half),
+        Draft.of(code + "-HALF", "Mill", "end-mill-flat", "NOF=3"));
+    lead.send(
+        "PUT",
+        "/api/v1/tools/%d?version=1".formatted(tool),
+        Draft.of(code, "Mill", "end-mill-flat", "DC=10 APMX=20 DMM=12 OAL=83 NOF=4 LU=30"));
+    publish();
+    JsonNode steps = update(heron).at("steps");
+    Map<String, Integer> obstacles = new TreeMap<>();
+    steps.forEach(step -> obstacles.put(step.get("code").asString(), step.get("obstacles").size()));
+    assertEquals(Map.of(code + "-H", 1, code + "-HALF-H", 0), obstacles);
+    assertEquals(409, take(heron).status());
+    Api.Answer taken = take(heron, "leave", List.of(code + "-H"));
+    assertEquals(200, taken.status(), taken.body().toString());
+    assertEquals(1, taken.at("taken").get("changed").asInt());
+    assertEquals(2, lead.get("/api/v1/tools/" + own).number("version"));
+  }
 }

@@ -93,6 +93,79 @@ class LibraryOperationsTest extends ServerTest {
     return operations;
   }
 
+  private void share(long library, String sharing, Object... roles) {
+    Api.Answer shared =
+        lead.send(
+            "PUT",
+            "/api/v1/libraries/%d/rights".formatted(library),
+            Api.body(
+                "sharing", sharing,
+                "roles", List.of(roles),
+                "stamp", lead.get("/api/v1/libraries/%d/rights".formatted(library)).text("stamp")));
+    assertEquals(200, shared.status(), shared.toString());
+  }
+
+  @Test
+  void otherRolesLookWhereTheyMayUseALibraryAndChangeNothingInIt() {
+    long library = library("Other roles " + System.nanoTime());
+    lead.post("/api/v1/libraries/%d/tools".formatted(library), Draft.mill("LR-" + library, "10"));
+    long edition =
+        lead.post("/api/v1/libraries/%d/editions".formatted(library), Api.body()).number("id");
+    Map<String, String> wrong = new TreeMap<>();
+    Map<String, List<String>> rights =
+        Map.of(
+            "TOOLROOM", List.of("USE", "PROPOSE"),
+            "OPERATOR", List.of("USE"),
+            "VISITOR", List.of("USE"));
+    rights.forEach((role, some) -> {
+      for (String right : some) {
+        share(library, "SHOP", Api.body("role", role, "right", right));
+        for (Operation operation : operations()) {
+          Api.Answer answer = operation.ask(as(role), library, edition);
+          boolean refused = answer.status() == 403;
+          boolean changes = NEEDED.containsKey(operation.key());
+          boolean looks = operation.method().equals("get") && !changes;
+          if (changes && !refused || looks && refused || answer.status() >= 500) {
+            wrong.put(operation.key() + " as " + role + " with " + right, answer.toString());
+          }
+        }
+      }
+    });
+    assertEquals(Map.of(), wrong);
+  }
+
+  @Test
+  void aPrivateLibraryIsNotThereForAnyRoleAndOnlySaidToTheLead() {
+    Person owner = person("PROGRAMMER");
+    long library =
+        owner
+            .api()
+            .post(
+                "/api/v1/libraries?sharing=PRIVATE",
+                Api.body("name", "Hidden operations " + System.nanoTime()))
+            .number("id");
+    owner
+        .api()
+        .post("/api/v1/libraries/%d/tools".formatted(library), Draft.mill("LP-" + library, "10"));
+    long edition =
+        owner
+            .api()
+            .post("/api/v1/libraries/%d/editions".formatted(library), Api.body())
+            .number("id");
+    Map<String, String> wrong = new TreeMap<>();
+    for (String role : List.of("LEAD", "PROGRAMMER", "TOOLROOM", "OPERATOR", "VISITOR")) {
+      for (Operation operation : operations()) {
+        boolean rights = operation.path().equals("/libraries/{id}/rights");
+        Api.Answer answer = operation.ask(as(role), library, edition);
+        boolean hidden = answer.status() == 404 || answer.status() == 403;
+        if (!hidden && !(rights && role.equals("LEAD"))) {
+          wrong.put(operation.key() + " as " + role, answer.toString());
+        }
+      }
+    }
+    assertEquals(Map.of(), wrong);
+  }
+
   @Test
   void needsTheRightInTheLibrary() {
     long library = library("Operations " + System.nanoTime());

@@ -42,13 +42,15 @@ public final class BaseUpdate {
    * @param base the tool of the base that it comes from; empty for one of its own
    * @param before empty for one that comes in
    * @param after empty for one that goes out
+   * @param theirs as the newer edition of the base has it; empty where it does not
    */
   public record Step(
       Kind kind,
       OptionalLong toolId,
       OptionalLong base,
       Optional<FrozenEntry> before,
-      Optional<FrozenEntry> after) {
+      Optional<FrozenEntry> after,
+      Optional<FrozenEntry> theirs) {
 
     /** The code that it has, or gets. */
     public String code() {
@@ -170,13 +172,17 @@ public final class BaseUpdate {
           FrozenEntry after =
               FrozenEntry.of(fields, own.map(one -> ownCode(one, code)).orElse(code + ending));
           if (own.filter(one -> same(one.entry(), after)).isEmpty()) {
+            OptionalLong from = base(identity, own);
             steps.add(
                 new Step(
                     own.isPresent() ? Kind.CHANGED : Kind.ADDED,
                     own.map(one -> OptionalLong.of(one.toolId())).orElse(OptionalLong.empty()),
-                    base(identity, own),
+                    from,
                     own.map(OwnTool::entry),
-                    Optional.of(after)));
+                    Optional.of(after),
+                    from.isEmpty()
+                        ? Optional.empty()
+                        : Optional.ofNullable(now.get(from.getAsLong()))));
           }
         });
     ours.stream()
@@ -188,6 +194,7 @@ public final class BaseUpdate {
                     OptionalLong.of(one.toolId()),
                     one.base(),
                     Optional.of(one.entry()),
+                    Optional.empty(),
                     Optional.empty())));
     return steps;
   }

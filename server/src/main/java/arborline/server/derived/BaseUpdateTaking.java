@@ -148,7 +148,7 @@ class BaseUpdateTaking implements Undo<BaseUpdateTaking.Taken> {
   }
 
   private static void refuse(BaseUpdate.Step step) {
-    List<String> obstacles = DerivedTools.obstacles(step.after().orElseThrow());
+    List<String> obstacles = DerivedTools.obstacles(step);
     if (!obstacles.isEmpty()) {
       throw Refusal.conflict(
           "%s cannot become what the base and the changes here make of it: %s; leave it as it is, or correct it first"

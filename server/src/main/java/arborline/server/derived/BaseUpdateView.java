@@ -119,7 +119,7 @@ record BaseUpdateView(
         fields(step),
         outline(step.before()),
         outline(step.after()),
-        step.after().map(DerivedTools::obstacles).orElse(List.of()));
+        DerivedTools.obstacles(step));
   }
 
   private static List<UpdatedField> fields(BaseUpdate.Step step) {

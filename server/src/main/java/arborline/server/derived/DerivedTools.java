@@ -1,5 +1,6 @@
 package arborline.server.derived;
 
+import arborline.core.edition.BaseUpdate;
 import arborline.core.edition.FrozenEntry;
 import arborline.core.edition.FrozenTool;
 import arborline.core.exchange.Cell;
@@ -23,6 +24,7 @@ import arborline.server.tool.Tools;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -81,8 +83,21 @@ class DerivedTools {
     return Inspector.inspect(entry.bundle());
   }
 
-  /** Why a tool could not be kept like this; empty where it can. */
-  static List<String> obstacles(FrozenEntry entry) {
+  /**
+   * Why a tool cannot become what the merge makes of it; empty where it can. What stands against it
+   * in the base or here already is no fault of the merge.
+   */
+  static List<String> obstacles(BaseUpdate.Step step) {
+    if (step.after().isEmpty()) {
+      return List.of();
+    }
+    Set<String> known = new HashSet<>();
+    step.before().ifPresent(entry -> known.addAll(holds(entry)));
+    step.theirs().ifPresent(entry -> known.addAll(holds(entry)));
+    return holds(step.after().get()).stream().filter(hold -> !known.contains(hold)).toList();
+  }
+
+  private static List<String> holds(FrozenEntry entry) {
     return inspected(entry).findings().stream()
         .filter(finding -> finding.severity() == Severity.HOLD)
         .map(finding -> finding.message())

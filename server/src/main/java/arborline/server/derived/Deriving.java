@@ -40,7 +40,7 @@ public class Deriving implements LibraryCitations, Undo<Deriving.LetGo> {
 
   private static final UndoKind<LetGo> KIND =
       new UndoKind<>("library.let-go", 1, LetGo.class, Permission.EDIT);
-  private static final int MOST_TOOLS = 20_000;
+  private static final int MOST_TOOLS = 100_000;
   private static final int CHUNK = 500;
   private static final int LONGEST_ENDING = 20;
 
