@@ -43,6 +43,10 @@ interface Shared {
 export const mayMaintain = (library: Shared | undefined): boolean =>
   who.may('EDIT') && includes(library?.right, 'MAINTAIN');
 
+/** True where whoever is signed in may propose changes to those who maintain a library. */
+export const mayPropose = (library: Shared | undefined): boolean =>
+  who.may('PROPOSE') && includes(library?.right, 'PROPOSE');
+
 /** True where whoever is signed in may change what a library is. */
 export const mayOwn = (library: Shared | undefined): boolean =>
   who.may('EDIT') && includes(library?.right, 'OWNER');

@@ -15,10 +15,13 @@
   let {
     picked,
     planned,
+    usual,
     onpick
   }: {
     picked: Dragged | null;
     planned: Set<number>;
+    /** The library of the machine. */
+    usual: number | undefined;
     onpick: (tool: ToolRow, libraryId: number) => void;
   } = $props();
 
@@ -26,11 +29,12 @@
   const last = new PersistedState('picker library', '');
   const q = new Debounced(() => text.trim(), 150);
   const libraries = createQuery(librariesQuery);
-  /** The library picked from last, or the one that holds most. */
+  /** The library picked from last, else that of the machine, else the one that holds most. */
   const chosen = $derived.by(() => {
     const items = libraries.data?.items ?? [];
     const most = [...items].sort((one, other) => other.tools - one.tools)[0];
-    return (items.find((library) => String(library.id) === last.current) ?? most)?.id ?? 0;
+    const named = (id: string | undefined) => items.find((library) => String(library.id) === id);
+    return (named(last.current) ?? named(String(usual)) ?? most)?.id ?? 0;
   });
   const rules = createQuery(rulesQuery);
   /** Only released tools are offered, unless the shop or the lead looks at all. */

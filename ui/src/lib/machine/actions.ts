@@ -48,6 +48,20 @@ export const isUnreleased = (error: unknown): boolean =>
   error.details !== null &&
   'standing' in error.details;
 
+/** From which library tools for a machine are picked first, and as which edition it stands there. */
+export const chooseLibrary = (machine: string, library: number | null, edition: number | null) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/machines/{id}/library', {
+          params: { path: { id: machine } },
+          body: { library: library ?? undefined, edition: edition ?? undefined }
+        })
+      ),
+    message: library === null ? 'No library is picked from first' : 'Picked from first from now on',
+    concerns: [['machine', machine]]
+  });
+
 export const clearPlace = (machine: string, place: string) =>
   act({
     ask: () =>

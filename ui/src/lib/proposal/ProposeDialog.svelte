@@ -1,23 +1,19 @@
 <script lang="ts">
-  import type { ToolBody } from '$lib/api/client';
+  import type { ProposalBody } from '$lib/api/client';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import { capital } from '$lib/shell/text';
   import { propose } from './actions';
 
   let {
     library,
-    tool,
-    code,
-    version,
-    draft,
+    title,
+    changes,
     onclose,
     onproposed
   }: {
     library: number;
-    tool: number;
-    code: string;
-    version: number;
-    draft: ToolBody;
+    title: string;
+    changes: ProposalBody['changes'];
     onclose: () => void;
     onproposed: () => void;
   } = $props();
@@ -31,7 +27,7 @@
     busy = true;
     wrong = '';
     try {
-      await propose({ library, reason, changes: [{ kind: 'CHANGE', tool, version, draft }] });
+      await propose({ library, reason, changes });
       onproposed();
     } catch (error) {
       wrong = capital((error as Error).message);
@@ -42,7 +38,7 @@
 
 <DialogFrame
   open
-  title="Propose this change of {code}"
+  {title}
   hint="Those who maintain the library take it or decline it."
   {onclose}
 >

@@ -13,7 +13,7 @@
   import { ListFilter } from '$lib/library/filter.svelte';
   import PasteDialog from '$lib/library/PasteDialog.svelte';
   import { facetsQuery, libraryQuery, rightsQuery, sectionsQuery } from '$lib/library/queries';
-  import { mayMaintain, said } from '$lib/library/rights';
+  import { mayMaintain, mayPropose, said } from '$lib/library/rights';
   import SectionEditor from '$lib/library/SectionEditor.svelte';
   import SectionBand from '$lib/library/SectionBand.svelte';
   import ListSearch from '$lib/library/ListSearch.svelte';
@@ -89,7 +89,7 @@
       <a
         class={[base.data.from.newest != null ? 'text-query' : 'text-soft', 'hover:text-working']}
         href="/libraries/{id}/base"
-        >from {base.data.from.base}, edition {base.data.from.edition.number}{base.data.from
+        >from {base.data.from.base || 'another library'}, edition {base.data.from.edition.number}{base.data.from
           .newest != null
           ? `; ${base.data.from.newest} is there`
           : ''}</a
@@ -115,6 +115,8 @@
         <button class="button" onclick={() => (exporting = true)}>Export</button>
         {#if may}
           <a class="button main" href="/libraries/{id}/new">New tool</a>
+        {:else if mayPropose(library.data)}
+          <a class="button" href="/libraries/{id}/new">Propose a tool</a>
         {/if}
       {/if}
     </div>

@@ -10,6 +10,7 @@
   import Picker from '$lib/machine/Picker.svelte';
   import { dropped } from '$lib/machine/dragged';
   import type { Measures } from '$lib/machine/measures';
+  import MachineLibrary from '$lib/machine/MachineLibrary.svelte';
   import PocketDetail from '$lib/machine/PocketDetail.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { capital, count } from '$lib/shell/text';
@@ -123,6 +124,7 @@
         'tool'
       )} planned
     </span>
+    <MachineLibrary {view} may={who.may('EDIT')} />
     <span role="status" class="text-working">
       {picked ? `${picked.code} is picked up: choose its pocket, Escape puts it down` : ''}
     </span>
@@ -146,7 +148,10 @@
     class="mt-4 grid min-h-0 flex-1 gap-8 px-5 pb-4 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_420px]"
   >
     {#if may}
-      <Picker {picked} planned={new Set(view.plan.map((place) => place.toolId))} onpick={pick} />
+      <Picker
+        {picked}
+        usual={view.library?.libraryId}
+        planned={new Set(view.plan.map((place) => place.toolId))} onpick={pick} />
     {:else}
       <p class="text-soft">Your role may look at the load plan, not change it.</p>
     {/if}

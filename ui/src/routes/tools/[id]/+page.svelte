@@ -8,6 +8,7 @@
   import { Problem } from '$lib/api/client';
   import Attachments from '$lib/attachment/Attachments.svelte';
   import Comments from '$lib/naming/Comments.svelte';
+  import FromBase from '$lib/derived/FromBase.svelte';
   import Dropped from '$lib/tool/Dropped.svelte';
   import { Draft } from '$lib/tool/draft.svelte';
   import Drawing from '$lib/tool/Drawing.svelte';
@@ -66,6 +67,7 @@
   const proposedTo = $derived(who.may('PROPOSE') ? (sheet.data?.proposedTo ?? null) : null);
   const types = $derived(may || proposedTo !== null);
   let proposing = $state(false);
+  let retiring = $state(false);
   /** A draft may lack what is still to be given. */
   const unfinished = $derived(draft.unfinished && sheet.data?.trusted.standing === 'DRAFT');
 
@@ -136,17 +138,19 @@
 
 <Leaving changed={draft.changed} what={sheet.data?.code ?? 'The tool'} saving={work} />
 
-{#if proposing && proposedTo !== null}
+{#if (proposing || retiring) && proposedTo !== null}
   <ProposeDialog
     library={proposedTo}
-    tool={id}
-    code={sheet.data?.code ?? ''}
-    version={base}
-    draft={draft.body}
-    onclose={() => (proposing = false)}
+    title={retiring
+      ? `Propose to retire ${sheet.data?.code ?? ''}`
+      : `Propose this change of ${sheet.data?.code ?? ''}`}
+    changes={retiring
+      ? [{ kind: 'RETIRE', tool: id }]
+      : [{ kind: 'CHANGE', tool: id, version: base, draft: draft.body }]}
+    onclose={() => (proposing = retiring = false)}
     onproposed={() => {
-      proposing = false;
-      reset();
+      if (!retiring) reset();
+      proposing = retiring = false;
     }}
   />
 {/if}
@@ -213,6 +217,9 @@
     <SaveAs {id} solid={rotates} />
     {#if !may && proposedTo !== null}
       <div class="ml-auto flex items-center gap-2">
+        {#if shown.trusted.standing !== 'RETIRED' && !draft.changed}
+          <button class="button" onclick={() => (retiring = true)}>Propose to retire</button>
+        {/if}
         <button class="button" disabled={!draft.changed} onclick={reset}>Discard</button>
         <button
           class="button main"
@@ -272,6 +279,9 @@
       </div>
       <div class="pr-5">
         <Findings {draft} />
+        {#each shown.usedIn.slice(0, NAMED) as use (use.libraryId)}
+          <FromBase tool={id} library={use.libraryId} />
+        {/each}
         <TrustReasons {id} />
         <Glance toolId={id} {rotates} cuts={known?.cuts ?? false} />
         <Comments name={draft.name} />

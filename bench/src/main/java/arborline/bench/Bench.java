@@ -7,7 +7,7 @@ import java.util.Set;
 
 /**
  * Prints figures: {@code Bench <project folder> <work folder> [knowledge] [files] [solids] [table]
- * [duplicates] [import] [list]}; all of them where none is named.
+ * [duplicates] [readers] [import] [list]}; all of them where none is named.
  */
 public final class Bench {
 
@@ -17,7 +17,8 @@ public final class Bench {
     Set<String> wanted =
         arguments.length > 2
             ? Set.of(Arrays.copyOfRange(arguments, 2, arguments.length))
-            : Set.of("knowledge", "files", "solids", "table", "duplicates", "import", "list");
+            : Set.of(
+                "knowledge", "files", "solids", "table", "duplicates", "readers", "import", "list");
     if (wanted.contains("knowledge")) {
       new KnowledgeFigures().print();
     }
@@ -33,7 +34,7 @@ public final class Bench {
     if (wanted.contains("duplicates")) {
       new DuplicateFigure().print();
     }
-    if (wanted.contains("import") || wanted.contains("list")) {
+    if (wanted.contains("readers") || wanted.contains("import") || wanted.contains("list")) {
       overHttp(wanted, arguments);
     }
   }
@@ -41,6 +42,9 @@ public final class Bench {
   private static void overHttp(Set<String> wanted, String[] arguments) throws Exception {
     try (RunningLine line = RunningLine.start(Path.of(arguments[0]), Path.of(arguments[1]))) {
       Http http = new Http(line.url(), line.key("LEAD"));
+      if (wanted.contains("readers")) {
+        new ReadersFigure(http).print();
+      }
       if (wanted.contains("import")) {
         new ImportFigure(line, http).print();
       }

@@ -46,7 +46,7 @@ class KnowledgeTest {
 
   private static void library(String name) {
     page.navigate("/libraries");
-    Journey.link(page, name).click();
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true)).click();
     assertThat(Journey.heading(page, name)).isVisible();
   }
 

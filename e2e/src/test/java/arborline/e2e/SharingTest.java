@@ -281,4 +281,31 @@ class SharingTest extends BrowserTest {
     assertThat(page.getByText("which is checked, and allowed it").first()).isVisible();
     stock.clearPlan();
   }
+
+  @Test
+  void whoseRightIsWithdrawnWhileHeTypesIsToldAndKeepsHisText() {
+    Stock stock = Stock.of(journey, "SW");
+    Page other = journey.as("programmer");
+    other.navigate("/tools/" + stock.tool("FE10"));
+    Locator length =
+        other.getByLabel("Overall length", new Page.GetByLabelOptions().setExact(true));
+    length.fill("201");
+    length.press("Tab");
+    assertThat(Journey.button(other, "Save")).isEnabled();
+    page.navigate(stock.path() + "/rights");
+    steps.choose("Every programmer may", "use it");
+    Journey.button(page, "Save").click();
+    page.waitForURL("**" + stock.path());
+    assertThat(other.getByText("which you may not change; the lead may")).isVisible();
+    assertThat(Journey.button(other, "Save")).hasCount(0);
+    assertThat(length).hasValue("201");
+    page.navigate(stock.path() + "/rights");
+    steps.choose("Every programmer may", "change what is in it");
+    Journey.button(page, "Save").click();
+    page.waitForURL("**" + stock.path());
+    assertThat(Journey.button(other, "Save")).isEnabled();
+    Journey.button(other, "Save").click();
+    assertThat(other.getByText("Saved as version 2")).isVisible();
+    other.context().close();
+  }
 }

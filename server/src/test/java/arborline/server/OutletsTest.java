@@ -103,6 +103,9 @@ class OutletsTest extends ServerTest {
     assertTrue(written.get("equal").asBoolean());
     assertEquals(2, written.get("tools").asInt());
     assertEquals(Files.size(file), written.get("size").asLong());
+    Path plain = Files.writeString(file.resolveSibling("plain.txt"), "");
+    assertEquals(Files.getPosixFilePermissions(plain), Files.getPosixFilePermissions(file));
+    Files.delete(plain);
     try (var there = Files.list(file.getParent())) {
       assertEquals(1, there.count());
     }

@@ -6,6 +6,9 @@
   import { classesQuery, nextSize } from '$lib/tool/queries';
   import { patternsQuery } from '$lib/naming/queries';
   import { reserveCode } from '$lib/naming/actions';
+  import { libraryQuery } from '$lib/library/queries';
+  import { mayMaintain, mayPropose } from '$lib/library/rights';
+  import ProposeDialog from '$lib/proposal/ProposeDialog.svelte';
   import { createTool } from '$lib/library/actions';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import { Draft } from '$lib/tool/draft.svelte';
@@ -23,6 +26,9 @@
   const classes = createQuery(classesQuery);
   const patterns = createQuery(() => patternsQuery(id));
   const draft = new Draft();
+  const library = createQuery(() => libraryQuery(id));
+  const may = $derived(mayMaintain(library.data));
+  let proposing = $state(false);
   const processes: [string, string][] = [
     ['milling', 'Milling'],
     ['hole_making', 'Hole making'],
@@ -117,7 +123,10 @@
   function onkeydown(event: KeyboardEvent) {
     if (event.key.toLowerCase() === 's' && (event.ctrlKey || event.metaKey)) {
       event.preventDefault();
-      if (draft.classId && draft.holds.length === 0) void create();
+      if (draft.classId && draft.holds.length === 0) {
+        if (may) void create();
+        else proposing = true;
+      }
     }
   }
 </script>
@@ -195,18 +204,26 @@
     </label>
     <div class="ml-auto flex items-center gap-2">
       <a class="button" href="/libraries/{id}">Cancel</a>
-      {#if draft.unfinished}
+      {#if !may}
+        <button
+          class="button main"
+          disabled={draft.holds.length > 0 || !mayPropose(library.data)}
+          onclick={() => (proposing = true)}>Propose</button
+        >
+      {:else if draft.unfinished}
         <button class="button" disabled={saving} onclick={() => void create(true)}>
           Keep unfinished
         </button>
       {/if}
-      <button
-        class="button main"
-        disabled={draft.holds.length > 0 || saving}
-        onclick={() => void create()}
-      >
-        Create
-      </button>
+      {#if may}
+        <button
+          class="button main"
+          disabled={draft.holds.length > 0 || saving}
+          onclick={() => void create()}
+        >
+          Create
+        </button>
+      {/if}
     </div>
   </header>
   <div class="min-h-0 flex-1 overflow-auto pb-8">
@@ -224,4 +241,18 @@
   </div>
 {:else}
   <Loading />
+{/if}
+
+{#if proposing}
+  <ProposeDialog
+    library={id}
+    title="Propose the new tool {draft.code}"
+    changes={[{ kind: 'NEW', draft: draft.body }]}
+    onclose={() => (proposing = false)}
+    onproposed={() => {
+      proposing = false;
+      draft.changed = false;
+      void goto(`/libraries/${id}`);
+    }}
+  />
 {/if}

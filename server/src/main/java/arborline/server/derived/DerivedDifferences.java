@@ -47,7 +47,7 @@ class DerivedDifferences {
    * What a library came from.
    *
    * @param baseId null where whoever asks does not see the base, or it was deleted
-   * @param base its name
+   * @param base its name; empty where whoever asks does not see it
    * @param deleted true where the base is not there any more
    * @param edition that was taken in
    * @param newest number of the newest edition of the base that can be taken in; null for none
@@ -76,7 +76,7 @@ class DerivedDifferences {
                   : Optional.empty();
           return new DerivedFrom(
               seen ? one.baseId() : null,
-              base.name(),
+              seen || !base.there() ? base.name() : "",
               !base.there(),
               one.ending(),
               edition,

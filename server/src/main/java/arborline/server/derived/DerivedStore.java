@@ -69,15 +69,15 @@ class DerivedStore {
         .update();
   }
 
-  /** Names of the libraries, which are there, that were derived from one. */
-  List<String> from(long base) {
+  /** The libraries, which are there, that were derived from one. */
+  List<Long> from(long base) {
     return jdbc.sql(
             """
-            select l.name from derived_library d join library l on l.id = d.library_id
+            select l.id from derived_library d join library l on l.id = d.library_id
             where d.base_id = ? and l.put_away_at is null order by l.name\
             """)
         .param(base)
-        .query(String.class)
+        .query(Long.class)
         .list();
   }
 

@@ -158,7 +158,9 @@ class DerivedTools {
     Map<Long, Inspected> wanted = new LinkedHashMap<>();
     for (int i = 0; i < some.size(); i++) {
       added.put(some.get(i).base(), ids.get(i));
-      wanted.put(ids.get(i), inspected.get(i));
+      if (arriving.get(i).existingToolId().isEmpty()) {
+        wanted.put(ids.get(i), inspected.get(i));
+      }
     }
     owned.forEach(one -> one.become(wanted));
     entities.flush();
@@ -182,7 +184,7 @@ class DerivedTools {
         codes.stream().filter(code -> taken.contains(Codes.key(code))).sorted().toList();
     if (!clashing.isEmpty()) {
       throw Refusal.conflict(
-          "code %s is taken%s; choose another ending"
+          "code %s is taken%s; choose another ending, or rename what has it"
               .formatted(
                   clashing.getFirst(),
                   clashing.size() == 1 ? "" : " and " + (clashing.size() - 1) + " others"));

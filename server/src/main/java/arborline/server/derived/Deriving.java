@@ -228,7 +228,10 @@ public class Deriving implements LibraryCitations, Undo<Deriving.LetGo> {
   @Override
   public List<String> of(long libraryId) {
     return store.from(libraryId).stream()
-        .map("library '%s', which is derived from it"::formatted)
+        .map(id ->
+            guard.right(id).isPresent()
+                ? "library '%s', which is derived from it".formatted(store.base(id).name())
+                : "a private library, which is derived from it")
         .toList();
   }
 }

@@ -123,15 +123,15 @@ class IncludeStore {
         .single();
   }
 
-  /** Names of the libraries, which are there, that hold tools of one. */
-  List<String> including(long from) {
+  /** The libraries, which are there, that hold tools of one. */
+  List<Long> including(long from) {
     return jdbc.sql(
             """
-            select distinct l.name from library_include i join library l on l.id = i.library_id
-            where i.from_id = ? and l.put_away_at is null order by l.name\
+            select distinct l.id from library_include i join library l on l.id = i.library_id
+            where i.from_id = ? and l.put_away_at is null order by l.id\
             """)
         .param(from)
-        .query(String.class)
+        .query(Long.class)
         .list();
   }
 

@@ -73,6 +73,7 @@ class LibraryIncludes implements LibraryCitations, Undo<LibraryIncludes.Ended> {
    * A library that is included.
    *
    * @param from null where whoever asks does not see it
+   * @param name empty where he does not
    * @param section in words; empty for all of it
    * @param tools how many of its tools stand here
    * @param refused how many cannot
@@ -100,8 +101,8 @@ class LibraryIncludes implements LibraryCitations, Undo<LibraryIncludes.Ended> {
     return new IncludeView(
         one.id(),
         seen ? one.fromId() : null,
-        name(one.fromId()),
-        one.sectionId() == 0 ? "" : sectionName(one.sectionId()),
+        seen ? name(one.fromId()) : "",
+        one.sectionId() == 0 || !seen ? "" : sectionName(one.sectionId()),
         jdbc.sql("select count(*) from entry where include_id = ?")
             .param(one.id())
             .query(Long.class)
@@ -280,7 +281,10 @@ class LibraryIncludes implements LibraryCitations, Undo<LibraryIncludes.Ended> {
   @Override
   public List<String> of(long libraryId) {
     return store.including(libraryId).stream()
-        .map("library '%s', which includes it"::formatted)
+        .map(id ->
+            guard.right(id).isPresent()
+                ? "library '%s', which includes it".formatted(name(id))
+                : "a private library, which includes it")
         .toList();
   }
 }

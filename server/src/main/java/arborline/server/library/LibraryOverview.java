@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -107,7 +108,7 @@ class LibraryOverview {
     Map<Long, List<Waiting>> waiting = waiting();
     Map<Long, Long> editions =
         counted("select library_id, max(edition_no) from edition group by library_id");
-    Map<Long, String> bases = bases();
+    Map<Long, String> bases = bases(guard.hidden());
     Map<Long, Long> baseEditions =
         counted(
             """
@@ -156,7 +157,7 @@ class LibraryOverview {
               maintainers.getOrDefault(head.id(), ""),
               editions.getOrDefault(head.id(), 0L),
               bases.getOrDefault(head.id(), ""),
-              baseEditions.getOrDefault(head.id(), 0L),
+              bases.containsKey(head.id()) ? baseEditions.getOrDefault(head.id(), 0L) : 0L,
               stale.getOrDefault(head.id(), 0L));
         })
         .toList();
@@ -184,12 +185,18 @@ class LibraryOverview {
         0);
   }
 
-  private Map<Long, String> bases() {
+  /** The names of bases that whoever asks sees. */
+  private Map<Long, String> bases(Set<Long> hidden) {
     Map<Long, String> bases = new HashMap<>();
     jdbc.sql(
-            "select d.library_id, b.name from derived_library d join library b on b.id = d.base_id")
+            """
+            select d.library_id, b.name, b.id from derived_library d
+            join library b on b.id = d.base_id\
+            """)
         .query(row -> {
-          bases.put(row.getLong(1), row.getString(2));
+          if (!hidden.contains(row.getLong(3))) {
+            bases.put(row.getLong(1), row.getString(2));
+          }
         });
     return bases;
   }

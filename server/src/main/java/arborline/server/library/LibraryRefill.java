@@ -82,6 +82,7 @@ public class LibraryRefill {
   public long fill(long libraryId, List<Wanted> wanted, String text) {
     Library library = store.locked(libraryId, LibraryRight.MAINTAIN);
     held.hold(wanted.stream().map(Wanted::toolId).toList());
+    Map<Long, Long> included = included(libraryId);
     long number = away.begin();
     away.entries(
         number,
@@ -94,6 +95,7 @@ public class LibraryRefill {
       added.addAll(enter(library, wanted.subList(from, Math.min(wanted.size(), from + CHUNK))));
     }
     store.entered(added);
+    include(libraryId, included);
     live.say("library", libraryId, "");
     return trail.record(
         TrailRecord.of("library", libraryId, text)
@@ -119,6 +121,25 @@ public class LibraryRefill {
     bulk.insert(Entry.TARGET, entries);
     sections.put(members);
     return entries.stream().map(entry -> entry.id).toList();
+  }
+
+  /** By which include tools stand there, by tool. */
+  private Map<Long, Long> included(long libraryId) {
+    Map<Long, Long> included = new HashMap<>();
+    jdbc.sql(
+            "select tool_id, include_id from entry where library_id = ? and include_id is not null")
+        .param(libraryId)
+        .query(row -> {
+          included.put(row.getLong(1), row.getLong(2));
+        });
+    return included;
+  }
+
+  private void include(long libraryId, Map<Long, Long> included) {
+    included.forEach((tool, include) ->
+        jdbc.sql("update entry set include_id = ? where library_id = ? and tool_id = ?")
+            .params(include, libraryId, tool)
+            .update());
   }
 
   private List<Long> sections(Library library, List<SectionPath> paths) {

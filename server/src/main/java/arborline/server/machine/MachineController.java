@@ -7,6 +7,7 @@ import arborline.core.table.Nominal;
 import arborline.core.table.TableField;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.outline.Outline;
+import arborline.server.account.MayEdit;
 import arborline.server.account.MayLoad;
 import arborline.server.support.Slice;
 import arborline.server.tool.Holdings.UsedIn;
@@ -32,8 +33,10 @@ class MachineController {
   private final Machines machines;
   private final Plans plans;
   private final Nominals nominals;
+  private final MachineLibraries libraries;
 
-  MachineController(Machines machines, Plans plans, Nominals nominals) {
+  MachineController(Machines machines, Plans plans, Nominals nominals, MachineLibraries libraries) {
+    this.libraries = libraries;
     this.machines = machines;
     this.plans = plans;
     this.nominals = nominals;
@@ -74,8 +77,17 @@ class MachineController {
       int newestNo,
       @Nullable Outline outline) {}
 
-  /** A machine with its load plan; {@code seatName} is what people call its spindle. */
-  record MachineView(Machine machine, String seatName, List<PlaceView> plan) {}
+  /**
+   * A machine with its load plan.
+   *
+   * @param seatName what people call its spindle
+   * @param library from which tools for it are picked first; null where none was chosen
+   */
+  record MachineView(
+      Machine machine,
+      String seatName,
+      List<PlaceView> plan,
+      MachineLibraries.@Nullable MachineLibrary library) {}
 
   /**
    * What to put into a place.
@@ -128,7 +140,22 @@ class MachineController {
                     planned,
                     known.get(planned.toolId()),
                     nominal.getOrDefault(planned.entry().key(), Nominal.UNKNOWN)))
-            .toList());
+            .toList(),
+        libraries.of(id).orElse(null));
+  }
+
+  /**
+   * Which library tools for a machine are picked from first.
+   *
+   * @param library null for none
+   * @param edition as which it stands there; null for none in particular
+   */
+  record LibraryChoice(@Nullable Long library, @Nullable Long edition) {}
+
+  @PutMapping("/{id}/library")
+  @MayEdit
+  PlanDone choose(@PathVariable String id, @RequestBody LibraryChoice choice) {
+    return new PlanDone(libraries.choose(id, choice.library(), choice.edition()), List.of());
   }
 
   private static PlaceView place(Plans.Planned planned, Tools.Held known, Nominal nominal) {

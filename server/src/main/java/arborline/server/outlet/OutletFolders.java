@@ -3,6 +3,7 @@ package arborline.server.outlet;
 import arborline.server.support.FileHash;
 import arborline.server.support.Refusal;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.channels.FileChannel;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.FileSystemException;
@@ -90,7 +91,11 @@ class OutletFolders {
     }
     Path beside = place.resolve("." + name + ".part");
     try {
-      Files.copy(written, beside, StandardCopyOption.REPLACE_EXISTING);
+      Files.deleteIfExists(beside);
+      // A new file may be read by whoever the folder lets; a copy would be as private as ours.
+      try (OutputStream out = Files.newOutputStream(beside)) {
+        Files.copy(written, out);
+      }
       try (FileChannel channel = FileChannel.open(beside, StandardOpenOption.WRITE)) {
         channel.force(true);
       }

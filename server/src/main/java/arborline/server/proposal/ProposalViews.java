@@ -62,7 +62,7 @@ public final class ProposalViews {
    * One change of a proposal.
    *
    * @param place by which it is answered
-   * @param outcome what would come of it now; null for a new or a retired tool, and once answered
+   * @param outcome what would come of it now; null for a retired tool, and once answered
    * @param draft of a new tool or a change
    */
   public record ChangeView(

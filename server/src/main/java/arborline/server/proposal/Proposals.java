@@ -1,5 +1,6 @@
 package arborline.server.proposal;
 
+import arborline.core.finding.Finding;
 import arborline.core.library.Standing;
 import arborline.core.library.VisibleText;
 import arborline.core.merge.FieldMerge;
@@ -128,11 +129,15 @@ public class Proposals {
         store.changes(id).stream().map(change -> view(change, open)).toList());
   }
 
+  private ProposedChange.ProposedOutcome outcome(StoredChange change, ToolDraft draft) {
+    Long tool = change.toolId();
+    return tool == null ? ProposedChange.ofNew(draft) : changing.of(tool, change.base(), draft);
+  }
+
   private ChangeView view(StoredChange change, boolean open) {
     Long tool = change.toolId();
     ToolDraft draft = change.draft();
-    ProposedChange.ProposedOutcome outcome =
-        open && tool != null && draft != null ? changing.of(tool, change.base(), draft) : null;
+    ProposedChange.ProposedOutcome outcome = open && draft != null ? outcome(change, draft) : null;
     String code =
         tool == null
             ? Optional.ofNullable(draft).map(ToolDraft::code).orElse("")
@@ -188,6 +193,11 @@ public class Proposals {
       throw Refusal.badRequest("change %d has no draft of the tool".formatted(place));
     }
     if (kind == Kind.NEW) {
+      List<Finding> holds = ProposedChange.ofNew(draft).holds();
+      if (!holds.isEmpty()) {
+        throw Refusal.conflict(
+            "%s cannot be proposed: %s".formatted(draft.code(), holds.getFirst().message()), holds);
+      }
       return new StoredChange(place, kind, null, 0, draft, null);
     }
     Long tool = change.tool();

@@ -3,6 +3,7 @@ package arborline.server.tool;
 import arborline.core.exchange.RawItem;
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
+import arborline.core.inspect.Inspected;
 import arborline.core.inspect.Likeness;
 import arborline.core.merge.FieldMerge;
 import arborline.core.merge.ToolMerge;
@@ -12,6 +13,7 @@ import arborline.core.tool.Tool;
 import arborline.core.tool.outline.Outline;
 import arborline.server.support.Retried;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -73,6 +75,24 @@ public class ProposedChange {
             .toList(),
         outline(now.tool()).orElse(null),
         outline(merged.tool()).orElse(null));
+  }
+
+  /** What a new tool would be. */
+  public static ProposedOutcome ofNew(ToolDraft draft) {
+    Inspected inspected = ToolJudge.inspect(draft);
+    Tool tool = inspected.tool();
+    return new ProposedOutcome(
+        tool.code(),
+        tool.name(),
+        0,
+        false,
+        Likeness.differences(Tool.of(tool.code(), "", tool.toolClass(), Map.of()), tool),
+        List.of(),
+        inspected.findings().stream()
+            .filter(finding -> finding.severity() == Severity.HOLD)
+            .toList(),
+        null,
+        outline(tool).orElse(null));
   }
 
   private static Optional<Outline> outline(Tool tool) {

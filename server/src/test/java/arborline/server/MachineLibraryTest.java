@@ -1,0 +1,77 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** The library that tools for a machine are picked from first, and the edition that it cites. */
+class MachineLibraryTest extends ServerTest {
+
+  private long library;
+  private long edition;
+
+  @BeforeEach
+  void aPublishedLibrary() {
+    library = library("Machine library " + System.nanoTime());
+    lead.post("/api/v1/libraries/%d/tools".formatted(library), Draft.mill("ML-" + library, "10"));
+    edition = publish();
+  }
+
+  @AfterEach
+  void asItWas() {
+    choose();
+  }
+
+  private long publish() {
+    return lead.post("/api/v1/libraries/%d/editions".formatted(library), Api.body()).number("id");
+  }
+
+  private Api.Answer choose(Object... choice) {
+    return lead.send("PUT", "/api/v1/machines/M1/library", Api.body(choice));
+  }
+
+  private Api.Answer machine() {
+    return lead.get("/api/v1/machines/M1");
+  }
+
+  @Test
+  void isChosenCitesAnEditionSaysTheNewestAndIsTakenBack() {
+    assertTrue(machine().at("library").isNull());
+    Api.Answer chosen = choose("library", library, "edition", edition);
+    assertEquals(200, chosen.status(), chosen.toString());
+    lead.post("/api/v1/libraries/%d/tools".formatted(library), Draft.mill("ML-B" + library, "12"));
+    publish();
+    assertEquals(library, machine().at("library").get("libraryId").asLong());
+    assertEquals(1, machine().at("library").get("edition").asInt());
+    assertEquals(2, machine().at("library").get("newest").asInt());
+    assertEquals(
+        204, lead.post("/api/v1/trail/%d/undo".formatted(chosen.number("undo")), null).status());
+    assertTrue(machine().at("library").isNull());
+  }
+
+  @Test
+  void keepsItsLibraryFromBeingDeleted() {
+    choose("library", library);
+    Api.Answer refused = lead.send("DELETE", "/api/v1/libraries/" + library, null);
+    assertEquals(409, refused.status());
+    assertTrue(refused.text("detail").contains("machine M1 Heron"), refused.text("detail"));
+    choose();
+    assertEquals(200, lead.send("DELETE", "/api/v1/libraries/" + library, null).status());
+  }
+
+  @Test
+  void isNotChosenWhereItIsNotThereOrTheEditionIsOfAnother() {
+    long other = library("Another " + System.nanoTime());
+    assertEquals(400, choose("library", other, "edition", edition).status());
+    assertEquals(400, choose("edition", edition).status());
+    assertEquals(404, choose("library", 987654321).status());
+    assertEquals(
+        403,
+        as("OPERATOR")
+            .send("PUT", "/api/v1/machines/M1/library", Api.body("library", library))
+            .status());
+  }
+}
