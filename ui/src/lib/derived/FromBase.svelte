@@ -13,7 +13,7 @@
 </script>
 
 {#if from && mark && !mark.own}
-  <p class="mt-3 text-[13px] text-soft">
+  <p class="px-5 pt-3 text-[13px] text-soft">
     {differs ? 'Differs from' : 'As in'}
     <a class="text-working underline" href="/libraries/{library}/base"
       >{from.base || 'its base'}, edition {from.edition.number}</a

@@ -49,7 +49,9 @@
             <td>
               {#if one.from}<a class="font-semibold hover:text-working" href="/libraries/{one.from}"
                   >{one.name}</a
-                >{:else}<span class="font-semibold">{one.name || 'a library that you do not see'}</span>{/if}
+                >{:else}<span class="font-semibold"
+                  >{one.name || 'a library that you do not see'}</span
+                >{/if}
               {#if one.section}<span class="text-soft">only {one.section}</span>{/if}
             </td>
             <td>{count(one.tools, 'tool')}</td>

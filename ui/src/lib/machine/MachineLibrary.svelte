@@ -48,7 +48,8 @@
     {#if behind}<span class="text-query">{chosen.newest} is there</span>{/if}
   {/if}
   {#if may}
-    <button class="button quiet" onclick={begin}>{chosen ? 'Library' : 'Choose its library'}</button>
+    <button class="button quiet" onclick={begin}>{chosen ? 'Library' : 'Choose its library'}</button
+    >
   {/if}
 </span>
 

@@ -36,12 +36,7 @@
   }
 </script>
 
-<DialogFrame
-  open
-  {title}
-  hint="Those who maintain the library take it or decline it."
-  {onclose}
->
+<DialogFrame open {title} hint="Those who maintain the library take it or decline it." {onclose}>
   <form {onsubmit}>
     <label class="block">
       <span class="text-soft">Why</span>

@@ -89,10 +89,8 @@
       <a
         class={[base.data.from.newest != null ? 'text-query' : 'text-soft', 'hover:text-working']}
         href="/libraries/{id}/base"
-        >from {base.data.from.base || 'another library'}, edition {base.data.from.edition.number}{base.data.from
-          .newest != null
-          ? `; ${base.data.from.newest} is there`
-          : ''}</a
+        >from {base.data.from.base || 'another library'}, edition {base.data.from.edition
+          .number}{base.data.from.newest != null ? `; ${base.data.from.newest} is there` : ''}</a
       >
     {/if}
     {#if library.data.settings.archived}<span class="text-query">in the archive</span>{/if}

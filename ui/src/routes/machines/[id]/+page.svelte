@@ -151,7 +151,9 @@
       <Picker
         {picked}
         usual={view.library?.libraryId}
-        planned={new Set(view.plan.map((place) => place.toolId))} onpick={pick} />
+        planned={new Set(view.plan.map((place) => place.toolId))}
+        onpick={pick}
+      />
     {:else}
       <p class="text-soft">Your role may look at the load plan, not change it.</p>
     {/if}

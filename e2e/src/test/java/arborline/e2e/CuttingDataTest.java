@@ -11,7 +11,8 @@ class CuttingDataTest extends BrowserTest {
 
   private void open(String library, String code) {
     page.navigate("/libraries");
-    Journey.link(page, library).click();
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(library).setExact(true))
+        .click();
     field("Search").fill(code);
     Journey.link(page, code).first().click();
     Journey.link(page, "Cutting data").click();

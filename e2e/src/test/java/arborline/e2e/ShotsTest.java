@@ -107,15 +107,15 @@ class ShotsTest {
     assertThat(page.getByLabel("Lines", new Page.GetByLabelOptions().setExact(true)))
         .containsText("calculated");
     shot(page, "cutting");
-    page.navigate("/libraries");
-    Journey.link(page, "Marram milling").click();
-    Journey.link(page, "Names").click();
-    page.getByLabel("Code", new Page.GetByLabelOptions().setExact(true))
-        .fill("{KIND}{DC 2}-{NO 3}");
-    page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true))
-        .fill("{CLASS} {DC}[ R{RE}]");
-    assertThat(page.getByText("cannot be named")).isVisible();
-    shot(page, "names");
+    page.navigate("/");
+    page.getByRole(AriaRole.LISTITEM)
+        .filter(new Locator.FilterOptions().setHasText("for Cormorant turning"))
+        .getByRole(AriaRole.LINK)
+        .first()
+        .click();
+    assertThat(page.getByText("Changed by both")).isVisible();
+    assertThat(page.getByText("Changed here")).isVisible();
+    shot(page, "base");
     steps.releaseAll("Shop milling");
     steps.load("Shop milling", "MC-FE06", 1, "98.214", "5.992");
     steps.load("Shop milling", "MC-FE10", 2, "121.4", "9.988");

@@ -101,7 +101,8 @@
           derived from
           {#if from.baseId}<a class="text-working underline" href="/libraries/{from.baseId}"
               >{from.base}</a
-            >{:else}{from.base || 'a library that you do not see'}{/if}, as in edition {from.edition.number}
+            >{:else}{from.base || 'a library that you do not see'}{/if}, as in edition {from.edition
+            .number}
           of {moment(from.edition.madeAt)}
         </span>
         {#if mayOwn(library.data)}
