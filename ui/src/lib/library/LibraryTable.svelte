@@ -1,6 +1,8 @@
 <script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
   import type { LibraryRow } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
+  import { proposalsQuery } from '$lib/proposal/queries';
   import { who } from '$lib/shell/session.svelte';
   import { count } from '$lib/shell/text';
   import { processWord } from './arrangement';
@@ -18,6 +20,14 @@
     oncopy: (row: LibraryRow) => void;
     onmerge: (row: LibraryRow) => void;
   } = $props();
+
+  const proposals = createQuery(proposalsQuery);
+  const of = (row: LibraryRow) =>
+    (proposals.data?.items ?? []).filter(({ libraryId }) => libraryId === row.id);
+  const toMe = (row: LibraryRow) =>
+    of(row).filter((one) => one.state === 'OPEN' && one.toMe).length;
+  const answered = (row: LibraryRow) =>
+    of(row).filter((one) => one.state === 'ANSWERED' && one.mine && !one.seen).length;
 </script>
 
 <table class="rows w-full">
@@ -115,6 +125,18 @@
                 {count(waiting.lines, 'line')} of {waiting.name}
               </a>
             {/each}
+            {#if toMe(row) > 0}
+              <a class="block hover:text-working" href="/proposals">
+                <Mark kind="query" word="" />
+                {count(toMe(row), 'proposal')} to answer
+              </a>
+            {/if}
+            {#if answered(row) > 0}
+              <a class="block hover:text-working" href="/proposals">
+                <Mark kind="note" word="" />
+                {count(answered(row), 'answer')} to yours
+              </a>
+            {/if}
             {#if row.baseEdition > 0}
               <a class="block hover:text-working" href="/libraries/{row.id}/base">
                 <Mark kind="query" word="" />

@@ -246,6 +246,21 @@ class DerivedLibrariesTest extends ServerTest {
   }
 
   @Test
+  void whereItsBaseWasDeletedMeanwhileItStaysAsItIs() {
+    long heron = derived();
+    long gone = lead.send("DELETE", "/api/v1/libraries/" + heron, null).number("undo");
+    assertEquals(200, lead.send("DELETE", "/api/v1/libraries/" + base, null).status());
+    assertEquals(204, lead.post("/api/v1/trail/%d/undo".formatted(gone), null).status());
+    JsonNode from = lead.get("/api/v1/libraries/%d/base".formatted(heron)).at("from");
+    assertTrue(from.get("deleted").asBoolean());
+    assertTrue(from.get("newest").isNull());
+    Api.Answer refused = update(heron);
+    assertEquals(409, refused.status());
+    assertTrue(refused.text("detail").contains("was deleted; the library stays as it is"));
+    assertTrue(tools(heron).containsKey(code + "-H"));
+  }
+
+  @Test
   void derivingIsTakenBackAndDoneAgainUnderTheSameCodes() {
     Api.Answer first = derive("-H");
     assertEquals(

@@ -7,7 +7,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -235,5 +241,33 @@ class EditionsTest extends ServerTest {
     assertEquals(400, lead.get("/api/v1/editions/%d/tools?after=x".formatted(edition)).status());
     assertEquals(404, lead.get("/api/v1/editions/999999999").status());
     assertEquals(404, lead.get("/api/v1/editions/compare?a=999999999").status());
+  }
+
+  @Test
+  void anEditionMadeWhileADeliveryIsTakenHasAllOfItOrNothing() throws Exception {
+    int lines = 400;
+    long delivery = lead.deliver("meanwhile.csv", table("EDW" + library, lines));
+    CountDownLatch begun = new CountDownLatch(1);
+    Set<Integer> sizes = new TreeSet<>();
+    try (ExecutorService other = Executors.newSingleThreadExecutor()) {
+      Future<Integer> taking =
+          other.submit(() -> {
+            begun.countDown();
+            return lead.post(
+                    "/api/v1/deliveries/%d/accept".formatted(delivery),
+                    Api.body("library", library, "numbering", "next"))
+                .status();
+          });
+      begun.await();
+      do {
+        Api.Answer made = publish("");
+        if (made.status() == 201) {
+          sizes.add((int) made.number("tools"));
+        }
+      } while (!taking.isDone());
+      assertEquals(200, taking.get());
+    }
+    sizes.removeAll(Set.of(1, 1 + lines));
+    assertEquals(Set.of(), sizes);
   }
 }
