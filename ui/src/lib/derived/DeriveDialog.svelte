@@ -37,7 +37,9 @@
 <DialogFrame
   bind:open
   title="Derive a library from {row.name}"
-  hint="It begins as edition {row.edition}, with tools of its own that you can change. What becomes of {row.name} later can be taken in, field by field."
+  hint={row.edition === 0
+    ? undefined
+    : `It begins as edition ${row.edition}, with tools of its own that you can change. What becomes of ${row.name} later can be taken in, field by field.`}
 >
   {#if row.edition === 0}
     <p>

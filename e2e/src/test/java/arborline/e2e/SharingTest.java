@@ -2,9 +2,12 @@ package arborline.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.google.gson.JsonElement;
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -307,5 +310,59 @@ class SharingTest extends BrowserTest {
     Journey.button(other, "Save").click();
     assertThat(other.getByText("Saved as version 2")).isVisible();
     other.context().close();
+  }
+
+  @Test
+  void aLeadAndTwoProgrammersAnswerOneProposal() {
+    Stock stock = Stock.of(journey, "SQ");
+    Page second = invited("Tarn Gudgeon");
+    long account = 0;
+    for (JsonElement one : stock.script().get("/accounts").getAsJsonArray("items")) {
+      JsonObject known = one.getAsJsonObject();
+      if (known.get("name").getAsString().equals("Tarn Gudgeon")) {
+        account = known.get("id").getAsLong();
+      }
+    }
+    String stamp = stock.script().get(stock.path() + "/rights").get("stamp").getAsString();
+    stock
+        .script()
+        .put(
+            stock.path() + "/rights",
+            """
+            {"sharing":"SHOP","people":[{"account":%d,"right":"MAINTAIN"}],
+              "roles":[{"role":"PROGRAMMER","right":"PROPOSE"}],"stamp":"%s"}\
+            """
+                .formatted(account, stamp));
+
+    Page first = journey.as("programmer");
+    first.navigate("/tools/" + stock.tool("FE12"));
+    Journey.button(first, "Propose to retire").click();
+    Locator dialog = first.getByRole(AriaRole.DIALOG);
+    dialog.getByLabel("Why").fill("nobody has one left");
+    dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Propose")).click();
+    assertThat(first.getByText("Proposed; you see the answer on Today")).isVisible();
+
+    for (Page one : List.of(page, second)) {
+      one.navigate("/proposals");
+      Journey.link(one, "nobody has one left").click();
+      assertThat(one.getByText("to be retired")).isVisible();
+    }
+    second.getByLabel("Words for programmer").fill("there is one in the crib");
+    Journey.button(second, "Decline all").click();
+    assertThat(second.getByText("Declined", new Page.GetByTextOptions().setExact(true)))
+        .isVisible();
+    assertThat(page.getByText("declined by Tarn Gudgeon")).isVisible();
+    assertThat(Journey.button(page, "Take all")).hasCount(0);
+    first.navigate("/libraries");
+    assertThat(
+            first
+                .getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText(stock.name())))
+        .containsText("1 answer to yours");
+    first.navigate("/");
+    Journey.link(first, "Read the answer").first().click();
+    assertThat(first.getByText("there is one in the crib")).isVisible();
+    first.context().close();
+    second.context().close();
   }
 }

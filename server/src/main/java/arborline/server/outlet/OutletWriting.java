@@ -101,6 +101,7 @@ class OutletWriting {
             || outlet.writtenEditionId() == null
             || outlet.writtenEditionId() != edition.id()
             || outlet.kind() == OutletKind.FOLDER
+                && folders.root().isPresent()
                 && folders.found(outlet) == OutletFolders.Found.GONE;
     Instant again =
         outlet.triedAt() == null ? Instant.MIN : outlet.triedAt().plus(PAUSE_AFTER_FAULT);
