@@ -38,7 +38,7 @@
   function here(href: string): boolean {
     const tool =
       href === '/libraries' &&
-      ['/tools', '/holders', '/basket', '/duplicates', '/proposals'].some((beside) =>
+      ['/tools', '/holders', '/basket', '/duplicates', '/proposals', '/outlets'].some((beside) =>
         at.startsWith(beside)
       );
     return at === href || at.startsWith(href + '/') || tool;
