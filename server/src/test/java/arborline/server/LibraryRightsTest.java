@@ -153,6 +153,10 @@ class LibraryRightsTest extends ServerTest {
       assertTrue(refused.text("detail").contains("reference"), refused.text("detail"));
       assertEquals(200, api.get(LIBRARIES + library + "/tools").status());
     }
+    assertEquals(403, change(lead, tool, "14").status());
+    long elsewhere = library("Beside " + library);
+    assertEquals(
+        200, lead.post(LIBRARIES + elsewhere + "/copy", Api.body("tools", List.of(tool))).status());
     assertEquals(200, change(lead, tool, "14").status());
     JsonNode listed = lead.get(LIBRARIES + library + "/tools").at("items").get(0);
     assertEquals("10", listed.at("/values/DC/text").asString());

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 /** What changes a tool, asked with whole bodies by every role with every right. */
 class ToolOperationsTest extends ServerTest {
 
+  private String name;
   private long library;
   private String code;
   private long tool;
@@ -22,7 +23,8 @@ class ToolOperationsTest extends ServerTest {
 
   @BeforeEach
   void aToolWithAllThatBelongs() {
-    library = library("Tool operations " + System.nanoTime());
+    name = "Tool operations " + System.nanoTime();
+    library = library(name);
     code = "TO-" + library;
     tool =
         lead.post("/api/v1/libraries/%d/tools".formatted(library), Draft.mill(code, "10"))
@@ -100,6 +102,31 @@ class ToolOperationsTest extends ServerTest {
     for (String role : List.of("TOOLROOM", "OPERATOR", "VISITOR")) {
       assertEquals(Map.of(), answers(as(role), 403), role);
     }
+  }
+
+  @Test
+  void areRefusedToAllWhereOnlyAReferenceHoldsTheTool() {
+    share("REFERENCE", List.of(), List.of());
+    for (String role : List.of("LEAD", "PROGRAMMER", "TOOLROOM", "OPERATOR", "VISITOR")) {
+      assertEquals(Map.of(), answers(as(role), 403), role);
+    }
+    assertEquals(
+        "%s stands in library '%s', a reference: nobody changes it there. %s"
+            .formatted(code, name, "the lead may share that library otherwise"),
+        lead.post("/api/v1/tools/%d/stacks".formatted(tool), stack("second")).text("detail"));
+  }
+
+  @Test
+  void areDoneWhereALibraryOfOnesOwnHoldsTheToolToo() {
+    long own = library("Own tools " + System.nanoTime());
+    assertEquals(
+        200,
+        lead.post("/api/v1/libraries/%d/copy".formatted(own), Api.body("tools", List.of(tool)))
+            .status());
+    share("REFERENCE", List.of(), List.of());
+    Map<String, Integer> others = answers(lead, 200);
+    others.values().removeIf(status -> status / 100 == 2);
+    assertEquals(Map.of("take it out", 403), others);
   }
 
   @Test

@@ -1,14 +1,18 @@
 package arborline.server.right;
 
 import arborline.core.sharing.LibraryRight;
+import arborline.core.sharing.Sharing;
 import arborline.server.right.StoredRights.SharedLibrary;
 import arborline.server.support.Refusal;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -16,8 +20,9 @@ import org.springframework.stereotype.Component;
 /**
  * Says which tools whoever acts now may see and change. A change of a tool reaches every library
  * that follows it, so he must maintain all of these that he sees; one that holds a version for
- * itself is not reached. A tool that stands in private libraries of others only is not there for
- * him.
+ * itself is not reached, but where a tool stands in no library that he maintains, it is not his to
+ * change either: what belongs to it shows everywhere. A tool that stands in private libraries of
+ * others only is not there for him.
  */
 @Component
 public class ToolGuard {
@@ -32,49 +37,69 @@ public class ToolGuard {
     this.jdbc = jdbc;
   }
 
+  /** One entry: a tool in a library, following its newest version or not. */
+  private record Held(long libraryId, long toolId, String code, boolean pinned) {}
+
   /** Refuses tools that may not be changed, and those that are not there for whoever acts. */
   public void needChange(Collection<Long> tools) {
     if (Askers.current().isEmpty() || tools.isEmpty()) {
       return;
     }
     needSight(tools);
-    Set<Long> following = new HashSet<>();
+    List<Held> held = new ArrayList<>();
     for (List<Long> some : chunks(tools)) {
-      following.addAll(
-          jdbc.sql("select distinct library_id from entry where tool_id in (:ids) and not pinned")
+      held.addAll(
+          jdbc.sql(
+                  """
+                  select library_id, tool_id, code, pinned from entry where tool_id in (:ids)
+                  order by library_id, code\
+                  """)
               .param("ids", some)
-              .query(Long.class)
+              .query(Held.class)
               .list());
     }
-    List<SharedLibrary> closed = libraries.notMaintained(following);
-    if (!closed.isEmpty()) {
-      throw Refusal.of(HttpStatus.FORBIDDEN, refusal(closed.getFirst(), tools));
-    }
+    Map<Long, SharedLibrary> closed = new HashMap<>();
+    libraries
+        .notMaintained(held.stream().map(Held::libraryId).collect(Collectors.toSet()))
+        .forEach(library -> closed.put(library.id(), library));
+    refusing(held, closed)
+        .ifPresent(entry -> {
+          throw refusal(entry, closed.get(entry.libraryId()));
+        });
   }
 
-  private String refusal(SharedLibrary library, Collection<Long> tools) {
-    String code =
-        chunks(tools).stream()
-            .flatMap(some ->
-                jdbc
-                    .sql(
-                        """
-                        select code from entry
-                        where library_id = :library and tool_id in (:ids) and not pinned
-                        order by code limit 1\
-                        """)
-                    .param("library", library.id())
-                    .param("ids", some)
-                    .query(String.class)
-                    .optional()
-                    .stream())
-            .findFirst()
-            .orElse("the tool");
-    return "%s stands in library '%s', which you may not change; %s may"
-        .formatted(
-            code,
-            library.name(),
-            LibraryGuard.words(libraries.who(library, LibraryRight.MAINTAIN)));
+  /**
+   * The entry that a change must not touch: one that follows its tool where nothing may be changed,
+   * or one of a tool that stands at such places only, be it held there.
+   */
+  private Optional<Held> refusing(List<Held> held, Map<Long, SharedLibrary> closed) {
+    if (closed.isEmpty()) {
+      return Optional.empty();
+    }
+    Set<Long> hidden = libraries.hidden();
+    Set<Long> open =
+        held.stream()
+            .filter(entry -> !closed.containsKey(entry.libraryId()))
+            .filter(entry -> !hidden.contains(entry.libraryId()))
+            .map(Held::toolId)
+            .collect(Collectors.toSet());
+    return held.stream()
+        .filter(entry -> closed.containsKey(entry.libraryId()))
+        .filter(entry -> !entry.pinned() || !open.contains(entry.toolId()))
+        .findFirst();
+  }
+
+  private Refusal refusal(Held entry, SharedLibrary library) {
+    String place = "%s stands in library '%s', ".formatted(entry.code(), library.name());
+    return Refusal.of(
+        HttpStatus.FORBIDDEN,
+        library.rights().sharing() == Sharing.REFERENCE
+            ? place
+                + "a reference: nobody changes it there. %s may share that library otherwise"
+                    .formatted(LibraryGuard.words(libraries.administrators(library)))
+            : place
+                + "which you may not change; %s may"
+                    .formatted(LibraryGuard.words(libraries.who(library, LibraryRight.MAINTAIN))));
   }
 
   /** Why whoever acts may not change a tool; nothing where he may. */
