@@ -1,0 +1,177 @@
+package arborline.core.loadplan;
+
+import arborline.core.loadplan.PlacementModel.Rule;
+import com.google.ortools.Loader;
+import com.google.ortools.sat.CpSolver;
+import com.google.ortools.sat.CpSolverStatus;
+import com.google.ortools.sat.LinearExpr;
+import com.google.ortools.sat.LinearExprBuilder;
+import com.google.ortools.sat.Literal;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/**
+ * Finds the placement with the fewest moves, among those the one with the shortest, with the solver
+ * CP-SAT. What it cannot settle in the time it has is said by {@link LoadAnswer#leastMoves}.
+ */
+public final class LoadPlanner {
+
+  private static final Set<Rule> ALL = EnumSet.allOf(Rule.class);
+
+  private final Duration time;
+
+  /**
+   * A planner.
+   *
+   * @param time how long it may look for the fewest moves
+   */
+  public LoadPlanner(Duration time) {
+    Loader.loadNativeLibraries();
+    this.time = time;
+  }
+
+  /** Says where the tools go, or why they cannot. */
+  public LoadAnswer plan(LoadProblem problem) {
+    List<LoadObstacle> obstacles = new SingleObstacles(problem).all();
+    if (obstacles.isEmpty()) {
+      obstacles = new SetObstacles(problem, this::possible).all();
+    }
+    if (obstacles.isEmpty()) {
+      return moved(problem);
+    }
+    List<String> leftOut = leftOut(problem, obstacles);
+    LoadProblem rest =
+        problem.wanting(problem.wanted().stream().filter(tool -> !leftOut.contains(tool)).toList());
+    LoadAnswer nearest = possible(rest, needed(rest), ALL) ? moved(rest) : nothing();
+    return new LoadAnswer(
+        false, nearest.placement(), nearest.moves(), nearest.leastMoves(), obstacles, leftOut);
+  }
+
+  private static LoadAnswer nothing() {
+    return new LoadAnswer(false, Map.of(), List.of(), 0, List.of(), List.of());
+  }
+
+  /** Tools that have to be in at the end. */
+  static Set<String> needed(LoadProblem problem) {
+    Set<String> needed = new LinkedHashSet<>(problem.wanted());
+    needed.addAll(new TreeSet<>(problem.keep()));
+    return needed;
+  }
+
+  private boolean possible(LoadProblem problem, Set<String> needed, Set<Rule> rules) {
+    PlacementModel placement = new PlacementModel(problem, needed, rules);
+    needed.forEach(placement::need);
+    CpSolverStatus status = solver().solve(placement.model);
+    return status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
+  }
+
+  /** The fewest tools without which the rest can be in. */
+  private List<String> leftOut(LoadProblem problem, List<LoadObstacle> obstacles) {
+    Set<String> impossible = new TreeSet<>();
+    obstacles.stream()
+        .filter(obstacle -> !obstacle.tool().isEmpty())
+        .forEach(obstacle -> impossible.add(obstacle.tool()));
+    Set<String> needed = needed(problem);
+    needed.removeAll(impossible);
+    PlacementModel placement = new PlacementModel(problem, needed, ALL);
+    LinearExprBuilder in = LinearExpr.newBuilder();
+    problem.keep().forEach(placement::need);
+    for (String tool : problem.wanted()) {
+      if (needed.contains(tool)) {
+        placement.places(tool).values().forEach(stands -> in.addTerm(stands, 1));
+      }
+    }
+    placement.model.maximize(in.build());
+    CpSolver solver = solver();
+    CpSolverStatus status = solver.solve(placement.model);
+    boolean solved = status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
+    return problem.wanted().stream()
+        .filter(tool ->
+            impossible.contains(tool)
+                || !solved
+                || placement.places(tool).values().stream().noneMatch(solver::booleanValue))
+        .toList();
+  }
+
+  private LoadAnswer moved(LoadProblem problem) {
+    Set<String> tools = needed(problem);
+    tools.addAll(problem.standing().keySet());
+    PlacementModel placement = new PlacementModel(problem, tools, ALL);
+    needed(problem).forEach(placement::need);
+    MoveModel moves = new MoveModel(problem, placement);
+    placement.model.minimize(moves.moves());
+    CpSolver solver = solver();
+    CpSolverStatus status = solver.solve(placement.model);
+    if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
+      return nothing();
+    }
+    int least = (int) Math.ceil(solver.bestObjectiveBound() - 1e-6);
+    long fewest = Math.round(solver.objectiveValue());
+    placement.model.addEquality(moves.moves(), fewest);
+    hint(placement, tools, moves, solver);
+    placement.model.minimize(moves.distance());
+    CpSolver shorter = solver();
+    CpSolverStatus second = shorter.solve(placement.model);
+    boolean found = second == CpSolverStatus.OPTIMAL || second == CpSolverStatus.FEASIBLE;
+    return answer(problem, tools, placement, moves, found ? shorter : solver, least);
+  }
+
+  private static void hint(
+      PlacementModel placement, Set<String> tools, MoveModel moves, CpSolver solver) {
+    for (String tool : tools) {
+      for (Literal stands : placement.places(tool).values()) {
+        placement.model.addHint(stands, solver.booleanValue(stands));
+      }
+    }
+    moves
+        .bench()
+        .values()
+        .forEach(laid -> placement.model.addHint(laid, solver.booleanValue(laid)));
+  }
+
+  private static LoadAnswer answer(
+      LoadProblem problem,
+      Set<String> tools,
+      PlacementModel placement,
+      MoveModel moves,
+      CpSolver solver,
+      int least) {
+    Map<LoadPlace, String> stands = new TreeMap<>();
+    for (String tool : tools) {
+      placement
+          .places(tool)
+          .forEach((place, literal) -> {
+            if (solver.booleanValue(literal)) {
+              stands.put(place, tool);
+            }
+          });
+    }
+    List<String> bench = new ArrayList<>();
+    moves
+        .bench()
+        .forEach((tool, laid) -> {
+          if (solver.booleanValue(laid)) {
+            bench.add(tool);
+          }
+        });
+    return new LoadAnswer(
+        true, stands, MoveOrder.of(problem, stands, bench), least, List.of(), List.of());
+  }
+
+  private CpSolver solver() {
+    CpSolver solver = new CpSolver();
+    solver.getParameters().setMaxTimeInSeconds(time.toMillis() / 1000.0);
+    solver
+        .getParameters()
+        .setNumWorkers(Math.clamp(Runtime.getRuntime().availableProcessors(), 1, 8));
+    solver.getParameters().setRandomSeed(1);
+    return solver;
+  }
+}

@@ -1,0 +1,136 @@
+package arborline.core.loadplan;
+
+import arborline.core.storage.Blocking;
+import com.google.ortools.sat.BoolVar;
+import com.google.ortools.sat.IntVar;
+import com.google.ortools.sat.LinearExpr;
+import com.google.ortools.sat.LinearExprBuilder;
+import com.google.ortools.sat.Literal;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/**
+ * The moves that lead to a placement. A tool comes into its place when all that stand in its way
+ * have left theirs; where each waits for another, one of them has to lie on the bench, which is a
+ * move more. What goes out leaves first and what comes from outside comes last, so neither makes
+ * anybody wait in vain; a tool that stays is in nobody's way, since both what stands now and what
+ * stands then is allowed.
+ */
+final class MoveModel {
+
+  private final LoadProblem problem;
+  private final PlacementModel placement;
+  private final Map<String, LoadPlace> standing;
+  private final Map<String, Literal> bench = new LinkedHashMap<>();
+  private final Map<String, IntVar> comes = new HashMap<>();
+  private final Map<String, IntVar> leaves = new HashMap<>();
+  private final LinearExprBuilder moves = LinearExpr.newBuilder();
+
+  MoveModel(LoadProblem problem, PlacementModel placement) {
+    this.problem = problem;
+    this.placement = placement;
+    this.standing = problem.standing();
+    standing.forEach((tool, place) -> carried(tool, place));
+    problem.wanted().stream()
+        .filter(tool -> !standing.containsKey(tool))
+        .forEach(tool -> moves.add(1));
+    standing.forEach((tool, place) -> waits(tool, place));
+  }
+
+  /** How many moves there are. */
+  LinearExpr moves() {
+    return moves.build();
+  }
+
+  /** Tools that lie on the bench meanwhile. */
+  Map<String, Literal> bench() {
+    return bench;
+  }
+
+  private void carried(String tool, LoadPlace from) {
+    Map<LoadPlace, Literal> places = placement.places(tool);
+    Literal stays = places.get(from);
+    moves.add(1);
+    if (stays != null) {
+      moves.addTerm(stays, -1);
+    }
+    if (problem.keep().contains(tool)) {
+      return;
+    }
+    int last = standing.size();
+    BoolVar laid = placement.model.newBoolVar("bench " + tool);
+    IntVar coming = placement.model.newIntVar(1, last, "comes " + tool);
+    IntVar leaving = placement.model.newIntVar(0, last, "leaves " + tool);
+    bench.put(tool, laid);
+    comes.put(tool, coming);
+    leaves.put(tool, leaving);
+    moves.addTerm(laid, 1);
+    placement.model.addEquality(leaving, 0).onlyEnforceIf(laid);
+    LinearExprBuilder elsewhere = LinearExpr.newBuilder();
+    places.forEach((to, stands) -> {
+      if (!to.equals(from)) {
+        elsewhere.addTerm(stands, 1);
+        placement
+            .model
+            .addEquality(leaving, coming)
+            .onlyEnforceIf(new Literal[] {stands, laid.not()});
+      }
+    });
+    placement.model.addLessOrEqual(laid, elsewhere.build());
+  }
+
+  /** A tool that goes to another place waits for all whose present places are in its way. */
+  private void waits(String tool, LoadPlace from) {
+    if (!comes.containsKey(tool)) {
+      return;
+    }
+    placement
+        .places(tool)
+        .forEach((to, stands) -> {
+          if (!to.equals(from)) {
+            Blocking blocking = new Blocking(problem.storages().get(to.storage()));
+            standing.forEach((other, there) -> {
+              if (!other.equals(tool)
+                  && leaves.containsKey(other)
+                  && there.storage() == to.storage()
+                  && blocking
+                      .clash(
+                          problem.tools().get(tool).body(),
+                          to.index(),
+                          problem.tools().get(other).body(),
+                          there.index())
+                      .isPresent()) {
+                placement
+                    .model
+                    .addGreaterThan(comes.get(tool), leaves.get(other))
+                    .onlyEnforceIf(stands);
+              }
+            });
+          }
+        });
+  }
+
+  /** How far tools are carried from place to place, in places; another storage is the furthest. */
+  LinearExpr distance() {
+    LinearExprBuilder distance = LinearExpr.newBuilder();
+    standing.forEach((tool, from) ->
+        placement
+            .places(tool)
+            .forEach((to, stands) -> {
+              if (!to.equals(from)) {
+                distance.addTerm(stands, steps(from, to));
+              }
+            }));
+    return distance.build();
+  }
+
+  private int steps(LoadPlace from, LoadPlace to) {
+    return from.storage() == to.storage()
+        ? problem.storages().get(to.storage()).spacing().steps(from.index(), to.index())
+        : problem.storages().stream()
+            .mapToInt(storage -> storage.definition().places())
+            .max()
+            .orElse(1);
+  }
+}

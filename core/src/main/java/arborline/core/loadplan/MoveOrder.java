@@ -1,0 +1,87 @@
+package arborline.core.loadplan;
+
+import arborline.core.storage.Blocking;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/** Puts moves into an order in which each can be made. */
+final class MoveOrder {
+
+  private final LoadProblem problem;
+  private final Map<String, LoadPlace> now;
+  private final List<LoadMove> moves = new ArrayList<>();
+
+  private MoveOrder(LoadProblem problem) {
+    this.problem = problem;
+    this.now = new HashMap<>(problem.standing());
+  }
+
+  /**
+   * The moves from what stands now to a placement.
+   *
+   * @param bench tools that lie on the bench meanwhile, so that no others have to
+   */
+  static List<LoadMove> of(
+      LoadProblem problem, Map<LoadPlace, String> placement, List<String> bench) {
+    MoveOrder order = new MoveOrder(problem);
+    Map<String, LoadPlace> aims = new TreeMap<>();
+    placement.forEach((place, tool) -> aims.put(tool, place));
+    order.out(aims, bench);
+    Map<String, LoadPlace> waiting = new TreeMap<>(aims);
+    waiting.entrySet().removeIf(aim -> aim.getValue().equals(order.now.get(aim.getKey())));
+    order.carry(waiting, bench);
+    return order.moves;
+  }
+
+  private void out(Map<String, LoadPlace> aims, List<String> bench) {
+    problem
+        .standing()
+        .forEach((tool, place) -> {
+          boolean laid = bench.contains(tool);
+          if (laid || !aims.containsKey(tool)) {
+            moves.add(new LoadMove(tool, Optional.of(place), Optional.empty(), laid));
+            now.remove(tool);
+          }
+        });
+  }
+
+  private void carry(Map<String, LoadPlace> waiting, List<String> bench) {
+    boolean moved = true;
+    while (moved && !waiting.isEmpty()) {
+      moved = false;
+      for (String tool : List.copyOf(waiting.keySet())) {
+        LoadPlace to = waiting.get(tool);
+        if (free(tool, to)) {
+          moves.add(
+              new LoadMove(
+                  tool, Optional.ofNullable(now.get(tool)), Optional.of(to), bench.contains(tool)));
+          now.put(tool, to);
+          waiting.remove(tool);
+          moved = true;
+        }
+      }
+    }
+    if (!waiting.isEmpty()) {
+      throw new IllegalStateException("tools wait for each other: " + waiting.keySet());
+    }
+  }
+
+  private boolean free(String tool, LoadPlace to) {
+    Blocking blocking = new Blocking(problem.storages().get(to.storage()));
+    return now.entrySet().stream()
+        .filter(other -> !other.getKey().equals(tool))
+        .filter(other -> other.getValue().storage() == to.storage())
+        .noneMatch(other ->
+            blocking
+                .clash(
+                    problem.tools().get(tool).body(),
+                    to.index(),
+                    problem.tools().get(other.getKey()).body(),
+                    other.getValue().index())
+                .isPresent());
+  }
+}

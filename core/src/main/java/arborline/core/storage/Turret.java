@@ -1,0 +1,65 @@
+package arborline.core.storage;
+
+import arborline.core.storage.Layout.Stroke;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+
+/** A turret seen from the front of the machine. */
+public record Turret(StorageDefinition definition) implements Storage {
+
+  @Override
+  public Spacing spacing() {
+    return Spacing.circle(definition);
+  }
+
+  /** What it is beside its places; that of a plain one of its pitch where nothing is said. */
+  public TurretBody body() {
+    return definition.turret() == null
+        ? new TurretBody(
+            BigDecimal.valueOf(Math.round(Circles.radius(definition))),
+            null,
+            false,
+            false,
+            List.of("main"),
+            List.of())
+        : definition.turret();
+  }
+
+  /** The station of a place by its index. */
+  public Station station(int index) {
+    return body().station(definition.first() + index);
+  }
+
+  /**
+   * Radius that a tool needs when the turret turns, mm: its length outwards, or half its diameter
+   * where stations face along the spindle.
+   */
+  public BigDecimal swung(ToolBody tool) {
+    BigDecimal half = tool.diameter().divide(BigDecimal.TWO);
+    return body().axial()
+        ? body().radius().add(half)
+        : Swing.corner(body().radius().add(tool.length()), half);
+  }
+
+  @Override
+  public Layout layout() {
+    TurretBody body = body();
+    double radius = body.radius().doubleValue();
+    Optional<BigDecimal> swing = Optional.ofNullable(body.swing());
+    double outside =
+        swing
+            .map(BigDecimal::doubleValue)
+            .orElse(radius + (body.axial() ? Layout.USUAL_PITCH / 2 : Layout.length(definition)));
+    double room = Math.max(outside, radius) + 10;
+    return Circles.around(
+        definition,
+        radius,
+        room,
+        body.axial(),
+        index -> station(index).driven(),
+        swing
+            .map(circle -> List.of(Stroke.circle("swing", room, room, circle.doubleValue())))
+            .orElse(List.of()));
+  }
+}
