@@ -37,7 +37,11 @@ public final class LoadPlanner {
     this.time = time;
   }
 
-  /** Says where the tools go, or why they cannot. */
+  /**
+   * Says where the tools go, or why they cannot.
+   *
+   * @throws LoadUnsettledException where neither is known in the time there is
+   */
   public LoadAnswer plan(LoadProblem problem) {
     List<LoadObstacle> obstacles = new SingleObstacles(problem).all();
     if (obstacles.isEmpty()) {
@@ -68,8 +72,16 @@ public final class LoadPlanner {
   private boolean possible(LoadProblem problem, Set<String> needed, Set<Rule> rules) {
     PlacementModel placement = new PlacementModel(problem, needed, rules);
     needed.forEach(placement::need);
-    CpSolverStatus status = solver().solve(placement.model);
-    return status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
+    return solved(solver().solve(placement.model));
+  }
+
+  /** True where a placement was found, false where there is none. */
+  private static boolean solved(CpSolverStatus status) {
+    return switch (status) {
+      case OPTIMAL, FEASIBLE -> true;
+      case INFEASIBLE -> false;
+      default -> throw new LoadUnsettledException();
+    };
   }
 
   /** The fewest tools without which the rest can be in. */
@@ -90,8 +102,7 @@ public final class LoadPlanner {
     }
     placement.model.maximize(in.build());
     CpSolver solver = solver();
-    CpSolverStatus status = solver.solve(placement.model);
-    boolean solved = status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
+    boolean solved = solved(solver.solve(placement.model));
     return problem.wanted().stream()
         .filter(tool ->
             impossible.contains(tool)
@@ -108,8 +119,7 @@ public final class LoadPlanner {
     MoveModel moves = new MoveModel(problem, placement);
     placement.model.minimize(moves.moves());
     CpSolver solver = solver();
-    CpSolverStatus status = solver.solve(placement.model);
-    if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
+    if (!solved(solver.solve(placement.model))) {
       return nothing();
     }
     int least = (int) Math.ceil(solver.bestObjectiveBound() - 1e-6);

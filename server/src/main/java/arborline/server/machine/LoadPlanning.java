@@ -1,0 +1,52 @@
+package arborline.server.machine;
+
+import arborline.core.loadplan.LoadAnswer;
+import arborline.core.loadplan.LoadPlanner;
+import arborline.core.loadplan.LoadProblem;
+import arborline.core.loadplan.LoadUnsettledException;
+import arborline.server.support.Refusal;
+import java.time.Duration;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+
+/** Plans loads, one at a time: each takes all processors there are. */
+@Component
+public class LoadPlanning {
+
+  private static final Duration TIME = Duration.ofSeconds(8);
+  private static final Duration PATIENCE = Duration.ofSeconds(40);
+
+  private final Semaphore turn = new Semaphore(1, true);
+
+  /**
+   * Says where tools go, or why they cannot. Never called inside a transaction.
+   *
+   * @throws Refusal where others plan for too long, or it is not settled in the time there is
+   */
+  public LoadAnswer plan(LoadProblem problem) {
+    waitForTurn();
+    try {
+      return new LoadPlanner(TIME).plan(problem);
+    } catch (LoadUnsettledException unsettled) {
+      throw Refusal.of(
+          HttpStatus.CONFLICT, "%s; plan fewer of them at once".formatted(unsettled.getMessage()));
+    } finally {
+      turn.release();
+    }
+  }
+
+  private void waitForTurn() {
+    try {
+      if (turn.tryAcquire(PATIENCE.toMillis(), TimeUnit.MILLISECONDS)) {
+        return;
+      }
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+    }
+    throw Refusal.of(
+        HttpStatus.SERVICE_UNAVAILABLE,
+        "others have loads planned just now; nothing was changed, try again in a moment");
+  }
+}
