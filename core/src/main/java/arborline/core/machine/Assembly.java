@@ -1,5 +1,6 @@
 package arborline.core.machine;
 
+import arborline.core.stack.Stack;
 import arborline.core.stack.StackShape;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -11,15 +12,21 @@ import java.math.RoundingMode;
  * @param diameter largest, mm
  * @param mass kg
  * @param moment tilting moment at the gauge line, N·m
+ * @param connection code of its machine side; empty where nobody knows
  */
-public record Assembly(BigDecimal length, BigDecimal diameter, BigDecimal mass, BigDecimal moment) {
+public record Assembly(
+    BigDecimal length, BigDecimal diameter, BigDecimal mass, BigDecimal moment, String connection) {
 
-  public static Assembly of(StackShape shape) {
+  public static Assembly of(Stack stack) {
+    StackShape shape = stack.shape();
     return new Assembly(
         rounded(shape.length()),
         rounded(shape.widest()),
         rounded(shape.mass()),
-        rounded(shape.moment()));
+        rounded(shape.moment()),
+        stack.components().isEmpty()
+            ? stack.cutter().connection()
+            : stack.components().getFirst().machineSide());
   }
 
   private static BigDecimal rounded(double value) {

@@ -5,8 +5,7 @@ import arborline.core.naming.CommentFit;
 /**
  * How a control keeps its tool table.
  *
- * @param dialect which {@code ControlDialect} speaks to it
- * @param identityApart true where a tool keeps its identity when it changes pockets
+ * @param dialect which {@code ControlDialect} speaks to it; empty where nothing does
  * @param wearApart true where geometry and wear have registers of their own
  * @param diameterShown true where registers hold diameters, false where they hold radii
  * @param spindleReported true where it tells which tool is in the spindle
@@ -16,7 +15,6 @@ import arborline.core.naming.CommentFit;
  */
 public record ControlHabits(
     String dialect,
-    boolean identityApart,
     boolean wearApart,
     boolean diameterShown,
     boolean spindleReported,

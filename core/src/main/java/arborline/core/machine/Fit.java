@@ -1,11 +1,22 @@
 package arborline.core.machine;
 
+import arborline.core.connection.Connection;
+import arborline.core.connection.Joint;
 import arborline.core.finding.Finding;
+import arborline.core.machine.Machine.Placed;
+import arborline.core.storage.Blocking;
+import arborline.core.storage.Blocking.Clash;
+import arborline.core.storage.PlaceLimits;
+import arborline.core.storage.Spacing;
+import arborline.core.storage.Storage;
+import arborline.core.storage.StorageDefinition;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.TreeMap;
 
 /**
  * Says why a tool cannot go into a place, or that it can. Judged is the tool in its holder, as the
@@ -13,7 +24,23 @@ import java.util.Optional;
  */
 public final class Fit {
 
-  private Fit() {}
+  private final Machine machine;
+  private final Placed at;
+  private final Loaded tool;
+  private final Map<Integer, Loaded> others = new TreeMap<>();
+  private final List<Finding> findings = new ArrayList<>();
+
+  private Fit(Machine machine, Placed at, Loaded tool, Map<String, Loaded> occupied) {
+    this.machine = machine;
+    this.at = at;
+    this.tool = tool;
+    occupied.forEach((place, other) -> {
+      OptionalInt index = at.storage().index(place);
+      if (index.isPresent() && index.getAsInt() != at.index()) {
+        others.put(index.getAsInt(), other);
+      }
+    });
+  }
 
   /**
    * Checks one tool for one place.
@@ -23,30 +50,35 @@ public final class Fit {
    */
   public static List<Finding> check(
       Machine machine, String place, Loaded tool, Map<String, Loaded> occupied) {
-    if (!machine.hasPlace(place)) {
-      return List.of(
-          Finding.hold(
-              "place-unknown",
-              "%s has no pocket '%s'; it has 1 to %d"
-                  .formatted(machine.name(), place, machine.magazine().pockets())));
-    }
-    List<Finding> findings = new ArrayList<>();
-    Limits limits = machine.limits();
-    diameter(machine, place, tool, occupied, findings);
-    limit("mass", tool.mass(), limits.mass(), "kg", "mass-beyond-limit", "WT", findings);
-    limit("length", tool.length(), limits.length(), "mm", "length-beyond-limit", "LPR", findings);
-    limits
-        .moment()
-        .ifPresent(most ->
-            limit(
-                "tilting moment",
-                tool.assembly().map(Assembly::moment),
-                most,
-                "N·m",
-                "moment-beyond-limit",
-                "WT",
-                findings));
-    speed(machine, tool, findings);
+    return machine
+        .placed(place)
+        .map(at -> new Fit(machine, at, tool, occupied).check())
+        .orElseGet(() ->
+            List.of(
+                Finding.hold(
+                    "place-unknown",
+                    "%s has no %s '%s'; it has %s"
+                        .formatted(machine.name(), machine.placeWord(), place, ranges(machine)))));
+  }
+
+  private static String ranges(Machine machine) {
+    return machine.storages().stream()
+        .map(storage -> "%s to %s".formatted(storage.place(0), storage.place(storage.places() - 1)))
+        .reduce((one, other) -> one + ", " + other)
+        .orElse("none");
+  }
+
+  private List<Finding> check() {
+    Storage storage = Storage.of(at.storage());
+    PlaceLimits.exceeded(storage, tool.body())
+        .forEach(exceeded ->
+            findings.add(
+                Finding.hold(
+                    exceeded.limit().code(), exceeded.message(), exceeded.limit().symbol())));
+    seat();
+    neighbours(storage);
+    load(storage);
+    speed();
     if (tool.assembly().isEmpty()) {
       findings.add(
           Finding.note(
@@ -57,72 +89,145 @@ public final class Fit {
     return findings;
   }
 
-  private static void diameter(
-      Machine machine,
-      String place,
-      Loaded tool,
-      Map<String, Loaded> occupied,
-      List<Finding> findings) {
-    BigDecimal wide = tool.diameter();
-    Limits limits = machine.limits();
-    List<String> taken = machine.neighbours(place).stream().filter(occupied::containsKey).toList();
-    if (wide.compareTo(limits.diameterAlone()) > 0) {
-      findings.add(
-          Finding.hold(
-              "diameter-beyond-limit",
-              "Ø%s mm is more than the magazine takes (Ø%s mm)"
-                  .formatted(wide.toPlainString(), limits.diameterAlone().toPlainString()),
-              "DC"));
-    } else if (wide.compareTo(limits.diameter()) > 0 && !taken.isEmpty()) {
-      findings.add(
-          Finding.hold(
-              "neighbour-occupied",
-              "Ø%s mm needs empty pockets beside it (over Ø%s mm); pocket %s is occupied"
-                  .formatted(
-                      wide.toPlainString(),
-                      limits.diameter().toPlainString(),
-                      String.join(" and ", taken)),
-              "DC"));
-    }
-    for (String beside : taken) {
-      BigDecimal other = occupied.get(beside).diameter();
-      if (other.compareTo(limits.diameter()) > 0) {
+  private void seat() {
+    String seat = machine.seat(at.storage());
+    String connection = tool.assembly().map(Assembly::connection).orElse("");
+    if (!seat.isEmpty() && !connection.isEmpty()) {
+      Joint joint = Joint.of(seat, connection);
+      if (!joint.mates()) {
         findings.add(
             Finding.hold(
-                "neighbour-wide",
-                "pocket %s holds a tool of Ø%s mm that needs this pocket empty"
-                    .formatted(beside, other.toPlainString())));
+                "seat-differs",
+                "its holder (%s) does not go into %s, which takes %s: %s"
+                    .formatted(
+                        Connection.tradeName(connection),
+                        at.words(),
+                        Connection.tradeName(seat),
+                        joint.why()),
+                "CCMS"));
       }
     }
   }
 
-  private static void speed(Machine machine, Loaded tool, List<Finding> findings) {
+  private void neighbours(Storage storage) {
+    Blocking blocking = new Blocking(storage);
+    List<Integer> needed = new ArrayList<>();
+    others.forEach((there, other) ->
+        blocking
+            .clash(tool.body(), at.index(), other.body(), there)
+            .ifPresent(clash -> {
+              if (clash == Clash.BLOCKS_OTHER) {
+                needed.add(there);
+              } else {
+                findings.add(beside(clash, blocking, storage.spacing(), there, other));
+              }
+            }));
+    if (!needed.isEmpty()) {
+      findings.add(
+          Finding.hold(
+              "neighbour-occupied",
+              "Ø%s mm needs empty %ss beside it%s; %s %s is occupied"
+                  .formatted(
+                      tool.diameter().toPlainString(),
+                      word(),
+                      above(),
+                      word(),
+                      String.join(" and ", needed.stream().map(at.storage()::place).toList())),
+              "DC"));
+    }
+  }
+
+  private Finding beside(Clash clash, Blocking blocking, Spacing spacing, int there, Loaded other) {
+    String place = at.storage().place(there);
+    String wide = other.diameter().toPlainString();
+    return switch (clash) {
+      case BLOCKED_BY_OTHER ->
+          Finding.hold(
+              "neighbour-wide",
+              "%s %s holds a tool of Ø%s mm that needs this %s empty"
+                  .formatted(word(), place, wide, word()));
+      case BOTH_BLOCK ->
+          Finding.hold(
+              "neighbour-shares",
+              "it and the tool of Ø%s mm in %s %s both need the same %s empty"
+                  .formatted(wide, word(), place, word()));
+      default ->
+          Finding.hold(
+              "neighbour-too-close",
+              "Ø%s mm and Ø%s mm in %s %s need %s mm between them, there are %s mm"
+                  .formatted(
+                      tool.diameter().toPlainString(),
+                      wide,
+                      word(),
+                      place,
+                      plain(blocking.needed(tool.body(), other.body())),
+                      plain(spacing.distance(spacing.steps(at.index(), there)).orElseThrow())),
+              "DC");
+    };
+  }
+
+  private static String plain(BigDecimal size) {
+    BigDecimal short3 = size.scale() > 3 ? size.setScale(3, java.math.RoundingMode.HALF_UP) : size;
+    return short3.stripTrailingZeros().toPlainString();
+  }
+
+  private String above() {
+    BigDecimal most = at.storage().limits().diameterFull();
+    return most == null || tool.diameter().compareTo(most) <= 0
+        ? ""
+        : " (over Ø%s mm)".formatted(most.toPlainString());
+  }
+
+  private String word() {
+    return at.storage().form().placeWord();
+  }
+
+  /** What all tools of the storage weigh together, and how its halves differ. */
+  private void load(Storage storage) {
+    StorageDefinition definition = at.storage();
+    BigDecimal sum =
+        others.values().stream()
+            .map(other -> other.body().mass())
+            .reduce(tool.body().mass(), BigDecimal::add);
+    BigDecimal most = definition.limits().massSum();
+    if (most != null && sum.compareTo(most) > 0) {
+      findings.add(
+          Finding.hold(
+              "mass-sum-beyond-limit",
+              "all tools together weigh %s kg, the %s carries %s kg"
+                  .formatted(sum.toPlainString(), definition.form().word(), most.toPlainString()),
+              "WT"));
+    }
+    BigDecimal allowed = definition.limits().balance();
+    if (allowed != null) {
+      Map<Integer, BigDecimal> masses = new TreeMap<>();
+      others.forEach((index, other) -> masses.put(index, other.body().mass()));
+      masses.put(at.index(), tool.body().mass());
+      BigDecimal difference = Balance.difference(storage.spacing().places(), masses);
+      if (difference.compareTo(allowed) > 0) {
+        findings.add(
+            Finding.query(
+                "balance-beyond-limit",
+                "one half of the %s is %s kg heavier than the other; %s kg are allowed"
+                    .formatted(
+                        definition.form().word(),
+                        difference.toPlainString(),
+                        allowed.toPlainString()),
+                "WT"));
+      }
+    }
+  }
+
+  private void speed() {
     BigDecimal speed = tool.tool().size("RPMX");
-    if (speed != null && speed.compareTo(machine.limits().rpm()) < 0) {
+    Optional<BigDecimal> reached = machine.drive(false).map(MachineSpindle::rpm);
+    if (speed != null && reached.filter(rpm -> speed.compareTo(rpm) < 0).isPresent()) {
       findings.add(
           Finding.note(
               "speed-below-machine",
               "the tool may turn %s 1/min, the spindle reaches %s"
-                  .formatted(speed.toPlainString(), machine.limits().rpm().toPlainString()),
+                  .formatted(speed.toPlainString(), reached.get().toPlainString()),
               "RPMX"));
     }
-  }
-
-  private static void limit(
-      String what,
-      Optional<BigDecimal> size,
-      BigDecimal limit,
-      String unit,
-      String code,
-      String symbol,
-      List<Finding> findings) {
-    size.filter(actual -> actual.compareTo(limit) > 0)
-        .ifPresent(actual ->
-            findings.add(
-                Finding.hold(
-                    code,
-                    "%s %s %s is more than the machine takes (%s %s)"
-                        .formatted(what, actual.toPlainString(), unit, limit.toPlainString(), unit),
-                    symbol)));
   }
 }

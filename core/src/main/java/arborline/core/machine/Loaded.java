@@ -1,5 +1,6 @@
 package arborline.core.machine;
 
+import arborline.core.storage.ToolBody;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import java.math.BigDecimal;
@@ -16,6 +17,19 @@ public record Loaded(Tool tool, Optional<Assembly> assembly) {
   /** A tool is put in with everything that its values imply. */
   public Loaded {
     tool = Completed.of(tool).tool();
+  }
+
+  /** What a storage meets of it; what nobody knows of a bare cutter counts as nothing. */
+  public ToolBody body() {
+    return new ToolBody(
+        diameter(),
+        length().orElse(BigDecimal.ZERO),
+        mass().orElse(BigDecimal.ZERO),
+        assembly.map(Assembly::moment).orElse(BigDecimal.ZERO),
+        null,
+        null,
+        false,
+        null);
   }
 
   /** Largest diameter, mm: of the assembly, and never less than the bare cutter says. */

@@ -1,8 +1,13 @@
 package arborline.core.machine;
 
-import java.util.ArrayList;
+import arborline.core.machine.MachineSpindle.Carries;
+import arborline.core.storage.StorageDefinition;
+import arborline.core.storage.StorageForm;
+import java.math.BigDecimal;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * A machine definition.
@@ -10,53 +15,124 @@ import java.util.Optional;
  * @param id short address: {@code M1}
  * @param name what the shop calls it
  * @param kind in words: "vertical mill"
- * @param seat connection code of the spindle
+ * @param storages what holds its tools
  */
 public record Machine(
     String id,
     String name,
     String kind,
-    String seat,
-    Magazine magazine,
-    Limits limits,
-    ControlHabits habits) {
+    List<MachineSpindle> spindles,
+    List<StorageDefinition> storages,
+    List<Axis> axes,
+    ControlHabits habits,
+    Numbering numbering,
+    Outputs outputs) {
 
   /** Place that holds the tool in use. */
   public static final String SPINDLE = "SPINDLE";
 
-  /** All places in magazine order: {@code 1} to {@code n}. */
-  public List<String> places() {
-    List<String> places = new ArrayList<>(magazine.pockets());
-    for (int number = 1; number <= magazine.pockets(); number++) {
-      places.add(Integer.toString(number));
+  public Machine {
+    spindles = spindles == null ? List.of() : List.copyOf(spindles);
+    storages = storages == null ? List.of() : List.copyOf(storages);
+    axes = axes == null ? List.of() : List.copyOf(axes);
+    outputs = outputs == null ? Outputs.NONE : outputs;
+  }
+
+  /** A storage and which of its places is meant, from 0 up. */
+  public record Placed(StorageDefinition storage, int index) {
+
+    /** What people call the place: {@code pocket 12}. */
+    public String words() {
+      return storage.form().placeWord() + " " + storage.place(index);
     }
-    return places;
+  }
+
+  /** All places, storage by storage. */
+  public List<String> places() {
+    return storages.stream().flatMap(storage -> storage.all().stream()).toList();
   }
 
   public boolean hasPlace(String place) {
-    return number(place).isPresent();
+    return placed(place).isPresent();
   }
 
-  /** The number that a place has, where it is one of this machine. */
-  public Optional<Integer> number(String place) {
-    if (!place.matches("[1-9]\\d{0,3}")) {
-      return Optional.empty();
+  /** Where a place is; empty where the machine has none of that name. */
+  public Optional<Placed> placed(String place) {
+    for (StorageDefinition storage : storages) {
+      var index = storage.index(place);
+      if (index.isPresent()) {
+        return Optional.of(new Placed(storage, index.getAsInt()));
+      }
     }
-    int number = Integer.parseInt(place);
-    return number <= magazine.pockets() ? Optional.of(number) : Optional.empty();
+    return Optional.empty();
   }
 
-  /** The two places beside one; a closed chain joins its ends. */
-  public List<String> neighbours(String place) {
-    int number = number(place).orElseThrow();
-    int last = magazine.pockets();
-    List<String> beside = new ArrayList<>(2);
-    if (number > 1 || magazine.closed()) {
-      beside.add(Integer.toString(number > 1 ? number - 1 : last));
-    }
-    if (number < last || magazine.closed()) {
-      beside.add(Integer.toString(number < last ? number + 1 : 1));
-    }
-    return beside;
+  /** What people call a place: {@code pocket 12}; the spindle by its name. */
+  public String words(String place) {
+    return placed(place)
+        .map(Placed::words)
+        .orElse(place.equals(SPINDLE) ? "the spindle" : "place " + place);
+  }
+
+  /** What its places are called together: pocket, station or place. */
+  public String placeWord() {
+    List<String> words =
+        storages.stream().map(storage -> storage.form().placeWord()).distinct().toList();
+    return words.size() == 1 ? words.getFirst() : "place";
+  }
+
+  /** Connection code of the places of a storage; empty where nothing says it. */
+  public String seat(StorageDefinition storage) {
+    return storage.seat() == null ? seat() : storage.seat();
+  }
+
+  /** Connection code of the spindle that carries tools, else of its first storage with one. */
+  public String seat() {
+    return spindles.stream()
+        .filter(spindle -> spindle.carries() == Carries.TOOL)
+        .map(MachineSpindle::seat)
+        .filter(Objects::nonNull)
+        .findFirst()
+        .or(() ->
+            storages.stream().map(StorageDefinition::seat).filter(Objects::nonNull).findFirst())
+        .orElse("");
+  }
+
+  /**
+   * The spindle that drives a cut.
+   *
+   * @param turned true where the work turns, false where the tool does
+   */
+  public Optional<MachineSpindle> drive(boolean turned) {
+    return spindles.stream()
+        .filter(spindle -> (spindle.carries() == Carries.WORK) == turned)
+        .findFirst()
+        .or(() -> spindles.stream().findFirst());
+  }
+
+  /** True where the control may put a tool back into another place. */
+  public boolean random() {
+    return storages.stream().anyMatch(StorageDefinition::random);
+  }
+
+  /** Longest tool that any of its places takes, mm; empty where one states none. */
+  public Optional<BigDecimal> longest() {
+    return most(storage -> storage.limits().length());
+  }
+
+  /** Widest tool that any of its places takes, mm; empty where one states none. */
+  public Optional<BigDecimal> widest() {
+    return most(storage -> storage.limits().diameterEmpty());
+  }
+
+  private Optional<BigDecimal> most(Function<StorageDefinition, BigDecimal> limit) {
+    return storages.stream().map(limit).anyMatch(Objects::isNull)
+        ? Optional.empty()
+        : storages.stream().map(limit).max(BigDecimal::compareTo);
+  }
+
+  /** True where it has places of a form. */
+  public boolean has(StorageForm form) {
+    return storages.stream().anyMatch(storage -> storage.form() == form);
   }
 }

@@ -56,14 +56,17 @@ public record ControlTerms(
         Unit.MILLIMETRE,
         machine.habits().diameterShown() ? Register.DIAMETER : Register.RADIUS,
         Map.of(TableField.LENGTH, decimals, TableField.DIAMETER, decimals),
-        machine.habits().identityApart(),
+        !machine.numbering().numberIsPlace(),
         machine.habits().wearApart(),
-        machine.magazine().random(),
-        Map.of(
-            TableField.LENGTH,
-            machine.limits().length(),
-            TableField.DIAMETER,
-            machine.limits().diameterAlone()));
+        machine.random(),
+        most(machine));
+  }
+
+  private static Map<TableField, BigDecimal> most(Machine machine) {
+    Map<TableField, BigDecimal> most = new EnumMap<>(TableField.class);
+    machine.longest().ifPresent(length -> most.put(TableField.LENGTH, length));
+    machine.widest().ifPresent(diameter -> most.put(TableField.DIAMETER, diameter));
+    return most;
   }
 
   int decimals(TableField field) {

@@ -6,7 +6,6 @@ import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
 import arborline.core.quantity.Quantity;
 import arborline.core.quantity.Unit;
-import arborline.core.stack.StackShape;
 import arborline.core.tool.Tool;
 import arborline.core.tool.Value;
 import java.math.BigDecimal;
@@ -20,23 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class FitTest {
 
-  static final Machine HERON =
-      new Machine(
-          "M1",
-          "M1 Heron",
-          "vertical mill",
-          "ST-JD-40:f",
-          new Magazine("chain", 40, true, true),
-          new Limits(
-              new BigDecimal("12000"),
-              new BigDecimal("15"),
-              new BigDecimal("95"),
-              new BigDecimal("80"),
-              new BigDecimal("150"),
-              new BigDecimal("300"),
-              new BigDecimal("8"),
-              Optional.of(new BigDecimal("12"))),
-          new ControlHabits("assets-g10", true, true, true, true, 3, 24, "A-Z0-9 .+/-"));
+  static final Machine HERON = TestMachines.heron(40);
 
   private static Tool tool(String symbol, String size, Unit unit) {
     return Tool.of(
@@ -69,7 +52,8 @@ class FitTest {
                 new BigDecimal(length),
                 new BigDecimal(diameter),
                 new BigDecimal(mass),
-                new BigDecimal(moment))));
+                new BigDecimal(moment),
+                "")));
   }
 
   @Test
@@ -123,27 +107,6 @@ class FitTest {
     assertEquals("A NAME THAT IS FAR", HERON.habits().fit("a name that is far longer than that"));
   }
 
-  private static Machine of(boolean closed) {
-    return new Machine(
-        "M9",
-        "M9",
-        "vertical mill",
-        "ST-JD-40:f",
-        new Magazine("rack", 4, closed, false),
-        HERON.limits(),
-        HERON.habits());
-  }
-
-  @Test
-  void aRackHasEndsAndAChainHasNone() {
-    assertEquals(List.of("1", "2", "3", "4"), of(false).places());
-    assertEquals(List.of("2"), of(false).neighbours("1"));
-    assertEquals(List.of("1", "3"), of(false).neighbours("2"));
-    assertEquals(List.of("3"), of(false).neighbours("4"));
-    assertEquals(List.of("4", "2"), of(true).neighbours("1"));
-    assertEquals(List.of("3", "1"), of(true).neighbours("4"));
-  }
-
   @ParameterizedTest(name = "{0} is a place: {1}")
   @CsvSource({
     "1, true",
@@ -182,45 +145,84 @@ class FitTest {
   }
 
   @Test
-  void aMachineWithoutATiltingMomentAsksForNone() {
-    Limits limits = HERON.limits();
-    Limits silent =
-        new Limits(
-            limits.rpm(),
-            limits.power(),
-            limits.torque(),
-            limits.diameter(),
-            limits.diameterAlone(),
-            limits.length(),
-            limits.mass(),
-            null);
-    assertEquals(Optional.empty(), silent.moment());
-    assertEquals(Optional.of(new BigDecimal("12")), limits.moment());
+  void twoWideToolsMayShareAnEmptyPocketBetweenThem() {
+    assertEquals(List.of(), check("5", wide("150"), Map.of("7", wide("150"))));
   }
 
   @Test
-  void anAssemblyIsRoundedToTheMicrometre() {
-    StackShape shape =
-        new StackShape(
-            List.of(),
-            100,
-            90,
-            40,
-            30,
-            63.00049,
-            50,
-            List.of(),
-            2.0006,
-            0.5,
-            0.02,
-            40,
-            4.25,
-            0.001,
-            Optional.empty());
-    Assembly assembly = Assembly.of(shape);
-    assertEquals("100", assembly.length().toPlainString());
-    assertEquals("63", assembly.diameter().toPlainString());
-    assertEquals("2.001", assembly.mass().toPlainString());
-    assertEquals("4.25", assembly.moment().toPlainString());
+  void allToolsTogetherWeighNoMoreThanTheChainCarries() {
+    Map<String, Loaded> others = new HashMap<>();
+    for (int place = 10; place < 25; place++) {
+      others.put(Integer.toString(place), held("100", "40", "7.5", "1"));
+    }
+    assertEquals(
+        List.of("mass-sum-beyond-limit"), holds("5", held("100", "40", "7.6", "1"), others));
+    assertEquals(List.of(), holds("5", held("100", "40", "7.5", "1"), rest(others)));
+  }
+
+  private static Map<String, Loaded> rest(Map<String, Loaded> others) {
+    Map<String, Loaded> rest = new HashMap<>(others);
+    rest.remove("10");
+    return rest;
+  }
+
+  private static Loaded on(String connection) {
+    return new Loaded(
+        wide("10"),
+        Optional.of(
+            new Assembly(
+                new BigDecimal("100"),
+                new BigDecimal("50"),
+                BigDecimal.ONE,
+                BigDecimal.ONE,
+                connection)));
+  }
+
+  @Test
+  void aHolderOfAnotherSeatIsRefusedWithBothNames() {
+    assertEquals(List.of(), holds("5", on("ST-JD-40:m"), Map.of()));
+    Finding refused = Fit.check(HERON, "5", on("HT-A-63:m"), Map.of()).getFirst();
+    assertEquals("seat-differs", refused.code());
+    assertEquals(
+        "its holder (HSK-A63) does not go into pocket 5, which takes BT40, coolant through: %s"
+            .formatted(refused.message().split(": ", 2)[1]),
+        refused.message());
+  }
+
+  private static List<Finding> turret(Loaded tool, Map<String, Loaded> others) {
+    return Fit.check(TestMachines.cormorant(), "3", tool, others);
+  }
+
+  @Test
+  void aTurretRefusesWhatWouldSwingTooFar() {
+    assertEquals(
+        "it reaches 341.321 mm from the axis of the turret, which swings 340 mm",
+        turret(held("120", "60", "1", "1"), Map.of()).getFirst().message());
+    assertEquals(List.of(), turret(held("115", "60", "1", "1"), Map.of()));
+  }
+
+  @Test
+  void unequalHalvesOfATurretAreAskedAbout() {
+    Map<String, Loaded> others =
+        Map.of("4", held("100", "50", "2.1", "1"), "5", held("100", "50", "1", "1"));
+    Finding asked = turret(held("100", "50", "1", "1"), others).getFirst();
+    assertEquals(Severity.QUERY, asked.severity());
+    assertEquals(
+        "one half of the turret is 4.1 kg heavier than the other; 4 kg are allowed",
+        asked.message());
+    Map<String, Loaded> balanced = new HashMap<>(others);
+    balanced.put("9", held("100", "50", "1", "1"));
+    assertEquals(List.of(), turret(held("100", "50", "1", "1"), balanced));
+  }
+
+  @Test
+  void aStationThatIsNotThereIsNamedWithThoseThatAre() {
+    assertEquals(
+        "L1 Cormorant has no station '13'; it has 1 to 12",
+        Fit.check(TestMachines.cormorant(), "13", wideHeld(), Map.of()).getFirst().message());
+  }
+
+  private static Loaded wideHeld() {
+    return held("100", "50", "1", "1");
   }
 }

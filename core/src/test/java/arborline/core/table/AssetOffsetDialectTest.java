@@ -6,16 +6,13 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.machine.ControlHabits;
-import arborline.core.machine.Limits;
 import arborline.core.machine.Machine;
-import arborline.core.machine.Magazine;
+import arborline.core.machine.TestMachines;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -26,15 +23,17 @@ class AssetOffsetDialectTest {
   private static final Machine MACHINE = machine(true);
 
   private static Machine machine(boolean diameterShown) {
-    BigDecimal any = BigDecimal.TEN;
+    Machine heron = TestMachines.heron(40);
     return new Machine(
-        "M1",
-        "M1 Heron",
-        "mill",
-        "ST-JD-40:f",
-        new Magazine("chain", 40, true, true),
-        new Limits(any, any, any, any, any, any, any, Optional.empty()),
-        new ControlHabits("assets-g10", true, true, diameterShown, true, 3, 10, "A-Z0-9 "));
+        heron.id(),
+        heron.name(),
+        heron.kind(),
+        heron.spindles(),
+        heron.storages(),
+        heron.axes(),
+        new ControlHabits("assets-g10", true, diameterShown, true, 3, 10, "A-Z0-9 "),
+        heron.numbering(),
+        heron.outputs());
   }
 
   private static RowWrite row(String target, TableField... fields) {

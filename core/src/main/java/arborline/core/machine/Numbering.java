@@ -1,0 +1,29 @@
+package arborline.core.machine;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How tool number, place, offset number and physical tool go together at a machine.
+ *
+ * @param from first number that libraries give tools of this machine; null for no range
+ * @param to the last of them
+ */
+public record Numbering(Scheme scheme, @Nullable Integer from, @Nullable Integer to) {
+
+  /** Four ways of telling tools apart. */
+  public enum Scheme {
+    /** Number, place and offset number are one. */
+    NUMBER_IS_PLACE,
+    /** A tool keeps its number whatever place it is in. */
+    NUMBER_APART,
+    /** As apart, and several tools of one number take turns. */
+    SISTER_GROUPS,
+    /** A library number, for which each program has a number of its own. */
+    PROGRAM_NUMBERS
+  }
+
+  /** Number and place are one. */
+  public boolean numberIsPlace() {
+    return scheme == Scheme.NUMBER_IS_PLACE;
+  }
+}

@@ -1,0 +1,90 @@
+package arborline.core.machine;
+
+import arborline.core.storage.Station;
+import arborline.core.storage.StorageDefinition;
+import arborline.core.storage.StorageForm;
+import arborline.core.storage.StorageLimits;
+import arborline.core.storage.TurretBody;
+import java.math.BigDecimal;
+import java.util.List;
+
+/** Machines for tests. */
+public final class TestMachines {
+
+  private TestMachines() {}
+
+  private static BigDecimal of(String size) {
+    return new BigDecimal(size);
+  }
+
+  /** A mill with a closed chain, pitch 100 mm. */
+  public static Machine heron(int pockets) {
+    return new Machine(
+        "M1",
+        "M1 Heron",
+        "vertical mill",
+        List.of(
+            new MachineSpindle(
+                "main",
+                MachineSpindle.Carries.TOOL,
+                "ST-JD-40:f",
+                of("12000"),
+                of("15"),
+                of("95"),
+                false)),
+        List.of(
+            new StorageDefinition(
+                "C",
+                StorageForm.CHAIN,
+                pockets,
+                "",
+                1,
+                of("100"),
+                true,
+                true,
+                null,
+                new StorageLimits(
+                    of("80"), of("150"), of("300"), of("8"), of("120"), of("12"), null),
+                null,
+                null)),
+        List.of(new Axis("X", of("0"), of("1000"), false)),
+        new ControlHabits("assets-g10", true, true, true, 3, 24, "A-Z0-9 .+/-"),
+        new Numbering(Numbering.Scheme.NUMBER_APART, null, null),
+        Outputs.NONE);
+  }
+
+  /** A turning centre with a turret of 12, stations facing outwards, station 2 driven. */
+  public static Machine cormorant() {
+    return new Machine(
+        "L1",
+        "L1 Cormorant",
+        "turning centre",
+        List.of(
+            new MachineSpindle(
+                "main", MachineSpindle.Carries.WORK, null, of("4000"), of("18"), of("400"), false)),
+        List.of(
+            new StorageDefinition(
+                "T",
+                StorageForm.TURRET,
+                12,
+                "",
+                1,
+                of("110"),
+                true,
+                false,
+                "VD-A-30:f",
+                new StorageLimits(of("90"), of("120"), of("150"), of("5"), null, null, of("4")),
+                null,
+                new TurretBody(
+                    of("220"),
+                    of("340"),
+                    false,
+                    false,
+                    List.of("main"),
+                    List.of(new Station(2, true, of("6000"), null, false, of("90")))))),
+        List.of(),
+        new ControlHabits("", true, true, false, 3, 0, ""),
+        new Numbering(Numbering.Scheme.PROGRAM_NUMBERS, 601, 680),
+        Outputs.NONE);
+  }
+}
