@@ -6,7 +6,7 @@
   import { count, moment } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
-  import Chain from './Chain.svelte';
+  import PlaceStrip from './PlaceStrip.svelte';
   import { goto } from '$app/navigation';
 
   let { id }: { id: string } = $props();
@@ -23,22 +23,24 @@
     <header class="flex items-baseline gap-4 pb-2">
       <a class="font-semibold hover:text-working" href="/machines/{id}">{definition.name}</a>
       <span class="text-soft">
-        {definition.kind}, {definition.magazine.form} of {definition.magazine.pockets}, {count(
-          plan.length,
-          'tool'
-        )} planned
+        {definition.kind}, {machine.data.storagesInWords}, {count(plan.length, 'tool')} planned
       </span>
-      <a class="ml-auto hover:underline" href="/tables/{id}">
-        {#if table.data === null}
-          <Mark kind="note" word="control not read yet" />
-        {:else if differing.length > 0}
-          <Mark kind="differs" word="{count(differing.length, 'pocket')} out of step" />
-        {:else if table.data}
-          <Mark kind="in step" word="in step, read {moment(table.data.readAt)}" />
-        {/if}
-      </a>
+      {#if machine.data.linked}<a class="ml-auto hover:underline" href="/tables/{id}">
+          {#if table.data === null}
+            <Mark kind="note" word="control not read yet" />
+          {:else if differing.length > 0}
+            <Mark
+              kind="differs"
+              word="{count(differing.length, machine.data.placeWord)} out of step"
+            />
+          {:else if table.data}
+            <Mark kind="in step" word="in step, read {moment(table.data.readAt)}" />
+          {/if}
+        </a>{:else}<span class="ml-auto text-soft">no control linked</span>{/if}
     </header>
-    <Chain view={machine.data} {marks} small onchoose={() => void goto(`/machines/${id}`)} />
+    {#if plan.length > 0 || differing.length > 0}
+      <PlaceStrip view={machine.data} {marks} onchoose={() => void goto(`/machines/${id}`)} />
+    {/if}
   </article>
 {:else if machine.error}
   <ErrorNote error={machine.error} retry={() => void machine.refetch()} />

@@ -6,6 +6,7 @@
   import { units } from '$lib/quantity/units.svelte';
   import { capital } from '$lib/shell/text';
   import type { Measures } from './measures';
+  import { numberingWords } from './words';
 
   let {
     view,
@@ -25,7 +26,15 @@
 
   /** What was given anew, as exact mm; news from elsewhere must not take it away. */
   let given = $state<Measures>({});
-  const limits = $derived(view.machine.limits);
+  const storage = $derived(
+    view.storages.find(({ places }) => place && places.includes(place)) ?? view.storages[0]
+  );
+  const definition = $derived(view.machine.storages.find(({ id }) => id === storage?.id));
+  const limits = $derived(definition?.limits);
+  const spindle = $derived(
+    view.machine.spindles.find(({ carries }) => carries === 'TOOL') ?? view.machine.spindles[0]
+  );
+  const word = $derived(storage?.placeWord ?? view.placeWord);
   const fields = [
     { key: 'length' as const, label: 'Measured length', hint: ', from the gauge line' },
     { key: 'diameter' as const, label: 'Measured diameter', hint: '' }
@@ -53,10 +62,11 @@
   }
 </script>
 
-<section aria-label="Pocket" class="text-[13px]">
+<section aria-label={capital(word)} class="text-[13px]">
   {#if planned && place}
     <h2>
-      Pocket {place}:
+      {capital(word)}
+      {place}:
       <a class="code hover:text-working" href="/tools/{planned.toolId}">{planned.code}</a>
     </h2>
     <p class="text-soft">{planned.name}, number {planned.number}</p>
@@ -116,28 +126,46 @@
       {/if}
     </form>
   {:else}
-    <h2>{place ? `Pocket ${place} is empty` : 'No pocket chosen'}</h2>
+    <h2>{place ? `${capital(word)} ${place} is empty` : `No ${word} chosen`}</h2>
     <p class="mt-1 text-soft">
       {editable
-        ? 'Pick a tool up with Enter or the mouse, then choose a pocket; or drag it there.'
-        : 'Choose a pocket to see what is planned for it.'}
+        ? `Pick a tool up with Enter or the mouse, then choose a ${word}; or drag it there.`
+        : `Choose a ${word} to see what is planned for it.`}
     </p>
   {/if}
   <dl class="mt-4 grid grid-cols-[130px_1fr] gap-y-0.5 border-t border-hairline pt-2 text-soft">
-    <dt>Largest diameter</dt>
-    <dd>Ø {limits.diameter} mm, Ø {limits.diameterAlone} mm beside empty pockets</dd>
-    <dt>Longest, heaviest</dt>
-    <dd>{limits.length} mm, {limits.mass} kg</dd>
-    <dt>Spindle</dt>
-    <dd>
-      <span title={view.machine.seat}>{view.seatName}</span>, {limits.rpm} 1/min, {limits.power} kW
-    </dd>
+    {#if planned?.assembly}
+      <dt>In its holder</dt>
+      <dd>
+        {planned.assembly.length} mm long, Ø {planned.assembly.diameter} mm, {planned.assembly.mass} kg
+      </dd>
+    {/if}
+    {#if limits}
+      <dt>Largest diameter</dt>
+      <dd>
+        {limits.diameterFull ? `Ø ${limits.diameterFull} mm, ` : ''}{limits.diameterEmpty
+          ? `Ø ${limits.diameterEmpty} mm beside empty ${word}s`
+          : 'no limit'}
+      </dd>
+      <dt>Longest, heaviest</dt>
+      <dd>
+        {limits.length ? `${limits.length} mm` : 'no limit'}, {limits.mass
+          ? `${limits.mass} kg`
+          : 'no limit'}{limits.massSum ? `, ${limits.massSum} kg together` : ''}
+      </dd>
+    {/if}
+    <dt>Seat</dt>
+    <dd><span title={storage?.seat}>{storage?.seatName}</span></dd>
+    {#if spindle}
+      <dt>Spindle</dt>
+      <dd>{spindle.name}, {spindle.rpm} 1/min, {spindle.power} kW</dd>
+    {/if}
     <dt>Control</dt>
     <dd>
-      {view.machine.habits.identityApart ? 'identity apart from pocket' : 'number is pocket'},
+      {numberingWords[view.machine.numbering.scheme]},
       {view.machine.habits.wearApart ? 'wear apart' : 'no wear'},
       {view.machine.habits.diameterShown ? 'shows diameters' : 'shows radii'},
-      {view.machine.magazine.random ? 'random pockets' : 'fixed pockets'}
+      {definition?.random ? `random ${word}s` : `fixed ${word}s`}
     </dd>
   </dl>
 </section>

@@ -11,7 +11,9 @@ import { get } from '$lib/testing/server';
 import PocketDetail from './PocketDetail.svelte';
 
 const view = {
-  machine: { limits: {}, seat: 'ST-JD-40:f', habits: {}, magazine: {} }
+  placeWord: 'pocket',
+  machine: { storages: [], spindles: [], habits: {}, numbering: { scheme: 'NUMBER_APART' } },
+  storages: [{ id: 'C', placeWord: 'pocket', places: ['1'], layout: {} }]
 } as unknown as MachineView;
 const planned = {
   place: '1',

@@ -1,5 +1,6 @@
 import { act } from '$lib/api/act';
-import { api, ask, Problem } from '$lib/api/client';
+import { ALL } from '$lib/api/cache';
+import { api, ask, Problem, type Machine } from '$lib/api/client';
 import type { Dragged } from './dragged';
 import type { Measures } from './measures';
 
@@ -8,12 +9,14 @@ type Planned = Dragged & Partial<Measures> & { allow?: boolean };
 /**
  * Plans a tool for a place, or saves what was measured of it there.
  *
+ * @param words the place as people call it
  * @param onunreleased told where it is refused for how far the tool is trusted, and then nothing
  *   is said of it
  */
 export const planTool = (
   machine: string,
   place: string,
+  words: string,
   order: Planned,
   onunreleased?: (why: string) => void
 ) =>
@@ -36,8 +39,8 @@ export const planTool = (
       !done
         ? ''
         : 'length' in order || 'diameter' in order
-          ? `Saved the measures of pocket ${place}`
-          : `Planned for pocket ${place}`,
+          ? `Saved the measures of ${words}`
+          : `Planned for ${words}`,
     concerns: [['machine', machine]]
   });
 
@@ -62,7 +65,7 @@ export const chooseLibrary = (machine: string, library: number | null, edition: 
     concerns: [['machine', machine]]
   });
 
-export const clearPlace = (machine: string, place: string) =>
+export const clearPlace = (machine: string, place: string, words: string) =>
   act({
     ask: () =>
       ask(
@@ -70,6 +73,55 @@ export const clearPlace = (machine: string, place: string) =>
           params: { path: { id: machine, place } }
         })
       ),
-    message: `Took the tool of pocket ${place} out of the plan`,
+    message: `Took the tool of ${words} out of the plan`,
     concerns: [['machine', machine]]
+  });
+
+/** What a changed definition would come to. */
+export const lookAtDefinition = (machine: string, base: Machine, wanted: Machine) =>
+  ask(
+    api.PUT('/api/v1/machines/{id}/definition', {
+      params: { path: { id: machine }, query: { preview: true } },
+      body: { base, wanted }
+    })
+  );
+
+export const changeDefinition = (
+  machine: string,
+  base: Machine,
+  wanted: Machine,
+  letFall: boolean
+) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/machines/{id}/definition', {
+          params: { path: { id: machine } },
+          body: { base, wanted, letFall }
+        })
+      ),
+    message: `Saved the definition of ${wanted.name}`,
+    concerns: [
+      ['machine', machine],
+      ['machine', ALL]
+    ]
+  });
+
+/** How a new machine would be. */
+export const lookAtNewMachine = (machine: Machine) =>
+  ask(api.POST('/api/v1/machines', { params: { query: { preview: true } }, body: { machine } }));
+
+/** @param planOf whose load plan it begins with */
+export const setUpMachine = (machine: Machine, planOf?: string) =>
+  act({
+    ask: () => ask(api.POST('/api/v1/machines', { body: { machine, planOf } })),
+    message: `Set up ${machine.name}`,
+    concerns: [['machine', ALL]]
+  });
+
+export const retireMachine = (machine: string) =>
+  act({
+    ask: () => ask(api.DELETE('/api/v1/machines/{id}', { params: { path: { id: machine } } })),
+    message: 'Retired the machine',
+    concerns: [['machine', ALL]]
   });

@@ -8,10 +8,30 @@ export const machinesQuery = () =>
     queryFn: () => ask(api.GET('/api/v1/machines'))
   });
 
+/** Machines to begin with, one of each kind. */
+export const machineKindsQuery = () =>
+  queryOptions({
+    queryKey: ['machine kinds'],
+    queryFn: () => ask(api.GET('/api/v1/machines/kinds'))
+  });
+
 export const machineQuery = (id: string) =>
   queryOptions({
     queryKey: ['machine', id, 'plan'],
     queryFn: () => ask(api.GET('/api/v1/machines/{id}', { params: { path: { id } } }))
+  });
+
+/** Why tools of a library can go into no place of a machine; those that can are left out. */
+export const unsuitedQuery = (id: string, libraryId: number, tools: number[]) =>
+  queryOptions({
+    queryKey: ['machine', id, 'unsuited', libraryId, tools],
+    queryFn: () =>
+      ask(
+        api.POST('/api/v1/machines/{id}/unsuited', {
+          params: { path: { id } },
+          body: { libraryId, tools }
+        })
+      )
   });
 
 /** Why a tool cannot go into which places. */

@@ -16,11 +16,11 @@
   {#if machines.error}
     <ErrorNote error={machines.error} retry={() => void machines.refetch()} />
   {:else if machines.data}
-    {#each machines.data.items as machine (machine.id)}
+    {#each machines.data.items.filter(({ linked }) => linked) as machine (machine.id)}
       <MachineToday id={machine.id} />
       <a class="button mt-3" href="/tables/{machine.id}">Read and compare {machine.name}</a>
     {:else}
-      <p class="mt-3">No machine is set up.</p>
+      <p class="mt-3">No machine has a control that is linked.</p>
     {/each}
   {:else}
     <Loading />

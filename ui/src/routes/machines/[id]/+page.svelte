@@ -5,13 +5,16 @@
   import { machineQuery } from '$lib/machine/queries';
   import { clearPlace, planTool } from '$lib/machine/actions';
   import { type ToolRow } from '$lib/api/client';
-  import Chain from '$lib/machine/Chain.svelte';
+  import StorageDrawing from '$lib/machine/StorageDrawing.svelte';
+  import PlaceList from '$lib/machine/PlaceList.svelte';
+  import { focusedPlace, placeId } from '$lib/machine/places';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import Picker from '$lib/machine/Picker.svelte';
   import { dropped } from '$lib/machine/dragged';
   import type { Measures } from '$lib/machine/measures';
   import MachineLibrary from '$lib/machine/MachineLibrary.svelte';
   import PocketDetail from '$lib/machine/PocketDetail.svelte';
+  import Zoom from '$lib/machine/Zoom.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { capital, count } from '$lib/shell/text';
   import Loading from '$lib/shell/Loading.svelte';
@@ -23,6 +26,9 @@
   let picked = $state<{ toolId: number; libraryId?: number; code: string } | null>(null);
   let chosen = $state<string | null>(null);
   const may = $derived(who.may('LOAD'));
+  /** So many places in one storage can be looked at closer. */
+  const ZOOMED = 30;
+  let zoom = $state(1);
   const planned = $derived(
     new Map((machine.data?.plan ?? []).map((place) => [place.place, place]))
   );
@@ -43,6 +49,9 @@
     null
   );
 
+  const wordOf = (place: string) =>
+    machine.data?.storages.find(({ places }) => places.includes(place))?.placeWord ?? 'place';
+
   async function allow() {
     const wanted = asked;
     asked = null;
@@ -60,6 +69,7 @@
     const planned = await planTool(
       id,
       place,
+      `${wordOf(place)} ${place}`,
       { toolId, libraryId, ...measures, allow },
       who.current.role === 'lead' ? (why) => (asked = { place, toolId, libraryId, why }) : undefined
     );
@@ -67,6 +77,8 @@
     if (planned && picked?.toolId === toolId) picked = null;
     return Boolean(planned);
   }
+
+  const clear = (place: string) => clearPlace(id, place, `${wordOf(place)} ${place}`);
 
   function choose(place: string) {
     if (picked && may) {
@@ -82,22 +94,19 @@
         ? null
         : { toolId: tool.toolId, libraryId, code: tool.code };
     if (picked) {
-      const free = machine.data?.machine
-        ? Array.from({ length: machine.data.machine.magazine.pockets }, (_, i) =>
-            String(i + 1)
-          ).find((place) => !planned.has(place))
-        : undefined;
-      document.getElementById(`pocket-${id}-${free ?? '1'}`)?.focus();
+      const places = (machine.data?.storages ?? []).flatMap((storage) => storage.places);
+      const free = places.find((place) => !planned.has(place)) ?? places[0];
+      document.getElementById(placeId(id, free ?? ''))?.focus();
     }
   }
 
   function onkeydown(event: KeyboardEvent) {
-    const place = /^pocket-.*-(\d+)$/.exec(document.activeElement?.id ?? '')?.[1];
+    const place = focusedPlace(id);
     const inPocket = place ? planned.get(place) : undefined;
     if (event.key === 'Escape') {
       picked = null;
     } else if (event.key === 'Delete' && place && inPocket && may) {
-      void clearPlace(id, place);
+      void clear(place);
     } else if (event.key === ' ' && inPocket && !picked && may) {
       event.preventDefault();
       picked = {
@@ -116,58 +125,86 @@
   <ErrorNote error={machine.error} retry={() => void machine.refetch()} />
 {:else if machine.data}
   {@const view = machine.data}
-  <header class="flex flex-wrap items-center gap-x-4 gap-y-2 px-5 pb-3 pt-4">
-    <h1>{view.machine.name}</h1>
-    <span class="text-soft">
-      {view.machine.kind}, {view.machine.magazine.form} of {view.machine.magazine.pockets}, {count(
-        view.plan.length,
-        'tool'
-      )} planned
-    </span>
-    <MachineLibrary {view} may={who.may('EDIT')} />
-    <span role="status" class="text-working">
-      {picked ? `${picked.code} is picked up: choose its pocket, Escape puts it down` : ''}
-    </span>
-    <a class="button main ml-auto" href="/tables/{id}">Compare with the control</a>
-  </header>
-  <div class="px-5">
-    <Chain
-      {view}
-      {chosen}
-      {refusals}
-      onchoose={choose}
-      ondropped={may
-        ? (place, data) => {
-            const tool = dropped(data);
-            if (tool) void put(place, tool);
-          }
-        : undefined}
-    />
-  </div>
-  <div
-    class="mt-4 grid min-h-0 flex-1 gap-8 px-5 pb-4 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_420px]"
-  >
-    {#if may}
-      <Picker
-        {picked}
-        usual={view.library?.libraryId}
-        planned={new Set(view.plan.map((place) => place.toolId))}
-        onpick={pick}
+  <div class="flex min-h-0 flex-1 flex-col overflow-auto">
+    <header class="flex flex-wrap items-center gap-x-4 gap-y-2 px-5 pb-3 pt-4">
+      <h1>{view.machine.name}</h1>
+      <span class="text-soft">
+        {view.machine.kind}, {view.storagesInWords}, {count(view.plan.length, 'tool')} planned
+      </span>
+      <MachineLibrary {view} may={who.may('EDIT')} />
+      <span role="status" class="text-working">
+        {picked
+          ? `${picked.code} is picked up: choose its ${view.placeWord}, Escape puts it down`
+          : ''}
+      </span>
+      <span class="ml-auto flex items-center gap-2">
+        <a class="button" href="/machines/{id}/definition">Definition</a>
+        {#if view.linked}
+          <a class="button main" href="/tables/{id}">Compare with the control</a>
+        {/if}
+      </span>
+    </header>
+    <div class="flex flex-col gap-4 px-5">
+      {#each view.storages as storage (storage.id)}
+        {@const circle = storage.layout.spots.some((spot) => spot.angle !== 90)}
+        <section aria-label={capital(storage.word)}>
+          {#if view.storages.length > 1 || storage.places.length > ZOOMED}
+            <header class="flex items-center gap-3 pb-1 text-[13px] text-soft">
+              <span>{capital(storage.word)}, {storage.seatName}</span>
+              {#if storage.places.length > ZOOMED}
+                <Zoom label="Zoom of the {storage.word}" bind:value={zoom} />
+              {/if}
+            </header>
+          {/if}
+          <div class={circle ? 'flex flex-wrap items-start gap-6' : ''}>
+            <StorageDrawing
+              machine={view}
+              {storage}
+              {chosen}
+              {refusals}
+              {zoom}
+              onchoose={choose}
+              ondropped={may
+                ? (place, data) => {
+                    const tool = dropped(data);
+                    if (tool) void put(place, tool);
+                  }
+                : undefined}
+            />
+            {#if circle}
+              <div class="min-w-[300px] flex-1">
+                <PlaceList machine={view} {storage} {chosen} onchoose={choose} />
+              </div>
+            {/if}
+          </div>
+        </section>
+      {/each}
+    </div>
+    <div
+      class="mt-4 grid min-h-[360px] flex-1 gap-8 px-5 pb-4 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_420px]"
+    >
+      {#if may}
+        <Picker
+          {picked}
+          machine={view}
+          planned={new Set(view.plan.map((place) => place.toolId))}
+          onpick={pick}
+        />
+      {:else}
+        <p class="text-soft">Your role may look at the load plan, not change it.</p>
+      {/if}
+      <PocketDetail
+        {view}
+        place={chosen}
+        planned={chosen ? planned.get(chosen) : undefined}
+        editable={may}
+        onmeasure={async (measures) => {
+          const at = chosen ? planned.get(chosen) : undefined;
+          return Boolean(chosen && at && (await put(chosen, { toolId: at.toolId }, measures)));
+        }}
+        onclear={() => chosen && void clear(chosen)}
       />
-    {:else}
-      <p class="text-soft">Your role may look at the load plan, not change it.</p>
-    {/if}
-    <PocketDetail
-      {view}
-      place={chosen}
-      planned={chosen ? planned.get(chosen) : undefined}
-      editable={may}
-      onmeasure={async (measures) => {
-        const at = chosen ? planned.get(chosen) : undefined;
-        return Boolean(chosen && at && (await put(chosen, { toolId: at.toolId }, measures)));
-      }}
-      onclear={() => chosen && void clearPlace(id, chosen)}
-    />
+    </div>
   </div>
 {:else}
   <Loading />
@@ -178,7 +215,7 @@
     <div class="flex justify-end gap-2">
       <button class="button" onclick={() => (asked = null)}>Leave it out</button>
       <button class="button main" onclick={() => void allow()}
-        >Allow it for pocket {asked.place}</button
+        >Allow it for {wordOf(asked.place)} {asked.place}</button
       >
     </div>
   </DialogFrame>

@@ -148,6 +148,6 @@ final class Steps {
   }
 
   Locator pocket(int number) {
-    return page.locator("#pocket-M1-" + number);
+    return page.locator("#place-M1-" + number);
   }
 }

@@ -16,6 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Sends to every operation of the API document every body and every parameter mutated, as every
@@ -87,9 +88,25 @@ class EveryOperationTest extends ServerTest {
             "components", Long.toString(component),
             "stacks", Long.toString(stack),
             "cutting", Long.toString(cutting),
-            "machines", "M1",
+            "machines", machine(),
             "place", "5",
             "trail", "1");
+  }
+
+  /** A machine of its own, at the control of the Heron. */
+  private String machine() {
+    ObjectNode definition = (ObjectNode) lead.get("/api/v1/machines/M1").at("machine").deepCopy();
+    String id = "E" + Long.toString(System.nanoTime(), 36).substring(2);
+    definition.put("id", id);
+    assertEquals(201, lead.post("/api/v1/machines", Api.body("machine", definition)).status());
+    jdbc.sql(
+            """
+            update machine join machine heron on heron.id = 'M1'
+            set machine.link = heron.link where machine.id = ?\
+            """)
+        .param(id)
+        .update();
+    return id;
   }
 
   private record Operation(String method, String path, JsonNode description) {}

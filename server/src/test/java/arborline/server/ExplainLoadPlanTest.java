@@ -59,7 +59,7 @@ class ExplainLoadPlanTest extends ServerTest {
           {"machine": {"storages": [STORAGE]}, "wanted": ["A"]} | wanted: 'A' is none of the tools
           {"machine": {"storages": [STORAGE]}, "wanted": [null]} | has an item that is missing
           {"machine": {"storages": [STORAGE]}, "tools": {"A": {"diameter": 1}}} | tools.A.length
-          {"machine": {"storages": [STORAGE]}, "tools": {"A": null}} | tools.A: state
+          {"machine": {"storages": [STORAGE]}, "tools": {"A": null}} | has an item that is missing
           {"machine": {"storages": [STORAGE]}, "tools": {"A": TOOL}, "present": {"C/9": "A"}} | 'C/9'
           {"machine": {"storages": [STORAGE]}, "tools": {"A": TOOL}, "present": {"1": "A"}} | place '1'
           {"machine": {"storages": [STORAGE]}, "tools": {"A": TOOL}, "keep": ["A"]} | stands nowhere

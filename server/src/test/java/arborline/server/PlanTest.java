@@ -76,7 +76,7 @@ class PlanTest extends ServerTest {
             .findFirst()
             .orElseThrow();
     assertEquals("M1 Heron", heron.get("name").asString());
-    assertEquals(40, heron.get("pockets").asInt());
+    assertEquals("chain of 48 pockets", heron.get("storages").asString());
     assertEquals(404, lead.get("/api/v1/machines/M99").status());
   }
 
@@ -150,7 +150,7 @@ class PlanTest extends ServerTest {
 
   @Test
   void placesThatAreNoneAreRefused() {
-    for (String place : List.of("0", "41", "SPINDLE", "x")) {
+    for (String place : List.of("0", "49", "SPINDLE", "x")) {
       assertTrue(put(place, slim).status() >= 400, place);
     }
     assertEquals(404, put("3", 999_999).status());

@@ -212,7 +212,7 @@ class TableTest extends ServerTest {
 
   @Test
   void planRefusesWhatDoesNotFitAndCanBeTakenBack() {
-    assertEquals(409, plan(41, tools[0], null, null).status());
+    assertEquals(409, plan(49, tools[0], null, null).status());
     assertEquals(400, plan(5, tools[0], "long", null).status());
     assertEquals(400, plan(5, tools[0], "-1", null).status());
     long undo = plan(5, tools[0], "98,2", null).number("undo");

@@ -8,6 +8,8 @@ import java.util.regex.Pattern;
 /** A simulated control: keeps a tool table and takes it row by row. */
 final class Control {
 
+  private static final int POCKETS = 48;
+
   private static final Pattern OFFSET =
       Pattern.compile("G10\\s*L(1[0-3])\\s*P(\\d{1,4})(?:\\s*R(-?\\d*\\.?\\d*))?");
 
@@ -89,7 +91,7 @@ final class Control {
   }
 
   private void pocket(int pocket, String tool, int number, String name) {
-    if (pocket < 1 || pocket > 40) {
+    if (pocket < 1 || pocket > POCKETS) {
       throw new RefusedException("ALARM 042: there is no pocket " + pocket);
     }
     if (tool.equals("-")) {

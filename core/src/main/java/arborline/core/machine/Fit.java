@@ -11,6 +11,7 @@ import arborline.core.storage.Spacing;
 import arborline.core.storage.Storage;
 import arborline.core.storage.StorageDefinition;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -75,6 +76,7 @@ public final class Fit {
             findings.add(
                 Finding.hold(
                     exceeded.limit().code(), exceeded.message(), exceeded.limit().symbol())));
+    MotionFit.obstacle(machine, at, tool.tool()).ifPresent(findings::add);
     seat();
     neighbours(storage);
     load(storage);
@@ -167,7 +169,7 @@ public final class Fit {
   }
 
   private static String plain(BigDecimal size) {
-    BigDecimal short3 = size.scale() > 3 ? size.setScale(3, java.math.RoundingMode.HALF_UP) : size;
+    BigDecimal short3 = size.scale() > 3 ? size.setScale(3, RoundingMode.HALF_UP) : size;
     return short3.stripTrailingZeros().toPlainString();
   }
 

@@ -9,7 +9,7 @@ public record Aggregates(StorageDefinition definition) implements Storage {
   }
 
   @Override
-  public Layout layout() {
-    return Rows.one(definition);
+  public Layout layout(double room) {
+    return Rows.one(definition, room);
   }
 }

@@ -11,9 +11,8 @@ public record Carousel(StorageDefinition definition) implements Storage {
   }
 
   @Override
-  public Layout layout() {
+  public Layout layout(double room) {
     double radius = Circles.radius(definition);
-    return Circles.around(
-        definition, radius, radius + Layout.length(definition), false, index -> false, List.of());
+    return Circles.around(definition, radius, radius + room, false, index -> false, List.of());
   }
 }

@@ -12,9 +12,9 @@ public record Chain(StorageDefinition definition) implements Storage {
 
   /** Out and back where it is closed and long, in one row else. */
   @Override
-  public Layout layout() {
+  public Layout layout(double room) {
     return definition.closed() && definition.places() > SHORT
-        ? Rows.loop(definition)
-        : Rows.one(definition);
+        ? Rows.loop(definition, room)
+        : Rows.one(definition, room);
   }
 }

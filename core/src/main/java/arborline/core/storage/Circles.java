@@ -1,5 +1,7 @@
 package arborline.core.storage;
 
+import arborline.core.storage.Layout.Box;
+import arborline.core.storage.Layout.Next;
 import arborline.core.storage.Layout.Spot;
 import arborline.core.storage.Layout.Stroke;
 import java.util.ArrayList;
@@ -27,7 +29,8 @@ final class Circles {
       IntPredicate driven,
       List<Stroke> more) {
     List<Spot> spots = new ArrayList<>();
-    double inside = Math.max(radius - Layout.LABEL, radius / 2);
+    double side = Math.min(Layout.pitch(definition), 2 * Layout.LABEL);
+    double inside = radius - side / 2;
     for (int index = 0; index < definition.places(); index++) {
       double angle = -90 + 360.0 * index / definition.places();
       double across = Math.cos(Math.toRadians(angle));
@@ -39,9 +42,10 @@ final class Circles {
               room + radius * down,
               angle,
               endOn,
-              room + inside * across,
-              room + inside * down,
-              driven.test(index)));
+              driven.test(index),
+              new Box(
+                  room + inside * across - side / 2, room + inside * down - side / 2, side, side),
+              Next.UNKNOWN));
     }
     List<Stroke> strokes = new ArrayList<>(more);
     strokes.add(Stroke.circle("body", room, room, radius));

@@ -1,6 +1,7 @@
 package arborline.core.storage;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A storage in the drawing: millimetres, x to the right, y downwards, from the upper left corner.
@@ -15,8 +16,9 @@ public record Layout(double width, double height, List<Spot> spots, List<Stroke>
    *
    * @param angle to which its tool points, degrees clockwise from the right
    * @param endOn true where the tool is seen from its tip
-   * @param labelX where its number stands
    * @param driven true where it turns the tool
+   * @param box the place with its tool and its labels
+   * @param next which place is next in each direction of the drawing
    */
   public record Spot(
       String place,
@@ -24,9 +26,19 @@ public record Layout(double width, double height, List<Spot> spots, List<Stroke>
       double y,
       double angle,
       boolean endOn,
-      double labelX,
-      double labelY,
-      boolean driven) {}
+      boolean driven,
+      Box box,
+      Next next) {}
+
+  /** A rectangle. */
+  public record Box(double left, double top, double width, double height) {}
+
+  /** Places in the four directions; null where there is none. */
+  public record Next(
+      @Nullable String right, @Nullable String left, @Nullable String up, @Nullable String down) {
+
+    static final Next UNKNOWN = new Next(null, null, null, null);
+  }
 
   /**
    * A line, or a circle where a radius is given.
@@ -45,20 +57,30 @@ public record Layout(double width, double height, List<Spot> spots, List<Stroke>
     }
   }
 
-  /** Room for a tool where no longest one is stated, mm. */
-  static final double USUAL_LENGTH = 250;
+  /** With the places that are next to each other in the drawing. */
+  public Layout {
+    List<Spot> all = List.copyOf(spots);
+    spots =
+        all.stream()
+            .map(spot ->
+                new Spot(
+                    spot.place(),
+                    spot.x(),
+                    spot.y(),
+                    spot.angle(),
+                    spot.endOn(),
+                    spot.driven(),
+                    spot.box(),
+                    Directions.next(spot, all)))
+            .toList();
+    strokes = List.copyOf(strokes);
+  }
 
   /** Distance of neighbours in the drawing where nobody knows it, mm. */
   static final double USUAL_PITCH = 120;
 
   /** Room for the number of a place, mm. */
   static final double LABEL = 36;
-
-  static double length(StorageDefinition definition) {
-    return definition.limits().length() == null
-        ? USUAL_LENGTH
-        : definition.limits().length().doubleValue();
-  }
 
   static double pitch(StorageDefinition definition) {
     return definition.pitch() == null ? USUAL_PITCH : definition.pitch().doubleValue();

@@ -9,8 +9,12 @@ public sealed interface Storage
   /** Which places are beside each other, and how far apart. */
   Spacing spacing();
 
-  /** Where its places are in the drawing, and how the tools in them stand. */
-  Layout layout();
+  /**
+   * Where its places are in the drawing, and how the tools in them stand.
+   *
+   * @param room for the longest tool that is drawn, mm
+   */
+  Layout layout(double room);
 
   static Storage of(StorageDefinition definition) {
     return definition.form().of(definition);

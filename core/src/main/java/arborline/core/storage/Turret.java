@@ -8,6 +8,8 @@ import java.util.Optional;
 /** A turret seen from the front of the machine. */
 public record Turret(StorageDefinition definition) implements Storage {
 
+  private static final double EDGE = 10;
+
   @Override
   public Spacing spacing() {
     return Spacing.circle(definition);
@@ -43,23 +45,23 @@ public record Turret(StorageDefinition definition) implements Storage {
   }
 
   @Override
-  public Layout layout() {
+  public Layout layout(double room) {
     TurretBody body = body();
     double radius = body.radius().doubleValue();
     Optional<BigDecimal> swing = Optional.ofNullable(body.swing());
     double outside =
         swing
             .map(BigDecimal::doubleValue)
-            .orElse(radius + (body.axial() ? Layout.USUAL_PITCH / 2 : Layout.length(definition)));
-    double room = Math.max(outside, radius) + 10;
+            .orElse(radius + (body.axial() ? Layout.USUAL_PITCH / 2 : room));
+    double middle = Math.max(outside, radius) + EDGE;
     return Circles.around(
         definition,
         radius,
-        room,
+        middle,
         body.axial(),
         index -> station(index).driven(),
         swing
-            .map(circle -> List.of(Stroke.circle("swing", room, room, circle.doubleValue())))
+            .map(circle -> List.of(Stroke.circle("swing", middle, middle, circle.doubleValue())))
             .orElse(List.of()));
   }
 }

@@ -190,7 +190,7 @@ class FitTest {
   }
 
   private static List<Finding> turret(Loaded tool, Map<String, Loaded> others) {
-    return Fit.check(TestMachines.cormorant(), "3", tool, others);
+    return Fit.check(TestMachines.cormorant(), "2", tool, others);
   }
 
   @Test
@@ -199,6 +199,34 @@ class FitTest {
         "it reaches 341.321 mm from the axis of the turret, which swings 340 mm",
         turret(held("120", "60", "1", "1"), Map.of()).getFirst().message());
     assertEquals(List.of(), turret(held("115", "60", "1", "1"), Map.of()));
+  }
+
+  private static Loaded of(String toolClass) {
+    return new Loaded(Tool.of("T", "T", toolClass, Map.of()), Optional.empty());
+  }
+
+  private static List<String> why(Machine machine, String place, String toolClass) {
+    return Fit.check(machine, place, of(toolClass), Map.of()).stream()
+        .filter(finding -> finding.code().equals("place-unsuited"))
+        .map(Finding::message)
+        .toList();
+  }
+
+  @Test
+  void aToolHasToBeTurnedOrHeldStillAsItCuts() {
+    Machine lathe = TestMachines.cormorant();
+    assertEquals(
+        List.of("a turning tool needs work that turns; M1 Heron turns none"),
+        why(HERON, "5", "turning-external"));
+    assertEquals(
+        List.of("an insert goes into a tool, not into a machine"), why(lathe, "5", "insert"));
+    assertEquals(
+        List.of("a flat end mill has to turn; station 3 of L1 Cormorant drives nothing"),
+        why(lathe, "3", "end-mill-flat"));
+    assertEquals(List.of(), why(lathe, "2", "end-mill-flat"));
+    assertEquals(List.of(), why(lathe, "3", "turning-external"));
+    assertEquals(List.of(), why(lathe, "3", "drill-twist"), "on the centre line it stands still");
+    assertEquals(List.of(), why(HERON, "5", "drill-twist"));
   }
 
   @Test

@@ -22,6 +22,18 @@ class MachineFaultsTest {
     assertEquals(List.of(), MachineFaults.of(TestMachines.cormorant()));
   }
 
+  @Test
+  void oneOfEachKindCanBeSetUpAsSoonAsItIsCalledSomething() {
+    for (Machine kind : MachineKinds.all()) {
+      assertEquals(
+          List.of(
+              "id: 1 to 12 letters, digits and hyphens, a letter first",
+              "name: 1 to 60 characters"),
+          MachineFaults.of(kind),
+          kind.kind());
+    }
+  }
+
   private static List<String> changed(Machine machine, String pointer, String value) {
     JsonNode tree = JSON.readTree(JSON.writeValueAsString(machine));
     int last = pointer.lastIndexOf('/');

@@ -1,6 +1,7 @@
 package arborline.core.storage;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.storage.Layout.Spot;
@@ -75,7 +76,7 @@ class StorageTest {
   @EnumSource(StorageForm.class)
   void everyPlaceHasASpotInsideTheDrawing(StorageForm form) {
     for (int places : new int[] {1, 2, 16, 60}) {
-      Layout layout = of(form, places, form != StorageForm.RACK).layout();
+      Layout layout = of(form, places, form != StorageForm.RACK).layout(250);
       assertEquals(places, layout.spots().size());
       assertEquals(places, layout.spots().stream().map(Spot::place).distinct().count());
       assertEquals(
@@ -93,7 +94,7 @@ class StorageTest {
 
   @Test
   void neighboursOfARowAreDrawnTheirPitchApart() {
-    List<Spot> spots = of(StorageForm.CHAIN, 48, true).layout().spots();
+    List<Spot> spots = of(StorageForm.CHAIN, 48, true).layout(250).spots();
     assertEquals(90, spots.get(1).x() - spots.get(0).x(), 1e-9);
     assertEquals(spots.get(0).y(), spots.get(23).y());
     assertEquals(spots.get(0).x(), spots.get(47).x(), "the last stands below the first");
@@ -101,8 +102,21 @@ class StorageTest {
   }
 
   @Test
+  void keysLeadToTheNextPlaceInTheDrawing() {
+    List<Spot> chain = of(StorageForm.CHAIN, 48, true).layout(250).spots();
+    assertEquals("L22", chain.get(0).next().right());
+    assertNull(chain.get(0).next().left());
+    assertNull(chain.get(0).next().up());
+    assertEquals("L68", chain.get(0).next().down(), "the last stands below the first");
+    assertEquals("L67", chain.get(47).next().right());
+    List<Spot> turret = of(StorageForm.TURRET, 12, true).layout(250).spots();
+    assertEquals("L22", turret.get(0).next().right());
+    assertEquals("L32", turret.get(0).next().left());
+  }
+
+  @Test
   void toolsOfACarouselPointOutwards() {
-    List<Spot> spots = of(StorageForm.CAROUSEL, 4, true).layout().spots();
+    List<Spot> spots = of(StorageForm.CAROUSEL, 4, true).layout(250).spots();
     assertEquals(List.of(-90.0, 0.0, 90.0, 180.0), spots.stream().map(Spot::angle).toList());
     assertTrue(spots.get(0).y() < spots.get(2).y());
     assertTrue(spots.get(1).x() > spots.get(3).x());
@@ -123,7 +137,7 @@ class StorageTest {
         Storage.of(
             new StorageDefinition(
                 "T", plain.form(), 12, "", 21, plain.pitch(), true, false, null, null, null, body));
-    Layout layout = turret.layout();
+    Layout layout = turret.layout(250);
     assertTrue(layout.spots().stream().allMatch(Spot::endOn));
     assertEquals(
         List.of("23"), layout.spots().stream().filter(Spot::driven).map(Spot::place).toList());

@@ -10,8 +10,11 @@ import arborline.core.cutting.Window;
 import arborline.core.cutting.WorkMaterial;
 import arborline.core.finding.Finding;
 import arborline.core.machine.Machine;
+import arborline.core.machine.MachineSpindle;
 import arborline.core.tool.Geometry;
+import arborline.core.tool.Motion;
 import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClasses;
 import arborline.server.account.Actor;
 import arborline.server.library.ToolCopied;
 import arborline.server.machine.Machines;
@@ -165,7 +168,7 @@ class CuttingLines {
     if (obstacle.isPresent()) {
       return new Computed(null, null, List.of(obstacle.get()));
     }
-    Limits limits = limits(question);
+    Limits limits = limits(question, tools.get(toolId).tool());
     Cut cut = Cut.of(method, material, request, limits);
     return new Computed(
         cut,
@@ -173,7 +176,7 @@ class CuttingLines {
         cut.findings());
   }
 
-  private Limits limits(Question question) {
+  private Limits limits(Question question, Tool tool) {
     double compliance = Optional.ofNullable(question.compliance()).orElse(0.0);
     double bend = Optional.ofNullable(question.bend()).orElse(Double.POSITIVE_INFINITY);
     String machine = question.machine();
@@ -186,12 +189,23 @@ class CuttingLines {
           bend);
     }
     Machine chosen = machines.get(machine).machine();
+    MachineSpindle drive =
+        chosen
+            .drive(turned(tool))
+            .orElseThrow(() -> Refusal.conflict(chosen.name() + " has no spindle"));
     return new Limits(
-        chosen.limits().rpm().doubleValue(),
-        chosen.limits().power().doubleValue(),
-        chosen.limits().torque().doubleValue(),
+        drive.rpm().doubleValue(),
+        drive.power().doubleValue(),
+        drive.torque().doubleValue(),
         compliance,
         bend);
+  }
+
+  /** True for tools against which the work turns. */
+  private static boolean turned(Tool tool) {
+    return ToolClasses.named(tool.toolClass())
+        .filter(known -> known.sheet().motion() == Motion.TURNS)
+        .isPresent();
   }
 
   /** Keeps a new line. */

@@ -2,6 +2,7 @@ package arborline.server.machine;
 
 import arborline.core.connection.Connection;
 import arborline.core.finding.Finding;
+import arborline.core.machine.Assembly;
 import arborline.core.machine.Machine;
 import arborline.core.table.Nominal;
 import arborline.core.table.TableField;
@@ -9,17 +10,21 @@ import arborline.core.tool.Silhouettes;
 import arborline.core.tool.outline.Outline;
 import arborline.server.account.MayEdit;
 import arborline.server.account.MayLoad;
+import arborline.server.stack.Assemblies.AssembledTool;
 import arborline.server.support.Slice;
+import arborline.server.support.ToolIds;
 import arborline.server.tool.Holdings.UsedIn;
 import arborline.server.tool.Tools;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -30,12 +35,17 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1/machines")
 class MachineController {
 
+  private static final int MOST_TOOLS = 500;
+
   private final Machines machines;
   private final Plans plans;
   private final Nominals nominals;
   private final MachineLibraries libraries;
+  private final Suits suits;
 
-  MachineController(Machines machines, Plans plans, Nominals nominals, MachineLibraries libraries) {
+  MachineController(
+      Machines machines, Plans plans, Nominals nominals, MachineLibraries libraries, Suits suits) {
+    this.suits = suits;
     this.libraries = libraries;
     this.machines = machines;
     this.plans = plans;
@@ -48,8 +58,10 @@ class MachineController {
       String kind,
       String seat,
       String seatName,
-      int pockets,
-      int planned) {}
+      String storages,
+      int places,
+      int planned,
+      boolean linked) {}
 
   /**
    * A planned place.
@@ -59,6 +71,8 @@ class MachineController {
    * @param nominalLength gauge length of the kept stack in mm; null where none is kept
    * @param nominalDiameter diameter of the sheet in mm; null where it states none
    * @param questions what is odd about the measures, in sentences
+   * @param outline of the tool in its holder; of the bare cutter where no stack is kept
+   * @param assembly its sizes with its holder; null where no stack is kept
    */
   record PlaceView(
       String place,
@@ -75,17 +89,27 @@ class MachineController {
       @Nullable String library,
       int versionNo,
       int newestNo,
-      @Nullable Outline outline) {}
+      @Nullable Outline outline,
+      @Nullable Assembly assembly) {}
 
   /**
    * A machine with its load plan.
    *
    * @param seatName what people call its spindle
+   * @param version of the definition
+   * @param linked true where a control is linked
+   * @param placeWord what its places are called together
+   * @param storagesInWords such as {@code chain of 48 pockets}
    * @param library from which tools for it are picked first; null where none was chosen
    */
   record MachineView(
       Machine machine,
+      int version,
+      boolean linked,
       String seatName,
+      String placeWord,
+      String storagesInWords,
+      List<StorageView> storages,
       List<PlaceView> plan,
       MachineLibraries.@Nullable MachineLibrary library) {}
 
@@ -110,37 +134,55 @@ class MachineController {
 
   @GetMapping
   Slice<MachineHead> all() {
-    return Slice.all(
-        machines.all().stream()
-            .map(Machines.Linked::machine)
-            .map(machine ->
-                new MachineHead(
-                    machine.id(),
-                    machine.name(),
-                    machine.kind(),
-                    machine.seat(),
-                    Connection.tradeName(machine.seat()),
-                    machine.magazine().pockets(),
-                    plans.plan(machine.id()).size()))
-            .toList());
+    return Slice.all(machines.all().stream().map(this::head).toList());
+  }
+
+  private MachineHead head(Machines.Linked linked) {
+    Machine machine = linked.machine();
+    return new MachineHead(
+        machine.id(),
+        machine.name(),
+        machine.kind(),
+        machine.seat(),
+        Connection.tradeName(machine.seat()),
+        StorageView.words(machine),
+        machine.places().size(),
+        plans.plan(machine.id()).size(),
+        !linked.link().isEmpty());
   }
 
   @GetMapping("/{id}")
   MachineView one(@PathVariable String id) {
-    Machine machine = machines.get(id).machine();
+    Machines.Linked linked = machines.get(id);
+    Machine machine = linked.machine();
     Map<String, Plans.Planned> plan = plans.plan(id);
     Map<Long, Tools.Held> known = plans.tools(plan.values());
     Map<String, Nominal> nominal = nominals.of(machine, PickedTools.tools(known));
-    return new MachineView(
-        machine,
-        Connection.tradeName(machine.seat()),
+    Map<String, AssembledTool> assembled = plans.assembled(machine, plan.values(), known);
+    List<PlaceView> views =
         plan.values().stream()
             .map(planned ->
                 place(
                     planned,
                     known.get(planned.toolId()),
+                    assembled.get(planned.place()),
                     nominal.getOrDefault(planned.entry().key(), Nominal.UNKNOWN)))
-            .toList(),
+            .toList();
+    Map<String, Double> lengths = new HashMap<>();
+    views.forEach(view -> {
+      if (view.outline() != null) {
+        lengths.put(view.place(), view.outline().length());
+      }
+    });
+    return new MachineView(
+        machine,
+        linked.version(),
+        !linked.link().isEmpty(),
+        Connection.tradeName(machine.seat()),
+        machine.placeWord(),
+        StorageView.words(machine),
+        StorageView.all(machine, place -> lengths.getOrDefault(place, 0.0)),
+        views,
         libraries.of(id).orElse(null));
   }
 
@@ -158,7 +200,8 @@ class MachineController {
     return new PlanDone(libraries.choose(id, choice.library(), choice.edition()), List.of());
   }
 
-  private static PlaceView place(Plans.Planned planned, Tools.Held known, Nominal nominal) {
+  private static PlaceView place(
+      Plans.Planned planned, Tools.Held known, @Nullable AssembledTool assembled, Nominal nominal) {
     List<String> questions = new ArrayList<>(PickedTools.questions(known, planned.libraryId()));
     questions.addAll(Plans.questions(nominal, planned.entry()));
     return new PlaceView(
@@ -176,12 +219,27 @@ class MachineController {
         known.from().map(UsedIn::library).orElse(null),
         known.versionNo(),
         known.newestNo(),
-        Silhouettes.of(known.tool()).orElse(null));
+        assembled == null ? Silhouettes.of(known.tool()).orElse(null) : assembled.outline().bare(),
+        assembled == null ? null : assembled.assembly());
   }
 
   private static @Nullable String size(Nominal nominal, TableField field) {
     BigDecimal size = nominal.sizes().get(field);
     return size == null ? null : size.toPlainString();
+  }
+
+  /**
+   * Tools of which somebody wants to know whether they can go into a machine.
+   *
+   * @param libraryId from which they are picked; null for any
+   */
+  record SuitsQuestion(@Nullable Long libraryId, List<Long> tools) {}
+
+  /** Why tools can go into no place of a machine, by tool; those that can are left out. */
+  @PostMapping("/{id}/unsuited")
+  Map<Long, String> unsuited(@PathVariable String id, @RequestBody SuitsQuestion question) {
+    return suits.unsuited(
+        id, question.libraryId(), ToolIds.of("tools", question.tools(), MOST_TOOLS));
   }
 
   /** Why a tool cannot go into which places. */

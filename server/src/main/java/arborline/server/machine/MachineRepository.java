@@ -16,7 +16,9 @@ interface MachineRepository extends Repository<MachineRow, String> {
   @Query(value = "update machine set lock_no = lock_no + 1 where id = :id", nativeQuery = true)
   int lock(String id);
 
-  List<MachineRow> findByOrderById(Limit limit);
+  List<MachineRow> findByRetiredAtIsNullOrderById(Limit limit);
 
   MachineRow save(MachineRow row);
+
+  void flush();
 }

@@ -1,6 +1,7 @@
 package arborline.server.machine;
 
 import arborline.core.machine.Machine;
+import arborline.core.machine.MachineFaults;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import java.util.List;
@@ -9,7 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Machine definitions. */
+/** Machines that are in use. */
 @Service
 public class Machines {
 
@@ -23,20 +24,29 @@ public class Machines {
     this.json = json;
   }
 
-  /** A machine and the address of its control. */
-  public record Linked(Machine machine, String link) {}
+  /**
+   * A machine and the address of its control.
+   *
+   * @param link empty where no control is linked
+   * @param version grows with each change of the definition
+   */
+  public record Linked(Machine machine, String link, int version) {}
 
   @Transactional(readOnly = true)
   public List<Linked> all() {
-    return machines.findByOrderById(Limit.of(MOST)).stream().map(this::linked).toList();
+    return machines.findByRetiredAtIsNullOrderById(Limit.of(MOST)).stream()
+        .map(this::linked)
+        .toList();
   }
 
   @Transactional(readOnly = true)
   public Linked get(String id) {
-    return machines
-        .findById(id)
-        .map(this::linked)
-        .orElseThrow(() -> Refusal.notFound("there is no machine " + id));
+    MachineRow row =
+        machines.findById(id).orElseThrow(() -> Refusal.notFound("there is no machine " + id));
+    if (row.retiredAt != null) {
+      throw Refusal.notFound(row.name + " was retired");
+    }
+    return linked(row);
   }
 
   /** As {@link #get}, with nobody else changing plan or control until the transaction ends. */
@@ -46,13 +56,31 @@ public class Machines {
     return get(id);
   }
 
-  private Linked linked(MachineRow row) {
-    return new Linked(json.read(row.definition, Machine.class), row.link);
+  /** As {@link #lock}, of a machine that is in use or was retired. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  Linked lockAny(String id) {
+    machines.lock(id);
+    return linked(
+        machines.findById(id).orElseThrow(() -> Refusal.notFound("there is no machine " + id)));
   }
 
-  /** Sets a machine up, or changes its definition. */
+  private Linked linked(MachineRow row) {
+    return new Linked(json.read(row.definition, Machine.class), row.link, row.versionNo);
+  }
+
+  /** Sets a machine up as it is defined, where there is none of its id, and links its control. */
   @Transactional
-  public void define(Machine machine, String link) {
-    machines.save(new MachineRow(machine.id(), machine.name(), json.text(machine), link));
+  public void link(Machine machine, String link) {
+    List<String> faults = MachineFaults.of(machine);
+    if (!faults.isEmpty()) {
+      throw new IllegalArgumentException(machine.name() + ": " + faults.getFirst());
+    }
+    MachineRow row =
+        machines
+            .findById(machine.id())
+            .orElseGet(
+                () -> new MachineRow(machine.id(), machine.name(), json.text(machine), link));
+    row.link = link;
+    machines.save(row);
   }
 }

@@ -43,7 +43,8 @@ public class Nominals {
     tools.forEach((id, tool) ->
         nominal.put(
             tool.code().toUpperCase(Locale.ROOT),
-            nominal(tool, Optional.ofNullable(held.get(id)).map(assembly -> assembly.length()))));
+            nominal(
+                tool, Optional.ofNullable(held.get(id)).map(known -> known.assembly().length()))));
     return nominal;
   }
 

@@ -49,15 +49,19 @@ class PlanReference implements ToolReference {
     List<Pocket> moved = new ArrayList<>();
     List<String> sentences = new ArrayList<>();
     for (PlanPlace planned : places.findByToolIdOrderByMachineId(from.id())) {
-      Machine machine = machines.lock(planned.machineId).machine();
+      Machine machine = machines.lockAny(planned.machineId).machine();
       places
           .findByMachineIdAndToolId(machine.id(), into.id())
           .ifPresent(other -> {
             throw Refusal.conflict(
-                ("%s is planned for pocket %s of %s and %s for pocket %s: two tools in one magazine"
+                ("%s is planned for %s of %s and %s for %s: two tools in one machine"
                         + " are two; take one out of the plan, or keep them apart")
                     .formatted(
-                        from.code(), planned.place, machine.name(), into.code(), other.place));
+                        from.code(),
+                        machine.words(planned.place),
+                        machine.name(),
+                        into.code(),
+                        machine.words(other.place)));
           });
       String before = planned.fields;
       planned.toolId = into.id();
@@ -71,8 +75,8 @@ class PlanReference implements ToolReference {
       plans.refuseMisfit(machine, planned);
       moved.add(new Pocket(machine.id(), planned.place, before, planned.fields));
       sentences.add(
-          "pocket %s of %s is planned with %s; the control calls it %s until the plan is sent"
-              .formatted(planned.place, machine.name(), into.code(), from.code()));
+          "%s of %s is planned with %s; the control calls it %s until the plan is sent"
+              .formatted(machine.words(planned.place), machine.name(), into.code(), from.code()));
       live.say("machine", machine.id(), "plan");
     }
     return moved.isEmpty()
@@ -83,7 +87,7 @@ class PlanReference implements ToolReference {
   @Override
   public void goBack(CurrentTool from, CurrentTool into, String kept) {
     for (Pocket pocket : json.read(kept, Moved.class).pockets()) {
-      Machine machine = machines.lock(pocket.machineId()).machine();
+      Machine machine = machines.lockAny(pocket.machineId()).machine();
       Optional<PlanPlace> now =
           places
               .findByMachineIdAndPlace(pocket.machineId(), pocket.place())
@@ -91,8 +95,8 @@ class PlanReference implements ToolReference {
               .filter(planned -> Objects.equals(planned.fields, pocket.after()));
       if (now.isEmpty()) {
         throw Refusal.conflict(
-            "pocket %s of %s was planned anew since; take that back first"
-                .formatted(pocket.place(), machine.name()));
+            "%s of %s was planned anew since; take that back first"
+                .formatted(machine.words(pocket.place()), machine.name()));
       }
       now.get().toolId = from.id();
       now.get().fields = pocket.before();

@@ -20,5 +20,7 @@ interface PlanRepository extends Repository<PlanPlace, PlanPlace.Key> {
 
   void delete(PlanPlace place);
 
+  void deleteAll(Iterable<PlanPlace> places);
+
   void flush();
 }

@@ -39,7 +39,7 @@ class PlanUndo implements Undo<Plans.Before> {
   @Override
   public void takeBack(Plans.Before before) {
     Machine machine = machines.lock(before.machineId()).machine();
-    before.places().forEach(place -> refuseChanged(machine.id(), place));
+    before.places().forEach(place -> refuseChanged(machine, place));
     for (Plans.PlaceBefore place : before.places()) {
       places.findByMachineIdAndPlace(machine.id(), place.place()).ifPresent(places::delete);
     }
@@ -53,8 +53,8 @@ class PlanUndo implements Undo<Plans.Before> {
   }
 
   /** Refuses where somebody has planned something else since. */
-  private void refuseChanged(String machineId, Plans.PlaceBefore place) {
-    Optional<PlanPlace> now = places.findByMachineIdAndPlace(machineId, place.place());
+  private void refuseChanged(Machine machine, Plans.PlaceBefore place) {
+    Optional<PlanPlace> now = places.findByMachineIdAndPlace(machine.id(), place.place());
     long tool = now.map(planned -> planned.toolId).orElse(0L);
     boolean unchanged =
         place.toolAfter() == null
@@ -63,7 +63,8 @@ class PlanUndo implements Undo<Plans.Before> {
                     now.map(planned -> planned.fields).orElse(null), place.fieldsAfter());
     if (!unchanged) {
       throw Refusal.conflict(
-          "pocket %s was planned anew since; take that back first".formatted(place.place()));
+          "%s was planned anew since; take that back first"
+              .formatted(machine.words(place.place())));
     }
   }
 
@@ -71,7 +72,7 @@ class PlanUndo implements Undo<Plans.Before> {
     places
         .findByMachineIdAndToolId(machine.id(), place.toolId())
         .ifPresent(now -> {
-          throw Refusal.conflict("the tool is in pocket %s now".formatted(now.place));
+          throw Refusal.conflict("the tool is in %s now".formatted(machine.words(now.place)));
         });
     long library = place.library() == null ? 0 : place.library();
     plans.refuseMisfit(machine, place.place(), picked.one(place.toolId(), library));

@@ -2,20 +2,23 @@ package arborline.server.machine;
 
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
-import arborline.core.machine.Assembly;
 import arborline.core.machine.Fit;
 import arborline.core.machine.Loaded;
 import arborline.core.machine.Machine;
 import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Unit;
+import arborline.core.storage.StorageDefinition;
 import arborline.core.table.Nominal;
 import arborline.core.table.PlaceOrder;
 import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
+import arborline.core.tool.Tool;
 import arborline.server.live.Live;
+import arborline.server.machine.MachineDefining.FallsOut;
 import arborline.server.right.ToolGuard;
 import arborline.server.stack.Assemblies;
+import arborline.server.stack.Assemblies.AssembledTool;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.tool.Holdings.UsedIn;
@@ -25,6 +28,7 @@ import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -146,13 +150,16 @@ public class Plans {
       seeing.needSight(List.of(toolId));
     }
     Machine machine = machines.get(machineId).machine();
-    Loaded tool = loaded(machine, meant(machineId, toolId, libraryId));
+    Held meant = meant(machineId, toolId, libraryId);
     Map<String, Loaded> occupied = occupied(machine, toolId);
     Map<String, List<Finding>> refusals = new HashMap<>();
-    for (String place : machine.places()) {
-      List<Finding> holds = holds(machine, place, tool, occupied);
-      if (!holds.isEmpty()) {
-        refusals.put(place, holds);
+    for (StorageDefinition storage : machine.storages()) {
+      Loaded tool = loaded(machine, storage, meant);
+      for (String place : storage.all()) {
+        List<Finding> holds = holds(machine, place, tool, occupied);
+        if (!holds.isEmpty()) {
+          refusals.put(place, holds);
+        }
       }
     }
     return refusals;
@@ -167,23 +174,70 @@ public class Plans {
     return named == null ? old.map(PlanPlace::library).orElse(0L) : named;
   }
 
-  private Loaded loaded(Machine machine, Held known) {
-    Map<Long, Assembly> held = assemblies.of(Map.of(known.id(), known.tool()), machine.seat());
-    return new Loaded(known.tool(), Optional.ofNullable(held.get(known.id())));
+  private Loaded loaded(Machine machine, StorageDefinition storage, Held known) {
+    return loaded(known, assemblies.of(Map.of(known.id(), known.tool()), machine.seat(storage)));
   }
 
+  private static Loaded loaded(Held known, Map<Long, AssembledTool> assembled) {
+    return new Loaded(
+        known.tool(), Optional.ofNullable(assembled.get(known.id())).map(AssembledTool::assembly));
+  }
+
+  /** The tools of a plan in their holders, by place; those without a stack are left out. */
+  Map<String, AssembledTool> assembled(
+      Machine machine, Collection<Planned> plan, Map<Long, Held> known) {
+    Map<String, AssembledTool> assembled = new HashMap<>();
+    for (StorageDefinition storage : machine.storages()) {
+      Map<Long, Tool> tools = new HashMap<>();
+      List<Planned> here =
+          plan.stream()
+              .filter(planned -> storage.index(planned.place()).isPresent())
+              .filter(planned -> known.containsKey(planned.toolId()))
+              .toList();
+      here.forEach(planned -> tools.put(planned.toolId(), known.get(planned.toolId()).tool()));
+      Map<Long, AssembledTool> held = assemblies.of(tools, machine.seat(storage));
+      here.stream()
+          .filter(planned -> held.containsKey(planned.toolId()))
+          .forEach(planned -> assembled.put(planned.place(), held.get(planned.toolId())));
+    }
+    return assembled;
+  }
+
+  /** The code of a planned tool. */
+  String code(PlanPlace place) {
+    return Optional.ofNullable(entry(place).get(TableField.TOOL)).orElse("a tool");
+  }
+
+  /** Planned tools that would not fit into their places if the machine were so defined. */
+  List<FallsOut> misfits(Machine machine) {
+    Map<String, Loaded> occupied = occupied(machine, 0);
+    List<FallsOut> misfits = new ArrayList<>();
+    occupied.forEach((place, tool) -> {
+      Map<String, Loaded> others = new HashMap<>(occupied);
+      others.remove(place);
+      holds(machine, place, tool, others).stream()
+          .findFirst()
+          .ifPresent(hold -> misfits.add(new FallsOut(place, tool.tool().code(), hold.message())));
+    });
+    misfits.sort(Comparator.comparing(FallsOut::place, PlaceOrder.BY_NUMBER));
+    return misfits;
+  }
+
+  /** What stands in the places of a machine but for one tool, each in the holder for its seat. */
   private Map<String, Loaded> occupied(Machine machine, long exceptTool) {
     List<PlanPlace> all = places.findByMachineId(machine.id());
     Map<Long, Held> known = picked.of(all);
-    Map<Long, Assembly> held = assemblies.of(PickedTools.tools(known), machine.seat());
     Map<String, Loaded> occupied = new HashMap<>();
-    for (PlanPlace place : all) {
-      if (place.toolId != exceptTool && known.containsKey(place.toolId)) {
-        occupied.put(
-            place.place,
-            new Loaded(
-                known.get(place.toolId).tool(), Optional.ofNullable(held.get(place.toolId))));
-      }
+    for (StorageDefinition storage : machine.storages()) {
+      Map<String, Held> here = new LinkedHashMap<>();
+      all.stream()
+          .filter(place -> place.toolId != exceptTool && known.containsKey(place.toolId))
+          .filter(place -> storage.index(place.place).isPresent())
+          .forEach(place -> here.put(place.place, known.get(place.toolId)));
+      Map<Long, Tool> tools = new HashMap<>();
+      here.values().forEach(held -> tools.put(held.id(), held.tool()));
+      Map<Long, AssembledTool> assembled = assemblies.of(tools, machine.seat(storage));
+      here.forEach((place, held) -> occupied.put(place, loaded(held, assembled)));
     }
     return occupied;
   }
@@ -245,10 +299,10 @@ public class Plans {
                     "machine",
                     machineId,
                     stays
-                        ? "measured %s in pocket %s: %s"
-                            .formatted(known.tool().code(), place, sizes(entry))
-                        : "planned %s for pocket %s%s"
-                            .formatted(known.tool().code(), place, although))
+                        ? "measured %s in %s: %s"
+                            .formatted(known.tool().code(), machine.words(place), sizes(entry))
+                        : "planned %s for %s%s"
+                            .formatted(known.tool().code(), machine.words(place), although))
                 .undoneBy(PlanUndo.KIND, before));
     List<String> questions = new ArrayList<>(PickedTools.questions(known, named));
     questions.addAll(questions(machine, known, entry));
@@ -291,11 +345,13 @@ public class Plans {
   void refuseMisfit(Machine machine, String place, Held known) {
     Map<String, Loaded> occupied = occupied(machine, known.id());
     occupied.remove(place);
-    List<Finding> holds = holds(machine, place, loaded(machine, known), occupied);
+    StorageDefinition storage =
+        machine.placed(place).map(Machine.Placed::storage).orElse(machine.storages().getFirst());
+    List<Finding> holds = holds(machine, place, loaded(machine, storage, known), occupied);
     if (!holds.isEmpty()) {
       throw Refusal.conflict(
-          "%s does not fit into pocket %s: %s"
-              .formatted(known.tool().code(), place, holds.getFirst().message()),
+          "%s does not fit into %s: %s"
+              .formatted(known.tool().code(), machine.words(place), holds.getFirst().message()),
           holds);
     }
   }
@@ -316,8 +372,8 @@ public class Plans {
       String used = entry(other).get(TableField.NUMBER);
       if (stays && Integer.toString(number).equals(used)) {
         throw Refusal.conflict(
-            "number %d is used by %s in pocket %s; renumber one of them"
-                .formatted(number, entry(other).get(TableField.TOOL), other.place));
+            "number %d is used by %s in %s; renumber one of them"
+                .formatted(number, entry(other).get(TableField.TOOL), machine.words(other.place)));
       }
     }
     return entry
@@ -375,11 +431,11 @@ public class Plans {
   /** Takes a tool out of the plan. */
   @Transactional
   public long clear(String machineId, String place) {
-    machines.lock(machineId);
+    Machine machine = machines.lock(machineId).machine();
     PlanPlace old =
         places
             .findByMachineIdAndPlace(machineId, place)
-            .orElseThrow(() -> Refusal.notFound("nothing is planned for pocket " + place));
+            .orElseThrow(() -> Refusal.notFound("nothing is planned for " + machine.words(place)));
     Before before =
         new Before(
             machineId,
@@ -390,8 +446,8 @@ public class Plans {
         TrailRecord.of(
                 "machine",
                 machineId,
-                "took %s out of the plan for pocket %s"
-                    .formatted(entry(old).get(TableField.TOOL), place))
+                "took %s out of the plan for %s"
+                    .formatted(entry(old).get(TableField.TOOL), machine.words(place)))
             .undoneBy(PlanUndo.KIND, before));
   }
 
@@ -439,7 +495,7 @@ public class Plans {
         .findByMachineIdAndToolId(machineId, toolId)
         .ifPresent(other -> {
           throw Refusal.conflict(
-              "%s is planned for pocket %s as well; decide that pocket too"
+              "%s is planned for place %s as well; decide that place too"
                   .formatted(code, other.place));
         });
     TableEntry kept = entry.with(TableField.OFFSET, null);

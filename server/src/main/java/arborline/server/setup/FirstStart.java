@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
@@ -27,6 +28,9 @@ import org.springframework.stereotype.Component;
 class FirstStart implements ApplicationRunner {
 
   private static final String DEMO_PASSWORD = "tidewrack";
+
+  /** Machines for whose controls there are stand-ins. */
+  private static final Set<String> CONTROLS = Set.of("M1");
 
   private final JdbcClient jdbc;
   private final Accounts accounts;
@@ -141,12 +145,16 @@ class FirstStart implements ApplicationRunner {
     }
   }
 
+  private String address(Machine machine) {
+    return shop + "/" + machine.id().toLowerCase(Locale.ROOT);
+  }
+
   /** Machines of the demo, linked to the stand-in controls wherever those listen now. */
   private void link() throws IOException {
     try (Stream<Path> files = Files.list(Path.of(demo, "machines"))) {
       for (Path file : files.filter(path -> path.toString().endsWith(".json")).sorted().toList()) {
         Machine machine = json.read(Files.readString(file), Machine.class);
-        machines.define(machine, shop + "/" + machine.id().toLowerCase(Locale.ROOT));
+        machines.link(machine, CONTROLS.contains(machine.id()) ? address(machine) : "");
       }
     }
   }

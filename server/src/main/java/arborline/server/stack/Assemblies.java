@@ -1,9 +1,12 @@
 package arborline.server.stack;
 
+import arborline.core.connection.Joint;
 import arborline.core.machine.Assembly;
+import arborline.core.stack.AssemblyOutline;
 import arborline.core.stack.Cutter;
 import arborline.core.stack.Stack;
 import arborline.core.tool.Tool;
+import arborline.core.tool.outline.Outline;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -24,16 +27,20 @@ public class Assemblies {
     this.components = components;
   }
 
+  /** A tool in the holder that is kept for it, and how that looks. */
+  public record AssembledTool(Assembly assembly, Outline outline) {}
+
   /**
    * The assemblies of tools as they are given, by tool id; a tool without a stack is left out. Of
-   * several stacks the first that was kept for the seat counts, else the first of all.
+   * several stacks the first that was kept for the seat counts, else the first that goes into it,
+   * else the first of all.
    *
    * @param tools by id: their own versions stand in the stacks
    * @param seat connection code of the spindle
    */
   @Transactional(readOnly = true)
-  public Map<Long, Assembly> of(Map<Long, Tool> tools, String seat) {
-    Map<Long, Assembly> assemblies = new HashMap<>();
+  public Map<Long, AssembledTool> of(Map<Long, Tool> tools, String seat) {
+    Map<Long, AssembledTool> assemblies = new HashMap<>();
     if (tools.isEmpty()) {
       return assemblies;
     }
@@ -41,14 +48,28 @@ public class Assemblies {
         stacks.findByToolIdInOrderById(tools.keySet()).stream()
             .collect(Collectors.groupingBy(row -> row.toolId));
     rows.forEach((toolId, all) -> {
-      StackRow row =
-          all.stream()
-              .min(Comparator.comparing((StackRow stack) -> !stack.seat.equals(seat)))
-              .orElseThrow();
       Cutter.of(tools.get(toolId))
-          .ifPresent(cutter -> assemblies.put(toolId, Assembly.of(stack(row, cutter).shape())));
+          .flatMap(cutter ->
+              all.stream()
+                  .map(row -> new Candidate(row.seat.equals(seat), stack(row, cutter)))
+                  .min(Comparator.comparing(candidate -> candidate.rank(seat))))
+          .ifPresent(chosen ->
+              assemblies.put(
+                  toolId,
+                  new AssembledTool(
+                      Assembly.of(chosen.stack()), AssemblyOutline.of(chosen.stack()))));
     });
     return assemblies;
+  }
+
+  private record Candidate(boolean keptForSeat, Stack stack) {
+
+    int rank(String seat) {
+      if (keptForSeat) {
+        return 0;
+      }
+      return Joint.of(seat, Assembly.of(stack).connection()).mates() ? 1 : 2;
+    }
   }
 
   private Stack stack(StackRow row, Cutter cutter) {

@@ -3,6 +3,7 @@ package arborline.server.support;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** JSON of stored columns. */
@@ -22,6 +23,10 @@ public class Json {
   /** A value worked out once and sent many times. */
   public ReadyJson ready(@Nullable Object value) {
     return new ReadyJson(text(value));
+  }
+
+  public JsonNode tree(Object value) {
+    return mapper.valueToTree(value);
   }
 
   public <T> T read(String text, Class<T> type) {

@@ -5,6 +5,7 @@ import arborline.core.table.ControlDialects;
 import arborline.core.table.ControlFile;
 import arborline.core.table.ControlTable;
 import arborline.server.machine.Machines;
+import arborline.server.support.Refusal;
 import io.github.resilience4j.circuitbreaker.CallNotPermittedException;
 import io.github.resilience4j.circuitbreaker.CircuitBreaker;
 import io.github.resilience4j.circuitbreaker.CircuitBreakerConfig;
@@ -84,6 +85,7 @@ class ControlLink {
    * @throws IOException where the control does not answer, or not in its form
    */
   ControlTable read(Machines.Linked machine) throws IOException {
+    needControl(machine);
     CompletableFuture<ControlTable> mine = new CompletableFuture<>();
     CompletableFuture<ControlTable> running = reading.putIfAbsent(machine.link(), mine);
     if (running != null) {
@@ -114,6 +116,7 @@ class ControlLink {
 
   /** As {@link #read}, from a request that begins now: what was written before is in it. */
   ControlTable readAnew(Machines.Linked machine) throws IOException {
+    needControl(machine);
     HttpRequest request =
         HttpRequest.newBuilder(URI.create(machine.link() + "/assets")).timeout(TIMEOUT).build();
     byte[] answer =
@@ -170,6 +173,15 @@ class ControlLink {
       return "it answered %d".formatted(response.statusCode());
     }
     return said.length() > LONGEST_COMPLAINT ? said.substring(0, LONGEST_COMPLAINT) : said;
+  }
+
+  /** Refuses where nothing can be read or written. */
+  static void needControl(Machines.Linked machine) {
+    if (machine.link().isEmpty()) {
+      throw Refusal.conflict(
+          "no control is linked to %s: its load can be planned, its tool table not read"
+              .formatted(machine.machine().name()));
+    }
   }
 
   private <T> T guarded(Machines.Linked machine, Callable<T> call) throws IOException {

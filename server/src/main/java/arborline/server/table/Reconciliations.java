@@ -118,7 +118,7 @@ public class Reconciliations {
       throw Refusal.badRequest(impossible.getMessage());
     }
     if (!open.isEmpty()) {
-      throw Refusal.badRequest("there is no pocket " + String.join(", ", open));
+      throw Refusal.badRequest("there is no place " + String.join(", ", open));
     }
     return new Decided(compared, outcomes, files(machine, outcomes));
   }

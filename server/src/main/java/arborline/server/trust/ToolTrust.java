@@ -128,7 +128,7 @@ class ToolTrust {
             where t.subject_kind = 'machine' and t.undone_by is null and t.text like ?
             order by t.happened_at desc, t.id desc limit 1\
             """)
-        .param("measured %s in pocket %%".formatted(code.replaceAll("([%_\\\\])", "\\\\$1")))
+        .param("measured %s in %%".formatted(code.replaceAll("([%_\\\\])", "\\\\$1")))
         .query((row, index) ->
             new Measured(row.getString(1), row.getTimestamp(2).toInstant(), row.getString(3)))
         .optional();

@@ -61,7 +61,8 @@ class ControlLinkTest {
         JsonMapper.builder()
             .build()
             .readValue(Files.readString(Path.of("../demo/machines/m1-heron.json")), Machine.class);
-    return new Machines.Linked(heron, "http://127.0.0.1:" + control.getAddress().getPort() + "/m1");
+    return new Machines.Linked(
+        heron, "http://127.0.0.1:" + control.getAddress().getPort() + "/m1", 1);
   }
 
   private String whyNotRead() {

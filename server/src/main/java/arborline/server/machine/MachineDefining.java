@@ -1,0 +1,297 @@
+package arborline.server.machine;
+
+import arborline.core.machine.Machine;
+import arborline.core.machine.MachineFaults;
+import arborline.server.account.Permission;
+import arborline.server.live.Live;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
+import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Sets machines up, changes, copies and retires them. */
+@Service
+class MachineDefining implements Undo<MachineDefining.Defined> {
+
+  private static final UndoKind<Defined> KIND =
+      new UndoKind<>("machine.defined", 1, Defined.class, Permission.EDIT);
+
+  private final Machines machines;
+  private final MachineRepository rows;
+  private final PlanRepository places;
+  private final Plans plans;
+  private final Trail trail;
+  private final Live live;
+  private final Json json;
+  private final Clock clock;
+
+  MachineDefining(
+      Machines machines,
+      MachineRepository rows,
+      PlanRepository places,
+      Plans plans,
+      Trail trail,
+      Live live,
+      Json json,
+      Clock clock) {
+    this.machines = machines;
+    this.rows = rows;
+    this.places = places;
+    this.plans = plans;
+    this.trail = trail;
+    this.live = live;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** A planned tool whose place went away with a change. */
+  record Fallen(String place, long toolId, String fields, @Nullable Long library) {}
+
+  /**
+   * A definition before and after; null where there was no machine, or none is left in use.
+   *
+   * @param fallen what fell out of the load plan
+   */
+  record Defined(
+      String machine, @Nullable String before, @Nullable String after, List<Fallen> fallen) {}
+
+  /**
+   * A tool that loses its place, or does not fit there any more.
+   *
+   * @param why null where the place goes away
+   */
+  record FallsOut(String place, String code, @Nullable String why) {}
+
+  /**
+   * What a change of a definition comes to.
+   *
+   * @param fallsOut tools that leave the load plan with it
+   * @param misfits tools that stay planned although they do not fit there any more
+   * @param storages as they are drawn then
+   * @param undo null where it was only looked at, or nothing changed
+   */
+  record DefinitionChange(
+      Machine machine,
+      int version,
+      List<FallsOut> fallsOut,
+      List<FallsOut> misfits,
+      List<StorageView> storages,
+      @Nullable Long undo) {
+
+    static DefinitionChange of(
+        Machine machine,
+        int version,
+        List<FallsOut> fallsOut,
+        List<FallsOut> misfits,
+        @Nullable Long undo) {
+      return new DefinitionChange(
+          machine, version, fallsOut, misfits, StorageView.all(machine, place -> 0), undo);
+    }
+  }
+
+  /** Fields that two people changed differently. */
+  record DefinitionConflict(List<String> fields) {}
+
+  /**
+   * Sets a machine up.
+   *
+   * @param planOf whose load plan it begins with; null for an empty one
+   * @param look true to see only how it would be
+   */
+  @Transactional
+  DefinitionChange create(Machine machine, @Nullable String planOf, boolean look) {
+    refuseFaults(machine);
+    if (look) {
+      return DefinitionChange.of(machine, 0, List.of(), List.of(), null);
+    }
+    if (rows.findById(machine.id()).isPresent()) {
+      throw Refusal.conflict(
+          "there is a machine %s already, perhaps a retired one; choose another id"
+              .formatted(machine.id()));
+    }
+    if (planOf != null) {
+      machines.lock(planOf);
+    }
+    MachineRow row = new MachineRow(machine.id(), machine.name(), json.text(machine), "");
+    rows.save(row);
+    rows.flush();
+    String copied = "";
+    if (planOf != null) {
+      int tools = copyPlan(planOf, machine);
+      copied = " with %s of %s".formatted(TrailRecord.count(tools, "planned tool"), planOf);
+    }
+    live.say("machine", machine.id(), "definition");
+    long undo =
+        record(
+            machine,
+            "set up %s%s".formatted(machine.name(), copied),
+            null,
+            row.definition,
+            List.of());
+    return DefinitionChange.of(machine, row.versionNo, List.of(), List.of(), undo);
+  }
+
+  private int copyPlan(String from, Machine to) {
+    int copied = 0;
+    for (PlanPlace place : places.findByMachineId(from)) {
+      if (to.hasPlace(place.place)) {
+        places.save(
+            new PlanPlace(to.id(), place.place, place.toolId, place.library(), place.fields));
+        copied++;
+      }
+    }
+    return copied;
+  }
+
+  private static void refuseFaults(Machine machine) {
+    List<String> faults = MachineFaults.of(machine);
+    if (!faults.isEmpty()) {
+      throw Refusal.of(HttpStatus.BAD_REQUEST, String.join("; ", faults));
+    }
+  }
+
+  /**
+   * Changes a definition; what others changed since is joined field by field.
+   *
+   * @param base the definition that somebody started from
+   * @param letFall true where tools may leave the load plan whose places go away
+   * @param look true to see only what would come of it
+   */
+  @Transactional
+  DefinitionChange change(String id, Machine base, Machine wanted, boolean letFall, boolean look) {
+    Machines.Linked now = machines.lock(id);
+    Machine joined = joined(now.machine(), base, wanted);
+    if (!joined.id().equals(id)) {
+      throw Refusal.badRequest("id: a machine keeps its id; copy it to have another");
+    }
+    refuseFaults(joined);
+    List<PlanPlace> fallen =
+        places.findByMachineId(id).stream().filter(place -> !joined.hasPlace(place.place)).toList();
+    List<FallsOut> fallsOut =
+        fallen.stream().map(place -> new FallsOut(place.place, plans.code(place), null)).toList();
+    List<FallsOut> misfits = plans.misfits(joined);
+    String before = json.text(now.machine());
+    String after = json.text(joined);
+    if (look || before.equals(after)) {
+      return DefinitionChange.of(joined, now.version(), fallsOut, misfits, null);
+    }
+    if (!fallen.isEmpty() && !letFall) {
+      throw Refusal.conflict(
+          "%s would leave the load plan, since their places go away: %s"
+              .formatted(
+                  TrailRecord.count(fallen.size(), "tool"),
+                  String.join(", ", fallsOut.stream().map(FallsOut::code).toList())),
+          fallsOut);
+    }
+    places.deleteAll(fallen);
+    MachineRow row = rows.findById(id).orElseThrow();
+    write(row, joined, after);
+    long undo =
+        record(
+            joined,
+            "changed the definition of %s%s"
+                .formatted(
+                    joined.name(),
+                    fallen.isEmpty()
+                        ? ""
+                        : "; %s left the load plan"
+                            .formatted(TrailRecord.count(fallen.size(), "tool"))),
+            before,
+            after,
+            fallen.stream()
+                .map(place -> new Fallen(place.place, place.toolId, place.fields, place.libraryId))
+                .toList());
+    return DefinitionChange.of(joined, row.versionNo, fallsOut, misfits, undo);
+  }
+
+  private void write(MachineRow row, Machine machine, String definition) {
+    row.name = machine.name();
+    row.definition = definition;
+    row.versionNo++;
+    rows.save(row);
+    live.say("machine", machine.id(), "definition");
+  }
+
+  private Machine joined(Machine now, Machine base, Machine wanted) {
+    DefinitionMerge.Joined joined =
+        DefinitionMerge.of(json.tree(base), json.tree(now), json.tree(wanted));
+    if (!joined.conflicts().isEmpty()) {
+      throw Refusal.conflict(
+          "somebody else changed this meanwhile: %s; look at it as it is now"
+              .formatted(String.join(", ", joined.conflicts())),
+          new DefinitionConflict(joined.conflicts()));
+    }
+    return json.read(joined.definition().toString(), Machine.class);
+  }
+
+  /** Takes a machine out of use; its plan and what was agreed with it are kept. */
+  @Transactional
+  long retire(String id) {
+    Machine machine = machines.lock(id).machine();
+    MachineRow row = rows.findById(id).orElseThrow();
+    row.retiredAt = Instant.now(clock);
+    rows.save(row);
+    live.say("machine", id, "definition");
+    return record(machine, "retired " + machine.name(), row.definition, null, List.of());
+  }
+
+  private long record(
+      Machine machine,
+      String text,
+      @Nullable String before,
+      @Nullable String after,
+      List<Fallen> fallen) {
+    return trail.record(
+        TrailRecord.of("machine", machine.id(), text)
+            .undoneBy(KIND, new Defined(machine.id(), before, after, fallen)));
+  }
+
+  @Override
+  public UndoKind<Defined> kind() {
+    return KIND;
+  }
+
+  @Override
+  public void takeBack(Defined defined) {
+    rows.lock(defined.machine());
+    MachineRow row =
+        rows.findById(defined.machine())
+            .orElseThrow(() -> Refusal.notFound("there is no machine " + defined.machine()));
+    boolean same = Objects.equals(row.retiredAt == null ? row.definition : null, defined.after());
+    if (!same) {
+      throw Refusal.conflict("the definition was changed since; take that back first");
+    }
+    if (defined.before() == null) {
+      row.retiredAt = Instant.now(clock);
+      rows.save(row);
+    } else {
+      row.retiredAt = null;
+      write(row, json.read(defined.before(), Machine.class), defined.before());
+      rows.flush();
+      defined.fallen().forEach(fallen -> bringBack(defined.machine(), fallen));
+    }
+    live.say("machine", defined.machine(), "definition");
+  }
+
+  private void bringBack(String machine, Fallen fallen) {
+    Optional<PlanPlace> elsewhere = places.findByMachineIdAndToolId(machine, fallen.toolId());
+    if (elsewhere.isPresent()) {
+      throw Refusal.conflict(
+          "%s is planned for place %s now; take it out there first"
+              .formatted(plans.code(elsewhere.get()), elsewhere.get().place));
+    }
+    long library = fallen.library() == null ? 0 : fallen.library();
+    places.save(new PlanPlace(machine, fallen.place(), fallen.toolId(), library, fallen.fields()));
+  }
+}

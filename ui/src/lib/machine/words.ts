@@ -1,0 +1,11 @@
+import type { Machine } from '$lib/api/client';
+
+type Scheme = Machine['numbering']['scheme'];
+
+/** How number, place and offset go together, in words. */
+export const numberingWords: Record<Scheme, string> = {
+  NUMBER_IS_PLACE: 'number is place',
+  NUMBER_APART: 'number apart from place',
+  SISTER_GROUPS: 'sister tools under one number',
+  PROGRAM_NUMBERS: 'program numbers of its own'
+};
