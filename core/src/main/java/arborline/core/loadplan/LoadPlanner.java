@@ -26,6 +26,8 @@ public final class LoadPlanner {
   private static final Set<Rule> ALL = EnumSet.allOf(Rule.class);
 
   private final Duration time;
+  private volatile CpSolver running;
+  private volatile boolean stopped;
 
   /**
    * A planner.
@@ -175,9 +177,19 @@ public final class LoadPlanner {
         true, stands, MoveOrder.of(problem, stands, bench), least, List.of(), List.of());
   }
 
+  /** Ends a search that another thread has begun: the best that was found is the answer. */
+  public void stop() {
+    stopped = true;
+    CpSolver searching = running;
+    if (searching != null) {
+      searching.stopSearch();
+    }
+  }
+
   private CpSolver solver() {
     CpSolver solver = new CpSolver();
-    solver.getParameters().setMaxTimeInSeconds(time.toMillis() / 1000.0);
+    running = solver;
+    solver.getParameters().setMaxTimeInSeconds(stopped ? 0 : time.toMillis() / 1000.0);
     solver
         .getParameters()
         .setNumWorkers(Math.clamp(Runtime.getRuntime().availableProcessors(), 1, 8));

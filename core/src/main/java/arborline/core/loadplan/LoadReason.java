@@ -11,6 +11,7 @@ public enum LoadReason {
   MOMENT,
   WRONG_SEAT,
   SWING,
+  UNSUITED,
   DEDICATION,
   FIXED_PLACE_TAKEN,
   NO_ROOM,

@@ -96,9 +96,9 @@ final class MoveModel {
                   && there.storage() == to.storage()
                   && blocking
                       .clash(
-                          problem.tools().get(tool).body(),
+                          problem.tools().get(tool).in(to.storage()),
                           to.index(),
-                          problem.tools().get(other).body(),
+                          problem.tools().get(other).in(to.storage()),
                           there.index())
                       .isPresent()) {
                 placement

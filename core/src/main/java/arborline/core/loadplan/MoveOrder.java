@@ -78,9 +78,9 @@ final class MoveOrder {
         .noneMatch(other ->
             blocking
                 .clash(
-                    problem.tools().get(tool).body(),
+                    problem.tools().get(tool).in(to.storage()),
                     to.index(),
-                    problem.tools().get(other.getKey()).body(),
+                    problem.tools().get(other.getKey()).in(to.storage()),
                     other.getValue().index())
                 .isPresent());
   }

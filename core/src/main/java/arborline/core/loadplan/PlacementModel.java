@@ -74,17 +74,19 @@ final class PlacementModel {
   }
 
   private List<LoadPlace> allowed(String tool, Map<String, LoadPlace> standing) {
-    ToolBody body = problem.tools().get(tool).body();
+    LoadTool known = problem.tools().get(tool);
     boolean kept = problem.keep().contains(tool);
     List<LoadPlace> allowed = new ArrayList<>();
     for (int number = 0; number < problem.storages().size(); number++) {
       Storage storage = problem.storages().get(number);
-      if (!kept && !PlaceLimits.exceeded(storage, body).isEmpty()) {
+      if (!kept && !PlaceLimits.exceeded(storage, known.in(number)).isEmpty()) {
         continue;
       }
       for (int index = 0; index < storage.definition().places(); index++) {
         LoadPlace place = new LoadPlace(number, index);
-        if (mayStand(tool, place) && (!kept || place.equals(standing.get(tool)))) {
+        if (kept
+            ? place.equals(standing.get(tool)) && mayStand(tool, place)
+            : !known.closed().containsKey(place) && mayStand(tool, place)) {
           allowed.add(place);
         }
       }
@@ -118,7 +120,7 @@ final class PlacementModel {
         places.forEach((place, stands) -> {
           if (place.storage() == storage) {
             literals.add(stands);
-            weights.add(Milligrams.up(problem.tools().get(tool).body().mass()));
+            weights.add(Milligrams.up(problem.tools().get(tool).in(storage).mass()));
           }
         }));
     model.addLessOrEqual(
@@ -186,7 +188,7 @@ final class PlacementModel {
     stands.forEach((tool, places) -> {
       if (places.keySet().stream().anyMatch(place -> place.storage() == storage)) {
         sizes
-            .computeIfAbsent(size(problem.tools().get(tool).body()), key -> new ArrayList<>())
+            .computeIfAbsent(size(problem.tools().get(tool).in(storage)), key -> new ArrayList<>())
             .add(tool);
       }
     });

@@ -37,8 +37,11 @@ final class SetObstacles {
           new LoadObstacle(
               LoadReason.NO_ROOM,
               "",
-              "%d tools have to be in; the places that take them are too few"
-                  .formatted(needed.size())));
+              "%s; the places that take them are too few"
+                  .formatted(
+                      needed.size() == 1
+                          ? "one tool has to be in"
+                          : needed.size() + " tools have to be in")));
     }
     boolean mass = !can(EnumSet.of(Rule.MASS_SUM));
     boolean blocking = !can(EnumSet.of(Rule.BLOCKING));

@@ -4,7 +4,6 @@ import arborline.core.storage.Blocking;
 import arborline.core.storage.PlaceLimits;
 import arborline.core.storage.PlaceLimits.Exceeded;
 import arborline.core.storage.Storage;
-import arborline.core.storage.ToolBody;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -35,7 +34,7 @@ final class SingleObstacles {
 
   private List<LoadObstacle> of(String tool) {
     LoadTool known = problem.tools().get(tool);
-    List<LoadObstacle> obstacles = new ArrayList<>(refused(tool, known.body()));
+    List<LoadObstacle> obstacles = new ArrayList<>(refused(tool, known));
     if (known.cutOther()) {
       obstacles.add(
           new LoadObstacle(
@@ -45,20 +44,22 @@ final class SingleObstacles {
                   .formatted(
                       tool, known.dedicated().orElseThrow(), known.material().orElseThrow())));
     }
-    taken(tool, known.body()).ifPresent(obstacles::add);
+    taken(tool, known).ifPresent(obstacles::add);
     return obstacles;
   }
 
   /** What every storage refuses; nothing where one takes it. */
-  private List<LoadObstacle> refused(String tool, ToolBody body) {
+  private List<LoadObstacle> refused(String tool, LoadTool known) {
     Map<LoadReason, String> reasons = new LinkedHashMap<>();
-    List<Storage> looked = looked(tool);
-    for (Storage storage : looked) {
-      List<Exceeded> exceeded = PlaceLimits.exceeded(storage, body);
-      if (exceeded.isEmpty()) {
+    for (int number : looked(tool)) {
+      Storage storage = problem.storages().get(number);
+      List<Exceeded> exceeded = PlaceLimits.exceeded(storage, known.in(number));
+      Optional<String> closed = closed(known, number);
+      if (exceeded.isEmpty() && closed.isEmpty()) {
         return List.of();
       }
       exceeded.forEach(one -> reasons.putIfAbsent(LoadReason.of(one.limit()), one.message()));
+      closed.ifPresent(why -> reasons.putIfAbsent(LoadReason.UNSUITED, why));
     }
     Set<LoadReason> order = reasons.isEmpty() ? Set.of() : EnumSet.copyOf(reasons.keySet());
     return order.stream()
@@ -66,26 +67,39 @@ final class SingleObstacles {
         .toList();
   }
 
+  /** Why it can work in no place of a storage; empty where it can in one. */
+  private Optional<String> closed(LoadTool known, int storage) {
+    int places = problem.storages().get(storage).definition().places();
+    Optional<String> why = Optional.empty();
+    for (int index = 0; index < places; index++) {
+      why = Optional.ofNullable(known.closed().get(new LoadPlace(storage, index)));
+      if (why.isEmpty()) {
+        return why;
+      }
+    }
+    return why;
+  }
+
   /** Where it could stand at all: not where all places are other tools' own. */
-  private List<Storage> looked(String tool) {
+  private List<Integer> looked(String tool) {
     Optional<LoadPlace> own = problem.own(tool);
     if (own.isPresent()) {
-      return List.of(problem.storages().get(own.get().storage()));
+      return List.of(own.get().storage());
     }
-    List<Storage> looked = new ArrayList<>();
+    List<Integer> looked = new ArrayList<>();
     for (int storage = 0; storage < problem.storages().size(); storage++) {
       int number = storage;
       long ofOthers =
           problem.fixed().keySet().stream().filter(place -> place.storage() == number).count();
       if (ofOthers < problem.storages().get(storage).definition().places()) {
-        looked.add(problem.storages().get(storage));
+        looked.add(storage);
       }
     }
     return looked;
   }
 
   /** Its own place holds a tool that stays, or collides with one. */
-  private Optional<LoadObstacle> taken(String tool, ToolBody body) {
+  private Optional<LoadObstacle> taken(String tool, LoadTool known) {
     Optional<LoadPlace> own = problem.own(tool);
     if (own.isEmpty()) {
       return Optional.empty();
@@ -98,7 +112,11 @@ final class SingleObstacles {
           && there != null
           && there.storage() == own.get().storage()
           && blocking
-              .clash(body, own.get().index(), problem.tools().get(kept).body(), there.index())
+              .clash(
+                  known.in(there.storage()),
+                  own.get().index(),
+                  problem.tools().get(kept).in(there.storage()),
+                  there.index())
               .isPresent()) {
         return Optional.of(
             new LoadObstacle(

@@ -67,6 +67,13 @@ public record Machine(
     return Optional.empty();
   }
 
+  /** The number of a place, for machines where number and place are one; itself for others. */
+  public String number(String place) {
+    return placed(place)
+        .map(placed -> Integer.toString(placed.storage().first() + placed.index()))
+        .orElse(place);
+  }
+
   /** What people call a place: {@code pocket 12}; the spindle by its name. */
   public String words(String place) {
     return placed(place)

@@ -148,6 +148,43 @@ class LoadPlannerTest {
   }
 
   @Test
+  void aToolStandsOnlyWhereItCanWork() {
+    LoadTool slim = tool(40, 1, null, null);
+    LoadTool driven =
+        new LoadTool(
+            slim.body(),
+            Map.of(),
+            Map.of(new LoadPlace(0, 0), "it drives nothing", new LoadPlace(0, 2), "nor this"),
+            Optional.empty(),
+            Optional.empty());
+    Map<LoadPlace, String> none = new HashMap<>();
+    for (int index = 0; index < 3; index++) {
+      none.put(new LoadPlace(0, index), "nothing there drives it");
+    }
+    LoadTool unsuited =
+        new LoadTool(slim.body(), Map.of(), none, Optional.empty(), Optional.empty());
+    List<Storage> turret = List.of(storage(StorageForm.TURRET, 3, true, null));
+    LoadAnswer answer =
+        planner.plan(
+            new LoadProblem(
+                turret,
+                Map.of(),
+                Map.of("MILL", driven, "BAR", slim),
+                Map.of(new LoadPlace(0, 1), "BAR"),
+                List.of("MILL", "BAR"),
+                Set.of()));
+    assertEquals("MILL", answer.placement().get(new LoadPlace(0, 1)));
+    assertEquals(2, answer.moves().size());
+    LoadAnswer refused =
+        planner.plan(
+            new LoadProblem(
+                turret, Map.of(), Map.of("MILL", unsuited), Map.of(), List.of("MILL"), Set.of()));
+    assertEquals(
+        List.of(new LoadObstacle(LoadReason.UNSUITED, "MILL", "MILL: nothing there drives it")),
+        refused.obstacles());
+  }
+
+  @Test
   void amongEquallyFewMovesTheShortestAreMade() {
     Map<String, LoadTool> tools = new LinkedHashMap<>();
     tools.put("IN", tool(40, 1, null, null));

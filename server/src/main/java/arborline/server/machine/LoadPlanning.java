@@ -4,8 +4,12 @@ import arborline.core.loadplan.LoadAnswer;
 import arborline.core.loadplan.LoadPlanner;
 import arborline.core.loadplan.LoadProblem;
 import arborline.core.loadplan.LoadUnsettledException;
+import arborline.server.account.Actor;
 import arborline.server.support.Refusal;
 import java.time.Duration;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.springframework.http.HttpStatus;
@@ -20,21 +24,35 @@ public class LoadPlanning {
 
   private final Semaphore turn = new Semaphore(1, true);
 
+  /** What is looked for, by who wants it. */
+  private final Map<String, LoadPlanner> running = new ConcurrentHashMap<>();
+
   /**
    * Says where tools go, or why they cannot. Never called inside a transaction.
    *
    * @throws Refusal where others plan for too long, or it is not settled in the time there is
    */
   public LoadAnswer plan(LoadProblem problem) {
-    waitForTurn();
+    LoadPlanner planner = new LoadPlanner(TIME);
+    running.put(Actor.name(), planner);
     try {
-      return new LoadPlanner(TIME).plan(problem);
+      waitForTurn();
+      try {
+        return planner.plan(problem);
+      } finally {
+        turn.release();
+      }
     } catch (LoadUnsettledException unsettled) {
       throw Refusal.of(
           HttpStatus.CONFLICT, "%s; plan fewer of them at once".formatted(unsettled.getMessage()));
     } finally {
-      turn.release();
+      running.remove(Actor.name(), planner);
     }
+  }
+
+  /** Stops what whoever acts now has planned; the best that was found by then is the answer. */
+  void stop() {
+    Optional.ofNullable(running.get(Actor.name())).ifPresent(LoadPlanner::stop);
   }
 
   private void waitForTurn() {

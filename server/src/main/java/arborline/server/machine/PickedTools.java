@@ -33,6 +33,22 @@ class PickedTools {
         .orElseThrow(() -> Refusal.notFound("there is no tool " + toolId));
   }
 
+  /**
+   * Several tools, by tool id.
+   *
+   * @param libraries of each; 0 where none is named
+   */
+  Map<Long, Held> all(Map<Long, Long> libraries) {
+    Map<Long, Held> held = tools.held(libraries);
+    libraries.keySet().stream()
+        .filter(tool -> !held.containsKey(tool))
+        .findFirst()
+        .ifPresent(tool -> {
+          throw Refusal.notFound("there is no tool " + tool);
+        });
+    return held;
+  }
+
   /** The tools of a plan, by tool id. */
   Map<Long, Held> of(Collection<PlanPlace> places) {
     Map<Long, Long> libraries = new HashMap<>();

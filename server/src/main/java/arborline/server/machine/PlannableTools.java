@@ -51,6 +51,16 @@ class PlannableTools {
     return allowed(tool, standing, allow);
   }
 
+  /** Why a tool is not planned as it stands; empty where it can be. */
+  Optional<String> obstacle(long toolId) {
+    try {
+      although(toolId, false);
+      return Optional.empty();
+    } catch (Refusal refused) {
+      return Optional.ofNullable(refused.getMessage());
+    }
+  }
+
   /** A tool that is not planned for how far it is trusted. */
   record Unreleased(String code, Standing standing) {}
 

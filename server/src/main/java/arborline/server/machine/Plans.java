@@ -282,7 +282,7 @@ public class Plans {
     Optional<PlanPlace> occupant =
         places.findByMachineIdAndPlace(machineId, place).filter(there -> there.toolId != toolId);
     TableEntry entry = old.map(this::entry).orElse(TableEntry.EMPTY);
-    entry = identity(machine, machineId, known, entry, occupant);
+    entry = identity(machine, place, known, entry, occupant);
     entry = measured(entry, TableField.LENGTH, length);
     entry = measured(entry, TableField.DIAMETER, diameter);
     Before before = before(machineId, place, old, occupant, toolId, json.text(entry));
@@ -357,28 +357,32 @@ public class Plans {
   }
 
   private TableEntry identity(
-      Machine machine,
-      String machineId,
-      Held known,
-      TableEntry entry,
-      Optional<PlanPlace> leaving) {
-    int number =
+      Machine machine, String place, Held known, TableEntry entry, Optional<PlanPlace> leaving) {
+    TableEntry named = named(machine, place, known, entry);
+    String number = named.get(TableField.NUMBER);
+    for (PlanPlace other : places.findByMachineId(machine.id())) {
+      boolean stays = other.toolId != known.id() && leaving.filter(other::equals).isEmpty();
+      if (stays && Objects.equals(number, entry(other).get(TableField.NUMBER))) {
+        throw Refusal.conflict(
+            "number %s is used by %s in %s; renumber one of them"
+                .formatted(number, entry(other).get(TableField.TOOL), machine.words(other.place)));
+      }
+    }
+    return named;
+  }
+
+  /** Code, number and name of a tool in a place: its own number, or that of the place. */
+  private static TableEntry named(Machine machine, String place, Held known, TableEntry entry) {
+    int own =
         known
             .number()
             .orElseThrow(
                 () -> Refusal.conflict("%s is in no library now".formatted(known.tool().code())));
-    for (PlanPlace other : places.findByMachineId(machineId)) {
-      boolean stays = other.toolId != known.id() && leaving.filter(other::equals).isEmpty();
-      String used = entry(other).get(TableField.NUMBER);
-      if (stays && Integer.toString(number).equals(used)) {
-        throw Refusal.conflict(
-            "number %d is used by %s in %s; renumber one of them"
-                .formatted(number, entry(other).get(TableField.TOOL), machine.words(other.place)));
-      }
-    }
+    String number =
+        machine.numbering().numberIsPlace() ? machine.number(place) : Integer.toString(own);
     return entry
         .with(TableField.TOOL, known.tool().code())
-        .with(TableField.NUMBER, Integer.toString(number))
+        .with(TableField.NUMBER, number)
         .with(TableField.NAME, machine.habits().fit(known.tool().name()));
   }
 
@@ -426,6 +430,66 @@ public class Plans {
                 new PlaceBefore(
                     former.place, former.toolId, former.fields, former.libraryId, 0L, null)));
     return new Before(machineId, before);
+  }
+
+  /**
+   * Has the whole plan be another one: every tool that stood keeps what was measured of it.
+   *
+   * @param wanted the tool of each place and the library from which it is picked
+   * @param stamp of the plan that it was made from
+   */
+  @Transactional
+  long rearrange(String machineId, Map<String, Picked> wanted, String stamp) {
+    Machine machine = machines.lock(machineId).machine();
+    List<PlanPlace> before = places.findByMachineId(machineId);
+    LoadSituations.needStamp(
+        before.stream().filter(place -> machine.hasPlace(place.place)).toList(), stamp);
+    Rearrangement change = new Rearrangement(before);
+    wanted.forEach((place, tool) -> change.put(place, tool, planned(machine, place, tool, change)));
+    List<PlanPlace> then = change.then(machineId);
+    refuseSameNumbers(machine, then);
+    places.deleteAll(before);
+    places.flush();
+    then.forEach(places::save);
+    places.flush();
+    for (PlanPlace place : then) {
+      if (change.moved(place)) {
+        refuseMisfit(machine, place);
+      }
+    }
+    live.say("machine", machineId, "plan");
+    return trail.record(
+        TrailRecord.of("machine", machineId, change.words())
+            .undoneBy(PlanUndo.KIND, new Before(machineId, change.before(then))));
+  }
+
+  /** A tool as it is picked. */
+  record Picked(long toolId, long libraryId) {}
+
+  private String planned(Machine machine, String place, Picked tool, Rearrangement change) {
+    if (!machine.hasPlace(place)) {
+      throw Refusal.badRequest("%s has no place '%s'".formatted(machine.name(), place));
+    }
+    Optional<PlanPlace> old = change.old(tool.toolId());
+    if (old.isEmpty()) {
+      seeing.needSight(List.of(tool.toolId()));
+      plannable.although(tool.toolId(), false);
+    }
+    Held known = picked.one(tool.toolId(), tool.libraryId());
+    TableEntry entry = old.map(this::entry).orElse(TableEntry.EMPTY);
+    return json.text(named(machine, place, known, entry));
+  }
+
+  private void refuseSameNumbers(Machine machine, List<PlanPlace> plan) {
+    Map<String, PlanPlace> numbers = new HashMap<>();
+    for (PlanPlace place : plan) {
+      PlanPlace other = numbers.put(entry(place).get(TableField.NUMBER), place);
+      if (other != null) {
+        throw Refusal.conflict(
+            "%s and %s have one number, %s; renumber one of them"
+                .formatted(code(other), code(place), entry(place).get(TableField.NUMBER)));
+      }
+    }
   }
 
   /** Takes a tool out of the plan. */

@@ -1,0 +1,125 @@
+package arborline.server.machine;
+
+import arborline.core.loadplan.LoadAnswer;
+import arborline.core.loadplan.LoadMove;
+import arborline.core.loadplan.LoadObstacle;
+import arborline.core.machine.Machine;
+import arborline.core.table.PlaceOrder;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Plans the load of a machine for a set of tools. */
+@Service
+class PlannedLoads {
+
+  private final LoadSituations situations;
+  private final LoadPlanning planning;
+
+  PlannedLoads(LoadSituations situations, LoadPlanning planning) {
+    this.situations = situations;
+    this.planning = planning;
+  }
+
+  /**
+   * One tool carried once.
+   *
+   * @param from place; null from outside or off the bench
+   * @param to place; null where it goes out or onto the bench
+   * @param words the move as somebody would say it
+   */
+  record MoveView(
+      String code, @Nullable String from, @Nullable String to, boolean bench, String words) {}
+
+  /**
+   * Why tools cannot be in.
+   *
+   * @param code of a tool; null where it is the set of them
+   */
+  record ObstacleView(String reason, @Nullable String code, String message) {}
+
+  /** A tool in a place. */
+  record LoadedPlace(String place, long toolId, long libraryId, String code) {}
+
+  /**
+   * A planned load.
+   *
+   * @param leastMoves fewer are proved impossible
+   * @param obstacles why not all can be in
+   * @param leftOut without these the rest can be in, as it is shown
+   * @param stamp of the plan from which it starts; whoever takes it gives it back
+   */
+  record PlannedLoad(
+      boolean feasible,
+      List<MoveView> moves,
+      int leastMoves,
+      boolean optimal,
+      List<LoadedPlace> placement,
+      List<ObstacleView> obstacles,
+      List<String> leftOut,
+      String stamp) {}
+
+  /**
+   * Plans a load; not in a transaction, since it takes a while.
+   *
+   * @param wanted tools that have to be in, and the library of each; 0 for any
+   * @param keep tools that stay where they are planned
+   */
+  PlannedLoad plan(String machineId, Map<Long, Long> wanted, Set<Long> keep) {
+    LoadSituation situation = situations.of(machineId, wanted, keep);
+    LoadAnswer answer = planning.plan(situation.problem());
+    List<ObstacleView> obstacles = new ArrayList<>();
+    List<String> leftOut = new ArrayList<>(answer.leftOut());
+    situation
+        .refused()
+        .forEach(tool -> {
+          obstacles.add(new ObstacleView("standing", tool.code(), tool.why()));
+          leftOut.add(tool.code());
+        });
+    answer.obstacles().forEach(obstacle -> obstacles.add(view(obstacle)));
+    Map<String, LoadedPlace> placement = new TreeMap<>(PlaceOrder.BY_NUMBER);
+    answer
+        .placement()
+        .forEach((place, code) -> {
+          String name = situation.place(place);
+          placement.put(
+              name,
+              new LoadedPlace(
+                  name, situation.ids().get(code), situation.libraries().get(code), code));
+        });
+    return new PlannedLoad(
+        answer.feasible() && situation.refused().isEmpty(),
+        answer.moves().stream().map(move -> view(situation, move)).toList(),
+        answer.leastMoves(),
+        answer.moves().size() == answer.leastMoves(),
+        List.copyOf(placement.values()),
+        obstacles,
+        leftOut,
+        situation.stamp());
+  }
+
+  private static ObstacleView view(LoadObstacle obstacle) {
+    return new ObstacleView(
+        obstacle.reason().code(),
+        obstacle.tool().isEmpty() ? null : obstacle.tool(),
+        obstacle.message());
+  }
+
+  private static MoveView view(LoadSituation situation, LoadMove move) {
+    Machine machine = situation.machine();
+    String from = move.from().map(situation::place).orElse(null);
+    String to = move.to().map(situation::place).orElse(null);
+    String out = move.bench() ? "onto the bench" : "out of the machine";
+    String in = move.bench() ? "from the bench" : "from outside";
+    String words =
+        "%s, %s"
+            .formatted(
+                from == null ? in : "from " + machine.words(from),
+                to == null ? out : "to " + machine.words(to));
+    return new MoveView(move.tool(), from, to, move.bench(), words);
+  }
+}
