@@ -36,6 +36,7 @@ export type MachineView = Schemas['MachineView'];
 export type PlaceView = Schemas['PlaceView'];
 export type StorageView = Schemas['StorageView'];
 export type Machine = Schemas['Machine'];
+export type PlannedLoad = Schemas['PlannedLoad'];
 export type DefinitionChange = Schemas['DefinitionChange'];
 export type Reconciliation = Schemas['ReconciliationView'];
 export type ReportRow = Schemas['ReportRow'];

@@ -29,7 +29,7 @@
   } = $props();
 
   /** Pixels per millimetre below which a row is scrolled, and to which a circle is drawn. */
-  const ROW_SCALE = 0.36;
+  const ROW_SCALE = 0.48;
   const CIRCLE_WIDTH = 460;
 
   const layout = $derived(storage.layout);

@@ -1,8 +1,9 @@
 import { act } from '$lib/api/act';
 import { ALL } from '$lib/api/cache';
-import { api, ask, Problem, type Machine } from '$lib/api/client';
+import { api, ask, Problem, type Machine, type PlannedLoad } from '$lib/api/client';
 import type { Dragged } from './dragged';
 import type { Measures } from './measures';
+import type { Wanted } from './wanted';
 
 type Planned = Dragged & Partial<Measures> & { allow?: boolean };
 
@@ -124,4 +125,30 @@ export const retireMachine = (machine: string) =>
     ask: () => ask(api.DELETE('/api/v1/machines/{id}', { params: { path: { id: machine } } })),
     message: 'Retired the machine',
     concerns: [['machine', ALL]]
+  });
+
+/** @param keep tools that stay where they are planned */
+export const planLoad = (machine: string, wanted: Wanted[], keep: number[]) =>
+  ask(
+    api.POST('/api/v1/machines/{id}/load/plan', {
+      params: { path: { id: machine } },
+      body: { wanted: wanted.map(({ toolId, libraryId }) => ({ toolId, libraryId })), keep }
+    })
+  );
+
+export const stopPlanning = (machine: string) =>
+  ask(api.DELETE('/api/v1/machines/{id}/load/plan', { params: { path: { id: machine } } }));
+
+/** Has the plan of a machine be the load that was found. */
+export const takeLoad = (machine: string, { placement, stamp }: PlannedLoad) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/machines/{id}/load', {
+          params: { path: { id: machine } },
+          body: { placement, stamp }
+        })
+      ),
+    message: 'Planned the load',
+    concerns: [['machine', machine]]
   });

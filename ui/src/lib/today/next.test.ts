@@ -22,7 +22,12 @@ const delivery = (parts: Partial<Delivery>) =>
   }) as Delivery;
 
 const view = (plan: object[]) =>
-  ({ machine: { id: 'M1', name: 'M1 Heron' }, plan }) as unknown as MachineView;
+  ({
+    machine: { id: 'M1', name: 'M1 Heron' },
+    linked: true,
+    placeWord: 'pocket',
+    plan
+  }) as unknown as MachineView;
 const table = (states: string[]) =>
   ({ items: states.map((state) => ({ state })) }) as unknown as Reconciliation;
 
@@ -94,6 +99,8 @@ describe('what to do next', () => {
   it('asks for a comparison where there was none, and only then', () => {
     expect(nextAtMachines([{ view: view([]), table: null }], true)).toHaveLength(1);
     expect(nextAtMachines([{ view: view([]), table: undefined }], true)).toEqual([]);
+    const unlinked = { ...view([]), linked: false };
+    expect(nextAtMachines([{ view: unlinked, table: null }], true)).toEqual([]);
   });
 
   it('offers those who may only look to look', () => {

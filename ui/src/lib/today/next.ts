@@ -66,19 +66,19 @@ export function nextAtMachines(machines: Watched[], may: boolean): Next[] {
   return machines.flatMap(({ view, table }) => {
     const { id, name } = view.machine;
     const apart = (table?.items ?? []).filter((row) => row.state !== 'in step').length;
-    const unmeasured = view.plan.filter((place) => !place.length).length;
+    const unmeasured = view.linked ? view.plan.filter((place) => !place.length).length : 0;
     const asked = view.plan.filter((place) => place.questions.length > 0).length;
     const waits: Next[] = [
       {
         kind: 'differs',
         number: apart,
-        text: `${plural(apart, 'pocket')} of ${name} out of step with its control`,
+        text: `${plural(apart, view.placeWord)} of ${name} out of step with its control`,
         act: may ? 'Settle them' : 'Look',
         href: `/tables/${id}`
       },
       {
         kind: 'note',
-        number: table === null ? 1 : 0,
+        number: view.linked && table === null ? 1 : 0,
         text: `tool table of ${name} was never compared with its control`,
         act: 'Compare',
         href: `/tables/${id}`

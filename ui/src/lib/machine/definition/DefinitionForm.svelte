@@ -38,7 +38,7 @@
 <fieldset class="flex flex-col gap-6" disabled={readonly}>
   <div class="flex flex-wrap items-end gap-3">
     <WordField label="Id" width="w-24" bind:value={machine.id} readonly={readonly || !isNew} />
-    <WordField label="Name" width="w-48" bind:value={machine.name} {readonly} />
+    <WordField label="Name of the machine" width="w-48" bind:value={machine.name} {readonly} />
     <WordField label="Kind" width="w-56" bind:value={machine.kind} {readonly} />
   </div>
   <SpindleFields bind:machine {readonly} />

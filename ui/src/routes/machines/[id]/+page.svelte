@@ -138,6 +138,7 @@
           : ''}
       </span>
       <span class="ml-auto flex items-center gap-2">
+        {#if may}<a class="button" href="/machines/{id}/load">Plan a load</a>{/if}
         <a class="button" href="/machines/{id}/definition">Definition</a>
         {#if view.linked}
           <a class="button main" href="/tables/{id}">Compare with the control</a>

@@ -11,12 +11,15 @@ import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.ToolClasses;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Whether a tool can work as it has to where it is: tools that turn need something that turns them,
  * turning tools need work that turns and something that holds them still.
  */
 final class MotionFit {
+
+  private static final Set<String> IN_AGGREGATES = Set.of("aggregate", "saw-blade");
 
   private MotionFit() {}
 
@@ -30,6 +33,11 @@ final class MotionFit {
   private static Optional<String> why(Machine machine, Placed at, ToolClass known) {
     if (known.sheet().id().startsWith("insert")) {
       return Optional.of("an insert goes into a tool, not into a machine");
+    }
+    if (at.storage().form() == StorageForm.AGGREGATES) {
+      return IN_AGGREGATES.contains(known.sheet().id()) || known.sheet().id().startsWith("drill")
+          ? Optional.empty()
+          : Optional.of("a fixed aggregate takes drills, saw blades and aggregates");
     }
     Process process = known.sheet().process();
     return switch (process) {

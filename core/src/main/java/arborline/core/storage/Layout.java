@@ -80,7 +80,7 @@ public record Layout(double width, double height, List<Spot> spots, List<Stroke>
   static final double USUAL_PITCH = 120;
 
   /** Room for the number of a place, mm. */
-  static final double LABEL = 36;
+  static final double LABEL = 44;
 
   static double pitch(StorageDefinition definition) {
     return definition.pitch() == null ? USUAL_PITCH : definition.pitch().doubleValue();

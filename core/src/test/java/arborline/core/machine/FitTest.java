@@ -230,6 +230,15 @@ class FitTest {
   }
 
   @Test
+  void fixedAggregatesTakeWhatBoresAndSaws() {
+    assertEquals(List.of(), why(TestMachines.pelican(), "21", "drill-panel"));
+    assertEquals(List.of(), why(TestMachines.pelican(), "22", "saw-blade"));
+    assertEquals(
+        List.of("a fixed aggregate takes drills, saw blades and aggregates"),
+        why(TestMachines.pelican(), "21", "router-up-cut"));
+  }
+
+  @Test
   void unequalHalvesOfATurretAreAskedAbout() {
     Map<String, Loaded> others =
         Map.of("4", held("100", "50", "2.1", "1"), "5", held("100", "50", "1", "1"));

@@ -53,6 +53,34 @@ public final class TestMachines {
         Outputs.NONE);
   }
 
+  /** A router with two fixed aggregates, 21 and 22. */
+  public static Machine pelican() {
+    Machine heron = heron(10);
+    return new Machine(
+        "R1",
+        "R1 Pelican",
+        "gantry router",
+        heron.spindles(),
+        List.of(
+            new StorageDefinition(
+                "A",
+                StorageForm.AGGREGATES,
+                2,
+                "",
+                21,
+                null,
+                false,
+                false,
+                null,
+                StorageLimits.NONE,
+                null,
+                null)),
+        List.of(),
+        heron.habits(),
+        heron.numbering(),
+        Outputs.NONE);
+  }
+
   /** A turning centre with a turret of 12, stations facing outwards, station 2 driven. */
   public static Machine cormorant() {
     return new Machine(

@@ -1,0 +1,124 @@
+package arborline.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Machines are set up as they are, and loaded with the fewest moves. */
+class EquipTest extends BrowserTest {
+
+  private void copyOfTheHeron(String id) {
+    page.navigate("/machines/new");
+    Journey.link(page, "M1 Heron, vertical mill").click();
+    field("Id").fill(id);
+    field("Name of the machine").fill(id + " Copy");
+  }
+
+  private Locator place(String machine, int number) {
+    return page.locator("#place-%s-%d".formatted(machine, number));
+  }
+
+  @Test
+  void aMachineIsSetUpByCopyAndChanged() {
+    page.navigate("/machines");
+    Journey.link(page, "New machine").click();
+    Journey.link(page, "M1 Heron, vertical mill").click();
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("Id: 1 to 12 letters");
+    assertThat(Journey.button(page, "Set it up")).isDisabled();
+    field("Id").fill("E1");
+    field("Name of the machine").fill("E1 Dunlin");
+    field("Places").fill("24");
+    assertThat(page.locator("[id^=place-E1-]")).hasCount(24);
+    assertAccessible();
+    Journey.button(page, "Set it up").click();
+    assertThat(page.getByText("chain of 24 pockets")).isVisible();
+    Journey.link(page, "Definition").click();
+    field("Ø beside taken").fill("200");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("no wider tool fits");
+    field("Ø beside taken").fill("90");
+    Journey.button(page, "Save").click();
+    assertThat(page.getByText("Saved the definition of E1 Dunlin")).isVisible();
+    page.reload();
+    assertThat(field("Ø beside taken")).hasValue("90");
+    Journey.button(page, "Retire").click();
+    assertThat(Journey.link(page, "New machine")).isVisible();
+    assertThat(Journey.link(page, "E1 Dunlin")).hasCount(0);
+  }
+
+  @Test
+  void whatASmallerStorageLosesIsSaidBeforeItIsLost() {
+    Stock stock = Stock.of(journey, "EQ").released();
+    copyOfTheHeron("E2");
+    Journey.button(page, "Set it up").click();
+    assertThat(Journey.heading(page, "E2 Copy")).isVisible();
+    steps.choose("Library", stock.name());
+    page.getByLabel("Search tools").fill("EQ-FE10");
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^EQ-FE10 ")))
+        .click();
+    place("E2", 44).click();
+    assertThat(place("E2", 44)).hasAccessibleName(Pattern.compile("Pocket 44: EQ-FE10,.*"));
+    Journey.link(page, "Definition").click();
+    field("Places").fill("40");
+    assertThat(page.getByText("EQ-FE10, place 44")).isVisible();
+    assertThat(Journey.button(page, "Save")).isDisabled();
+    page.getByLabel("Let them go").check();
+    Journey.button(page, "Save").click();
+    assertThat(page.getByText("Saved the definition of E2 Copy")).isVisible();
+    Journey.link(page, "Its load").click();
+    assertThat(place("E2", 44)).hasCount(0);
+  }
+
+  @Test
+  void aLoadIsPlannedWithTheFewestMoves() {
+    Stock stock = Stock.of(journey, "EL").released();
+    copyOfTheHeron("E3");
+    field("Places").fill("3");
+    Journey.button(page, "Set it up").click();
+    Journey.link(page, "Plan a load").click();
+    steps.choose("Library", stock.name());
+    page.getByLabel("Search tools").fill("EL-FE");
+    assertThat(page.getByRole(AriaRole.CHECKBOX).first()).isVisible();
+    assertThat(Journey.button(page, "Find their places")).isDisabled();
+    Journey.button(page, "All listed").click();
+    Journey.button(page, "Find their places").click();
+    assertThat(page.getByRole(AriaRole.ALERT))
+        .containsText("the places that take them are too few");
+    for (String code : new String[] {"FE06", "FE10", "FE12"}) {
+      assertThat(page.getByRole(AriaRole.CHECKBOX, named(stock.code(code)))).isChecked();
+    }
+    Locator listed = field("Have to be in").getByRole(AriaRole.BUTTON);
+    while (listed.count() > 2) {
+      int before = listed.count();
+      listed.first().click();
+      assertThat(listed).hasCount(before - 1);
+    }
+    Journey.button(page, "Find their places").click();
+    assertThat(page.getByText("2 moves, fewer is impossible")).isVisible();
+    assertAccessible();
+    Journey.button(page, "Plan it so").click();
+    assertThat(page.getByText("2 tools planned")).isVisible();
+  }
+
+  private static Page.GetByRoleOptions named(String code) {
+    return new Page.GetByRoleOptions().setName(Pattern.compile("^" + code + " "));
+  }
+
+  @Test
+  void whatCannotGoIntoAMachineIsNotOfferedThereUnlessSomebodyAsksWhy() {
+    Stock stock = Stock.of(journey, "EN").released();
+    page.navigate("/machines/L1");
+    assertThat(page.locator("[id^=place-L1-]")).hasCount(16);
+    steps.choose("Library", stock.name());
+    page.getByLabel("Search tools").fill("EN-FE");
+    assertThat(page.getByRole(AriaRole.BUTTON, named("EN-FE10"))).isVisible();
+    page.navigate("/machines/R1");
+    assertThat(page.locator("[id^=place-R1-]")).hasCount(12);
+    assertThat(page.getByLabel("Rack of R1 Pelican")).isVisible();
+    assertAccessible();
+  }
+}

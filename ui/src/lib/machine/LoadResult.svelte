@@ -1,0 +1,56 @@
+<script lang="ts">
+  import type { MachineView, PlannedLoad } from '$lib/api/client';
+  import Mark from '$lib/marks/Mark.svelte';
+  import { capital, count } from '$lib/shell/text';
+  import StorageDrawing from './StorageDrawing.svelte';
+  import { afterLoad, type Wanted } from './wanted';
+
+  let { machine, load, wanted }: { machine: MachineView; load: PlannedLoad; wanted: Wanted[] } =
+    $props();
+
+  const after = $derived(afterLoad(machine, load, wanted));
+</script>
+
+<section class="flex flex-col gap-3" aria-label="The load">
+  {#if load.obstacles.length > 0}
+    <div role="alert">
+      <h2>
+        <Mark kind="hold" word="" />
+        {load.leftOut.length > 0 ? 'Not all of them can be in' : 'They cannot be in'}
+      </h2>
+      <ul class="text-[13px]">
+        {#each load.obstacles as obstacle, index (index)}
+          <li>{capital(obstacle.message)}</li>
+        {/each}
+      </ul>
+      {#if load.leftOut.length > 0}
+        <p class="text-[13px]">
+          Without {count(load.leftOut.length, 'tool')} the rest can:
+          <span class="code">{load.leftOut.join(', ')}</span>
+        </p>
+      {/if}
+    </div>
+  {/if}
+  {#if load.moves.length > 0}
+    <h2>
+      {count(load.moves.length, 'move')}{load.optimal
+        ? ', fewer is impossible'
+        : `, fewer than ${load.leastMoves} is impossible`}
+    </h2>
+    <ol class="list-decimal pl-6 text-[13px] sm:columns-2">
+      {#each load.moves as move, index (index)}
+        <li class="break-inside-avoid"><span class="code">{move.code}</span> {move.words}</li>
+      {/each}
+    </ol>
+  {:else if load.feasible}
+    <p>All of them are in already: nothing has to be moved.</p>
+  {/if}
+  {#if load.placement.length > 0}
+    {#each machine.storages as storage (storage.id)}
+      <div>
+        <p class="pb-1 text-[13px] text-soft">{capital(storage.word)} as it is then</p>
+        <StorageDrawing machine={after.view} {storage} marks={after.changed} />
+      </div>
+    {/each}
+  {/if}
+</section>

@@ -1,0 +1,127 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { createQuery } from '@tanstack/svelte-query';
+  import type { PlannedLoad } from '$lib/api/client';
+  import { planLoad, stopPlanning, takeLoad } from '$lib/machine/actions';
+  import LoadResult from '$lib/machine/LoadResult.svelte';
+  import { machineQuery } from '$lib/machine/queries';
+  import type { Wanted } from '$lib/machine/wanted';
+  import WantedTools from '$lib/machine/WantedTools.svelte';
+  import Checkbox from '$lib/shell/Checkbox.svelte';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
+  import Loading from '$lib/shell/Loading.svelte';
+  import { who } from '$lib/shell/session.svelte';
+  import { capital, count } from '$lib/shell/text';
+
+  const id = $derived(page.params.id ?? '');
+  const machine = createQuery(() => machineQuery(id));
+  const may = $derived(who.may('LOAD'));
+  let wanted = $state.raw<Wanted[]>([]);
+  let stay = $state(false);
+  let searching = $state(false);
+  let wrong = $state('');
+  /** What was found, and for which tools. */
+  let found = $state.raw<{ load: PlannedLoad; wanted: Wanted[] } | null>(null);
+
+  async function search() {
+    searching = true;
+    wrong = '';
+    const asked = wanted;
+    try {
+      found = {
+        load: await planLoad(
+          id,
+          asked,
+          stay ? (machine.data?.plan ?? []).map(({ toolId }) => toolId) : []
+        ),
+        wanted: asked
+      };
+    } catch (error) {
+      found = null;
+      wrong = capital((error as Error).message);
+    }
+    searching = false;
+  }
+
+  async function take() {
+    if (found && (await takeLoad(id, found.load))) void goto(`/machines/${id}`);
+    else void machine.refetch();
+  }
+
+  function drop(tool: Wanted) {
+    wanted = wanted.filter(({ toolId }) => toolId !== tool.toolId);
+  }
+</script>
+
+<svelte:head
+  ><title>Load of {machine.data?.machine.name ?? 'a machine'} · Arbor Line</title></svelte:head
+>
+
+{#if machine.error}
+  <ErrorNote error={machine.error} retry={() => void machine.refetch()} />
+{:else if machine.data}
+  {@const view = machine.data}
+  <header class="flex flex-wrap items-center gap-x-4 gap-y-2 px-5 pb-3 pt-4">
+    <h1>Plan a load of {view.machine.name}</h1>
+    <span class="text-soft">{count(view.plan.length, 'tool')} planned now</span>
+    <a class="text-working hover:underline" href="/machines/{id}">Its load</a>
+  </header>
+  {#if !may}
+    <p class="px-5 text-soft">Your role may look at the load plan, not change it.</p>
+  {:else}
+    <div
+      class="grid min-h-0 flex-1 gap-8 px-5 pb-4 max-lg:grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,460px)_minmax(0,1fr)]"
+    >
+      <div class="flex min-h-[320px] flex-col gap-3">
+        <WantedTools machine={view} bind:wanted />
+      </div>
+      <div class="flex min-h-0 flex-col gap-4 overflow-auto">
+        <div class="flex flex-wrap items-center gap-3">
+          <span>
+            {wanted.length === 0
+              ? 'Tick the tools that have to be in.'
+              : `${count(wanted.length, 'tool')} ${wanted.length === 1 ? 'has' : 'have'} to be in.`}
+          </span>
+          {#if view.plan.length > 0}
+            <Checkbox label="What stands now stays where it is" bind:checked={stay} />
+          {/if}
+          <span class="ml-auto flex gap-2">
+            {#if searching}
+              <button class="button" onclick={() => void stopPlanning(id)}>Stop</button>
+            {/if}
+            <button
+              class="button main"
+              disabled={wanted.length === 0 || searching}
+              onclick={() => void search()}>{searching ? 'Looking …' : 'Find their places'}</button
+            >
+          </span>
+        </div>
+        {#if wanted.length > 0}
+          <ul class="flex flex-wrap gap-1 text-[12px]" aria-label="Have to be in">
+            {#each wanted as tool (tool.toolId)}
+              <li>
+                <button
+                  class="code rounded-sm border border-hairline px-1 hover:border-working"
+                  title="{tool.name}: leave it out"
+                  onclick={() => drop(tool)}>{tool.code} ×</button
+                >
+              </li>
+            {/each}
+          </ul>
+        {/if}
+        {#if wrong}<p class="text-hold" role="alert">{wrong}</p>{/if}
+        {#if found}
+          <LoadResult machine={view} load={found.load} wanted={found.wanted} />
+          {#if found.load.moves.length > 0}
+            <div>
+              <button class="button main" onclick={() => void take()}>Plan it so</button>
+            </div>
+          {/if}
+        {/if}
+      </div>
+    </div>
+  {/if}
+{:else}
+  <Loading />
+{/if}
