@@ -78,7 +78,7 @@ class ControlTest {
   void whatIsNoProgramOrTableIsRefused() {
     assertThrows(RefusedException.class, () -> control.offsets("G0 X0\n"));
     assertThrows(RefusedException.class, () -> control.pockets("thirty\tA\t1\tA\n"));
-    assertThrows(RefusedException.class, () -> control.pockets("41\tA\t1\tA\n"));
+    assertThrows(RefusedException.class, () -> control.pockets("49\tA\t1\tA\n"));
   }
 
   @Test
