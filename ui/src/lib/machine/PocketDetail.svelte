@@ -1,7 +1,9 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import type { MachineView, PlaceView } from '$lib/api/client';
   import { entries } from '$lib/quantity/entries';
   import Mark from '$lib/marks/Mark.svelte';
+  import Checkbox from '$lib/shell/Checkbox.svelte';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import { capital } from '$lib/shell/text';
@@ -14,14 +16,20 @@
     planned,
     editable,
     onmeasure,
-    onclear
+    onkeep,
+    onclear,
+    children
   }: {
     view: MachineView;
     place: string | null;
     planned?: PlaceView;
     editable: boolean;
     onmeasure: (measures: Measures) => Promise<boolean>;
+    /** Keeps the place for its tool, or for none. */
+    onkeep: (kept: boolean) => void;
     onclear: () => void;
+    /** What else is said of a planned tool. */
+    children?: Snippet;
   } = $props();
 
   /** What was given anew, as exact mm; news from elsewhere must not take it away. */
@@ -34,6 +42,7 @@
   const spindle = $derived(
     view.machine.spindles.find(({ carries }) => carries === 'TOOL') ?? view.machine.spindles[0]
   );
+  const keptFor = $derived(place !== null && (view.ownPlaces ?? []).includes(place));
   const word = $derived(storage?.placeWord ?? view.placeWord);
   const fields = [
     { key: 'length' as const, label: 'Measured length', hint: ', from the gauge line' },
@@ -133,6 +142,17 @@
         : `Choose a ${word} to see what is planned for it.`}
     </p>
   {/if}
+  {#if place && editable && (planned || keptFor)}
+    <div class="mt-3">
+      <Checkbox
+        label="This {word} is kept for it"
+        bind:checked={() => keptFor, (kept) => onkeep(kept)}
+      />
+    </div>
+  {:else if keptFor}
+    <p class="mt-2 text-soft">This {word} is kept for one tool.</p>
+  {/if}
+  {#if planned}{@render children?.()}{/if}
   <dl class="mt-4 grid grid-cols-[130px_1fr] gap-y-0.5 border-t border-hairline pt-2 text-soft">
     {#if planned?.assembly}
       <dt>In its holder</dt>

@@ -45,6 +45,7 @@ describe('measures of a pocket', () => {
       planned,
       editable: true,
       onmeasure,
+      onkeep: () => {},
       onclear: () => {}
     });
   }

@@ -35,6 +35,7 @@
   const layout = $derived(storage.layout);
   const circle = $derived(layout.spots.some((spot) => spot.angle !== 90 || spot.endOn));
   const planned = $derived(new Map(machine.plan.map((place) => [place.place, place])));
+  const own = $derived(new Set(machine.ownPlaces ?? []));
   const id = (place: string) => placeId(machine.machine.id, place);
   const percent = (part: number, whole: number) => `${(100 * part) / whole}%`;
 
@@ -54,7 +55,7 @@
   function label(place: string, driven: boolean, tool?: PlaceView): string {
     const what = tool ? `${tool.code}, ${tool.name}` : 'empty';
     const refused = refusals[place] ? `; not possible: ${refusals[place]}` : '';
-    return `${capital(storage.placeWord)} ${place}${driven ? ', driven' : ''}: ${what}${
+    return `${capital(storage.placeWord)} ${place}${driven ? ', driven' : ''}: ${what}${own.has(place) ? '; kept for one tool' : ''}${
       marks[place] ? `; ${marks[place]}` : ''
     }${refused}`;
   }
@@ -129,6 +130,7 @@
             'number',
             tool ? 'text-ink' : 'text-soft',
             spot.driven && 'driven',
+            own.has(spot.place) && 'own',
             marks[spot.place] && 'font-semibold text-query'
           ]}>{spot.place}</span
         >
@@ -184,6 +186,10 @@
     overflow: hidden;
     font-size: 10px;
     line-height: 11px;
+  }
+  .number.own {
+    text-decoration: underline;
+    text-underline-offset: 3px;
   }
   .number.driven {
     min-width: 20px;

@@ -1,6 +1,6 @@
 import { act } from '$lib/api/act';
 import { ALL } from '$lib/api/cache';
-import { api, ask, Problem, type Machine, type PlannedLoad } from '$lib/api/client';
+import { api, ask, Problem, type Machine, type PlannedLoad, type UseOrder } from '$lib/api/client';
 import type { Dragged } from './dragged';
 import type { Measures } from './measures';
 import type { Wanted } from './wanted';
@@ -150,5 +150,46 @@ export const takeLoad = (machine: string, { placement, stamp }: PlannedLoad) =>
         })
       ),
     message: 'Planned the load',
+    concerns: [['machine', machine]]
+  });
+
+/** Has a planned tool be used so in its place. */
+export const chooseUse = (machine: string, place: string, order: UseOrder) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/machines/{id}/plan/{place}/use', {
+          params: { path: { id: machine, place } },
+          body: order
+        })
+      ),
+    message: 'Saved how it is used',
+    concerns: [['machine', machine]]
+  });
+
+/** Has a planned tool be used as it usually is. */
+export const resetUse = (machine: string, place: string) =>
+  act({
+    ask: () =>
+      ask(
+        api.DELETE('/api/v1/machines/{id}/plan/{place}/use', {
+          params: { path: { id: machine, place } }
+        })
+      ),
+    message: 'Used as usual',
+    concerns: [['machine', machine]]
+  });
+
+/** Keeps a place for the tool that is planned there, or for none. */
+export const keepPlace = (machine: string, place: string, words: string, kept: boolean) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/machines/{id}/plan/{place}/kept', {
+          params: { path: { id: machine, place } },
+          body: { kept }
+        })
+      ),
+    message: kept ? `Kept ${words} for its tool` : `${words} is for any tool again`,
     concerns: [['machine', machine]]
   });

@@ -1,6 +1,6 @@
 import { queryOptions } from '@tanstack/svelte-query';
 import { ALL } from '$lib/api/cache';
-import { api, ask } from '$lib/api/client';
+import { api, ask, type UseOrder } from '$lib/api/client';
 
 export const machinesQuery = () =>
   queryOptions({
@@ -42,6 +42,27 @@ export const refusalsQuery = (id: string, toolId: number, libraryId?: number) =>
       ask(
         api.GET('/api/v1/machines/{id}/plan/refusals', {
           params: { path: { id }, query: { toolId, libraryId } }
+        })
+      )
+  });
+
+/** How a planned tool is used in its place. */
+export const useQuery = (id: string, place: string) =>
+  queryOptions({
+    queryKey: ['machine', id, 'use', place],
+    queryFn: () =>
+      ask(api.GET('/api/v1/machines/{id}/plan/{place}/use', { params: { path: { id, place } } }))
+  });
+
+/** What another use would come to. */
+export const useLookQuery = (id: string, place: string, order: UseOrder) =>
+  queryOptions({
+    queryKey: ['machine', id, 'use', place, order],
+    queryFn: () =>
+      ask(
+        api.POST('/api/v1/machines/{id}/plan/{place}/use/look', {
+          params: { path: { id, place } },
+          body: order
         })
       )
   });

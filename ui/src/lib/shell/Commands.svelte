@@ -21,6 +21,7 @@
     { title: 'Duplicates', href: '/duplicates' },
     { title: 'Holders, extensions, collets', href: '/holders' },
     { title: 'Machines', href: '/machines' },
+    { title: 'Posts', href: '/posts' },
     { title: 'Tool tables', href: '/tables' },
     { title: 'Trail', href: '/trail' },
     { title: 'My account', href: '/account' },

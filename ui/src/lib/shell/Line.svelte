@@ -41,7 +41,8 @@
       ['/tools', '/holders', '/basket', '/duplicates', '/proposals', '/outlets'].some((beside) =>
         at.startsWith(beside)
       );
-    return at === href || at.startsWith(href + '/') || tool;
+    const post = href === '/machines' && (at === '/posts' || at.startsWith('/posts/'));
+    return at === href || at.startsWith(href + '/') || tool || post;
   }
 
   async function signOut() {

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { mountedQuery } from '$lib/turning/queries';
-  import { type Part } from '$lib/api/client';
   import { saveSvg } from '$lib/drawing/save';
   import Choice from '$lib/shell/Choice.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import Front from './Front.svelte';
+  import MountedPlan from './MountedPlan.svelte';
 
   let { toolId, version, hand }: { toolId: number; version: number; hand: string } = $props();
 
@@ -22,15 +22,6 @@
 
   const chosen = $derived(asked ?? ((mounted.data?.work ?? 'external') as Work));
   let plan = $state<SVGSVGElement>();
-  const width = 500;
-  const height = 280;
-  const fills: Record<Part['kind'], string> = {
-    SHANK: 'var(--steel)',
-    BODY: 'var(--steel)',
-    NECK: 'var(--steel)',
-    FLUTES: 'var(--steel-dark)',
-    CUTTING: 'var(--edge)'
-  };
   const feeds: Record<string, string> = {
     toward_chuck: 'towards the chuck',
     away_from_chuck: 'away from the chuck',
@@ -38,26 +29,6 @@
     away_from_axis: 'away from the axis',
     either: 'both ways'
   };
-  const view = $derived.by(() => {
-    const shown = mounted.data?.view;
-    const work = shown?.work.flat() ?? [];
-    if (!shown || work.length === 0) return null;
-    const z = work.map((point) => point.z);
-    const r = work.map((point) => point.r);
-    const wide = Math.max(...z) - Math.min(...z);
-    const high = (Math.max(...r) - Math.min(...r)) * 1.9;
-    const scale = Math.min(width / wide, height / high);
-    const low = r.reduce((sum, each) => sum + each, 0) / r.length < 0 ? 0.62 : 0.38;
-    return {
-      x: (at: number) => width / 2 + at * scale,
-      y: (at: number) => height * (Math.abs(shown.axis) < 1e-6 ? 0.5 : low) + at * scale
-    };
-  });
-
-  function path(points: { z: number; r: number }[]): string {
-    const at = view!;
-    return `M${points.map((p) => `${at.x(p.z).toFixed(2)} ${at.y(p.r).toFixed(2)}`).join('L')}Z`;
-  }
 </script>
 
 <section aria-label="Mounted" class="px-5 pt-4">
@@ -101,49 +72,11 @@
   <NotLoaded query={mounted} />
   {#if mounted.data && !mounted.data.orientation.valid}
     <p class="mt-2 text-hold">{mounted.data.orientation.findings[0]?.message}</p>
-  {:else if mounted.data?.view && view}
+  {:else if mounted.data?.view}
     {@const orientation = mounted.data.orientation}
     <div class="mt-2 flex flex-wrap items-end gap-3">
       <figure class="flex w-full max-w-[500px] flex-col items-start gap-2">
-        <svg
-          bind:this={plan}
-          viewBox="0 0 {width} {height}"
-          class="w-full bg-sheet"
-          role="img"
-          aria-label="The tool at the work, seen from above; the operator stands below"
-        >
-          {#each mounted.data.view.work as polygon, index (index)}
-            <path d={path(polygon)} fill="var(--hairline)" stroke="none" />
-          {/each}
-          <line
-            x1="0"
-            x2={width}
-            y1={view.y(mounted.data.view.axis)}
-            y2={view.y(mounted.data.view.axis)}
-            stroke="var(--soft)"
-            stroke-dasharray="18 4 4 4"
-          />
-          {#each mounted.data.view.tool as part, index (index)}
-            <path
-              d={path(part.profile)}
-              fill={fills[part.kind]}
-              stroke="var(--ink)"
-              stroke-width="0.8"
-            />
-          {/each}
-          <text x={width - 8} y={height - 8} text-anchor="end" font-size="12" fill="var(--soft)">
-            operator
-          </text>
-          <text
-            x={spindle === 'main' ? 8 : width - 8}
-            y={view.y(mounted.data.view.axis) - 6}
-            text-anchor={spindle === 'main' ? 'start' : 'end'}
-            font-size="12"
-            fill="var(--soft)"
-          >
-            chuck
-          </text>
-        </svg>
+        <MountedPlan shown={mounted.data.view} sub={spindle === 'sub'} bind:svg={plan} />
         <button class="button quiet" onclick={() => plan && saveSvg(plan, 'mounted.svg')}
           >Save plan</button
         >

@@ -13,6 +13,7 @@
 <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
   <header class="flex items-center gap-4">
     <h1>Machines</h1>
+    <a class="text-working hover:underline" href="/posts">Posts</a>
     {#if who.may('EDIT')}
       <a class="button ml-auto" href="/machines/new">New machine</a>
     {/if}

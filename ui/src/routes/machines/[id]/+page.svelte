@@ -3,7 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { refusalsQuery } from '$lib/machine/queries';
   import { machineQuery } from '$lib/machine/queries';
-  import { clearPlace, planTool } from '$lib/machine/actions';
+  import { clearPlace, keepPlace, planTool } from '$lib/machine/actions';
   import { type ToolRow } from '$lib/api/client';
   import StorageDrawing from '$lib/machine/StorageDrawing.svelte';
   import PlaceList from '$lib/machine/PlaceList.svelte';
@@ -12,7 +12,9 @@
   import Picker from '$lib/machine/Picker.svelte';
   import { dropped } from '$lib/machine/dragged';
   import type { Measures } from '$lib/machine/measures';
+  import MachinePosts from '$lib/machine/MachinePosts.svelte';
   import MachineLibrary from '$lib/machine/MachineLibrary.svelte';
+  import UsePanel from '$lib/machine/use/UsePanel.svelte';
   import PocketDetail from '$lib/machine/PocketDetail.svelte';
   import Zoom from '$lib/machine/Zoom.svelte';
   import { who } from '$lib/shell/session.svelte';
@@ -132,6 +134,7 @@
         {view.machine.kind}, {view.storagesInWords}, {count(view.plan.length, 'tool')} planned
       </span>
       <MachineLibrary {view} may={who.may('EDIT')} />
+      <MachinePosts machine={id} />
       <span role="status" class="text-working">
         {picked
           ? `${picked.code} is picked up: choose its ${view.placeWord}, Escape puts it down`
@@ -203,8 +206,13 @@
           const at = chosen ? planned.get(chosen) : undefined;
           return Boolean(chosen && at && (await put(chosen, { toolId: at.toolId }, measures)));
         }}
+        onkeep={(kept) => chosen && void keepPlace(id, chosen, `${wordOf(chosen)} ${chosen}`, kept)}
         onclear={() => chosen && void clear(chosen)}
-      />
+      >
+        {#if chosen}
+          <UsePanel machine={view.machine} place={chosen} {may} />
+        {/if}
+      </PocketDetail>
     </div>
   </div>
 {:else}

@@ -109,6 +109,68 @@ class EquipTest extends BrowserTest {
   }
 
   @Test
+  void aDrillStandsOnTheCentreLineAndTurnsAcrossInADrivenStation() {
+    page.navigate("/machines/L1");
+    assertThat(place("L1", 13)).hasAccessibleName(Pattern.compile("Station 13: MD-TD03,.*"));
+    place("L1", 13).click();
+    Locator use = page.getByLabel("How it is used");
+    assertThat(use).containsText("static along the spindle");
+    assertThat(use).containsText("Tip orientation 7");
+    use.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("More")).click();
+    steps.choose("Tool", "driven");
+    assertThat(use).containsText("Station 13 drives nothing");
+    assertThat(Journey.button(page, "Use it so")).isDisabled();
+    Journey.button(page, "Leave it").click();
+    place("L1", 2).click();
+    assertThat(use).containsText("driven across it");
+    assertThat(use).containsText("Tip orientation 8");
+    use.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("More")).click();
+    steps.choose("Pointing", "along the spindle");
+    assertThat(use).containsText("Tip orientation 7");
+    assertThat(page.getByLabel("The tool at the work, seen from above")).isVisible();
+    assertAccessible();
+    Journey.button(page, "Use it so").click();
+    assertThat(page.getByText("Saved how it is used")).isVisible();
+    Journey.button(page, "As usual").click();
+    assertThat(use).containsText("Tip orientation 8");
+  }
+
+  @Test
+  void aPostSaysWhatItCannotWriteAndWhereItsDefaultsComeFrom() {
+    page.navigate("/machines");
+    Journey.link(page, "Posts").click();
+    Journey.link(page, "New post").click();
+    field("Name of the post").fill("Petrel post");
+    field("to").fill("0");
+    page.keyboard().press("Tab");
+    Journey.button(page, "Make it").click();
+    assertThat(page.getByText("A field holds what is no number").first()).isVisible();
+    field("to").fill("20");
+    page.keyboard().press("Tab");
+    field("Of milling tools").fill("DC, X9");
+    steps.choose("Brings the library", "Pelican router");
+    Journey.button(page, "Make it").click();
+    assertThat(page.getByText("'X9' is no property of ISO 13399")).isVisible();
+    field("Of milling tools").fill("DC");
+    Journey.button(page, "Make it").click();
+    assertThat(page.getByText("10 of 30 tools cannot be posted.")).isVisible();
+    field("Feed of roughing said here").fill("9");
+    field("Feed of roughing said here").press("Enter");
+    assertThat(page.getByText("a number above 0 up to 3").first()).isVisible();
+    field("Feed of finishing said here").fill("0.6");
+    field("Feed of finishing said here").press("Enter");
+    assertThat(page.getByText("from the post")).isVisible();
+    steps.choose("Whose defaults are changed", "for me");
+    field("Feed of finishing said here").fill("0.5");
+    field("Feed of finishing said here").press("Enter");
+    assertThat(page.getByText("yours, instead of 0.6 from the post")).isVisible();
+    assertAccessible();
+    Journey.button(page, "Delete").click();
+    assertThat(Journey.link(page, "New post")).isVisible();
+    assertThat(Journey.link(page, "Petrel post")).hasCount(0);
+  }
+
+  @Test
   void whatCannotGoIntoAMachineIsNotOfferedThereUnlessSomebodyAsksWhy() {
     Stock stock = Stock.of(journey, "EN").released();
     page.navigate("/machines/L1");

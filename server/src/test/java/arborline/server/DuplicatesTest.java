@@ -256,7 +256,7 @@ class DuplicatesTest extends ServerTest {
     lead.send("PUT", "/api/v1/machines/M1/plan/5", Api.body("toolId", other));
     Api.Answer refused = merge(keep, List.of(other));
     assertEquals(409, refused.status());
-    assertTrue(refused.text("detail").contains("two tools in one magazine are two"));
+    assertTrue(refused.text("detail").contains("two tools in one machine are two"));
     assertEquals(Map.of("MRM-A", 1, "MRM-B", 2), shelves.numbers(library));
   }
 

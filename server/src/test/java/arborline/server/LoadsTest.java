@@ -196,6 +196,33 @@ class LoadsTest extends ServerTest {
   }
 
   @Test
+  void aPlaceThatIsKeptHoldsItsToolOnlyAndThatStandsNowhereElse() {
+    put(2, mills.get(0));
+    Api.Answer kept = lead.send("PUT", path("/plan/2/kept"), Api.body("kept", true));
+    assertEquals(200, kept.status(), kept.toString());
+    Api.Answer taken = lead.send("PUT", path("/plan/2"), Api.body("toolId", mills.get(1)));
+    assertEquals(409, taken.status());
+    assertTrue(taken.text("detail").endsWith("position 2 is kept for another tool"));
+    Api.Answer elsewhere = lead.send("PUT", path("/plan/4"), Api.body("toolId", mills.get(0)));
+    assertEquals(409, elsewhere.status());
+    assertTrue(elsewhere.text("detail").contains("position 2 is kept for it"));
+    assertEquals(200, lead.send("DELETE", path("/plan/2"), null).status());
+    Api.Answer planned = plan(List.of(mills.get(0), mills.get(1)), List.of());
+    assertTrue(planned.at("feasible").asBoolean(), planned.toString());
+    JsonNode own =
+        planned
+            .at("placement")
+            .valueStream()
+            .filter(place -> place.get("toolId").asLong() == mills.get(0))
+            .findFirst()
+            .orElseThrow();
+    assertEquals("2", own.get("place").asString());
+    assertEquals(200, lead.send("PUT", path("/plan/2/kept"), Api.body("kept", false)).status());
+    assertEquals(409, lead.send("PUT", path("/plan/2/kept"), Api.body("kept", true)).status());
+    assertEquals(404, lead.send("PUT", path("/plan/77/kept"), Api.body("kept", true)).status());
+  }
+
+  @Test
   void onlyWhoLoadsPlansLoads() {
     Api operator = as("OPERATOR");
     assertEquals(403, operator.post(path("/load/plan"), Api.body("wanted", List.of())).status());

@@ -31,7 +31,7 @@ final class MotionFit {
   }
 
   private static Optional<String> why(Machine machine, Placed at, ToolClass known) {
-    if (known.sheet().id().startsWith("insert")) {
+    if (known.cuttingItem()) {
       return Optional.of("an insert goes into a tool, not into a machine");
     }
     if (at.storage().form() == StorageForm.AGGREGATES) {

@@ -53,6 +53,55 @@ public final class TestMachines {
         Outputs.NONE);
   }
 
+  /** A mill-turn: tools of the upper spindle in 1 to 36, a lower turret in front, L1 to L12. */
+  public static Machine kittiwake() {
+    Machine lathe = cormorant();
+    StorageDefinition upper = heron(36).storages().getFirst();
+    StorageDefinition rear = lathe.storages().getFirst();
+    StorageDefinition lower =
+        new StorageDefinition(
+            "T",
+            StorageForm.TURRET,
+            12,
+            "L",
+            1,
+            rear.pitch(),
+            true,
+            false,
+            "VD-A-40:f",
+            rear.limits(),
+            null,
+            new TurretBody(
+                of("228"),
+                null,
+                true,
+                false,
+                List.of("main", "sub"),
+                List.of(new Station(1, true, of("6000"), null, true, null))));
+    MachineSpindle main = lathe.spindles().getFirst();
+    return new Machine(
+        "X1",
+        "X1 Kittiwake",
+        "mill-turn",
+        List.of(
+            new MachineSpindle(
+                "upper",
+                MachineSpindle.Carries.TOOL,
+                "PT-C-63:f",
+                of("12000"),
+                of("22"),
+                of("120"),
+                true),
+            main,
+            new MachineSpindle(
+                "sub", main.carries(), null, main.rpm(), main.power(), main.torque(), false)),
+        List.of(upper, lower),
+        List.of(),
+        lathe.habits(),
+        heron(2).numbering(),
+        Outputs.NONE);
+  }
+
   /** A router with two fixed aggregates, 21 and 22. */
   public static Machine pelican() {
     Machine heron = heron(10);

@@ -21,9 +21,9 @@ class CommentController {
   }
 
   /**
-   * A name in the comment of one control.
+   * A name in the comment of one control; controls that keep none are left out.
    *
-   * @param most longest comment; 0 where the control keeps none
+   * @param most longest comment
    * @param changes what had to be given up
    */
   record MachineComment(
@@ -33,6 +33,7 @@ class CommentController {
   Slice<MachineComment> comment(@RequestParam String text) {
     return Slice.all(
         machines.all().stream()
+            .filter(machine -> machine.machine().habits().nameLength() > 0)
             .map(machine -> {
               CommentFit.Fitted fitted = machine.machine().habits().fitted(text);
               return new MachineComment(

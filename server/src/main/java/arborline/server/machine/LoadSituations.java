@@ -41,6 +41,7 @@ class LoadSituations {
   private final Assemblies assemblies;
   private final PlannableTools plannable;
   private final ToolGuard seeing;
+  private final OwnPlaces own;
 
   LoadSituations(
       Machines machines,
@@ -48,7 +49,9 @@ class LoadSituations {
       PickedTools picked,
       Assemblies assemblies,
       PlannableTools plannable,
-      ToolGuard seeing) {
+      ToolGuard seeing,
+      OwnPlaces own) {
+    this.own = own;
     this.machines = machines;
     this.places = places;
     this.picked = picked;
@@ -95,7 +98,7 @@ class LoadSituations {
     LoadProblem problem =
         new LoadProblem(
             machine.storages().stream().map(Storage::of).toList(),
-            Map.of(),
+            fixed(machine, known),
             byCode,
             present,
             wanted.keySet().stream()
@@ -104,6 +107,20 @@ class LoadSituations {
                 .toList(),
             kept(keep, planned, known));
     return new LoadSituation(machine, problem, ids, libraries, refused, stamp(planned));
+  }
+
+  /** Places that are kept for one tool each; for one that nobody knows here, for nobody. */
+  private Map<LoadPlace, String> fixed(Machine machine, Map<Long, Held> known) {
+    Map<LoadPlace, String> fixed = new HashMap<>();
+    own.of(machine.id())
+        .forEach((place, tool) -> {
+          if (machine.hasPlace(place)) {
+            fixed.put(
+                placed(machine, place),
+                known.containsKey(tool) ? known.get(tool).tool().code() : "tool " + tool);
+          }
+        });
+    return fixed;
   }
 
   private static Set<String> kept(Set<Long> keep, List<PlanPlace> planned, Map<Long, Held> known) {

@@ -5,6 +5,7 @@ import arborline.core.finding.Finding;
 import arborline.core.machine.Assembly;
 import arborline.core.machine.Machine;
 import arborline.core.table.Nominal;
+import arborline.core.table.PlaceOrder;
 import arborline.core.table.TableField;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.outline.Outline;
@@ -42,9 +43,22 @@ class MachineController {
   private final Nominals nominals;
   private final MachineLibraries libraries;
   private final Suits suits;
+  private final Uses uses;
+  private final PlaceKeeping keeping;
+  private final OwnPlaces own;
 
   MachineController(
-      Machines machines, Plans plans, Nominals nominals, MachineLibraries libraries, Suits suits) {
+      Machines machines,
+      Plans plans,
+      Nominals nominals,
+      MachineLibraries libraries,
+      Suits suits,
+      Uses uses,
+      PlaceKeeping keeping,
+      OwnPlaces own) {
+    this.own = own;
+    this.keeping = keeping;
+    this.uses = uses;
     this.suits = suits;
     this.libraries = libraries;
     this.machines = machines;
@@ -73,6 +87,7 @@ class MachineController {
    * @param questions what is odd about the measures, in sentences
    * @param outline of the tool in its holder; of the bare cutter where no stack is kept
    * @param assembly its sizes with its holder; null where no stack is kept
+   * @param use how it is used there; null where the machine has no such place
    */
   record PlaceView(
       String place,
@@ -90,7 +105,8 @@ class MachineController {
       int versionNo,
       int newestNo,
       @Nullable Outline outline,
-      @Nullable Assembly assembly) {}
+      @Nullable Assembly assembly,
+      Uses.@Nullable UseHead use) {}
 
   /**
    * A machine with its load plan.
@@ -99,6 +115,7 @@ class MachineController {
    * @param version of the definition
    * @param linked true where a control is linked
    * @param placeWord what its places are called together
+   * @param ownPlaces places that are kept for one tool each
    * @param storagesInWords such as {@code chain of 48 pockets}
    * @param library from which tools for it are picked first; null where none was chosen
    */
@@ -110,6 +127,7 @@ class MachineController {
       String placeWord,
       String storagesInWords,
       List<StorageView> storages,
+      List<String> ownPlaces,
       List<PlaceView> plan,
       MachineLibraries.@Nullable MachineLibrary library) {}
 
@@ -159,6 +177,7 @@ class MachineController {
     Map<Long, Tools.Held> known = plans.tools(plan.values());
     Map<String, Nominal> nominal = nominals.of(machine, PickedTools.tools(known));
     Map<String, AssembledTool> assembled = plans.assembled(machine, plan.values(), known);
+    Map<String, Uses.UseHead> heads = uses.heads(machine, plan, PickedTools.tools(known));
     List<PlaceView> views =
         plan.values().stream()
             .map(planned ->
@@ -166,6 +185,7 @@ class MachineController {
                     planned,
                     known.get(planned.toolId()),
                     assembled.get(planned.place()),
+                    heads.get(planned.place()),
                     nominal.getOrDefault(planned.entry().key(), Nominal.UNKNOWN)))
             .toList();
     Map<String, Double> lengths = new HashMap<>();
@@ -182,6 +202,7 @@ class MachineController {
         machine.placeWord(),
         StorageView.words(machine),
         StorageView.all(machine, place -> lengths.getOrDefault(place, 0.0)),
+        own.of(id).keySet().stream().sorted(PlaceOrder.BY_NUMBER).toList(),
         views,
         libraries.of(id).orElse(null));
   }
@@ -201,7 +222,11 @@ class MachineController {
   }
 
   private static PlaceView place(
-      Plans.Planned planned, Tools.Held known, @Nullable AssembledTool assembled, Nominal nominal) {
+      Plans.Planned planned,
+      Tools.Held known,
+      @Nullable AssembledTool assembled,
+      Uses.@Nullable UseHead use,
+      Nominal nominal) {
     List<String> questions = new ArrayList<>(PickedTools.questions(known, planned.libraryId()));
     questions.addAll(Plans.questions(nominal, planned.entry()));
     return new PlaceView(
@@ -220,7 +245,8 @@ class MachineController {
         known.versionNo(),
         known.newestNo(),
         assembled == null ? Silhouettes.of(known.tool()).orElse(null) : assembled.outline().bare(),
-        assembled == null ? null : assembled.assembly());
+        assembled == null ? null : assembled.assembly(),
+        use);
   }
 
   private static @Nullable String size(Nominal nominal, TableField field) {
@@ -264,6 +290,15 @@ class MachineController {
             order.diameter(),
             Boolean.TRUE.equals(order.allow()));
     return new PlanDone(put.undo(), put.questions());
+  }
+
+  /** Whether a place is kept for the tool that is planned there. */
+  record KeepOrder(@Nullable Boolean kept) {}
+
+  @PutMapping("/{id}/plan/{place}/kept")
+  @MayLoad
+  PlanDone keep(@PathVariable String id, @PathVariable String place, @RequestBody KeepOrder order) {
+    return new PlanDone(keeping.keep(id, place, Boolean.TRUE.equals(order.kept())), List.of());
   }
 
   @DeleteMapping("/{id}/plan/{place}")

@@ -123,9 +123,8 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
     if (planOf != null) {
       machines.lock(planOf);
     }
-    MachineRow row = new MachineRow(machine.id(), machine.name(), json.text(machine), "");
-    rows.save(row);
-    rows.flush();
+    String definition = json.text(machine);
+    rows.insert(machine.id(), machine.name(), definition);
     String copied = "";
     if (planOf != null) {
       int tools = copyPlan(planOf, machine);
@@ -134,12 +133,8 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
     live.say("machine", machine.id(), "definition");
     long undo =
         record(
-            machine,
-            "set up %s%s".formatted(machine.name(), copied),
-            null,
-            row.definition,
-            List.of());
-    return DefinitionChange.of(machine, row.versionNo, List.of(), List.of(), undo);
+            machine, "set up %s%s".formatted(machine.name(), copied), null, definition, List.of());
+    return DefinitionChange.of(machine, 1, List.of(), List.of(), undo);
   }
 
   private int copyPlan(String from, Machine to) {

@@ -16,6 +16,13 @@ interface MachineRepository extends Repository<MachineRow, String> {
   @Query(value = "update machine set lock_no = lock_no + 1 where id = :id", nativeQuery = true)
   int lock(String id);
 
+  /** Fails where there is a machine of that id, also one that somebody sets up just now. */
+  @Modifying(clearAutomatically = true)
+  @Query(
+      value = "insert into machine (id, name, definition, link) values (:id, :name, :text, '')",
+      nativeQuery = true)
+  void insert(String id, String name, String text);
+
   List<MachineRow> findByRetiredAtIsNullOrderById(Limit limit);
 
   MachineRow save(MachineRow row);

@@ -25,8 +25,11 @@ class PlanReference implements ToolReference {
   private final Plans plans;
   private final Live live;
   private final Json json;
+  private final OwnPlaces own;
 
-  PlanReference(PlanRepository places, Machines machines, Plans plans, Live live, Json json) {
+  PlanReference(
+      PlanRepository places, Machines machines, Plans plans, Live live, Json json, OwnPlaces own) {
+    this.own = own;
     this.places = places;
     this.machines = machines;
     this.plans = plans;
@@ -46,6 +49,7 @@ class PlanReference implements ToolReference {
 
   @Override
   public Followed follow(CurrentTool from, CurrentTool into) {
+    own.follow(from.id(), into.id());
     List<Pocket> moved = new ArrayList<>();
     List<String> sentences = new ArrayList<>();
     for (PlanPlace planned : places.findByToolIdOrderByMachineId(from.id())) {

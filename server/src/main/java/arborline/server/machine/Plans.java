@@ -56,6 +56,7 @@ public class Plans {
   private final Json json;
   private final ToolGuard seeing;
   private final PlannableTools plannable;
+  private final OwnPlaces own;
 
   Plans(
       Machines machines,
@@ -68,7 +69,9 @@ public class Plans {
       Live live,
       Json json,
       ToolGuard seeing,
-      PlannableTools plannable) {
+      PlannableTools plannable,
+      OwnPlaces own) {
+    this.own = own;
     this.plannable = plannable;
     this.seeing = seeing;
     this.machines = machines;
@@ -152,11 +155,13 @@ public class Plans {
     Machine machine = machines.get(machineId).machine();
     Held meant = meant(machineId, toolId, libraryId);
     Map<String, Loaded> occupied = occupied(machine, toolId);
+    Map<String, Long> kept = own.of(machineId);
     Map<String, List<Finding>> refusals = new HashMap<>();
     for (StorageDefinition storage : machine.storages()) {
       Loaded tool = loaded(machine, storage, meant);
       for (String place : storage.all()) {
-        List<Finding> holds = holds(machine, place, tool, occupied);
+        List<Finding> holds = new ArrayList<>(holds(machine, place, tool, occupied));
+        OwnPlaces.obstacle(machine, kept, place, toolId).ifPresent(holds::addFirst);
         if (!holds.isEmpty()) {
           refusals.put(place, holds);
         }
@@ -201,6 +206,16 @@ public class Plans {
           .forEach(planned -> assembled.put(planned.place(), held.get(planned.toolId())));
     }
     return assembled;
+  }
+
+  /** The offset number that a planned tool has until somebody says otherwise: its number. */
+  int offset(TableEntry entry) {
+    String number = entry.get(TableField.NUMBER);
+    return number == null ? 1 : Integer.parseInt(number);
+  }
+
+  int offset(PlanPlace place) {
+    return offset(entry(place));
   }
 
   /** The code of a planned tool. */
@@ -347,7 +362,9 @@ public class Plans {
     occupied.remove(place);
     StorageDefinition storage =
         machine.placed(place).map(Machine.Placed::storage).orElse(machine.storages().getFirst());
-    List<Finding> holds = holds(machine, place, loaded(machine, storage, known), occupied);
+    List<Finding> holds =
+        new ArrayList<>(holds(machine, place, loaded(machine, storage, known), occupied));
+    OwnPlaces.obstacle(machine, own.of(machine.id()), place, known.id()).ifPresent(holds::addFirst);
     if (!holds.isEmpty()) {
       throw Refusal.conflict(
           "%s does not fit into %s: %s"

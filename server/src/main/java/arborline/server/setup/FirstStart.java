@@ -47,6 +47,8 @@ class FirstStart implements ApplicationRunner {
   private final String shop;
   private final DemoDerived derived;
   private final DemoOutlets outlets;
+  private final DemoPosts posts;
+  private final DemoLoads loads;
 
   FirstStart(
       JdbcClient jdbc,
@@ -63,7 +65,11 @@ class FirstStart implements ApplicationRunner {
       @Value("${ARBOR_FIRST_PASSWORD:}") String firstPassword,
       @Value("${ARBOR_SHOP_URL:http://127.0.0.1:8090}") String shop,
       DemoDerived derived,
-      DemoOutlets outlets) {
+      DemoOutlets outlets,
+      DemoPosts posts,
+      DemoLoads loads) {
+    this.loads = loads;
+    this.posts = posts;
     this.outlets = outlets;
     this.derived = derived;
     this.jdbc = jdbc;
@@ -106,6 +112,8 @@ class FirstStart implements ApplicationRunner {
       proposals.make(Path.of(demo, "proposals.json"));
       derived.make(Path.of(demo, "derived.json"));
       outlets.make(Path.of(demo, "outlets.json"));
+      posts.make(Path.of(demo, "posts.json"));
+      loads.make(Path.of(demo, "loads.json"));
     }
   }
 

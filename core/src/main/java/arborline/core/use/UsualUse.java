@@ -1,0 +1,63 @@
+package arborline.core.use;
+
+import arborline.core.machine.Machine;
+import arborline.core.machine.Machine.Placed;
+import arborline.core.tool.Process;
+import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClass;
+import arborline.core.tool.ToolClasses;
+import arborline.core.turning.Mounting.Side;
+import arborline.core.turning.Mounting.Work;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+
+/** How a tool is usually used in a place, until somebody says otherwise. */
+public final class UsualUse {
+
+  private static final BigDecimal ALONG = BigDecimal.ZERO;
+  private static final BigDecimal ACROSS = new BigDecimal("90");
+
+  private UsualUse() {}
+
+  /**
+   * The usual use.
+   *
+   * @param offset its offset number
+   */
+  public static ToolUse of(Machine machine, Placed placed, Tool tool, int offset) {
+    UsePlace place = new UsePlace(machine, placed);
+    Optional<ToolClass> known = ToolClasses.named(tool.toolClass());
+    Process process = known.map(one -> one.sheet().process()).orElse(Process.MILLING);
+    boolean turns = process == Process.TURNING;
+    boolean driven = process != Process.PROBING && !turns && place.drives();
+    Work work = turns ? turned(tool) : Work.CENTER;
+    boolean lathe = !place.works().isEmpty();
+    boolean across = lathe && (driven || work == Work.EXTERNAL);
+    return new ToolUse(
+        driven,
+        place.reached().stream().findFirst().orElse(""),
+        across ? ACROSS : ALONG,
+        work,
+        rakeUp(place.side(), tool),
+        known.map(one -> SetPoint.of(one).getFirst()).orElse(SetPoint.MILL_TIP),
+        List.of(offset),
+        true,
+        null,
+        null,
+        machine.outputs().hoodFrom(),
+        machine.outputs().blower(),
+        machine.outputs().coolant().stream().findFirst().orElse(""));
+  }
+
+  /** Bars with a least bore work inside, face groovers on a face, all others outside. */
+  private static Work turned(Tool tool) {
+    return tool.has("DMIN") ? Work.INTERNAL : tool.has("DAXN") ? Work.FACE : Work.EXTERNAL;
+  }
+
+  /** So that a tool that cuts towards its chuck has the work turn as it usually does. */
+  private static boolean rakeUp(Side side, Tool tool) {
+    boolean left = tool.word("HAND").orElse("R").equals("L");
+    return left != (side == Side.FRONT);
+  }
+}

@@ -1,0 +1,88 @@
+package arborline.server.machine;
+
+import arborline.core.machine.Machine;
+import arborline.core.machine.Machine.Placed;
+import arborline.core.storage.StorageDefinition;
+import arborline.core.tool.Tool;
+import arborline.core.use.ToolUse;
+import arborline.core.use.UseReader;
+import arborline.core.use.UsualUse;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How tools are, or would usually be, used at a machine. */
+@Service
+public class MachineUses {
+
+  private final Machines machines;
+  private final PlanRepository places;
+  private final Plans plans;
+  private final UseStore store;
+
+  MachineUses(Machines machines, PlanRepository places, Plans plans, UseStore store) {
+    this.machines = machines;
+    this.places = places;
+    this.plans = plans;
+    this.store = store;
+  }
+
+  /**
+   * A tool at a machine.
+   *
+   * @param offsets its offset numbers
+   * @param orientation tip orientation; empty where none follows
+   */
+  public record UsedTool(List<Integer> offsets, Optional<Integer> orientation) {}
+
+  /**
+   * By tool: as they are planned, else as they usually would be.
+   *
+   * @param tools by id
+   * @param numbers by tool id
+   */
+  @Transactional(readOnly = true)
+  public Map<Long, UsedTool> of(
+      String machineId, Map<Long, Tool> tools, Map<Long, Integer> numbers) {
+    Machine machine = machines.get(machineId).machine();
+    Map<Long, PlanPlace> planned = new HashMap<>();
+    places.findByMachineId(machineId).forEach(place -> planned.put(place.toolId, place));
+    Map<String, ToolUse> kept = store.all(machineId);
+    Map<Long, UsedTool> used = new HashMap<>();
+    tools.forEach((id, tool) -> {
+      Optional<PlanPlace> place = Optional.ofNullable(planned.get(id));
+      Optional<Placed> placed = place.flatMap(there -> machine.placed(there.place));
+      used.put(
+          id,
+          placed.isPresent()
+              ? planned(machine, placed.get(), place.get(), tool, kept)
+              : usual(machine, tool, numbers.getOrDefault(id, 1)));
+    });
+    return used;
+  }
+
+  private UsedTool planned(
+      Machine machine, Placed placed, PlanPlace place, Tool tool, Map<String, ToolUse> kept) {
+    ToolUse use =
+        Optional.ofNullable(kept.get(UseStore.key(place.toolId, place.place)))
+            .orElseGet(() -> UsualUse.of(machine, placed, tool, plans.offset(place)));
+    return new UsedTool(
+        use.offsets(), Optional.ofNullable(UseReader.of(machine, placed, tool, use).orientation()));
+  }
+
+  /** In the first storage where a tip orientation follows. */
+  private static UsedTool usual(Machine machine, Tool tool, int number) {
+    Optional<Integer> orientation = Optional.empty();
+    for (StorageDefinition storage : machine.storages()) {
+      Placed first = new Placed(storage, 0);
+      ToolUse use = UsualUse.of(machine, first, tool, number);
+      orientation =
+          orientation.or(
+              () -> Optional.ofNullable(UseReader.of(machine, first, tool, use).orientation()));
+    }
+    return new UsedTool(List.of(number), orientation);
+  }
+}

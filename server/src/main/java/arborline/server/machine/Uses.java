@@ -1,0 +1,292 @@
+package arborline.server.machine;
+
+import arborline.core.finding.Finding;
+import arborline.core.finding.Severity;
+import arborline.core.machine.Machine;
+import arborline.core.machine.Machine.Placed;
+import arborline.core.machine.MachineSpindle;
+import arborline.core.machine.MachineSpindle.Carries;
+import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClasses;
+import arborline.core.use.SetPoint;
+import arborline.core.use.ToolUse;
+import arborline.core.use.UseReader;
+import arborline.core.use.UseReading;
+import arborline.core.use.UsualUse;
+import arborline.server.account.Permission;
+import arborline.server.live.Live;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
+import arborline.server.trail.Undo;
+import arborline.server.trail.UndoKind;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How planned tools are used in their places. */
+@Service
+class Uses implements Undo<Uses.Chosen> {
+
+  private static final UndoKind<Chosen> KIND =
+      new UndoKind<>("plan.use", 1, Chosen.class, Permission.LOAD);
+
+  private final Machines machines;
+  private final Plans plans;
+  private final PlanRepository places;
+  private final PickedTools picked;
+  private final UseStore store;
+  private final Trail trail;
+  private final Live live;
+  private final Json json;
+
+  Uses(
+      Machines machines,
+      Plans plans,
+      PlanRepository places,
+      PickedTools picked,
+      UseStore store,
+      Trail trail,
+      Live live,
+      Json json) {
+    this.machines = machines;
+    this.plans = plans;
+    this.places = places;
+    this.picked = picked;
+    this.store = store;
+    this.trail = trail;
+    this.live = live;
+    this.json = json;
+  }
+
+  /** A use before and after; null for the usual one. */
+  record Chosen(
+      String machine, String place, long toolId, @Nullable String before, @Nullable String after) {}
+
+  /**
+   * A use with what follows from it and what could be chosen instead.
+   *
+   * @param usual true where nobody chose another
+   * @param turnsWork true where the machine turns work, so that it matters how a tool stands
+   * @param setPoints that a tool of this class can be set by
+   * @param spindles that a tool in this place reaches
+   * @param undo null where it was only looked at
+   */
+  record UseView(
+      ToolUse use,
+      boolean usual,
+      UseReading reading,
+      boolean turnsWork,
+      List<SetPoint> setPoints,
+      List<String> spindles,
+      List<String> coolants,
+      @Nullable Long undo) {}
+
+  /**
+   * A use in short.
+   *
+   * @param holds why it cannot be so, in sentences
+   */
+  record UseHead(
+      boolean driven, @Nullable Integer orientation, @Nullable String sense, List<String> holds) {}
+
+  private record There(Machine machine, Placed placed, PlanPlace planned, Tool tool) {}
+
+  /** What is planned for a place, with nobody else changing it where that is wanted. */
+  private There there(Machine machine, String place) {
+    PlanPlace planned =
+        places
+            .findByMachineIdAndPlace(machine.id(), place)
+            .orElseThrow(() -> Refusal.notFound("nothing is planned for " + machine.words(place)));
+    Placed placed =
+        machine.placed(place).orElseThrow(() -> Refusal.notFound("there is no place " + place));
+    return new There(
+        machine, placed, planned, picked.one(planned.toolId, planned.library()).tool());
+  }
+
+  /** Uses of a plan in short, by place. */
+  @Transactional(readOnly = true)
+  Map<String, UseHead> heads(
+      Machine machine, Map<String, Plans.Planned> plan, Map<Long, Tool> tools) {
+    Map<String, ToolUse> kept = store.all(machine.id());
+    Map<String, UseHead> heads = new HashMap<>();
+    plan.forEach((place, planned) ->
+        machine
+            .placed(place)
+            .filter(placed -> tools.containsKey(planned.toolId()))
+            .ifPresent(placed -> {
+              Tool tool = tools.get(planned.toolId());
+              ToolUse use =
+                  Optional.ofNullable(kept.get(UseStore.key(planned.toolId(), place)))
+                      .orElseGet(
+                          () -> UsualUse.of(machine, placed, tool, plans.offset(planned.entry())));
+              UseReading reading = UseReader.of(machine, placed, tool, use);
+              heads.put(
+                  place,
+                  new UseHead(
+                      use.driven(),
+                      reading.orientation(),
+                      reading.sense(),
+                      holds(reading).stream().map(Finding::message).toList()));
+            }));
+    return heads;
+  }
+
+  @Transactional(readOnly = true)
+  UseView of(String machineId, String place) {
+    There there = there(machines.get(machineId).machine(), place);
+    Optional<ToolUse> kept = kept(there);
+    return view(there, kept.orElseGet(() -> usual(there)), kept.isEmpty(), null);
+  }
+
+  private Optional<ToolUse> kept(There there) {
+    return store
+        .written(there.machine().id(), there.planned().toolId, there.planned().place)
+        .map(written -> json.read(written, ToolUse.class));
+  }
+
+  private ToolUse usual(There there) {
+    return UsualUse.of(
+        there.machine(), there.placed(), there.tool(), plans.offset(there.planned()));
+  }
+
+  private UseView view(There there, ToolUse use, boolean usual, @Nullable Long undo) {
+    UseReading reading = UseReader.of(there.machine(), there.placed(), there.tool(), use);
+    List<Finding> findings = new ArrayList<>(reading.findings());
+    findings.addAll(offsets(there, use));
+    return new UseView(
+        use,
+        usual,
+        new UseReading(
+            reading.orientation(),
+            reading.sense(),
+            reading.tip(),
+            reading.feed(),
+            reading.clearances(),
+            reading.view(),
+            reading.front(),
+            findings),
+        there.machine().spindles().stream().anyMatch(spindle -> spindle.carries() == Carries.WORK),
+        ToolClasses.named(there.tool().toolClass()).map(SetPoint::of).orElse(List.of()),
+        there.machine().spindles().stream()
+            .filter(spindle -> spindle.carries() == Carries.WORK)
+            .map(MachineSpindle::name)
+            .filter(name ->
+                there.placed().storage().turret() == null
+                    || there.placed().storage().turret().reaches().contains(name))
+            .toList(),
+        there.machine().outputs().coolant(),
+        undo);
+  }
+
+  /** Offset numbers that another tool has, or that the control gives by itself. */
+  private List<Finding> offsets(There there, ToolUse use) {
+    List<Finding> findings = new ArrayList<>();
+    Map<String, ToolUse> kept = store.all(there.machine().id());
+    for (PlanPlace other : places.findByMachineId(there.machine().id())) {
+      List<Integer> theirs =
+          Optional.ofNullable(kept.get(UseStore.key(other.toolId, other.place)))
+              .map(ToolUse::offsets)
+              .orElseGet(() -> List.of(plans.offset(other)));
+      use.offsets().stream()
+          .filter(number -> other.toolId != there.planned().toolId && theirs.contains(number))
+          .findFirst()
+          .ifPresent(number ->
+              findings.add(
+                  Finding.hold(
+                      "use-offset-taken",
+                      "offset number %d is that of %s in %s"
+                          .formatted(
+                              number, plans.code(other), there.machine().words(other.place)))));
+    }
+    boolean bound = !there.machine().habits().dialect().isEmpty();
+    if (bound && !use.offsets().equals(List.of(plans.offset(there.planned())))) {
+      findings.add(
+          Finding.hold(
+              "use-offset-bound",
+              "the control of %s keeps the offsets of a tool under its number, %d"
+                  .formatted(there.machine().name(), plans.offset(there.planned()))));
+    }
+    return findings;
+  }
+
+  private static List<Finding> holds(UseReading reading) {
+    return reading.findings().stream()
+        .filter(finding -> finding.severity() == Severity.HOLD)
+        .toList();
+  }
+
+  /** What a use would come to. */
+  @Transactional(readOnly = true)
+  UseView look(String machineId, String place, UseOrder order) {
+    There there = there(machines.get(machineId).machine(), place);
+    return view(there, order.on(kept(there).orElseGet(() -> usual(there))), false, null);
+  }
+
+  /** Has a tool be used so. */
+  @Transactional
+  UseView choose(String machineId, String place, UseOrder order) {
+    There there = there(machines.lock(machineId).machine(), place);
+    ToolUse use = order.on(kept(there).orElseGet(() -> usual(there)));
+    UseView view = view(there, use, false, null);
+    List<Finding> holds = holds(view.reading());
+    if (!holds.isEmpty()) {
+      throw Refusal.conflict(
+          "%s cannot be used so: %s".formatted(there.tool().code(), holds.getFirst().message()),
+          holds);
+    }
+    return view(there, use, false, keep(there, json.text(use)));
+  }
+
+  /** Has a tool be used as it usually is. */
+  @Transactional
+  UseView reset(String machineId, String place) {
+    There there = there(machines.lock(machineId).machine(), place);
+    return view(there, usual(there), true, keep(there, null));
+  }
+
+  private long keep(There there, @Nullable String after) {
+    PlanPlace planned = there.planned();
+    String machine = there.machine().id();
+    String before = store.written(machine, planned.toolId, planned.place).orElse(null);
+    store.write(machine, planned.toolId, planned.place, after);
+    live.say("machine", machine, "plan");
+    return trail.record(
+        TrailRecord.of(
+                "machine",
+                machine,
+                "chose how %s is used in %s"
+                    .formatted(there.tool().code(), there.machine().words(planned.place)))
+            .undoneBy(KIND, new Chosen(machine, planned.place, planned.toolId, before, after)));
+  }
+
+  @Override
+  public UndoKind<Chosen> kind() {
+    return KIND;
+  }
+
+  @Override
+  public void takeBack(Chosen chosen) {
+    Machine machine = machines.lock(chosen.machine()).machine();
+    String now = store.written(chosen.machine(), chosen.toolId(), chosen.place()).orElse(null);
+    boolean there =
+        places
+            .findByMachineIdAndPlace(chosen.machine(), chosen.place())
+            .filter(planned -> planned.toolId == chosen.toolId())
+            .isPresent();
+    if (!there || !Objects.equals(now, chosen.after())) {
+      throw Refusal.conflict(
+          "%s was planned anew since; take that back first"
+              .formatted(machine.words(chosen.place())));
+    }
+    store.write(chosen.machine(), chosen.toolId(), chosen.place(), chosen.before());
+    live.say("machine", chosen.machine(), "plan");
+  }
+}

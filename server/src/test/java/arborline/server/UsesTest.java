@@ -1,0 +1,122 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.node.ObjectNode;
+
+/** How planned tools are used in their places. */
+class UsesTest extends ServerTest {
+
+  private String machine;
+  private long library;
+  private long drill;
+
+  @BeforeEach
+  void aTurningCentreWithADrill() {
+    String unique = Long.toString(System.nanoTime(), 36).toUpperCase();
+    machine = "U" + unique.substring(unique.length() - 8);
+    ObjectNode definition = (ObjectNode) lead.get("/api/v1/machines/L1").at("machine").deepCopy();
+    definition.put("id", machine).put("name", "Uses " + machine);
+    assertEquals(201, lead.post("/api/v1/machines", Api.body("machine", definition)).status());
+    library = library("Uses " + machine);
+    drill = tool("UD", "drill-twist", "DC=10 DMM=10 LCF=61 OAL=103 LU=50 SIG=140 NOF=2");
+    put("1", drill);
+  }
+
+  private long tool(String prefix, String toolClass, String values) {
+    return lead.post(
+            "/api/v1/libraries/%d/tools".formatted(library),
+            Draft.of(prefix + "-" + library, "Tool " + prefix, toolClass, values))
+        .number("toolId");
+  }
+
+  private Api.Answer put(String place, long tool) {
+    Api.Answer put =
+        lead.send(
+            "PUT",
+            "/api/v1/machines/%s/plan/%s".formatted(machine, place),
+            Api.body("toolId", tool));
+    assertEquals(200, put.status(), put.toString());
+    return put;
+  }
+
+  private String use(String place) {
+    return "/api/v1/machines/%s/plan/%s/use".formatted(machine, place);
+  }
+
+  private Api.Answer choose(String place, Object... order) {
+    return lead.send("PUT", use(place), Api.body(order));
+  }
+
+  @Test
+  void aDrillStandsStillOnTheCentreLineAndTurnsAcrossInADrivenStation() {
+    Api.Answer still = lead.get(use("1"));
+    assertEquals(200, still.status(), still.toString());
+    assertTrue(still.at("usual").asBoolean());
+    assertEquals(7, still.at("reading").get("orientation").asInt());
+    assertFalse(still.at("reading").get("view").isNull());
+    Api.Answer refused = choose("1", "driven", true);
+    assertEquals(409, refused.status());
+    assertTrue(refused.text("detail").contains("station 1 drives nothing"));
+    put("2", drill);
+    Api.Answer driven = lead.get(use("2"));
+    assertEquals(8, driven.at("reading").get("orientation").asInt());
+    Api.Answer along = choose("2", "angle", 0);
+    assertEquals(200, along.status(), along.toString());
+    assertEquals(7, along.at("reading").get("orientation").asInt());
+    assertEquals(
+        7,
+        lead.get("/api/v1/machines/" + machine)
+            .at("plan")
+            .get(0)
+            .get("use")
+            .get("orientation")
+            .asInt());
+    assertEquals(
+        204, lead.post("/api/v1/trail/%d/undo".formatted(along.number("undo")), null).status());
+    assertTrue(lead.get(use("2")).at("usual").asBoolean());
+  }
+
+  @Test
+  void aUseIsLookedAtBeforeItIsChosenAndGoesBackToTheUsualOne() {
+    Api.Answer looked =
+        lead.post(use("1") + "/look", Api.body("depth", 60, "offsets", List.of(1, 21)));
+    assertEquals(200, looked.status());
+    assertTrue(looked.toString().contains("60 mm is deeper than it can go: 50 mm"));
+    assertTrue(lead.get(use("1")).at("usual").asBoolean());
+    assertEquals(200, choose("1", "depth", 40, "offsets", List.of(1, 21)).status());
+    assertEquals(40, lead.get(use("1")).at("use").get("depth").asInt());
+    assertEquals(200, choose("1", "unlimited", List.of("depth")).status());
+    assertTrue(lead.get(use("1")).at("use").get("depth").isNull());
+    assertEquals(200, lead.send("DELETE", use("1"), null).status());
+    assertTrue(lead.get(use("1")).at("usual").asBoolean());
+  }
+
+  @Test
+  void anOffsetNumberBelongsToOneTool() {
+    long other = tool("UE", "drill-twist", "DC=8 DMM=8 LCF=53 OAL=91 LU=40 SIG=140 NOF=2");
+    put("3", other);
+    Api.Answer taken = choose("3", "offsets", List.of(1));
+    assertEquals(409, taken.status(), taken.toString());
+    assertTrue(taken.text("detail").contains("offset number 1 is that of UD-" + library));
+  }
+
+  @Test
+  void wrongOrdersAreRefusedInWords() {
+    assertEquals(404, lead.get(use("5")).status());
+    assertEquals(404, lead.get(use("99")).status());
+    assertEquals(400, choose("1", "depth", "1e400").status());
+    assertEquals(400, choose("1", "offsets", java.util.Arrays.asList(1, null)).status());
+    assertEquals(409, choose("1", "offsets", List.of()).status());
+    assertEquals(409, choose("1", "spindle", "sub").status());
+    assertEquals(409, choose("1", "setPoint", "NOSE_CENTRE").status());
+    assertEquals(409, choose("1", "coolant", "steam").status());
+    assertEquals(403, as("OPERATOR").send("PUT", use("1"), Api.body()).status());
+    assertEquals(200, as("OPERATOR").get(use("1")).status());
+  }
+}

@@ -1,0 +1,37 @@
+import { queryOptions } from '@tanstack/svelte-query';
+import { ALL } from '$lib/api/cache';
+import { api, ask } from '$lib/api/client';
+
+/** @param machine those that serve it; of all machines where it is left out */
+export const postsQuery = (machine?: string) =>
+  queryOptions({
+    queryKey: ['post', ALL, machine],
+    queryFn: () => ask(api.GET('/api/v1/posts', { params: { query: { machine } } }))
+  });
+
+export const postQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['post', String(id)],
+    queryFn: () => ask(api.GET('/api/v1/posts/{id}', { params: { path: { id } } }))
+  });
+
+/** What of a library can be posted. */
+export const postCheckQuery = (id: number, library: number) =>
+  queryOptions({
+    queryKey: ['post', String(id), 'check', library],
+    queryFn: () =>
+      ask(api.GET('/api/v1/posts/{id}/check', { params: { path: { id }, query: { library } } }))
+  });
+
+/** What operations begin with, for whoever asks. */
+export const defaultsQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['post', String(id), 'defaults'],
+    queryFn: () => ask(api.GET('/api/v1/posts/{id}/defaults', { params: { path: { id } } }))
+  });
+
+export const defaultKeysQuery = () =>
+  queryOptions({
+    queryKey: ['default keys'],
+    queryFn: () => ask(api.GET('/api/v1/posts/default-keys'))
+  });

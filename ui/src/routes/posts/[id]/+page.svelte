@@ -1,0 +1,78 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { createQuery } from '@tanstack/svelte-query';
+  import type { PostDraft } from '$lib/api/client';
+  import { changePost, deletePost } from '$lib/post/actions';
+  import Defaults from '$lib/post/Defaults.svelte';
+  import PostCheck from '$lib/post/PostCheck.svelte';
+  import PostForm from '$lib/post/PostForm.svelte';
+  import { postQuery } from '$lib/post/queries';
+  import ErrorNote from '$lib/shell/ErrorNote.svelte';
+  import Loading from '$lib/shell/Loading.svelte';
+  import { who } from '$lib/shell/session.svelte';
+  import { capital } from '$lib/shell/text';
+
+  const id = $derived(Number(page.params.id));
+  const post = createQuery(() => postQuery(id));
+  const may = $derived(who.may('EDIT'));
+
+  async function save(draft: PostDraft) {
+    return Boolean(await changePost(id, post.data?.version ?? 0, draft));
+  }
+
+  async function remove() {
+    if (await deletePost(id)) void goto('/posts');
+  }
+</script>
+
+<svelte:head><title>{post.data?.post.name ?? 'Post'} · Arbor Line</title></svelte:head>
+
+{#if post.error}
+  <ErrorNote error={post.error} retry={() => void post.refetch()} />
+{:else if post.data}
+  {@const view = post.data}
+  <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
+    <header class="flex flex-wrap items-center gap-x-4 gap-y-2 pb-3">
+      <h1>{view.post.name}</h1>
+      {#if view.machineName}
+        <a class="text-working hover:underline" href="/machines/{view.machine}"
+          >{view.machineName}</a
+        >
+      {/if}
+      {#if view.libraryName}
+        <a class="text-working hover:underline" href="/libraries/{view.library}"
+          >{view.libraryName}{view.editionNo == null ? '' : `, edition ${view.editionNo}`}</a
+        >
+      {/if}
+      {#if !may}<span class="text-soft">Your role may look at it, not change it.</span>{/if}
+      <span class="ml-auto flex gap-2">
+        <a class="button quiet" href="/posts">All posts</a>
+        <a class="button quiet" href="/api/v1/posts/{id}/file" download>As a file</a>
+        {#if may}<button class="button quiet" onclick={() => void remove()}>Delete</button>{/if}
+      </span>
+    </header>
+    {#each view.strays as stray (stray)}
+      <p class="pb-2 text-query">{capital(stray)}</p>
+    {/each}
+    <div class="flex flex-col gap-8">
+      {#key view.version}
+        <PostForm
+          start={{
+            post: view.post,
+            machine: view.machine,
+            library: view.library,
+            edition: view.edition
+          }}
+          readonly={!may}
+          saving="Save"
+          {save}
+        />
+      {/key}
+      <PostCheck post={id} library={view.libraryName ? view.library : undefined} />
+      <Defaults post={id} machine={view.machine} />
+    </div>
+  </div>
+{:else}
+  <Loading />
+{/if}
