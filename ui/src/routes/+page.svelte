@@ -6,6 +6,7 @@
     nextAtMachines,
     nextInDeliveries,
     nextInLibraries,
+    nextInLinks,
     nextInProposals
   } from '$lib/today/next';
   import NextList from '$lib/today/NextList.svelte';
@@ -17,6 +18,7 @@
   import Loading from '$lib/shell/Loading.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import MachineToday from '$lib/machine/MachineToday.svelte';
+  import { linksQuery } from '$lib/link/queries';
   import { count } from '$lib/shell/text';
 
   const deliveries = createQuery(deliveriesQuery);
@@ -39,12 +41,14 @@
     )
   );
   const inProposals = $derived(nextInProposals(proposals.data?.items ?? []));
+  const links = createQuery(linksQuery);
+  const inLinks = $derived(nextInLinks(links.data?.items ?? [], who.may('EDIT')));
   const inLibraries = $derived(nextInLibraries(overview.data?.items ?? []));
   /** Whoever receives sees that first, whoever loads machines those. */
   const next = $derived(
     who.may('RECEIVE')
-      ? [...inProposals, ...inLibraries, ...inDeliveries, ...atMachines]
-      : [...inProposals, ...atMachines, ...inLibraries, ...inDeliveries]
+      ? [...inProposals, ...inLibraries, ...inLinks, ...inDeliveries, ...atMachines]
+      : [...inProposals, ...atMachines, ...inLibraries, ...inLinks, ...inDeliveries]
   );
   const reading = $derived((deliveries.data?.items ?? []).filter(isRead));
   const known = $derived(deliveries.data && machines.data && proposals.data);

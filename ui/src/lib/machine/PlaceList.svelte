@@ -6,12 +6,15 @@
     storage,
     chosen = null,
     marks = {},
+    alone = false,
     onchoose
   }: {
     machine: MachineView;
     storage: StorageView;
     chosen?: string | null;
     marks?: Record<string, string>;
+    /** True where no drawing with the same places stands beside it. */
+    alone?: boolean;
     onchoose: (place: string) => void;
   } = $props();
 
@@ -27,7 +30,7 @@
           'flex h-[24px] w-full items-center gap-2 border-b border-hairline text-left hover:bg-faint',
           chosen === spot.place && 'bg-faint'
         ]}
-        tabindex="-1"
+        tabindex={alone ? 0 : -1}
         onclick={() => onchoose(spot.place)}
       >
         <span class={['w-8 shrink-0 text-right', marks[spot.place] && 'font-semibold text-query']}

@@ -22,6 +22,7 @@
     { title: 'Holders, extensions, collets', href: '/holders' },
     { title: 'Machines', href: '/machines' },
     { title: 'Posts', href: '/posts' },
+    { title: 'Links', href: '/links' },
     { title: 'Tool tables', href: '/tables' },
     { title: 'Trail', href: '/trail' },
     { title: 'My account', href: '/account' },

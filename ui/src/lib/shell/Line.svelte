@@ -41,7 +41,8 @@
       ['/tools', '/holders', '/basket', '/duplicates', '/proposals', '/outlets'].some((beside) =>
         at.startsWith(beside)
       );
-    const post = href === '/machines' && (at === '/posts' || at.startsWith('/posts/'));
+    const post =
+      href === '/machines' && (at === '/posts' || at === '/links' || at.startsWith('/posts/'));
     return at === href || at.startsWith(href + '/') || tool || post;
   }
 

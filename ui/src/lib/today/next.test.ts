@@ -6,7 +6,13 @@ import type {
   ProposalHead,
   Reconciliation
 } from '$lib/api/client';
-import { nextAtMachines, nextInDeliveries, nextInLibraries, nextInProposals } from './next';
+import {
+  nextAtMachines,
+  nextInDeliveries,
+  nextInLibraries,
+  nextInLinks,
+  nextInProposals
+} from './next';
 
 const delivery = (parts: Partial<Delivery>) =>
   ({
@@ -51,6 +57,15 @@ describe('what to do next', () => {
     expect(`${one.number} ${one.text}`).toBe('2 changes of Marram milling proposed by anna');
     expect(one).toMatchObject({ act: 'Answer', href: '/proposals/7' });
     expect(nextInProposals([proposal({ toMe: false })])).toEqual([]);
+  });
+
+  it('counts links that lead nowhere', () => {
+    const end = { kind: 'MACHINE' as const, id: 'M1', name: 'M1 Heron' };
+    const sound = { from: end, to: end, relation: 'serves' };
+    expect(nextInLinks([sound], true)).toEqual([]);
+    const [one] = nextInLinks([sound, { ...sound, stray: 'it was retired' }], true);
+    expect(`${one.number} ${one.text}`).toBe('1 link that leads nowhere');
+    expect(one).toMatchObject({ act: 'Set anew', href: '/links' });
   });
 
   it('tells whoever proposed of the answer until he has read it', () => {

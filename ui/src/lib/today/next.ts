@@ -1,6 +1,7 @@
 import type {
   Delivery,
   LibraryRow,
+  Link,
   MachineView,
   ProposalHead,
   Reconciliation
@@ -100,6 +101,22 @@ export function nextAtMachines(machines: Watched[], may: boolean): Next[] {
     ];
     return waits.filter(({ number }) => number > 0);
   });
+}
+
+/** Links that lead nowhere. */
+export function nextInLinks(links: Link[], may: boolean): Next[] {
+  const strays = links.filter(({ stray }) => stray).length;
+  return strays === 0
+    ? []
+    : [
+        {
+          kind: 'query',
+          number: strays,
+          text: `${plural(strays, 'link')} that ${strays === 1 ? 'leads' : 'lead'} nowhere`,
+          act: may ? 'Set anew' : 'Look',
+          href: '/links'
+        }
+      ];
 }
 
 /** Proposals that wait for an answer, and answers that wait to be read. */

@@ -14,6 +14,7 @@
   <header class="flex items-center gap-4">
     <h1>Machines</h1>
     <a class="text-working hover:underline" href="/posts">Posts</a>
+    <a class="text-working hover:underline" href="/links">Links</a>
     {#if who.may('EDIT')}
       <a class="button ml-auto" href="/machines/new">New machine</a>
     {/if}

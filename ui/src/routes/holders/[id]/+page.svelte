@@ -13,6 +13,7 @@
   } from '$lib/stack/actions';
   import { Problem, type Component, type Finding, type StackKept } from '$lib/api/client';
   import Attachments from '$lib/attachment/Attachments.svelte';
+  import Touched from '$lib/link/Touched.svelte';
   import Origin from '$lib/package/Origin.svelte';
   import CentreLine from '$lib/drawing/CentreLine.svelte';
   import Parts from '$lib/drawing/Parts.svelte';
@@ -170,6 +171,7 @@
     {#if !fresh}<Origin owner="components" {id} />{/if}
     <div class="ml-auto flex gap-2">
       {#if !fresh}
+        <Touched kind="HOLDER" id={String(id)} name={draft.code} />
         <button class="button" onclick={() => (versions = true)}>Versions</button>
         <a class="button" href="/trail?kind=component&subject={id}">History</a>
       {/if}

@@ -161,25 +161,26 @@
             </header>
           {/if}
           <div class={circle ? 'flex flex-wrap items-start gap-6' : ''}>
-            <StorageDrawing
-              machine={view}
-              {storage}
-              {chosen}
-              {refusals}
-              {zoom}
-              onchoose={choose}
-              ondropped={may
-                ? (place, data) => {
-                    const tool = dropped(data);
-                    if (tool) void put(place, tool);
-                  }
-                : undefined}
-            />
-            {#if circle}
-              <div class="min-w-[300px] flex-1">
-                <PlaceList machine={view} {storage} {chosen} onchoose={choose} />
-              </div>
-            {/if}
+            <!-- A row does not fit a phone; there it is a list. -->
+            <div class={circle ? '' : 'max-sm:hidden'}>
+              <StorageDrawing
+                machine={view}
+                {storage}
+                {chosen}
+                {refusals}
+                {zoom}
+                onchoose={choose}
+                ondropped={may
+                  ? (place, data) => {
+                      const tool = dropped(data);
+                      if (tool) void put(place, tool);
+                    }
+                  : undefined}
+              />
+            </div>
+            <div class={circle ? 'min-w-[300px] flex-1' : 'sm:hidden'}>
+              <PlaceList machine={view} {storage} {chosen} alone={!circle} onchoose={choose} />
+            </div>
           </div>
         </section>
       {/each}

@@ -4,6 +4,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import type { PostDraft } from '$lib/api/client';
   import { changePost, deletePost } from '$lib/post/actions';
+  import Touched from '$lib/link/Touched.svelte';
   import Defaults from '$lib/post/Defaults.svelte';
   import PostCheck from '$lib/post/PostCheck.svelte';
   import PostForm from '$lib/post/PostForm.svelte';
@@ -47,6 +48,7 @@
       {/if}
       {#if !may}<span class="text-soft">Your role may look at it, not change it.</span>{/if}
       <span class="ml-auto flex gap-2">
+        <Touched kind="POST" id={String(id)} name={view.post.name} />
         <a class="button quiet" href="/posts">All posts</a>
         <a class="button quiet" href="/api/v1/posts/{id}/file" download>As a file</a>
         {#if may}<button class="button quiet" onclick={() => void remove()}>Delete</button>{/if}

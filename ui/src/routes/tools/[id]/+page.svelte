@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Touched from '$lib/link/Touched.svelte';
   import Origin from '$lib/package/Origin.svelte';
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
@@ -214,6 +215,7 @@
     {#if known?.cuts}
       <a class="button" href="/tools/{id}/cutting">Cutting data</a>
     {/if}
+    <Touched kind="TOOL" id={String(id)} name={shown.code} />
     <SaveAs {id} solid={rotates} />
     {#if !may && proposedTo !== null}
       <div class="ml-auto flex items-center gap-2">

@@ -18,7 +18,15 @@ public final class Bench {
         arguments.length > 2
             ? Set.of(Arrays.copyOfRange(arguments, 2, arguments.length))
             : Set.of(
-                "knowledge", "files", "solids", "table", "duplicates", "readers", "import", "list");
+                "knowledge",
+                "files",
+                "solids",
+                "table",
+                "loads",
+                "duplicates",
+                "readers",
+                "import",
+                "list");
     if (wanted.contains("knowledge")) {
       new KnowledgeFigures().print();
     }
@@ -30,6 +38,9 @@ public final class Bench {
     }
     if (wanted.contains("table")) {
       new ReconciliationFigure().print();
+    }
+    if (wanted.contains("loads")) {
+      new LoadFigure().print();
     }
     if (wanted.contains("duplicates")) {
       new DuplicateFigure().print();

@@ -63,12 +63,6 @@ class ShotsTest {
                 .first())
         .isVisible();
     shot(page, "library");
-    Journey.button(page, "Board").click();
-    steps.choose("Grouped", "by class");
-    assertThat(page.getByText("Corner-radius end mill").first()).isVisible();
-    shot(page, "board");
-    steps.choose("Grouped", "not grouped");
-    Journey.button(page, "List").click();
     page.navigate("/duplicates");
     Journey.button(page, "Search the shop").click();
     assertThat(page.getByText("the same code, spelt otherwise").first()).isVisible();
@@ -126,6 +120,12 @@ class ShotsTest {
     steps.load("Shop milling", "MC-DR10", 8, "130.5", "9.99");
     steps.load("Shop milling", "MC-TPM6", 12, "128.4", "6");
     shot(page, "machine");
+    page.navigate("/machines/L1");
+    page.locator("#place-L1-2").click();
+    Journey.button(page, "More").click();
+    assertThat(page.getByLabel("The tool at the work, seen from above")).isVisible();
+    shot(page, "turret");
+    page.navigate("/machines/M1");
     Journey.link(page, "Compare with the control").click();
     assertThat(page.getByText("Show what will be written")).isVisible();
     page.reload();

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Touched from '$lib/link/Touched.svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
@@ -24,7 +25,10 @@
     <p><a class="text-soft hover:text-working" href="/libraries/{id}">{library.data.name}</a></p>
     <div class="flex max-w-3xl items-center gap-3">
       <h1>Settings</h1>
-      <a class="button ml-auto" href="/libraries/{id}/rights">Sharing</a>
+      <span class="ml-auto"
+        ><Touched kind="LIBRARY" id={String(id)} name={library.data.name} /></span
+      >
+      <a class="button" href="/libraries/{id}/rights">Sharing</a>
       <a class="button" href="/libraries/{id}/editions">Editions</a>
       <a class="button" href="/libraries/{id}/base">Base</a>
       <a class="button" href="/outlets?library={id}">Outlets</a>

@@ -6,6 +6,7 @@
   import { changeDefinition, lookAtDefinition, retireMachine } from '$lib/machine/actions';
   import Definition from '$lib/machine/definition/Definition.svelte';
   import { machineQuery } from '$lib/machine/queries';
+  import Touched from '$lib/link/Touched.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import { who } from '$lib/shell/session.svelte';
@@ -46,6 +47,7 @@
       <span class="text-soft">Your role may look at it, not change it.</span>
     {/if}
     <span class="ml-auto flex gap-2">
+      <Touched kind="MACHINE" {id} name={machine.data.machine.name} />
       <a class="button quiet" href="/api/v1/machines/{id}/definition" download>As a file</a>
       {#if may}
         <a class="button quiet" href="/machines/new?copy={id}">Copy</a>

@@ -26,13 +26,14 @@ public final class LoadPlanner {
   private static final Set<Rule> ALL = EnumSet.allOf(Rule.class);
 
   private final Duration time;
+  private long end = Long.MAX_VALUE;
   private volatile CpSolver running;
   private volatile boolean stopped;
 
   /**
    * A planner.
    *
-   * @param time how long it may look for the fewest moves
+   * @param time how long it may look, all in all
    */
   public LoadPlanner(Duration time) {
     Loader.loadNativeLibraries();
@@ -45,6 +46,7 @@ public final class LoadPlanner {
    * @throws LoadUnsettledException where neither is known in the time there is
    */
   public LoadAnswer plan(LoadProblem problem) {
+    end = System.nanoTime() + time.toNanos();
     List<LoadObstacle> obstacles = new SingleObstacles(problem).all();
     if (obstacles.isEmpty()) {
       obstacles = new SetObstacles(problem, this::possible).all();
@@ -186,10 +188,15 @@ public final class LoadPlanner {
     }
   }
 
+  /** Seconds that are left to look. */
+  private double left() {
+    return Math.max(0, (end - System.nanoTime()) / 1e9);
+  }
+
   private CpSolver solver() {
     CpSolver solver = new CpSolver();
     running = solver;
-    solver.getParameters().setMaxTimeInSeconds(stopped ? 0 : time.toMillis() / 1000.0);
+    solver.getParameters().setMaxTimeInSeconds(stopped ? 0 : left());
     solver
         .getParameters()
         .setNumWorkers(Math.clamp(Runtime.getRuntime().availableProcessors(), 1, 8));

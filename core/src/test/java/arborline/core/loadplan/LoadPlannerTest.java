@@ -1,6 +1,7 @@
 package arborline.core.loadplan;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.storage.Storage;
@@ -29,7 +30,9 @@ class LoadPlannerTest {
       List.of(StorageForm.CHAIN, StorageForm.RACK, StorageForm.CAROUSEL, StorageForm.TURRET);
   private static final int LOADS = 150;
 
-  private final LoadPlanner planner = new LoadPlanner(Duration.ofSeconds(30));
+  private static LoadAnswer plan(LoadProblem problem) {
+    return new LoadPlanner(Duration.ofSeconds(30)).plan(problem);
+  }
 
   private static BigDecimal of(double size) {
     return BigDecimal.valueOf(size);
@@ -110,7 +113,7 @@ class LoadPlannerTest {
     Random random = new Random(11);
     for (int load = 0; load < LOADS; load++) {
       LoadProblem problem = random(random);
-      LoadAnswer answer = planner.plan(problem);
+      LoadAnswer answer = plan(problem);
       Optional<Integer> fewest = SmallLoads.fewest(problem);
       assertEquals(
           fewest,
@@ -132,7 +135,7 @@ class LoadPlannerTest {
     }
     tools.put("LONG", tool(200, 1, null, null));
     LoadAnswer answer =
-        planner.plan(
+        plan(
             new LoadProblem(
                 List.of(storage(StorageForm.RACK, 5, false, null)),
                 Map.of(),
@@ -145,6 +148,23 @@ class LoadPlannerTest {
         answer.obstacles().stream().map(LoadObstacle::reason).toList());
     assertEquals(1, answer.leftOut().size());
     assertEquals(3, answer.placement().size());
+  }
+
+  @Test
+  void whatIsStoppedOrHasNoTimeIsNotClaimedToBeImpossible() {
+    LoadProblem problem =
+        new LoadProblem(
+            List.of(storage(StorageForm.RACK, 5, false, null)),
+            Map.of(),
+            Map.of("A", tool(100, 1, null, null), "B", tool(100, 1, null, null)),
+            Map.of(),
+            List.of("A", "B"),
+            Set.of());
+    LoadPlanner stopped = new LoadPlanner(Duration.ofSeconds(30));
+    stopped.stop();
+    assertThrows(LoadUnsettledException.class, () -> stopped.plan(problem));
+    LoadPlanner hurried = new LoadPlanner(Duration.ZERO);
+    assertThrows(LoadUnsettledException.class, () -> hurried.plan(problem));
   }
 
   @Test
@@ -165,7 +185,7 @@ class LoadPlannerTest {
         new LoadTool(slim.body(), Map.of(), none, Optional.empty(), Optional.empty());
     List<Storage> turret = List.of(storage(StorageForm.TURRET, 3, true, null));
     LoadAnswer answer =
-        planner.plan(
+        plan(
             new LoadProblem(
                 turret,
                 Map.of(),
@@ -176,7 +196,7 @@ class LoadPlannerTest {
     assertEquals("MILL", answer.placement().get(new LoadPlace(0, 1)));
     assertEquals(2, answer.moves().size());
     LoadAnswer refused =
-        planner.plan(
+        plan(
             new LoadProblem(
                 turret, Map.of(), Map.of("MILL", unsuited), Map.of(), List.of("MILL"), Set.of()));
     assertEquals(
@@ -190,7 +210,7 @@ class LoadPlannerTest {
     tools.put("IN", tool(40, 1, null, null));
     tools.put("THERE", tool(40, 1, null, null));
     LoadAnswer answer =
-        planner.plan(
+        plan(
             new LoadProblem(
                 List.of(storage(StorageForm.RACK, 8, false, null)),
                 Map.of(new LoadPlace(0, 2), "IN"),

@@ -47,7 +47,7 @@ class LoadPlanController {
   LoadPlanAnswer plan(@RequestBody LoadInput input) {
     LoadInputReader reader = new LoadInputReader(input);
     LoadProblem problem = reader.problem();
-    LoadAnswer answer = planning.plan(problem);
+    LoadAnswer answer = planning.explain(problem);
     Map<String, String> placement = new TreeMap<>();
     answer.placement().forEach((place, tool) -> placement.put(reader.name(place), tool));
     return new LoadPlanAnswer(

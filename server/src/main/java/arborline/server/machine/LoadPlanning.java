@@ -15,14 +15,19 @@ import java.util.concurrent.TimeUnit;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
-/** Plans loads, one at a time: each takes all processors there are. */
+/**
+ * Plans loads, one at a time: each takes all processors there are. Those of machines do not wait
+ * for those that somebody only wants explained.
+ */
 @Component
 public class LoadPlanning {
 
   private static final Duration TIME = Duration.ofSeconds(8);
+  private static final Duration EXPLAINED = Duration.ofSeconds(5);
   private static final Duration PATIENCE = Duration.ofSeconds(40);
 
   private final Semaphore turn = new Semaphore(1, true);
+  private final Semaphore explaining = new Semaphore(1, true);
 
   /** What is looked for, by who wants it. */
   private final Map<String, LoadPlanner> running = new ConcurrentHashMap<>();
@@ -32,21 +37,30 @@ public class LoadPlanning {
    *
    * @throws Refusal where others plan for too long, or it is not settled in the time there is
    */
-  public LoadAnswer plan(LoadProblem problem) {
+  LoadAnswer plan(LoadProblem problem) {
     LoadPlanner planner = new LoadPlanner(TIME);
     running.put(Actor.name(), planner);
     try {
-      waitForTurn();
-      try {
-        return planner.plan(problem);
-      } finally {
-        turn.release();
-      }
+      return inTurn(turn, planner, problem);
+    } finally {
+      running.remove(Actor.name(), planner);
+    }
+  }
+
+  /** As {@link #plan}, for a problem that somebody sends. */
+  public LoadAnswer explain(LoadProblem problem) {
+    return inTurn(explaining, new LoadPlanner(EXPLAINED), problem);
+  }
+
+  private static LoadAnswer inTurn(Semaphore turn, LoadPlanner planner, LoadProblem problem) {
+    waitFor(turn);
+    try {
+      return planner.plan(problem);
     } catch (LoadUnsettledException unsettled) {
       throw Refusal.of(
           HttpStatus.CONFLICT, "%s; plan fewer of them at once".formatted(unsettled.getMessage()));
     } finally {
-      running.remove(Actor.name(), planner);
+      turn.release();
     }
   }
 
@@ -55,7 +69,7 @@ public class LoadPlanning {
     Optional.ofNullable(running.get(Actor.name())).ifPresent(LoadPlanner::stop);
   }
 
-  private void waitForTurn() {
+  private static void waitFor(Semaphore turn) {
     try {
       if (turn.tryAcquire(PATIENCE.toMillis(), TimeUnit.MILLISECONDS)) {
         return;

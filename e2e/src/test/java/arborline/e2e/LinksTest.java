@@ -1,0 +1,51 @@
+package arborline.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** What belongs together, what leads nowhere, and what a change would touch. */
+class LinksTest extends BrowserTest {
+
+  @Test
+  void aPostWhoseMachineIsRetiredIsAStrayUntilItIsSetAnew() {
+    page.navigate("/machines/new");
+    Journey.link(page, "M1 Heron, vertical mill").click();
+    field("Id").fill("S1");
+    field("Name of the machine").fill("S1 Sandpiper");
+    Journey.button(page, "Set it up").click();
+    assertThat(Journey.heading(page, "S1 Sandpiper")).isVisible();
+    page.navigate("/posts/new?machine=S1");
+    field("Name of the post").fill("Sandpiper post");
+    Journey.button(page, "Make it").click();
+    assertThat(Journey.heading(page, "Sandpiper post")).isVisible();
+    page.navigate("/links");
+    Locator links = page.getByLabel("Links", new Page.GetByLabelOptions().setExact(true));
+    assertThat(links).containsText(Pattern.compile("Sandpiper post\\s+serves\\s+S1 Sandpiper"));
+    assertAccessible();
+    page.navigate("/machines/S1/definition");
+    Journey.button(page, "What it touches").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("post serve it");
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Sandpiper post");
+    page.keyboard().press("Escape");
+    Journey.button(page, "Retire").click();
+    page.navigate("/");
+    assertThat(page.getByText(Pattern.compile("links? that leads? nowhere"))).isVisible();
+    page.navigate("/links");
+    Locator strays = field("Strays");
+    assertThat(strays).containsText("Sandpiper post");
+    assertThat(strays).containsText("The machine was retired");
+    strays
+        .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Sandpiper post"))
+        .click();
+    steps.choose("Serves", "M1 Heron");
+    Journey.button(page, "Save").click();
+    assertThat(Journey.link(page, "M1 Heron")).isVisible();
+    Journey.button(page, "Delete").click();
+    assertThat(Journey.link(page, "New post")).isVisible();
+  }
+}

@@ -1,0 +1,182 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Links of the shop: where each leads, and what a change touches. */
+class LinksTest extends ServerTest {
+
+  private String name;
+  private String machine;
+  private long library;
+  private long tool;
+
+  @BeforeEach
+  void aMachineWithItsLibraryAndPost() {
+    name = "Links " + System.nanoTime();
+    String unique = Long.toString(System.nanoTime(), 36).toUpperCase();
+    machine = "K" + unique.substring(unique.length() - 8);
+    ObjectNode definition = (ObjectNode) lead.get("/api/v1/machines/M1").at("machine").deepCopy();
+    definition.put("id", machine).put("name", name + " machine");
+    assertEquals(201, lead.post("/api/v1/machines", Api.body("machine", definition)).status());
+    library = library(name);
+    tool =
+        lead.post(
+                "/api/v1/libraries/%d/tools".formatted(library), Draft.mill("LK-" + library, "10"))
+            .number("toolId");
+    assertEquals(
+        200,
+        lead.send(
+                "PUT",
+                "/api/v1/machines/%s/library".formatted(machine),
+                Api.body("library", library))
+            .status());
+    assertEquals(
+        201,
+        lead.post(
+                "/api/v1/posts",
+                Api.body(
+                    "post",
+                    Api.body(
+                        "name",
+                        name + " post",
+                        "numbers",
+                        Api.body("from", 1, "to", 99),
+                        "offsetForm",
+                        "SAME_AS_NUMBER",
+                        "commentLength",
+                        0,
+                        "commentCharacters",
+                        "",
+                        "orientation",
+                        false),
+                    "machine",
+                    machine,
+                    "library",
+                    library))
+            .status());
+    assertEquals(
+        200,
+        lead.send(
+                "PUT",
+                "/api/v1/machines/%s/plan/3".formatted(machine),
+                Api.body("toolId", tool, "libraryId", library))
+            .status());
+  }
+
+  private List<String> links(String query) {
+    return lead.get("/api/v1/links" + query)
+        .at("items")
+        .valueStream()
+        .filter(link -> link.toString().contains(name))
+        .map(link ->
+            "%s %s %s%s"
+                .formatted(
+                    link.at("/from/name").asString().replace(name, "-"),
+                    link.get("relation").asString(),
+                    link.at("/to/name").asString().replace(name, "-"),
+                    link.get("stray").isNull() ? "" : ": " + link.get("stray").asString()))
+        .sorted()
+        .toList();
+  }
+
+  @Test
+  void whatBelongsTogetherIsLinked() {
+    assertEquals(
+        List.of("- machine picks its tools from -", "- post brings -", "- post serves - machine"),
+        links(""));
+    assertEquals(List.of("- post serves - machine"), links("?from=POST&to=MACHINE"));
+    assertEquals(List.of(), links("?strays=true"));
+    assertEquals(400, lead.get("/api/v1/links?from=SHOE").status());
+  }
+
+  @Test
+  void aRetiredMachineLeavesAStray() {
+    assertEquals(200, lead.send("DELETE", "/api/v1/machines/" + machine, null).status());
+    assertTrue(
+        links("?strays=true")
+            .contains("- post serves %s: the machine was retired".formatted(machine)),
+        links("?strays=true").toString());
+  }
+
+  private List<String> touched(Api api, String kind, Object id) {
+    return api.get("/api/v1/touches?kind=%s&id=%s".formatted(kind, id))
+        .at("items")
+        .valueStream()
+        .map(group ->
+            "%d %s %s"
+                .formatted(
+                    group.get("count").asInt(),
+                    group.get("kind").asString(),
+                    group.at("/items/0/name").asString().replace(name, "-")))
+        .toList();
+  }
+
+  @Test
+  void aChangeOfAToolTouchesItsLibrariesMachinesStacksAndPosts() {
+    assertEquals(
+        List.of("1 LIBRARY -", "1 MACHINE - machine, place 3", "1 POST - post"),
+        touched(lead, "TOOL", tool));
+    assertEquals(
+        List.of(
+            "1 MACHINE - machine", "1 TOOL LK-%d, - machine".formatted(library), "1 POST - post"),
+        touched(lead, "LIBRARY", library));
+    assertEquals(
+        List.of("1 POST - post", "1 TOOL LK-%d, place 3".formatted(library), "1 LIBRARY -"),
+        touched(lead, "MACHINE", machine));
+  }
+
+  @Test
+  void aHolderTouchesTheStacksToolsAndMachinesItHolds() {
+    var draft = Draft.holder("LKH-" + library, "Chuck");
+    draft.put("workSide", "CY-SF-12:f");
+    long part = lead.post("/api/v1/components", draft).number("id");
+    assertEquals(List.of(), touched(lead, "HOLDER", part));
+    assertEquals(
+        201,
+        lead.post(
+                "/api/v1/tools/%d/stacks".formatted(tool),
+                Api.body("name", "first", "components", List.of(part)))
+            .status());
+    List<String> touched = touched(lead, "HOLDER", part);
+    assertEquals(
+        List.of(
+            "1 STACK first of LK-" + library,
+            "1 TOOL LK-" + library,
+            "1 MACHINE - machine",
+            "1 LIBRARY -"),
+        touched);
+  }
+
+  @Test
+  void whatSomebodyDoesNotSeeIsNotNamed() {
+    Person owner = person("PROGRAMMER");
+    String rights = "/api/v1/libraries/%d/rights".formatted(library);
+    assertEquals(
+        200,
+        lead.send(
+                "PUT",
+                rights,
+                Api.body(
+                    "sharing", "PRIVATE",
+                    "people", List.of(Api.body("account", owner.account(), "right", "OWNER")),
+                    "roles", List.of(),
+                    "stamp", lead.get(rights).text("stamp")))
+            .status());
+    Api other = as("PROGRAMMER");
+    JsonNode links = other.get("/api/v1/links").at("items");
+    assertTrue(
+        links.valueStream().map(link -> link.at("/to/name").asString()).noneMatch(name::equals));
+    assertEquals(404, other.get("/api/v1/touches?kind=TOOL&id=" + tool).status());
+    assertEquals(404, other.get("/api/v1/touches?kind=LIBRARY&id=" + library).status());
+    assertEquals(404, lead.get("/api/v1/touches?kind=MACHINE&id=M99").status());
+    assertEquals(400, lead.get("/api/v1/touches?kind=TOOL&id=x").status());
+    assertEquals(400, lead.get("/api/v1/touches?kind=OUTLET&id=1").status());
+  }
+}
