@@ -122,8 +122,7 @@ class ShotsTest {
     shot(page, "machine");
     page.navigate("/machines/L1");
     page.locator("#place-L1-2").click();
-    Journey.button(page, "More").click();
-    assertThat(page.getByLabel("The tool at the work, seen from above")).isVisible();
+    assertThat(page.getByLabel("How it is used")).containsText("driven across it");
     shot(page, "turret");
     page.navigate("/machines/M1");
     Journey.link(page, "Compare with the control").click();
