@@ -156,6 +156,13 @@ class LinksTest extends ServerTest {
 
   @Test
   void whatSomebodyDoesNotSeeIsNotNamed() {
+    var draft = Draft.holder("LKP-" + library, "Chuck");
+    draft.put("workSide", "CY-SF-12:f");
+    long part = lead.post("/api/v1/components", draft).number("id");
+    lead.post(
+        "/api/v1/tools/%d/stacks".formatted(tool),
+        Api.body("name", "first", "components", List.of(part)));
+    assertEquals(4, touched(lead, "HOLDER", part).size());
     Person owner = person("PROGRAMMER");
     String rights = "/api/v1/libraries/%d/rights".formatted(library);
     assertEquals(
@@ -173,6 +180,8 @@ class LinksTest extends ServerTest {
     JsonNode links = other.get("/api/v1/links").at("items");
     assertTrue(
         links.valueStream().map(link -> link.at("/to/name").asString()).noneMatch(name::equals));
+    assertEquals(List.of(), touched(other, "HOLDER", part));
+    assertEquals(List.of("1 POST - post"), touched(other, "MACHINE", machine));
     assertEquals(404, other.get("/api/v1/touches?kind=TOOL&id=" + tool).status());
     assertEquals(404, other.get("/api/v1/touches?kind=LIBRARY&id=" + library).status());
     assertEquals(404, lead.get("/api/v1/touches?kind=MACHINE&id=M99").status());

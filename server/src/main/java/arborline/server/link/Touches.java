@@ -18,6 +18,13 @@ class Touches {
 
   private static final int SHOWN = 100;
 
+  /** Leaves out tools that stand only in libraries that whoever asks does not see. */
+  private static final String SEEN =
+      """
+       and (not exists (select 1 from entry x where x.tool_id = %1$s)
+        or exists (select 1 from entry x where x.tool_id = %1$s and x.library_id not in (:hidden)))\
+      """;
+
   private final JdbcClient jdbc;
   private final LibraryGuard guard;
   private final ToolGuard seeing;
@@ -130,7 +137,8 @@ class Touches {
         """
         from stack_part sp join stack s on s.id = sp.stack_id join tool t on t.id = s.tool_id
         where sp.component_id = :id\
-        """,
+        """
+            + SEEN.formatted("s.tool_id"),
         "cast(s.id as char) as id, concat(s.name, ' of ', t.code) as name, concat('/tools/', t.id, '/stack') as href",
         "s.id",
         id);
@@ -141,7 +149,8 @@ class Touches {
         """
         from stack_part sp join stack s on s.id = sp.stack_id join tool t on t.id = s.tool_id
         where sp.component_id = :id\
-        """,
+        """
+            + SEEN.formatted("s.tool_id"),
         "cast(t.id as char) as id, t.code as name, concat('/tools/', t.id) as href",
         "t.id",
         id);
@@ -153,7 +162,8 @@ class Touches {
         from stack_part sp join stack s on s.id = sp.stack_id
         join plan_place p on p.tool_id = s.tool_id join machine m on m.id = p.machine_id
         where sp.component_id = :id and m.retired_at is null\
-        """,
+        """
+            + SEEN.formatted("s.tool_id"),
         "m.id as id, m.name as name, concat('/machines/', m.id) as href",
         "m.id",
         id);
@@ -274,7 +284,8 @@ class Touches {
         groups,
         LinkKind.TOOL,
         "are in its load",
-        "from plan_place p join tool t on t.id = p.tool_id where p.machine_id = :id",
+        "from plan_place p join tool t on t.id = p.tool_id where p.machine_id = :id"
+            + SEEN.formatted("p.tool_id"),
         "cast(t.id as char) as id, concat(t.code, ', place ', p.place) as name, concat('/tools/', t.id) as href",
         "t.id",
         id);
