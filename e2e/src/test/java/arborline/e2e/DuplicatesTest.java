@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 /** A lead finds tools that are one, sees by what, merges them and takes that back. */
 class DuplicatesTest extends BrowserTest {
 
-  private static final String LIBRARY = "Duplicates of the cart";
+  private static final String LIBRARY = "The cart counted twice";
 
   private void shelve() {
     Script script = new Script(journey.line.url(), journey.line.key("LEAD"));

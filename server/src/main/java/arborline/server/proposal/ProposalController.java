@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -24,9 +25,11 @@ import org.springframework.web.bind.annotation.RestController;
 class ProposalController {
 
   private final Proposals proposals;
+  private final CollectedChanges collected;
 
-  ProposalController(Proposals proposals) {
+  ProposalController(Proposals proposals, CollectedChanges collected) {
     this.proposals = proposals;
+    this.collected = collected;
   }
 
   @GetMapping
@@ -59,6 +62,48 @@ class ProposalController {
     List<Proposals.TakenChange> take = Optional.ofNullable(answer.take()).orElse(List.of());
     return Retried.of(() -> proposals.answer(id, take, answer.words()));
   }
+
+  /** Puts changes with those that whoever asks collects for a library, and proposes later. */
+  @PostMapping("/collected")
+  @MayPropose
+  ProposalView collect(@RequestBody CollectedOrder order) {
+    return Retried.of(() -> collected.collect(order.library(), order.changes()));
+  }
+
+  /** Changes to be collected for a library. */
+  record CollectedOrder(long library, List<ProposalOrder.ChangeOrder> changes) {}
+
+  /** Takes one out of those that are collected. */
+  @DeleteMapping("/{id}/changes/{place}")
+  @MayPropose
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void takeOut(@PathVariable long id, @PathVariable int place) {
+    Retried.of(() -> {
+      collected.takeOut(id, place);
+      return true;
+    });
+  }
+
+  /** Gives up what is collected. */
+  @DeleteMapping("/{id}")
+  @MayPropose
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void discard(@PathVariable long id) {
+    Retried.of(() -> {
+      collected.discard(id);
+      return true;
+    });
+  }
+
+  /** Proposes what is collected. */
+  @PostMapping("/{id}/propose")
+  @MayPropose
+  ProposalView proposeCollected(@PathVariable long id, @RequestBody ProposalReason reason) {
+    return Retried.of(() -> collected.propose(id, reason.reason()));
+  }
+
+  /** Why it is proposed. */
+  record ProposalReason(String reason) {}
 
   @PostMapping("/{id}/withdraw")
   @MayPropose

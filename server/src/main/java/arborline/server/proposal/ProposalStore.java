@@ -90,7 +90,8 @@ class ProposalStore {
 
   /** Open ones first, the newest of each first. */
   List<Stored> all() {
-    return jdbc.sql(HEAD + " order by p.state = 'OPEN' desc, p.id desc limit " + MOST)
+    return jdbc.sql(
+            HEAD + " order by p.state in ('OPEN', 'COLLECTED') desc, p.id desc limit " + MOST)
         .query(ProposalStore::stored)
         .list();
   }
@@ -122,6 +123,53 @@ class ProposalStore {
             """)
         .params(id, library, reason, by, Timestamp.from(at))
         .update();
+  }
+
+  /**
+   * What somebody collects for a library, begun under the given id where there is nothing yet; held
+   * until the end of the transaction.
+   */
+  long collection(long id, long library, String by, Instant at) {
+    jdbc.sql(
+            """
+            insert into proposal (id, library_id, reason, state, made_by, made_at)
+            values (?, ?, '', 'COLLECTED', ?, ?) on duplicate key update made_at = values(made_at)\
+            """)
+        .params(id, library, by, Timestamp.from(at))
+        .update();
+    return jdbc.sql(
+            """
+            select id from proposal where library_id = ? and made_by = ? and state = 'COLLECTED'
+            for update\
+            """)
+        .params(library, by)
+        .query(Long.class)
+        .single();
+  }
+
+  /** Holds a proposal until the end of the transaction. */
+  void lock(long id) {
+    jdbc.sql("select id from proposal where id = ? for update").param(id).query(Long.class).list();
+  }
+
+  /** Shows what was collected to those who answer. */
+  void open(long id, String reason, Instant at) {
+    jdbc.sql("update proposal set state = 'OPEN', reason = ?, made_at = ? where id = ?")
+        .params(reason, Timestamp.from(at), id)
+        .update();
+  }
+
+  /** Takes a change out; false where there is none. */
+  boolean remove(long proposal, int place) {
+    return jdbc.sql("delete from proposal_change where proposal_id = ? and place = ?")
+            .params(proposal, place)
+            .update()
+        > 0;
+  }
+
+  void delete(long id) {
+    jdbc.sql("delete from proposal_change where proposal_id = ?").param(id).update();
+    jdbc.sql("delete from proposal where id = ?").param(id).update();
   }
 
   void add(long proposal, StoredChange change) {

@@ -11,8 +11,9 @@ public final class ProposalViews {
 
   private ProposalViews() {}
 
-  /** Whether somebody has answered. */
+  /** Whether it waits to be proposed, to be answered, or is over. */
   public enum State {
+    COLLECTED,
     OPEN,
     ANSWERED,
     WITHDRAWN

@@ -1,8 +1,6 @@
 package arborline.server.proposal;
 
-import arborline.core.finding.Finding;
 import arborline.core.library.Standing;
-import arborline.core.library.VisibleText;
 import arborline.core.merge.FieldMerge;
 import arborline.core.sharing.LibraryRight;
 import arborline.server.account.Actor;
@@ -10,7 +8,6 @@ import arborline.server.account.Permission;
 import arborline.server.library.LibraryTools;
 import arborline.server.live.Live;
 import arborline.server.proposal.ProposalOrder.ChangeOrder;
-import arborline.server.proposal.ProposalOrder.Kind;
 import arborline.server.proposal.ProposalStore.Stored;
 import arborline.server.proposal.ProposalStore.StoredChange;
 import arborline.server.proposal.ProposalViews.Answer;
@@ -19,7 +16,6 @@ import arborline.server.proposal.ProposalViews.ProposalHead;
 import arborline.server.proposal.ProposalViews.ProposalView;
 import arborline.server.proposal.ProposalViews.State;
 import arborline.server.right.LibraryGuard;
-import arborline.server.right.ToolGuard;
 import arborline.server.support.Ids;
 import arborline.server.support.Refusal;
 import arborline.server.tool.ProposedChange;
@@ -44,16 +40,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Proposals {
 
-  private static final int MOST_CHANGES = 200;
-  private static final int LONGEST = 2_000;
-
   private final ProposalStore store;
   private final ProposedChange changing;
   private final LibraryTools adding;
   private final StandingMoves standings;
   private final Tools tools;
   private final LibraryGuard guard;
-  private final ToolGuard seeing;
+  private final ChangeChecks checks;
   private final Ids ids;
   private final Trail trail;
   private final Live live;
@@ -66,7 +59,7 @@ public class Proposals {
       StandingMoves standings,
       Tools tools,
       LibraryGuard guard,
-      ToolGuard seeing,
+      ChangeChecks checks,
       Ids ids,
       Trail trail,
       Live live,
@@ -77,7 +70,7 @@ public class Proposals {
     this.standings = standings;
     this.tools = tools;
     this.guard = guard;
-    this.seeing = seeing;
+    this.checks = checks;
     this.ids = ids;
     this.trail = trail;
     this.live = live;
@@ -92,9 +85,16 @@ public class Proposals {
         guard.access(all.stream().map(Stored::libraryId).distinct().toList());
     return all.stream()
         .filter(one ->
-            access.containsKey(one.libraryId()) && access.get(one.libraryId()).right() != null)
+            access.containsKey(one.libraryId())
+                && access.get(one.libraryId()).right() != null
+                && shown(one))
         .map(one -> head(one, access.get(one.libraryId()).right()))
         .toList();
+  }
+
+  /** What is still being collected is nobody else's business. */
+  private static boolean shown(Stored one) {
+    return one.state() != State.COLLECTED || one.madeBy().equals(Actor.name());
   }
 
   private static ProposalHead head(Stored one, @Nullable LibraryRight right) {
@@ -122,8 +122,11 @@ public class Proposals {
   @Transactional(readOnly = true)
   ProposalView get(long id) {
     Stored one = store.get(id);
+    if (!shown(one)) {
+      throw Refusal.notFound("there is no proposal " + id);
+    }
     guard.need(one.libraryId(), LibraryRight.USE);
-    boolean open = one.state() == State.OPEN;
+    boolean open = one.state() == State.OPEN || one.state() == State.COLLECTED;
     return new ProposalView(
         head(one, guard.right(one.libraryId()).orElse(null)),
         store.changes(id).stream().map(change -> view(change, open)).toList());
@@ -160,19 +163,13 @@ public class Proposals {
       throw Refusal.badRequest("library says whose maintainers are to answer");
     }
     guard.need(order.library(), LibraryRight.PROPOSE);
-    String reason = text("the reason", order.reason());
-    if (reason.isEmpty()) {
-      throw Refusal.badRequest("say why; whoever answers has to understand it");
-    }
-    List<ChangeOrder> changes = Optional.ofNullable(order.changes()).orElse(List.of());
-    if (changes.isEmpty() || changes.size() > MOST_CHANGES) {
-      throw Refusal.badRequest("a proposal has 1 to %d changes".formatted(MOST_CHANGES));
-    }
+    String reason = ChangeChecks.reason(order.reason());
+    List<ChangeOrder> changes = ChangeChecks.some(order.changes());
     long id = ids.next("proposal");
     store.add(id, order.library(), reason, Actor.name(), Instant.now(clock));
     int place = 1;
     for (ChangeOrder change : changes) {
-      store.add(id, checked(order.library(), change, place++));
+      store.add(id, checks.checked(order.library(), change, place++));
     }
     trail.record(
         TrailRecord.of(
@@ -181,54 +178,6 @@ public class Proposals {
             "proposed %s".formatted(TrailRecord.count(changes.size(), "change"))));
     live.say("proposal", id, "");
     return get(id);
-  }
-
-  private StoredChange checked(long library, ChangeOrder change, int place) {
-    Kind kind = change.kind();
-    if (kind == null) {
-      throw Refusal.badRequest("change %d: kind is CHANGE, NEW or RETIRE".formatted(place));
-    }
-    ToolDraft draft = change.draft();
-    if (kind != Kind.RETIRE && draft == null) {
-      throw Refusal.badRequest("change %d has no draft of the tool".formatted(place));
-    }
-    if (kind == Kind.NEW) {
-      List<Finding> holds = ProposedChange.ofNew(draft).holds();
-      if (!holds.isEmpty()) {
-        throw Refusal.conflict(
-            "%s cannot be proposed: %s".formatted(draft.code(), holds.getFirst().message()), holds);
-      }
-      return new StoredChange(place, kind, null, 0, draft, null);
-    }
-    Long tool = change.tool();
-    if (tool == null) {
-      throw Refusal.badRequest("change %d does not say which tool".formatted(place));
-    }
-    seeing.needSight(List.of(tool));
-    if (!store.holds(library, tool)) {
-      throw Refusal.conflict("the library does not hold tool %d".formatted(tool));
-    }
-    if (kind == Kind.RETIRE) {
-      return new StoredChange(place, kind, tool, 0, null, null);
-    }
-    int base = Optional.ofNullable(change.version()).orElse(0);
-    ProposedChange.ProposedOutcome outcome = changing.of(tool, base, draft);
-    if (outcome.differences().isEmpty() && outcome.conflicts().isEmpty()) {
-      throw Refusal.conflict("%s would stay as it is".formatted(outcome.code()));
-    }
-    return new StoredChange(place, kind, tool, base, draft, null);
-  }
-
-  private static String text(String what, @Nullable String given) {
-    String text = Optional.ofNullable(given).orElse("").strip();
-    if (text.length() > LONGEST) {
-      throw Refusal.badRequest("%s has at most %d characters".formatted(what, LONGEST));
-    }
-    VisibleText.fault(what, text)
-        .ifPresent(fault -> {
-          throw Refusal.badRequest(fault);
-        });
-    return text;
   }
 
   /**
@@ -245,7 +194,10 @@ public class Proposals {
   ProposalView answer(long id, List<TakenChange> taken, @Nullable String words) {
     Stored one = store.get(id);
     guard.need(one.libraryId(), LibraryRight.MAINTAIN);
-    String said = text("the answer", words);
+    String said = ChangeChecks.text("the answer", words);
+    if (!shown(one)) {
+      throw Refusal.notFound("there is no proposal " + id);
+    }
     if (!store.end(id, State.ANSWERED, Actor.name(), Instant.now(clock), said)) {
       throw Refusal.conflict(over(store.get(id)));
     }
@@ -275,9 +227,11 @@ public class Proposals {
   }
 
   private static String over(Stored one) {
-    return one.state() == State.WITHDRAWN
-        ? one.madeBy() + " withdrew the proposal meanwhile"
-        : "%s answered the proposal meanwhile".formatted(one.answeredBy());
+    return switch (one.state()) {
+      case COLLECTED -> "these changes are not proposed yet";
+      case WITHDRAWN -> one.madeBy() + " withdrew the proposal meanwhile";
+      default -> "%s answered the proposal meanwhile".formatted(one.answeredBy());
+    };
   }
 
   private void take(long library, StoredChange change, TakenChange take) {
