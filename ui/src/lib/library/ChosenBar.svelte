@@ -3,6 +3,7 @@
   import { DropdownMenu } from 'bits-ui';
   import type { SectionView, ToolRow } from '$lib/api/client';
   import { count } from '$lib/shell/text';
+  import ProposeDialog from '$lib/proposal/ProposeDialog.svelte';
   import { moveTools } from '$lib/standing/actions';
   import StandingMenu from '$lib/standing/StandingMenu.svelte';
   import { failed } from '$lib/shell/toast';
@@ -15,6 +16,7 @@
   let {
     library,
     may,
+    proposes = false,
     filter,
     listed,
     chosen = $bindable()
@@ -23,6 +25,8 @@
     library: number | null;
     /** Whether what stands in it may be changed. */
     may: boolean;
+    /** Whether changes of it may be proposed to others. */
+    proposes?: boolean;
     filter: ListFilter;
     /** How many tools the list has. */
     listed: number;
@@ -37,6 +41,7 @@
   const fresh = $derived(chosen.filter(({ toolId }) => !basket.has(toolId)));
 
   let changing = $state<number[] | null>(null);
+  let retiring = $state(false);
 
   async function changeListed() {
     try {
@@ -151,8 +156,23 @@
       {/if}
       <button class="button" onclick={() => void remove()}>Remove</button>
     {/if}
+    {#if !may && proposes}
+      <button class="button" onclick={() => (retiring = true)}>Propose to retire</button>
+    {/if}
     {#if single}<a class="button" href="/tools/{single.toolId}">Open sheet</a>{/if}
   </div>
+{/if}
+{#if retiring && library !== null}
+  <ProposeDialog
+    {library}
+    title="Propose to retire {single ? single.code : count(chosen.length, 'tool')}"
+    changes={chosen.map(({ toolId }) => ({ kind: 'RETIRE' as const, tool: toolId }))}
+    onclose={() => (retiring = false)}
+    onproposed={() => {
+      retiring = false;
+      chosen = [];
+    }}
+  />
 {/if}
 {#if changing}
   <BulkDialog tools={changing} {library} onclose={() => (changing = null)} />

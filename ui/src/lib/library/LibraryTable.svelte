@@ -114,7 +114,7 @@
               >
             {/each}
           </td>
-          <td>
+          <td class="max-w-52 whitespace-normal! leading-5 2xl:max-w-80">
             {#each row.waiting as waiting (waiting.delivery)}
               <a
                 class="block hover:text-working"
@@ -131,6 +131,12 @@
                 {count(toMe(row), 'proposal')} to answer
               </a>
             {/if}
+            {#each of(row).filter(({ state }) => state === 'COLLECTED') as one (one.id)}
+              <a class="block hover:text-working" href="/proposals/{one.id}">
+                <Mark kind="note" word="" />
+                {count(one.changes, 'change')} to propose
+              </a>
+            {/each}
             {#if answered(row) > 0}
               <a class="block hover:text-working" href="/proposals">
                 <Mark kind="note" word="" />

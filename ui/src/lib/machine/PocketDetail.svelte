@@ -76,10 +76,16 @@
     <h2>
       {capital(word)}
       {place}:
-      <a class="code hover:text-working" href="/tools/{planned.toolId}">{planned.code}</a>
+      {#if planned.seen}
+        <a class="code hover:text-working" href="/tools/{planned.toolId}">{planned.code}</a>
+      {:else}
+        <span class="code">{planned.code}</span>
+      {/if}
     </h2>
     <p class="text-soft">{planned.name}, number {planned.number}</p>
-    {#if planned.library}
+    {#if !planned.seen}
+      <p class="text-soft">Its sheet is in a private library.</p>
+    {:else if planned.library}
       <p class="text-soft">
         As <a class="hover:text-working" href="/libraries/{planned.libraryId}">{planned.library}</a>
         has it{#if planned.versionNo !== planned.newestNo}:

@@ -7,20 +7,24 @@
   import Checkbox from '$lib/shell/Checkbox.svelte';
   import { capital, count } from '$lib/shell/text';
   import { propertiesQuery } from '$lib/tool/queries';
+  import { takeOutCollected } from './actions';
   import { kindWords } from './words';
 
   let {
     change,
     asked,
     take = $bindable(),
-    keep = $bindable()
+    keep = $bindable(),
+    collected = null
   }: {
     change: ProposedChange;
     /** True where whoever looks is to answer. */
     asked: boolean;
     take: boolean;
     /** Whose values stand where both changed a field. */
-    keep: 'MINE' | 'THEIRS' | undefined;
+    keep?: 'MINE' | 'THEIRS' | undefined;
+    /** In which collection of one's own it stands; null where it is proposed. */
+    collected?: { id: number; library: number } | null;
   } = $props();
 
   const properties = createQuery(propertiesQuery);
@@ -45,10 +49,29 @@
     {:else}
       <span class="code font-semibold">{change.code}</span>
     {/if}
-    <span>{outcome?.name ?? change.draft?.name ?? ''}</span>
+    <span>{change.name}</span>
     <span class="text-soft">{kindWords[change.kind]}</span>
     {#if outcome?.moved}
       <Mark kind="query" word="changed by somebody else since; merged field by field" />
+    {/if}
+    {#if collected}
+      <span class="ml-auto flex gap-2">
+        {#if change.kind !== 'RETIRE'}
+          <a
+            class="button"
+            aria-label="Change {change.code} again"
+            href={change.toolId
+              ? `/tools/${change.toolId}?collected=${collected.id}`
+              : `/libraries/${collected.library}/new?collected=${collected.id}&place=${change.place}`}
+            >Change again</a
+          >
+        {/if}
+        <button
+          class="button"
+          aria-label="Take {change.code} out"
+          onclick={() => void takeOutCollected(collected.id, change.place)}>Take out</button
+        >
+      </span>
     {/if}
     {#if change.answer}
       <span class="ml-auto">

@@ -16,6 +16,48 @@ export const propose = (body: ProposalBody) =>
     concerns: [['proposal', ALL]]
   });
 
+/** Puts changes with those that are proposed together later. */
+export const collect = (library: number, changes: NonNullable<ProposalBody['changes']>) =>
+  perform({
+    ask: () => ask(api.POST('/api/v1/proposals/collected', { body: { library, changes } })),
+    message: ({ proposal }) =>
+      `${count(proposal.changes, 'change')} of ${proposal.library} collected, not proposed yet`,
+    concerns: [['proposal', ALL]]
+  });
+
+/** Takes a change out of what is collected. */
+export const takeOutCollected = (id: number, place: number) =>
+  act({
+    ask: () =>
+      ask(
+        api.DELETE('/api/v1/proposals/{id}/changes/{place}', { params: { path: { id, place } } })
+      ),
+    message: 'Taken out',
+    concerns: concerns(id)
+  });
+
+/** Gives up all that is collected. */
+export const discardCollected = (id: number) =>
+  perform({
+    ask: () => ask(api.DELETE('/api/v1/proposals/{id}', { params: { path: { id } } })),
+    message: 'Discarded',
+    concerns: [['proposal', ALL]]
+  });
+
+/** Proposes what is collected. */
+export const proposeCollected = (id: number, reason: string) =>
+  perform({
+    ask: () =>
+      ask(
+        api.POST('/api/v1/proposals/{id}/propose', {
+          params: { path: { id } },
+          body: { reason }
+        })
+      ),
+    message: 'Proposed; you see the answer on Today',
+    concerns: concerns(id)
+  });
+
 /** Takes some changes and declines the others. */
 export const answerProposal = (id: number, take: TakenChange[], words: string) =>
   perform({

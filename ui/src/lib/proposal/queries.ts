@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/svelte-query';
-import { ALL } from '$lib/api/cache';
+import { ALL, cache } from '$lib/api/cache';
 import { api, ask } from '$lib/api/client';
 
 /** Proposals of the libraries that one sees, open ones first. */
@@ -14,3 +14,6 @@ export const proposalQuery = (id: number) =>
     queryKey: ['proposal', String(id)],
     queryFn: () => ask(api.GET('/api/v1/proposals/{id}', { params: { path: { id } } }))
   });
+
+/** As it stands now. */
+export const readProposal = (id: number) => cache.fetchQuery(proposalQuery(id));

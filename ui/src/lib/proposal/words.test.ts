@@ -31,6 +31,10 @@ describe('what became of a proposal', () => {
     expect(became({ ...open, state: 'WITHDRAWN' })).toBe('withdrawn');
   });
 
+  it('is nothing yet while it is collected', () => {
+    expect(became({ ...open, state: 'COLLECTED', mine: true })).toContain('not proposed yet');
+  });
+
   it('is said with who answered', () => {
     expect(became(answered)).toContain('declined by lead');
     expect(became({ ...answered, taken: 3 })).toContain('taken by lead');

@@ -3,6 +3,7 @@ import { count, moment } from '$lib/shell/text';
 
 /** What became of a proposal, in words. */
 export function became(one: ProposalHead): string {
+  if (one.state === 'COLLECTED') return 'collected by you, not proposed yet';
   if (one.state === 'OPEN') return one.toMe ? 'waits for your answer' : 'not answered yet';
   if (one.state === 'WITHDRAWN') return 'withdrawn';
   const what =

@@ -57,6 +57,8 @@ describe('what to do next', () => {
     expect(`${one.number} ${one.text}`).toBe('2 changes of Marram milling proposed by anna');
     expect(one).toMatchObject({ act: 'Answer', href: '/proposals/7' });
     expect(nextInProposals([proposal({ toMe: false })])).toEqual([]);
+    const [own] = nextInProposals([proposal({ state: 'COLLECTED', mine: true })]);
+    expect(own.text).toContain('have not proposed');
   });
 
   it('counts links that lead nowhere', () => {

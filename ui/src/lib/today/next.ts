@@ -134,6 +134,17 @@ export function nextInProposals(proposals: ProposalHead[]): Next[] {
         }
       ];
     }
+    if (one.state === 'COLLECTED') {
+      return [
+        {
+          kind: 'note',
+          number: one.changes,
+          text: `${plural(one.changes, 'change')} of ${one.library} that you collected and have not proposed`,
+          act: 'Propose',
+          href
+        }
+      ];
+    }
     if (one.state === 'ANSWERED' && one.mine && !one.seen) {
       return [
         {

@@ -38,17 +38,18 @@
           {#each all as one (one.id)}
             <tr class="hover:bg-faint">
               <td class="max-w-56 truncate">{one.library}</td>
-              <td class="w-full max-w-0 truncate" title={one.reason}>
+              <td class="w-full max-w-0 truncate" title={one.reason || undefined}>
                 <a class="font-semibold hover:text-working" href="/proposals/{one.id}"
-                  >{one.reason}</a
+                  >{one.state === 'COLLECTED' ? 'not said yet' : one.reason}</a
                 >
               </td>
               <td class="number">{one.changes}</td>
               <td class="whitespace-nowrap"
-                >{moment(one.madeAt)} <span class="text-soft">{one.madeBy}</span></td
+                >{#if one.state !== 'COLLECTED'}{moment(one.madeAt)}
+                  <span class="text-soft">{one.madeBy}</span>{/if}</td
               >
               <td class="whitespace-nowrap">
-                {#if one.state === 'OPEN' && one.toMe}
+                {#if one.state === 'COLLECTED' || (one.state === 'OPEN' && one.toMe)}
                   <Mark kind="query" word={became(one)} />
                 {:else}
                   {became(one)}

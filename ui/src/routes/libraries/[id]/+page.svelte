@@ -102,7 +102,14 @@
     <ListSearch {filter} />
     <div class="ml-auto flex flex-wrap gap-2">
       {#if chosen.length > 0}
-        <ChosenBar library={id} {may} {filter} listed={facets.data?.total ?? 0} bind:chosen />
+        <ChosenBar
+          library={id}
+          {may}
+          proposes={mayPropose(library.data)}
+          {filter}
+          listed={facets.data?.total ?? 0}
+          bind:chosen
+        />
       {:else}
         {#if sections.data?.items.length === 0 && may}
           <SectionEditor library={id} sections={[]} />

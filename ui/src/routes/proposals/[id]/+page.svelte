@@ -3,6 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { watch } from 'runed';
   import { answerProposal, answerSeen, withdraw } from '$lib/proposal/actions';
+  import CollectedBar from '$lib/proposal/CollectedBar.svelte';
   import ProposedChange from '$lib/proposal/ProposedChange.svelte';
   import { proposalQuery } from '$lib/proposal/queries';
   import { became } from '$lib/proposal/words';
@@ -64,9 +65,11 @@
 {:else if head}
   <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-3">
     <p><a class="text-soft hover:text-working" href="/proposals">Proposals</a></p>
-    <h1 class="max-w-4xl">{head.reason}</h1>
+    <h1 class="max-w-4xl">
+      {head.state === 'COLLECTED' ? `Changes of ${head.library}` : head.reason}
+    </h1>
     <p class="mt-1 text-soft">
-      {head.madeBy} to
+      {head.state === 'COLLECTED' ? 'to' : `${head.madeBy} to`}
       <a class="hover:text-working" href="/libraries/{head.libraryId}">{head.library}</a>, {moment(
         head.madeAt
       )}; {became(head)}
@@ -77,6 +80,7 @@
         <ProposedChange
           {change}
           {asked}
+          collected={head.state === 'COLLECTED' ? { id, library: head.libraryId } : null}
           bind:take={
             () => !left.includes(change.place),
             (on) =>
@@ -90,6 +94,9 @@
       <button class="button mt-4" onclick={() => void withdraw(id)}>Withdraw</button>
     {/if}
   </div>
+  {#if head.state === 'COLLECTED'}
+    <CollectedBar {id} changes={changes.length} />
+  {/if}
   {#if asked}
     <div
       role="group"

@@ -23,6 +23,7 @@
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import ToolStanding from '$lib/standing/ToolStanding.svelte';
   import ProposeDialog from '$lib/proposal/ProposeDialog.svelte';
+  import { readProposal } from '$lib/proposal/queries';
   import TrustReasons from '$lib/trust/TrustReasons.svelte';
   import Mounted from '$lib/turning/Mounted.svelte';
   import { failed } from '$lib/shell/toast';
@@ -82,6 +83,28 @@
       }
     }
   );
+
+  const collection = Number(page.url.searchParams.get('collected'));
+  if (collection > 0) void continueCollected();
+
+  /** Goes on with a change that was collected to be proposed. */
+  async function continueCollected() {
+    try {
+      const [{ changes }, now] = await Promise.all([readProposal(collection), readSheet(id)]);
+      const collected = changes.find(({ toolId }) => toolId === id);
+      if (!collected?.draft) return;
+      draft = Draft.of(now);
+      draft.begin({
+        ...collected.draft,
+        code: now.code,
+        notes: collected.draft.notes ?? now.notes
+      });
+      draft.changed = true;
+      base = collected.base;
+    } catch (error) {
+      failed(error);
+    }
+  }
 
   function reset() {
     draft.changed = false;

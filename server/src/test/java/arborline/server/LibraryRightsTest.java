@@ -310,6 +310,41 @@ class LibraryRightsTest extends ServerTest {
   }
 
   @Test
+  void whatHangsInAMachineIsSeenByAllButNotWhereItWasPickedFrom() {
+    Person owner = person("LEAD");
+    String name = "Trials " + owner.name();
+    long id =
+        owner.api().post("/api/v1/libraries?sharing=PRIVATE", Api.body("name", name)).number("id");
+    long hidden = tool(owner.api(), id, "RIP-" + id);
+    String place = "/api/v1/machines/M1/plan/39";
+    Api.Answer put = owner.api().send("PUT", place, Api.body("toolId", hidden, "libraryId", id));
+    assertEquals(200, put.status(), put.toString());
+    try {
+      JsonNode his = planned(owner.api(), hidden);
+      assertEquals(name, his.get("library").asString());
+      assertTrue(his.get("seen").asBoolean());
+      for (Api other : List.of(lead, as("OPERATOR"))) {
+        JsonNode row = planned(other, hidden);
+        assertEquals("RIP-" + id, row.get("code").asString());
+        assertFalse(row.get("seen").asBoolean());
+        assertEquals(404, other.get("/api/v1/tools/" + hidden).status());
+        assertFalse(other.get("/api/v1/machines/M1").toString().contains(name));
+      }
+    } finally {
+      lead.send("DELETE", place, null);
+    }
+  }
+
+  private static JsonNode planned(Api api, long tool) {
+    return api.get("/api/v1/machines/M1")
+        .at("plan")
+        .valueStream()
+        .filter(row -> row.get("toolId").asLong() == tool)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
   void theLastOwnerOfAPrivateLibraryStays() {
     Person owner = person("PROGRAMMER");
     Person other = person("PROGRAMMER");

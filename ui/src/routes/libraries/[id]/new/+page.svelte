@@ -8,6 +8,7 @@
   import { reserveCode } from '$lib/naming/actions';
   import { libraryQuery } from '$lib/library/queries';
   import { mayMaintain, mayPropose } from '$lib/library/rights';
+  import { readProposal } from '$lib/proposal/queries';
   import ProposeDialog from '$lib/proposal/ProposeDialog.svelte';
   import { createTool } from '$lib/library/actions';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
@@ -80,6 +81,25 @@
   /** Until the other tool has come, or has not. */
   let copying = $state(another !== null);
   if (another) void begin(Number(another));
+
+  const collection = Number(page.url.searchParams.get('collected'));
+  if (collection > 0) {
+    copying = true;
+    void continueCollected(Number(page.url.searchParams.get('place')));
+  }
+
+  /** Goes on with a new tool that was collected to be proposed. */
+  async function continueCollected(place: number) {
+    try {
+      const { changes } = await readProposal(collection);
+      const collected = changes.find((change) => change.place === place)?.draft;
+      if (collected) draft.begin({ ...collected, notes: collected.notes ?? {} });
+    } catch (error) {
+      failed(error);
+    } finally {
+      copying = false;
+    }
+  }
 
   /** Begins with the values of another tool, one size up. */
   async function begin(toolId: number) {

@@ -11,6 +11,8 @@ import arborline.core.tool.Silhouettes;
 import arborline.core.tool.outline.Outline;
 import arborline.server.account.MayEdit;
 import arborline.server.account.MayLoad;
+import arborline.server.right.LibraryGuard;
+import arborline.server.right.ToolGuard;
 import arborline.server.stack.Assemblies.AssembledTool;
 import arborline.server.support.Slice;
 import arborline.server.support.ToolIds;
@@ -21,6 +23,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -46,6 +51,8 @@ class MachineController {
   private final Uses uses;
   private final PlaceKeeping keeping;
   private final OwnPlaces own;
+  private final LibraryGuard seeing;
+  private final ToolGuard seeingTools;
 
   MachineController(
       Machines machines,
@@ -55,7 +62,11 @@ class MachineController {
       Suits suits,
       Uses uses,
       PlaceKeeping keeping,
-      OwnPlaces own) {
+      OwnPlaces own,
+      LibraryGuard seeing,
+      ToolGuard seeingTools) {
+    this.seeing = seeing;
+    this.seeingTools = seeingTools;
     this.own = own;
     this.keeping = keeping;
     this.uses = uses;
@@ -88,6 +99,7 @@ class MachineController {
    * @param outline of the tool in its holder; of the bare cutter where no stack is kept
    * @param assembly its sizes with its holder; null where no stack is kept
    * @param use how it is used there; null where the machine has no such place
+   * @param seen true where whoever asks sees the sheet of the tool
    */
   record PlaceView(
       String place,
@@ -106,7 +118,8 @@ class MachineController {
       int newestNo,
       @Nullable Outline outline,
       @Nullable Assembly assembly,
-      Uses.@Nullable UseHead use) {}
+      Uses.@Nullable UseHead use,
+      boolean seen) {}
 
   /**
    * A machine with its load plan.
@@ -178,11 +191,15 @@ class MachineController {
     Map<String, Nominal> nominal = nominals.of(machine, PickedTools.tools(known));
     Map<String, AssembledTool> assembled = plans.assembled(machine, plan.values(), known);
     Map<String, Uses.UseHead> heads = uses.heads(machine, plan, PickedTools.tools(known));
+    Set<Long> hidden = seeing.hidden();
+    Set<Long> unseen = seeingTools.unseen(known.keySet());
     List<PlaceView> views =
         plan.values().stream()
             .map(planned ->
                 place(
                     planned,
+                    hidden,
+                    !unseen.contains(planned.toolId()),
                     known.get(planned.toolId()),
                     assembled.get(planned.place()),
                     heads.get(planned.place()),
@@ -223,11 +240,20 @@ class MachineController {
 
   private static PlaceView place(
       Plans.Planned planned,
+      Set<Long> hidden,
+      boolean seen,
       Tools.Held known,
       @Nullable AssembledTool assembled,
       Uses.@Nullable UseHead use,
       Nominal nominal) {
-    List<String> questions = new ArrayList<>(PickedTools.questions(known, planned.libraryId()));
+    Optional<UsedIn> from = known.from().filter(one -> !hidden.contains(one.libraryId()));
+    boolean told =
+        Stream.concat(known.from().stream(), known.others().stream())
+            .noneMatch(one -> hidden.contains(one.libraryId()));
+    List<String> questions = new ArrayList<>();
+    if (told) {
+      questions.addAll(PickedTools.questions(known, planned.libraryId()));
+    }
     questions.addAll(Plans.questions(nominal, planned.entry()));
     return new PlaceView(
         planned.place(),
@@ -240,13 +266,14 @@ class MachineController {
         size(nominal, TableField.LENGTH),
         size(nominal, TableField.DIAMETER),
         questions,
-        known.from().map(UsedIn::libraryId).orElse(null),
-        known.from().map(UsedIn::library).orElse(null),
+        from.map(UsedIn::libraryId).orElse(null),
+        from.map(UsedIn::library).orElse(null),
         known.versionNo(),
         known.newestNo(),
         assembled == null ? Silhouettes.of(known.tool()).orElse(null) : assembled.outline().bare(),
         assembled == null ? null : assembled.assembly(),
-        use);
+        use,
+        seen);
   }
 
   private static @Nullable String size(Nominal nominal, TableField field) {

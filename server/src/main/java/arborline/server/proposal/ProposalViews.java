@@ -63,14 +63,18 @@ public final class ProposalViews {
    * One change of a proposal.
    *
    * @param place by which it is answered
+   * @param base the version that a change started from; 0 for anything else
    * @param outcome what would come of it now; null for a retired tool, and once answered
+   * @param name as the tool has it now, and as proposed where it is new
    * @param draft of a new tool or a change
    */
   public record ChangeView(
       int place,
       ProposalOrder.Kind kind,
       @Nullable Long toolId,
+      int base,
       String code,
+      String name,
       @Nullable ToolDraft draft,
       ProposedChange.@Nullable ProposedOutcome outcome,
       @Nullable Touched touched,

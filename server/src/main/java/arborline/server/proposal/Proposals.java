@@ -3,6 +3,7 @@ package arborline.server.proposal;
 import arborline.core.library.Standing;
 import arborline.core.merge.FieldMerge;
 import arborline.core.sharing.LibraryRight;
+import arborline.core.tool.Tool;
 import arborline.server.account.Actor;
 import arborline.server.account.Permission;
 import arborline.server.library.LibraryTools;
@@ -141,15 +142,15 @@ public class Proposals {
     Long tool = change.toolId();
     ToolDraft draft = change.draft();
     ProposedChange.ProposedOutcome outcome = open && draft != null ? outcome(change, draft) : null;
-    String code =
-        tool == null
-            ? Optional.ofNullable(draft).map(ToolDraft::code).orElse("")
-            : tools.get(tool).tool().code();
+    Tool now = tool == null ? null : tools.get(tool).tool();
+    Optional<ToolDraft> fresh = Optional.ofNullable(draft);
     return new ChangeView(
         change.place(),
         change.kind(),
         tool,
-        code,
+        change.base(),
+        now == null ? fresh.map(ToolDraft::code).orElse("") : now.code(),
+        now == null ? fresh.map(ToolDraft::name).orElse("") : now.name(),
         draft,
         outcome,
         open && tool != null ? store.touched(tool) : null,
