@@ -29,3 +29,12 @@ export const scopes: Record<Permission, string> = {
 export function scopesWords(given: Permission[]): string {
   return given.length === 0 ? 'look' : ['look', ...given.map((scope) => scopes[scope])].join(', ');
 }
+
+/** All of a role but those who are named. */
+export const allOthers: Record<Role, string> = {
+  LEAD: 'all other leads',
+  PROGRAMMER: 'all other programmers',
+  TOOLROOM: 'all others in the toolroom',
+  OPERATOR: 'all other operators',
+  VISITOR: 'all other visitors'
+};

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { LibraryRight, RightsBody, RightsView, Role, Sharing } from '$lib/api/client';
-  import { roleWord } from '$lib/account/words';
+  import { allOthers, roleWord } from '$lib/account/words';
   import Choice from '$lib/shell/Choice.svelte';
   import { capital } from '$lib/shell/text';
   import { shareLibrary } from './actions';
@@ -104,7 +104,7 @@
       {/each}
       {#each shownRoles as one (one.role)}
         <tr class="h-10">
-          <td class="text-soft">every other {roleWord(one.role)}</td>
+          <td class="text-soft">{allOthers[one.role]}</td>
           <td>{roleWord(one.role)}</td>
           <td>
             <Choice

@@ -148,6 +148,59 @@ class SharingTest extends BrowserTest {
   }
 
   @Test
+  void whatBelongsTogetherIsCollectedAndProposedAtOnce() {
+    Stock stock = Stock.of(journey, "SC");
+    page.navigate(stock.path() + "/rights");
+    steps.choose("Every programmer may", "propose changes");
+    Journey.button(page, "Save").click();
+    page.waitForURL("**" + stock.path());
+    Page other = journey.as("programmer");
+    other.navigate("/tools/" + stock.tool("FE12"));
+    Journey.button(other, "Propose to retire").click();
+    Locator dialog = other.getByRole(AriaRole.DIALOG);
+    button(dialog, "Collect").click();
+    assertThat(other.getByText("1 change of %s collected".formatted(stock.name()))).isVisible();
+    other.navigate("/tools/" + stock.tool("FE10"));
+    Locator length =
+        other.getByLabel("Overall length", new Page.GetByLabelOptions().setExact(true));
+    length.fill("200");
+    length.press("Tab");
+    Journey.button(other, "Propose").click();
+    assertThat(dialog).containsText("collected and not proposed yet");
+    button(dialog, "Put with these").click();
+    assertThat(other.getByText("2 changes of %s collected".formatted(stock.name()))).isVisible();
+    other.navigate("/");
+    Journey.link(other, "Propose").first().click();
+    assertThat(other.getByText("200 mm")).isVisible();
+    Journey.link(other, "Change %s again".formatted(stock.code("FE10"))).click();
+    assertThat(length).hasValue("200");
+    length.fill("201");
+    length.press("Tab");
+    Journey.button(other, "Propose").click();
+    button(dialog, "Put with these").click();
+    other.navigate("/proposals");
+    Journey.link(other, "not said yet").click();
+    assertThat(other.getByText("201 mm")).isVisible();
+    Journey.button(other, "Propose 2 changes").click();
+    assertThat(Journey.button(other, "Propose 2 changes")).isVisible();
+    other
+        .getByLabel("Why", new Page.GetByLabelOptions().setExact(true))
+        .fill("the cleats are deeper now");
+    Journey.button(other, "Propose 2 changes").click();
+    assertThat(other.getByText("not answered yet")).isVisible();
+    other.context().close();
+    page.navigate("/proposals");
+    Journey.link(page, "the cleats are deeper now").click();
+    Journey.button(page, "Take all").click();
+    assertThat(page.getByText("Took 2 of 2 changes")).isVisible();
+  }
+
+  private static Locator button(Locator in, String name) {
+    return in.getByRole(
+        AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  @Test
   void aKeyIsMadeShownOnceAndRemoved() {
     page.navigate("/account");
     field("Name of a new key").fill("nightly");

@@ -57,7 +57,6 @@
                 <th>Why</th>
                 <th class="number w-16">Tools</th>
                 <th>Published</th>
-                <th>Content</th>
                 <th><span class="sr-only">Actions</span></th>
               </tr>
             </thead>
@@ -67,12 +66,11 @@
                   <td class="number font-semibold">{edition.number}</td>
                   <td class="w-full min-w-40 whitespace-normal py-1 leading-5">{edition.words}</td>
                   <td class="number">{edition.tools.toLocaleString('en')}</td>
-                  <td class="whitespace-nowrap">
+                  <td class="whitespace-nowrap py-1 leading-5">
                     {moment(edition.madeAt)} <span class="text-soft">{edition.madeBy}</span>
-                  </td>
-                  <td class="code" title={edition.hash}>
                     <a
-                      class="text-soft hover:text-working hover:underline"
+                      title="Content {edition.hash}"
+                      class="code block text-[13px] text-soft hover:text-working hover:underline"
                       aria-label="Save edition {edition.number} as a JSON file"
                       href="/api/v1/editions/{edition.id}/export?format=json"
                       download>{edition.hash.slice(0, SHOWN)}</a

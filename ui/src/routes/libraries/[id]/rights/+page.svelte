@@ -2,7 +2,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
-  import { roleWord } from '$lib/account/words';
+  import { allOthers, roleWord } from '$lib/account/words';
   import { rightsQuery } from '$lib/library/queries';
   import { rights, said, sharings } from '$lib/library/rights';
   import RightsForm from '$lib/library/RightsForm.svelte';
@@ -47,7 +47,7 @@
             {/each}
             {#each shown.roles as one (one.role)}
               <tr>
-                <td class="text-soft">every other {roleWord(one.role)}</td>
+                <td class="text-soft">{allOthers[one.role]}</td>
                 <td>{roleWord(one.role)}</td>
                 <td>{word(one.right)}</td>
               </tr>
