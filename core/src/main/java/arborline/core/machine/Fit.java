@@ -76,6 +76,9 @@ public final class Fit {
             findings.add(
                 Finding.hold(
                     exceeded.limit().code(), exceeded.message(), exceeded.limit().symbol())));
+    tool.retired().stream()
+        .findFirst()
+        .ifPresent(part -> findings.add(Finding.hold("part-retired", retired(part))));
     MotionFit.obstacle(machine, at, tool.tool()).ifPresent(findings::add);
     seat();
     neighbours(storage);
@@ -89,6 +92,11 @@ public final class Fit {
                   .formatted(tool.tool().code())));
     }
     return findings;
+  }
+
+  /** What is wrong with a part that was taken out of use, and what to do. */
+  public static String retired(String part) {
+    return "%s in its stack was retired: choose another, or take it back into use".formatted(part);
   }
 
   private void seat() {

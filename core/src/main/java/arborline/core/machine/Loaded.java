@@ -11,12 +11,19 @@ import java.util.Optional;
  * A tool as it is put into a place.
  *
  * @param assembly with its holder; empty where no stack is kept for it
+ * @param retired codes of parts of its stack that were taken out of use
  */
-public record Loaded(Tool tool, Optional<Assembly> assembly) {
+public record Loaded(Tool tool, Optional<Assembly> assembly, List<String> retired) {
 
   /** A tool is put in with everything that its values imply. */
   public Loaded {
     tool = Completed.of(tool).tool();
+    retired = List.copyOf(retired);
+  }
+
+  /** A tool whose stack is in use. */
+  public Loaded(Tool tool, Optional<Assembly> assembly) {
+    this(tool, assembly, List.of());
   }
 
   /** What a storage meets of it; what nobody knows of a bare cutter counts as nothing. */

@@ -22,6 +22,11 @@ public record Numbering(Scheme scheme, @Nullable Integer from, @Nullable Integer
     PROGRAM_NUMBERS
   }
 
+  /** Several tools may have one number, and take turns. */
+  public boolean sisters() {
+    return scheme == Scheme.SISTER_GROUPS;
+  }
+
   /** Number and place are one. */
   public boolean numberIsPlace() {
     return scheme == Scheme.NUMBER_IS_PLACE;

@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 class LoadController {
 
   private static final int MOST_TOOLS = 200;
+  private static final int MOST_SISTERS = 20;
 
   private final PlannedLoads loads;
   private final LoadPlanning planning;
@@ -41,8 +42,9 @@ class LoadController {
    * A tool of a load.
    *
    * @param libraryId from which it is picked; null for any
+   * @param number how many of it; null for one
    */
-  record WantedTool(@Nullable Long toolId, @Nullable Long libraryId) {}
+  record WantedTool(@Nullable Long toolId, @Nullable Long libraryId, @Nullable Integer number) {}
 
   /**
    * What has to be in.
@@ -69,9 +71,21 @@ class LoadController {
   PlannedLoad plan(@PathVariable String id, @RequestBody LoadOrder order) {
     List<WantedTool> wanted = order.wanted() == null ? List.of() : order.wanted();
     ToolIds.of("wanted", wanted.stream().map(WantedTool::toolId).toList(), MOST_TOOLS);
-    Map<Long, Long> tools = new LinkedHashMap<>();
-    wanted.forEach(
-        tool -> tools.put(tool.toolId(), tool.libraryId() == null ? 0 : tool.libraryId()));
+    Map<Long, LoadSituations.Wanted> tools = new LinkedHashMap<>();
+    int all = 0;
+    for (WantedTool tool : wanted) {
+      int number = tool.number() == null ? 1 : tool.number();
+      if (number < 1 || number > MOST_SISTERS) {
+        throw Refusal.badRequest("number: 1 to %d of a tool".formatted(MOST_SISTERS));
+      }
+      all += number;
+      tools.put(
+          tool.toolId(),
+          new LoadSituations.Wanted(tool.libraryId() == null ? 0 : tool.libraryId(), number));
+    }
+    if (all > MOST_TOOLS) {
+      throw Refusal.badRequest("a load has at most %d tools".formatted(MOST_TOOLS));
+    }
     Set<Long> keep =
         order.keep() == null || order.keep().isEmpty()
             ? Set.of()

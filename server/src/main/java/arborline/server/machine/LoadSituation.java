@@ -9,8 +9,8 @@ import java.util.Map;
 /**
  * A load that is to be planned, with everything that is known of it.
  *
- * @param libraries from which each tool is picked, by code; 0 where nobody said
- * @param ids of tools by code
+ * @param libraries from which each piece is picked, by its name; 0 where nobody said
+ * @param ids of tools by the names of their pieces
  * @param refused tools that may not be planned, and why
  * @param stamp of the plan from which it starts
  */
@@ -23,7 +23,7 @@ record LoadSituation(
     String stamp) {
 
   /** A tool that may not be planned. */
-  record RefusedTool(String code, String why) {}
+  record RefusedTool(long toolId, String code, String why) {}
 
   /** What people call a place. */
   String place(LoadPlace place) {

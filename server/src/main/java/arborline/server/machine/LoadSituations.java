@@ -63,11 +63,11 @@ class LoadSituations {
   /**
    * The load of a machine.
    *
-   * @param wanted tools that have to be in, and the library of each; 0 for any
+   * @param wanted tools that have to be in
    * @param keep tools that stay where they are planned
    */
   @Transactional(readOnly = true)
-  LoadSituation of(String machineId, Map<Long, Long> wanted, Set<Long> keep) {
+  LoadSituation of(String machineId, Map<Long, Wanted> wanted, Set<Long> keep) {
     Machine machine = machines.get(machineId).machine();
     List<PlanPlace> planned =
         places.findByMachineId(machineId).stream()
@@ -76,61 +76,114 @@ class LoadSituations {
     seeing.needSight(wanted.keySet());
     Map<Long, Long> all = new LinkedHashMap<>();
     planned.forEach(place -> all.put(place.toolId, place.library()));
-    wanted.forEach(
-        (tool, library) -> all.merge(tool, library, (old, named) -> named == 0 ? old : named));
+    wanted.forEach((tool, want) ->
+        all.merge(tool, want.libraryId(), (old, named) -> named == 0 ? old : named));
+    refuseSisters(machine, wanted);
     Map<Long, Held> known = picked.all(all);
-    List<RefusedTool> refused = refused(wanted.keySet(), planned, known);
-    Map<Long, LoadTool> tools = tools(machine, known);
-    Map<String, LoadTool> byCode = new LinkedHashMap<>();
-    Map<String, Long> ids = new HashMap<>();
-    Map<String, Long> libraries = new HashMap<>();
-    tools.forEach((id, tool) -> {
-      String code = known.get(id).tool().code();
-      byCode.put(code, tool);
-      ids.put(code, id);
-      libraries.put(code, all.get(id));
-    });
+    Set<Long> standing = new HashSet<>();
+    planned.forEach(place -> standing.add(place.toolId));
+    List<RefusedTool> refused = refused(wanted.keySet(), standing, known);
+    Pieces pieces = new Pieces(known);
     Map<LoadPlace, String> present = new HashMap<>();
-    planned.forEach(
-        place -> present.put(placed(machine, place.place), known.get(place.toolId).tool().code()));
-    Set<String> refusedCodes = new HashSet<>();
-    refused.forEach(tool -> refusedCodes.add(tool.code()));
+    planned.forEach(place -> present.put(placed(machine, place.place), pieces.next(place.toolId)));
+    wanted.forEach((tool, want) -> pieces.atLeast(tool, want.number()));
+    Map<Long, LoadTool> tools = tools(machine, known, standing);
+    Map<String, LoadTool> byName = new LinkedHashMap<>();
+    Map<String, Long> libraries = new HashMap<>();
+    pieces
+        .ids()
+        .forEach((name, tool) -> {
+          byName.put(name, tools.get(tool));
+          libraries.put(name, all.get(tool));
+        });
+    Set<Long> left = new HashSet<>();
+    refused.forEach(tool -> left.add(tool.toolId()));
+    List<String> needed = new ArrayList<>();
+    wanted.forEach((tool, want) -> {
+      if (!left.contains(tool)) {
+        needed.addAll(pieces.first(tool, want.number()));
+      }
+    });
+    Set<String> kept = new HashSet<>();
+    present.values().stream()
+        .filter(name -> keep.contains(pieces.ids().get(name)))
+        .forEach(kept::add);
     LoadProblem problem =
         new LoadProblem(
             machine.storages().stream().map(Storage::of).toList(),
-            fixed(machine, known),
-            byCode,
+            fixed(machine, present, pieces, known),
+            byName,
             present,
-            wanted.keySet().stream()
-                .map(id -> known.get(id).tool().code())
-                .filter(code -> !refusedCodes.contains(code))
-                .toList(),
-            kept(keep, planned, known));
-    return new LoadSituation(machine, problem, ids, libraries, refused, stamp(planned));
+            needed,
+            kept);
+    return new LoadSituation(machine, problem, pieces.ids(), libraries, refused, stamp(planned));
+  }
+
+  /**
+   * How many of a tool have to be in.
+   *
+   * @param libraryId from which it is picked; 0 for any
+   */
+  record Wanted(long libraryId, int number) {}
+
+  private static void refuseSisters(Machine machine, Map<Long, Wanted> wanted) {
+    if (!machine.numbering().sisters()
+        && wanted.values().stream().anyMatch(want -> want.number() > 1)) {
+      throw Refusal.conflict(
+          "%s has no sister tools: one of each can be in".formatted(machine.name()));
+    }
+  }
+
+  /** Names of single pieces: the code of the tool, with a number where there are several of it. */
+  private static final class Pieces {
+
+    private final Map<Long, Held> known;
+    private final Map<Long, List<String>> names = new LinkedHashMap<>();
+    private final Map<String, Long> ids = new LinkedHashMap<>();
+
+    Pieces(Map<Long, Held> known) {
+      this.known = known;
+    }
+
+    String next(long tool) {
+      List<String> all = names.computeIfAbsent(tool, id -> new ArrayList<>());
+      String code = known.get(tool).tool().code();
+      String name = all.isEmpty() ? code : "%s (%d)".formatted(code, all.size() + 1);
+      all.add(name);
+      ids.put(name, tool);
+      return name;
+    }
+
+    void atLeast(long tool, int number) {
+      while (names.getOrDefault(tool, List.of()).size() < number) {
+        next(tool);
+      }
+    }
+
+    List<String> first(long tool, int number) {
+      return names.get(tool).subList(0, number);
+    }
+
+    Map<String, Long> ids() {
+      return ids;
+    }
   }
 
   /** Places that are kept for one tool each; for one that nobody knows here, for nobody. */
-  private Map<LoadPlace, String> fixed(Machine machine, Map<Long, Held> known) {
+  private Map<LoadPlace, String> fixed(
+      Machine machine, Map<LoadPlace, String> present, Pieces pieces, Map<Long, Held> known) {
     Map<LoadPlace, String> fixed = new HashMap<>();
     own.of(machine.id())
         .forEach((place, tool) -> {
           if (machine.hasPlace(place)) {
-            fixed.put(
-                placed(machine, place),
-                known.containsKey(tool) ? known.get(tool).tool().code() : "tool " + tool);
+            LoadPlace there = placed(machine, place);
+            String standing = present.get(there);
+            boolean in = standing != null && tool.equals(pieces.ids().get(standing));
+            String code = known.containsKey(tool) ? known.get(tool).tool().code() : "tool " + tool;
+            fixed.put(there, in ? standing : code);
           }
         });
     return fixed;
-  }
-
-  private static Set<String> kept(Set<Long> keep, List<PlanPlace> planned, Map<Long, Held> known) {
-    Set<String> kept = new HashSet<>();
-    for (PlanPlace place : planned) {
-      if (keep.contains(place.toolId)) {
-        kept.add(known.get(place.toolId).tool().code());
-      }
-    }
-    return kept;
   }
 
   /** What a plan was like, so that a change of it is noticed. */
@@ -148,21 +201,23 @@ class LoadSituations {
     return new LoadPlace(machine.storages().indexOf(placed.storage()), placed.index());
   }
 
-  private List<RefusedTool> refused(
-      Set<Long> wanted, List<PlanPlace> planned, Map<Long, Held> known) {
-    Set<Long> standing = new HashSet<>();
-    planned.forEach(place -> standing.add(place.toolId));
+  private List<RefusedTool> refused(Set<Long> wanted, Set<Long> standing, Map<Long, Held> known) {
     List<RefusedTool> refused = new ArrayList<>();
     for (long tool : wanted) {
       if (!standing.contains(tool)) {
         String code = known.get(tool).tool().code();
-        plannable.obstacle(tool).ifPresent(why -> refused.add(new RefusedTool(code, why)));
+        plannable.obstacle(tool).ifPresent(why -> refused.add(new RefusedTool(tool, code, why)));
       }
     }
     return refused;
   }
 
-  private Map<Long, LoadTool> tools(Machine machine, Map<Long, Held> known) {
+  /**
+   * Tools as the storages meet them.
+   *
+   * @param standing tools that are in: what is wrong with their stacks does not take them out
+   */
+  private Map<Long, LoadTool> tools(Machine machine, Map<Long, Held> known, Set<Long> standing) {
     Map<Long, Tool> meant = PickedTools.tools(known);
     Map<Long, Map<Integer, ToolBody>> bodies = new HashMap<>();
     Map<Long, Map<LoadPlace, String>> closed = new HashMap<>();
@@ -170,15 +225,13 @@ class LoadSituations {
       StorageDefinition storage = machine.storages().get(number);
       Map<Long, AssembledTool> assembled = assemblies.of(meant, machine.seat(storage));
       for (Map.Entry<Long, Tool> tool : meant.entrySet()) {
-        Loaded loaded =
-            new Loaded(
-                tool.getValue(),
-                Optional.ofNullable(assembled.get(tool.getKey())).map(AssembledTool::assembly));
+        Loaded loaded = Assemblies.loaded(tool.getValue(), assembled.get(tool.getKey()));
         bodies.computeIfAbsent(tool.getKey(), id -> new HashMap<>()).put(number, loaded.body());
         Map<LoadPlace, String> here = closed.computeIfAbsent(tool.getKey(), id -> new HashMap<>());
         for (int index = 0; index < storage.places(); index++) {
           LoadPlace place = new LoadPlace(number, index);
-          why(machine, storage.place(index), loaded).ifPresent(why -> here.put(place, why));
+          why(machine, storage.place(index), loaded, standing.contains(tool.getKey()))
+              .ifPresent(why -> here.put(place, why));
         }
       }
     }
@@ -197,9 +250,11 @@ class LoadSituations {
     return tools;
   }
 
-  private static Optional<String> why(Machine machine, String place, Loaded tool) {
+  private static Optional<String> why(
+      Machine machine, String place, Loaded tool, boolean standing) {
     return Fit.check(machine, place, tool, Map.of()).stream()
-        .filter(finding -> UNSUITED.contains(finding.code()))
+        .filter(finding ->
+            UNSUITED.contains(finding.code()) || !standing && finding.code().equals("part-retired"))
         .map(Finding::message)
         .findFirst();
   }

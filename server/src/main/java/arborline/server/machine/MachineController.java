@@ -3,6 +3,7 @@ package arborline.server.machine;
 import arborline.core.connection.Connection;
 import arborline.core.finding.Finding;
 import arborline.core.machine.Assembly;
+import arborline.core.machine.Fit;
 import arborline.core.machine.Machine;
 import arborline.core.table.Nominal;
 import arborline.core.table.PlaceOrder;
@@ -14,6 +15,7 @@ import arborline.server.account.MayLoad;
 import arborline.server.right.LibraryGuard;
 import arborline.server.right.ToolGuard;
 import arborline.server.stack.Assemblies.AssembledTool;
+import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import arborline.server.support.ToolIds;
 import arborline.server.tool.Holdings.UsedIn;
@@ -23,6 +25,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -42,9 +45,12 @@ import org.springframework.web.bind.annotation.RestController;
 class MachineController {
 
   private static final int MOST_TOOLS = 500;
+  private static final int HIGHEST_STEP = 1000;
 
   private final Machines machines;
   private final Plans plans;
+  private final PlanFit fit;
+  private final PlanNumbers numbers;
   private final Nominals nominals;
   private final MachineLibraries libraries;
   private final Suits suits;
@@ -57,6 +63,8 @@ class MachineController {
   MachineController(
       Machines machines,
       Plans plans,
+      PlanFit fit,
+      PlanNumbers numbers,
       Nominals nominals,
       MachineLibraries libraries,
       Suits suits,
@@ -74,6 +82,8 @@ class MachineController {
     this.libraries = libraries;
     this.machines = machines;
     this.plans = plans;
+    this.fit = fit;
+    this.numbers = numbers;
     this.nominals = nominals;
   }
 
@@ -99,6 +109,7 @@ class MachineController {
    * @param outline of the tool in its holder; of the bare cutter where no stack is kept
    * @param assembly its sizes with its holder; null where no stack is kept
    * @param use how it is used there; null where the machine has no such place
+   * @param libraryNumber that it has in its library; null where it stands in none
    * @param seen true where whoever asks sees the sheet of the tool
    */
   record PlaceView(
@@ -119,6 +130,7 @@ class MachineController {
       @Nullable Outline outline,
       @Nullable Assembly assembly,
       Uses.@Nullable UseHead use,
+      @Nullable Integer libraryNumber,
       boolean seen) {}
 
   /**
@@ -143,18 +155,6 @@ class MachineController {
       List<String> ownPlaces,
       List<PlaceView> plan,
       MachineLibraries.@Nullable MachineLibrary library) {}
-
-  /**
-   * What to put into a place.
-   *
-   * @param allow true where the lead lets a tool in that is not released
-   */
-  record PutOrder(
-      long toolId,
-      @Nullable Long libraryId,
-      @Nullable String length,
-      @Nullable String diameter,
-      @Nullable Boolean allow) {}
 
   /**
    * What was done.
@@ -189,7 +189,7 @@ class MachineController {
     Map<String, Plans.Planned> plan = plans.plan(id);
     Map<Long, Tools.Held> known = plans.tools(plan.values());
     Map<String, Nominal> nominal = nominals.of(machine, PickedTools.tools(known));
-    Map<String, AssembledTool> assembled = plans.assembled(machine, plan.values(), known);
+    Map<String, AssembledTool> assembled = fit.assembled(machine, plan.values(), known);
     Map<String, Uses.UseHead> heads = uses.heads(machine, plan, PickedTools.tools(known));
     Set<Long> hidden = seeing.hidden();
     Set<Long> unseen = seeingTools.unseen(known.keySet());
@@ -255,6 +255,9 @@ class MachineController {
       questions.addAll(PickedTools.questions(known, planned.libraryId()));
     }
     questions.addAll(Plans.questions(nominal, planned.entry()));
+    if (assembled != null) {
+      assembled.retired().forEach(part -> questions.add(Fit.retired(part)));
+    }
     return new PlaceView(
         planned.place(),
         planned.toolId(),
@@ -273,6 +276,7 @@ class MachineController {
         assembled == null ? Silhouettes.of(known.tool()).orElse(null) : assembled.outline().bare(),
         assembled == null ? null : assembled.assembly(),
         use,
+        known.number().orElse(null),
         seen);
   }
 
@@ -295,28 +299,50 @@ class MachineController {
         id, question.libraryId(), ToolIds.of("tools", question.tools(), MOST_TOOLS));
   }
 
-  /** Why a tool cannot go into which places. */
+  /**
+   * Why a tool cannot go into which places.
+   *
+   * @param from the place that it would leave, where several of it are planned
+   * @param another true where one more of it is to go in
+   */
   @GetMapping("/{id}/plan/refusals")
   Map<String, List<Finding>> refusals(
       @PathVariable String id,
       @RequestParam long toolId,
-      @RequestParam(required = false) @Nullable Long libraryId) {
-    return plans.refusals(id, toolId, libraryId);
+      @RequestParam(required = false) @Nullable Long libraryId,
+      @RequestParam(required = false) @Nullable String from,
+      @RequestParam(defaultValue = "false") boolean another) {
+    return fit.refusals(id, toolId, libraryId, from, another);
   }
 
   @PutMapping("/{id}/plan/{place}")
   @MayLoad
-  PlanDone put(@PathVariable String id, @PathVariable String place, @RequestBody PutOrder order) {
-    Plans.Put put =
-        plans.put(
-            id,
-            place,
-            order.toolId(),
-            order.libraryId(),
-            order.length(),
-            order.diameter(),
-            Boolean.TRUE.equals(order.allow()));
+  PlanDone put(@PathVariable String id, @PathVariable String place, @RequestBody PlanOrder order) {
+    Plans.Put put = plans.put(id, place, order);
     return new PlanDone(put.undo(), put.questions());
+  }
+
+  /**
+   * Places whose tools are numbered anew, in their order.
+   *
+   * @param first number of the first of them
+   * @param step from each to the next; null for 1
+   */
+  record NumberOrder(@Nullable List<@Nullable String> places, int first, @Nullable Integer step) {}
+
+  @PutMapping("/{id}/numbers")
+  @MayLoad
+  PlanDone renumber(@PathVariable String id, @RequestBody NumberOrder order) {
+    List<String> places =
+        order.places() == null
+            ? List.of()
+            : order.places().stream().filter(Objects::nonNull).toList();
+    int step = order.step() == null ? 1 : order.step();
+    if (places.isEmpty() || places.size() > MOST_TOOLS || step < 1 || step > HIGHEST_STEP) {
+      throw Refusal.badRequest(
+          "name 1 to %d places, and a step of 1 to %d".formatted(MOST_TOOLS, HIGHEST_STEP));
+    }
+    return new PlanDone(numbers.renumber(id, places, order.first(), step), List.of());
   }
 
   /** Whether a place is kept for the tool that is planned there. */

@@ -14,7 +14,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -30,7 +29,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
   private final Machines machines;
   private final MachineRepository rows;
   private final PlanRepository places;
-  private final Plans plans;
+  private final PlanFit fit;
   private final Trail trail;
   private final Live live;
   private final Json json;
@@ -40,7 +39,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
       Machines machines,
       MachineRepository rows,
       PlanRepository places,
-      Plans plans,
+      PlanFit fit,
       Trail trail,
       Live live,
       Json json,
@@ -48,7 +47,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
     this.machines = machines;
     this.rows = rows;
     this.places = places;
-    this.plans = plans;
+    this.fit = fit;
     this.trail = trail;
     this.live = live;
     this.json = json;
@@ -174,8 +173,8 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
     List<PlanPlace> fallen =
         places.findByMachineId(id).stream().filter(place -> !joined.hasPlace(place.place)).toList();
     List<FallsOut> fallsOut =
-        fallen.stream().map(place -> new FallsOut(place.place, plans.code(place), null)).toList();
-    List<FallsOut> misfits = plans.misfits(joined);
+        fallen.stream().map(place -> new FallsOut(place.place, fit.code(place), null)).toList();
+    List<FallsOut> misfits = fit.misfits(joined);
     String before = json.text(now.machine());
     String after = json.text(joined);
     if (look || before.equals(after)) {
@@ -280,11 +279,12 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
   }
 
   private void bringBack(String machine, Fallen fallen) {
-    Optional<PlanPlace> elsewhere = places.findByMachineIdAndToolId(machine, fallen.toolId());
-    if (elsewhere.isPresent()) {
+    Machine now = machines.get(machine).machine();
+    List<PlanPlace> elsewhere = fit.standing(now, fallen.toolId());
+    if (!elsewhere.isEmpty() && !now.numbering().sisters()) {
       throw Refusal.conflict(
-          "%s is planned for place %s now; take it out there first"
-              .formatted(plans.code(elsewhere.get()), elsewhere.get().place));
+          "%s is planned for %s now; take it out there first"
+              .formatted(fit.code(elsewhere.getFirst()), PlanFit.words(now, elsewhere)));
     }
     long library = fallen.library() == null ? 0 : fallen.library();
     places.save(new PlanPlace(machine, fallen.place(), fallen.toolId(), library, fallen.fields()));

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
-/** Places that hold one tool only, which stands nowhere else in its machine. */
+/** Places that hold one tool only, which stands nowhere else in its machine but for sisters. */
 @Component
 class OwnPlaces {
 
@@ -38,25 +38,30 @@ class OwnPlaces {
     return Optional.ofNullable(of(machine).get(place));
   }
 
-  /** Keeps a place for a tool, and no other one for it; null for no tool. */
-  void keep(String machine, String place, @Nullable Long tool) {
-    jdbc.sql("delete from own_place where machine_id = ? and place = ?")
-        .params(machine, place)
-        .update();
-    if (tool != null) {
+  /** Keeps a place for a tool, and no other one for it but for a sister; null for no tool. */
+  void keep(Machine machine, String place, @Nullable Long tool) {
+    String id = machine.id();
+    jdbc.sql("delete from own_place where machine_id = ? and place = ?").params(id, place).update();
+    if (tool != null && !machine.numbering().sisters()) {
       jdbc.sql("delete from own_place where machine_id = ? and tool_id = ?")
-          .params(machine, tool)
+          .params(id, tool)
           .update();
+    }
+    if (tool != null) {
       jdbc.sql("insert into own_place (machine_id, place, tool_id) values (?, ?, ?)")
-          .params(machine, place, tool)
+          .params(id, place, tool)
           .update();
     }
   }
 
   /** Places of a tool are those of another from now on, where that has none of its own. */
   void follow(long from, long into) {
-    jdbc.sql("update ignore own_place set tool_id = ? where tool_id = ?")
-        .params(into, from)
+    jdbc.sql(
+            """
+            update own_place o set tool_id = ? where tool_id = ? and not exists (
+              select 1 from own_place own where own.machine_id = o.machine_id and own.tool_id = ?)\
+            """)
+        .params(into, from, into)
         .update();
     jdbc.sql("delete from own_place where tool_id = ?").param(from).update();
   }
@@ -69,6 +74,9 @@ class OwnPlaces {
       return Optional.of(
           Finding.hold(
               "place-kept", "%s is kept for another tool".formatted(machine.words(place))));
+    }
+    if (machine.numbering().sisters()) {
+      return Optional.empty();
     }
     return kept.entrySet().stream()
         .filter(entry -> Objects.equals(entry.getValue(), tool) && !entry.getKey().equals(place))

@@ -22,7 +22,7 @@ class PlaceKeeping implements Undo<PlaceKeeping.Kept> {
 
   private final Machines machines;
   private final PlanRepository places;
-  private final Plans plans;
+  private final PlanFit fit;
   private final OwnPlaces own;
   private final Trail trail;
   private final Live live;
@@ -30,13 +30,13 @@ class PlaceKeeping implements Undo<PlaceKeeping.Kept> {
   PlaceKeeping(
       Machines machines,
       PlanRepository places,
-      Plans plans,
+      PlanFit fit,
       OwnPlaces own,
       Trail trail,
       Live live) {
     this.machines = machines;
     this.places = places;
-    this.plans = plans;
+    this.fit = fit;
     this.own = own;
     this.trail = trail;
     this.live = live;
@@ -63,11 +63,11 @@ class PlaceKeeping implements Undo<PlaceKeeping.Kept> {
           "nothing is planned for %s: plan the tool first".formatted(machine.words(place)));
     }
     Long after = kept ? planned.toolId : null;
-    own.keep(machineId, place, after);
+    own.keep(machine, place, after);
     live.say("machine", machineId, "plan");
     String text =
         kept
-            ? "kept %s for %s".formatted(machine.words(place), plans.code(planned))
+            ? "kept %s for %s".formatted(machine.words(place), fit.code(planned))
             : "kept %s for no tool any more".formatted(machine.words(place));
     return trail.record(
         TrailRecord.of("machine", machineId, text)
@@ -87,7 +87,7 @@ class PlaceKeeping implements Undo<PlaceKeeping.Kept> {
           "%s is kept otherwise since; take that back first"
               .formatted(machine.words(kept.place())));
     }
-    own.keep(kept.machine(), kept.place(), kept.before());
+    own.keep(machine, kept.place(), kept.before());
     live.say("machine", kept.machine(), "plan");
   }
 }

@@ -22,17 +22,17 @@ class PlanReference implements ToolReference {
 
   private final PlanRepository places;
   private final Machines machines;
-  private final Plans plans;
+  private final PlanFit fit;
   private final Live live;
   private final Json json;
   private final OwnPlaces own;
 
   PlanReference(
-      PlanRepository places, Machines machines, Plans plans, Live live, Json json, OwnPlaces own) {
+      PlanRepository places, Machines machines, PlanFit fit, Live live, Json json, OwnPlaces own) {
     this.own = own;
     this.places = places;
     this.machines = machines;
-    this.plans = plans;
+    this.fit = fit;
     this.live = live;
     this.json = json;
   }
@@ -54,19 +54,18 @@ class PlanReference implements ToolReference {
     List<String> sentences = new ArrayList<>();
     for (PlanPlace planned : places.findByToolIdOrderByMachineId(from.id())) {
       Machine machine = machines.lockAny(planned.machineId).machine();
-      places
-          .findByMachineIdAndToolId(machine.id(), into.id())
-          .ifPresent(other -> {
-            throw Refusal.conflict(
-                ("%s is planned for %s of %s and %s for %s: two tools in one machine"
-                        + " are two; take one out of the plan, or keep them apart")
-                    .formatted(
-                        from.code(),
-                        machine.words(planned.place),
-                        machine.name(),
-                        into.code(),
-                        machine.words(other.place)));
-          });
+      List<PlanPlace> standing = fit.standing(machine, into.id());
+      if (!standing.isEmpty() && !machine.numbering().sisters()) {
+        throw Refusal.conflict(
+            ("%s is planned for %s of %s and %s for %s: two tools in one machine"
+                    + " are two; take one out of the plan, or keep them apart")
+                .formatted(
+                    from.code(),
+                    machine.words(planned.place),
+                    machine.name(),
+                    into.code(),
+                    PlanFit.words(machine, standing)));
+      }
       String before = planned.fields;
       planned.toolId = into.id();
       planned.fields =
@@ -76,7 +75,7 @@ class PlanReference implements ToolReference {
                   .with(TableField.NAME, machine.habits().fit(into.tool().name())));
       places.save(planned);
       places.flush();
-      plans.refuseMisfit(machine, planned);
+      fit.refuseMisfit(machine, planned);
       moved.add(new Pocket(machine.id(), planned.place, before, planned.fields));
       sentences.add(
           "%s of %s is planned with %s; the control calls it %s until the plan is sent"

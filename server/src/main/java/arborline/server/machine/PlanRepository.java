@@ -10,7 +10,7 @@ interface PlanRepository extends Repository<PlanPlace, PlanPlace.Key> {
 
   Optional<PlanPlace> findByMachineIdAndPlace(String machineId, String place);
 
-  Optional<PlanPlace> findByMachineIdAndToolId(String machineId, long toolId);
+  List<PlanPlace> findByMachineIdAndToolId(String machineId, long toolId);
 
   List<PlanPlace> findByToolIdOrderByMachineId(long toolId);
 

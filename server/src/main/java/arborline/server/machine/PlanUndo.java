@@ -6,8 +6,10 @@ import arborline.server.live.Live;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /** Puts places of a load plan back to what they were. */
@@ -19,14 +21,14 @@ class PlanUndo implements Undo<Plans.Before> {
 
   private final Machines machines;
   private final PlanRepository places;
-  private final Plans plans;
+  private final PlanFit fit;
   private final PickedTools picked;
   private final Live live;
 
-  PlanUndo(Machines machines, PlanRepository places, Plans plans, PickedTools picked, Live live) {
+  PlanUndo(Machines machines, PlanRepository places, PlanFit fit, PickedTools picked, Live live) {
     this.machines = machines;
     this.places = places;
-    this.plans = plans;
+    this.fit = fit;
     this.picked = picked;
     this.live = live;
   }
@@ -69,13 +71,12 @@ class PlanUndo implements Undo<Plans.Before> {
   }
 
   private void bringBack(Machine machine, Plans.PlaceBefore place) {
-    places
-        .findByMachineIdAndToolId(machine.id(), place.toolId())
-        .ifPresent(now -> {
-          throw Refusal.conflict("the tool is in %s now".formatted(machine.words(now.place)));
-        });
+    List<PlanPlace> standing = fit.standing(machine, place.toolId());
+    if (!standing.isEmpty() && !machine.numbering().sisters()) {
+      throw Refusal.conflict("the tool is in %s now".formatted(PlanFit.words(machine, standing)));
+    }
     long library = place.library() == null ? 0 : place.library();
-    plans.refuseMisfit(machine, place.place(), picked.one(place.toolId(), library));
+    fit.refuseMisfit(machine, place.place(), picked.one(place.toolId(), library), Set.of());
     places.save(
         new PlanPlace(machine.id(), place.place(), place.toolId(), library, place.fields()));
     places.flush();

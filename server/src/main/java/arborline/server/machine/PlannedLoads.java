@@ -66,10 +66,10 @@ class PlannedLoads {
   /**
    * Plans a load; not in a transaction, since it takes a while.
    *
-   * @param wanted tools that have to be in, and the library of each; 0 for any
+   * @param wanted tools that have to be in
    * @param keep tools that stay where they are planned
    */
-  PlannedLoad plan(String machineId, Map<Long, Long> wanted, Set<Long> keep) {
+  PlannedLoad plan(String machineId, Map<Long, LoadSituations.Wanted> wanted, Set<Long> keep) {
     LoadSituation situation = situations.of(machineId, wanted, keep);
     LoadAnswer answer = planning.plan(situation.problem());
     List<ObstacleView> obstacles = new ArrayList<>();

@@ -1,24 +1,15 @@
 package arborline.server.machine;
 
-import arborline.core.finding.Finding;
-import arborline.core.finding.Severity;
-import arborline.core.machine.Fit;
-import arborline.core.machine.Loaded;
 import arborline.core.machine.Machine;
 import arborline.core.quantity.Entry;
 import arborline.core.quantity.EntryParser;
 import arborline.core.quantity.Unit;
-import arborline.core.storage.StorageDefinition;
 import arborline.core.table.Nominal;
 import arborline.core.table.PlaceOrder;
 import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
-import arborline.core.tool.Tool;
 import arborline.server.live.Live;
-import arborline.server.machine.MachineDefining.FallsOut;
 import arborline.server.right.ToolGuard;
-import arborline.server.stack.Assemblies;
-import arborline.server.stack.Assemblies.AssembledTool;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.tool.Holdings.UsedIn;
@@ -28,7 +19,6 @@ import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -36,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -49,36 +40,36 @@ public class Plans {
   private final PlanRepository places;
   private final Tools tools;
   private final PickedTools picked;
-  private final Assemblies assemblies;
   private final Nominals nominals;
   private final Trail trail;
   private final Live live;
   private final Json json;
   private final ToolGuard seeing;
   private final PlannableTools plannable;
-  private final OwnPlaces own;
+  private final PlanFit fit;
+  private final PlanNumbers numbers;
 
   Plans(
       Machines machines,
       PlanRepository places,
       Tools tools,
       PickedTools picked,
-      Assemblies assemblies,
       Nominals nominals,
       Trail trail,
       Live live,
       Json json,
       ToolGuard seeing,
       PlannableTools plannable,
-      OwnPlaces own) {
-    this.own = own;
+      PlanFit fit,
+      PlanNumbers numbers) {
+    this.fit = fit;
+    this.numbers = numbers;
     this.plannable = plannable;
     this.seeing = seeing;
     this.machines = machines;
     this.places = places;
     this.tools = tools;
     this.picked = picked;
-    this.assemblies = assemblies;
     this.nominals = nominals;
     this.trail = trail;
     this.live = live;
@@ -141,73 +132,6 @@ public class Plans {
     return json.read(place.fields, TableEntry.class);
   }
 
-  /**
-   * Why the tool cannot go where, for every place that refuses it.
-   *
-   * @param libraryId from which it is picked; null as it is planned, else from any
-   */
-  @Transactional(readOnly = true)
-  public Map<String, List<Finding>> refusals(
-      String machineId, long toolId, @Nullable Long libraryId) {
-    if (places.findByMachineIdAndToolId(machineId, toolId).isEmpty()) {
-      seeing.needSight(List.of(toolId));
-    }
-    Machine machine = machines.get(machineId).machine();
-    Held meant = meant(machineId, toolId, libraryId);
-    Map<String, Loaded> occupied = occupied(machine, toolId);
-    Map<String, Long> kept = own.of(machineId);
-    Map<String, List<Finding>> refusals = new HashMap<>();
-    for (StorageDefinition storage : machine.storages()) {
-      Loaded tool = loaded(machine, storage, meant);
-      for (String place : storage.all()) {
-        List<Finding> holds = new ArrayList<>(holds(machine, place, tool, occupied));
-        OwnPlaces.obstacle(machine, kept, place, toolId).ifPresent(holds::addFirst);
-        if (!holds.isEmpty()) {
-          refusals.put(place, holds);
-        }
-      }
-    }
-    return refusals;
-  }
-
-  private Held meant(String machineId, long toolId, @Nullable Long libraryId) {
-    return picked.one(
-        toolId, library(places.findByMachineIdAndToolId(machineId, toolId), libraryId));
-  }
-
-  private static long library(Optional<PlanPlace> old, @Nullable Long named) {
-    return named == null ? old.map(PlanPlace::library).orElse(0L) : named;
-  }
-
-  private Loaded loaded(Machine machine, StorageDefinition storage, Held known) {
-    return loaded(known, assemblies.of(Map.of(known.id(), known.tool()), machine.seat(storage)));
-  }
-
-  private static Loaded loaded(Held known, Map<Long, AssembledTool> assembled) {
-    return new Loaded(
-        known.tool(), Optional.ofNullable(assembled.get(known.id())).map(AssembledTool::assembly));
-  }
-
-  /** The tools of a plan in their holders, by place; those without a stack are left out. */
-  Map<String, AssembledTool> assembled(
-      Machine machine, Collection<Planned> plan, Map<Long, Held> known) {
-    Map<String, AssembledTool> assembled = new HashMap<>();
-    for (StorageDefinition storage : machine.storages()) {
-      Map<Long, Tool> tools = new HashMap<>();
-      List<Planned> here =
-          plan.stream()
-              .filter(planned -> storage.index(planned.place()).isPresent())
-              .filter(planned -> known.containsKey(planned.toolId()))
-              .toList();
-      here.forEach(planned -> tools.put(planned.toolId(), known.get(planned.toolId()).tool()));
-      Map<Long, AssembledTool> held = assemblies.of(tools, machine.seat(storage));
-      here.stream()
-          .filter(planned -> held.containsKey(planned.toolId()))
-          .forEach(planned -> assembled.put(planned.place(), held.get(planned.toolId())));
-    }
-    return assembled;
-  }
-
   /** The offset number that a planned tool has until somebody says otherwise: its number. */
   int offset(TableEntry entry) {
     String number = entry.get(TableField.NUMBER);
@@ -218,94 +142,43 @@ public class Plans {
     return offset(entry(place));
   }
 
-  /** The code of a planned tool. */
-  String code(PlanPlace place) {
-    return Optional.ofNullable(entry(place).get(TableField.TOOL)).orElse("a tool");
-  }
-
-  /** Planned tools that would not fit into their places if the machine were so defined. */
-  List<FallsOut> misfits(Machine machine) {
-    Map<String, Loaded> occupied = occupied(machine, 0);
-    List<FallsOut> misfits = new ArrayList<>();
-    occupied.forEach((place, tool) -> {
-      Map<String, Loaded> others = new HashMap<>(occupied);
-      others.remove(place);
-      holds(machine, place, tool, others).stream()
-          .findFirst()
-          .ifPresent(hold -> misfits.add(new FallsOut(place, tool.tool().code(), hold.message())));
-    });
-    misfits.sort(Comparator.comparing(FallsOut::place, PlaceOrder.BY_NUMBER));
-    return misfits;
-  }
-
-  /** What stands in the places of a machine but for one tool, each in the holder for its seat. */
-  private Map<String, Loaded> occupied(Machine machine, long exceptTool) {
-    List<PlanPlace> all = places.findByMachineId(machine.id());
-    Map<Long, Held> known = picked.of(all);
-    Map<String, Loaded> occupied = new HashMap<>();
-    for (StorageDefinition storage : machine.storages()) {
-      Map<String, Held> here = new LinkedHashMap<>();
-      all.stream()
-          .filter(place -> place.toolId != exceptTool && known.containsKey(place.toolId))
-          .filter(place -> storage.index(place.place).isPresent())
-          .forEach(place -> here.put(place.place, known.get(place.toolId)));
-      Map<Long, Tool> tools = new HashMap<>();
-      here.values().forEach(held -> tools.put(held.id(), held.tool()));
-      Map<Long, AssembledTool> assembled = assemblies.of(tools, machine.seat(storage));
-      here.forEach((place, held) -> occupied.put(place, loaded(held, assembled)));
-    }
-    return occupied;
-  }
-
-  private static List<Finding> holds(
-      Machine machine, String place, Loaded tool, Map<String, Loaded> occupied) {
-    return Fit.check(machine, place, tool, occupied).stream()
-        .filter(finding -> finding.severity() == Severity.HOLD)
-        .toList();
-  }
-
-  /**
-   * Puts a tool into a place, out of where it was; what was in the place leaves the plan.
-   *
-   * @param libraryId from which it was picked, by whose version and number it goes; null for the
-   *     one from which it is planned already, else any that has it
-   * @param length measured length from the gauge line as typed; null keeps what is known
-   * @param diameter measured diameter as typed; null keeps what is known
-   * @param allow true where the lead lets a tool in that is not released
-   */
+  /** Puts a tool into a place, out of where it was; what was in the place leaves the plan. */
   @Transactional
-  public Put put(
-      String machineId,
-      String place,
-      long toolId,
-      @Nullable Long libraryId,
-      @Nullable String length,
-      @Nullable String diameter,
-      boolean allow) {
+  public Put put(String machineId, String place, PlanOrder order) {
     Machine machine = machines.lock(machineId).machine();
-    Optional<PlanPlace> old = places.findByMachineIdAndToolId(machineId, toolId);
-    if (old.isEmpty()) {
-      seeing.needSight(List.of(toolId));
+    List<PlanPlace> standing = fit.standing(machine, order.toolId());
+    if (standing.isEmpty()) {
+      seeing.needSight(List.of(order.toolId()));
     }
-    String although = old.isPresent() ? "" : plannable.although(toolId, allow);
-    long named = library(old, libraryId);
-    Held known = picked.one(toolId, named);
-    if (libraryId != null && known.from().filter(from -> from.libraryId() == libraryId).isEmpty()) {
-      throw Refusal.conflict("that library does not have %s".formatted(known.tool().code()));
-    }
-    refuseMisfit(machine, place, known);
+    Optional<PlanPlace> old = left(machine, place, order, standing);
+    String although =
+        standing.isEmpty()
+            ? plannable.although(order.toolId(), Boolean.TRUE.equals(order.allow()))
+            : "";
+    long named = PlanFit.library(standing, order.libraryId());
+    Held known = picked.one(order.toolId(), named);
+    needIn(known, order.libraryId());
+    fit.refuseMisfit(
+        machine, place, known, old.map(former -> Set.of(former.place)).orElse(Set.of()));
     Optional<PlanPlace> occupant =
-        places.findByMachineIdAndPlace(machineId, place).filter(there -> there.toolId != toolId);
-    TableEntry entry = old.map(this::entry).orElse(TableEntry.EMPTY);
-    entry = identity(machine, place, known, entry, occupant);
-    entry = measured(entry, TableField.LENGTH, length);
-    entry = measured(entry, TableField.DIAMETER, diameter);
-    Before before = before(machineId, place, old, occupant, toolId, json.text(entry));
+        places
+            .findByMachineIdAndPlace(machineId, place)
+            .filter(there -> old.filter(there::equals).isEmpty());
+    long library = known.from().map(UsedIn::libraryId).orElse(0L);
+    TableEntry entry = kept(machine, place, known, old, standing);
+    entry = measured(entry, TableField.LENGTH, order.length());
+    entry = measured(entry, TableField.DIAMETER, order.diameter());
+    PlanPlace put = new PlanPlace(machineId, place, order.toolId(), library, json.text(entry));
+    List<PlanPlace> then = new ArrayList<>(places.findByMachineId(machineId));
+    old.ifPresent(then::remove);
+    occupant.ifPresent(then::remove);
+    then.add(put);
+    numbers.refuseSame(machine, then);
+    Before before = before(machineId, place, old, occupant, order.toolId(), put.fields);
     occupant.ifPresent(places::delete);
     old.ifPresent(places::delete);
     places.flush();
-    long from = known.from().map(UsedIn::libraryId).orElse(0L);
-    places.save(new PlanPlace(machineId, place, toolId, from, json.text(entry)));
+    places.save(put);
     live.say("machine", machineId, "plan");
     boolean stays = old.filter(former -> former.place.equals(place)).isPresent();
     long undo =
@@ -322,6 +195,61 @@ public class Plans {
     List<String> questions = new ArrayList<>(PickedTools.questions(known, named));
     questions.addAll(questions(machine, known, entry));
     return new Put(undo, questions);
+  }
+
+  /** The place that the tool leaves; empty where it comes in, or one more of it does. */
+  private Optional<PlanPlace> left(
+      Machine machine, String place, PlanOrder order, List<PlanPlace> standing) {
+    Optional<PlanPlace> there =
+        standing.stream().filter(one -> one.place.equals(place)).findFirst();
+    if (order.sister()) {
+      if (there.isPresent()) {
+        throw Refusal.conflict(
+            "%s stands in %s already".formatted(fit.code(there.get()), machine.words(place)));
+      }
+      if (!standing.isEmpty() && !machine.numbering().sisters()) {
+        throw Refusal.conflict(
+            "%s stands in %s already, and %s has no sister tools: put in a copy of the tool"
+                .formatted(
+                    fit.code(standing.getFirst()),
+                    PlanFit.words(machine, standing),
+                    machine.name()));
+      }
+      return Optional.empty();
+    }
+    if (order.from() == null && there.isPresent()) {
+      return there;
+    }
+    if (there.isPresent() && !place.equals(order.from())) {
+      throw Refusal.conflict("its sister stands in %s already".formatted(machine.words(place)));
+    }
+    return fit.left(machine, order.toolId(), order.from());
+  }
+
+  private static void needIn(Held known, @Nullable Long library) {
+    if (library != null && known.from().filter(from -> from.libraryId() == library).isEmpty()) {
+      throw Refusal.conflict("that library does not have %s".formatted(known.tool().code()));
+    }
+  }
+
+  /**
+   * What is kept of a tool that goes into a place: all of the piece that leaves another one, the
+   * number of its sister else. A number stays as long as the tool goes by the same library.
+   */
+  private TableEntry kept(
+      Machine machine,
+      String place,
+      Held known,
+      Optional<PlanPlace> old,
+      List<PlanPlace> standing) {
+    long library = known.from().map(UsedIn::libraryId).orElse(0L);
+    TableEntry entry = old.map(this::entry).orElse(TableEntry.EMPTY);
+    String number =
+        old.or(() -> standing.stream().findFirst())
+            .filter(former -> former.library() == library)
+            .map(former -> entry(former).get(TableField.NUMBER))
+            .orElse(null);
+    return PlanNumbers.named(machine, place, known, entry.with(TableField.NUMBER, number));
   }
 
   /** A measure is compared with what the tool should measure as soon as it is typed. */
@@ -349,58 +277,6 @@ public class Plans {
         .formatted(
             Optional.ofNullable(entry.get(TableField.LENGTH)).orElse("not set"),
             Optional.ofNullable(entry.get(TableField.DIAMETER)).orElse("not set"));
-  }
-
-  /** Refuses where the tool of a place does not fit there as the plan is now. */
-  void refuseMisfit(Machine machine, PlanPlace planned) {
-    refuseMisfit(machine, planned.place, picked.one(planned.toolId, planned.library()));
-  }
-
-  /** Refuses a tool that does not fit into a place as the plan is now. */
-  void refuseMisfit(Machine machine, String place, Held known) {
-    Map<String, Loaded> occupied = occupied(machine, known.id());
-    occupied.remove(place);
-    StorageDefinition storage =
-        machine.placed(place).map(Machine.Placed::storage).orElse(machine.storages().getFirst());
-    List<Finding> holds =
-        new ArrayList<>(holds(machine, place, loaded(machine, storage, known), occupied));
-    OwnPlaces.obstacle(machine, own.of(machine.id()), place, known.id()).ifPresent(holds::addFirst);
-    if (!holds.isEmpty()) {
-      throw Refusal.conflict(
-          "%s does not fit into %s: %s"
-              .formatted(known.tool().code(), machine.words(place), holds.getFirst().message()),
-          holds);
-    }
-  }
-
-  private TableEntry identity(
-      Machine machine, String place, Held known, TableEntry entry, Optional<PlanPlace> leaving) {
-    TableEntry named = named(machine, place, known, entry);
-    String number = named.get(TableField.NUMBER);
-    for (PlanPlace other : places.findByMachineId(machine.id())) {
-      boolean stays = other.toolId != known.id() && leaving.filter(other::equals).isEmpty();
-      if (stays && Objects.equals(number, entry(other).get(TableField.NUMBER))) {
-        throw Refusal.conflict(
-            "number %s is used by %s in %s; renumber one of them"
-                .formatted(number, entry(other).get(TableField.TOOL), machine.words(other.place)));
-      }
-    }
-    return named;
-  }
-
-  /** Code, number and name of a tool in a place: its own number, or that of the place. */
-  private static TableEntry named(Machine machine, String place, Held known, TableEntry entry) {
-    int own =
-        known
-            .number()
-            .orElseThrow(
-                () -> Refusal.conflict("%s is in no library now".formatted(known.tool().code())));
-    String number =
-        machine.numbering().numberIsPlace() ? machine.number(place) : Integer.toString(own);
-    return entry
-        .with(TableField.TOOL, known.tool().code())
-        .with(TableField.NUMBER, number)
-        .with(TableField.NAME, machine.habits().fit(known.tool().name()));
   }
 
   private static TableEntry measured(TableEntry entry, TableField field, @Nullable String typed) {
@@ -461,17 +337,20 @@ public class Plans {
     List<PlanPlace> before = places.findByMachineId(machineId);
     LoadSituations.needStamp(
         before.stream().filter(place -> machine.hasPlace(place.place)).toList(), stamp);
-    Rearrangement change = new Rearrangement(before);
-    wanted.forEach((place, tool) -> change.put(place, tool, planned(machine, place, tool, change)));
-    List<PlanPlace> then = change.then(machineId);
-    refuseSameNumbers(machine, then);
+    Rearrangement change = new Rearrangement(before, wanted);
+    if (!machine.numbering().sisters() && change.twice().isPresent()) {
+      throw Refusal.badRequest("a tool cannot be put in twice; name each once");
+    }
+    List<PlanPlace> then = new ArrayList<>();
+    wanted.forEach((place, tool) -> then.add(planned(machine, place, tool, change.from(place))));
+    numbers.refuseSame(machine, then);
     places.deleteAll(before);
     places.flush();
     then.forEach(places::save);
     places.flush();
     for (PlanPlace place : then) {
       if (change.moved(place)) {
-        refuseMisfit(machine, place);
+        fit.refuseMisfit(machine, place);
       }
     }
     live.say("machine", machineId, "plan");
@@ -483,30 +362,18 @@ public class Plans {
   /** A tool as it is picked. */
   record Picked(long toolId, long libraryId) {}
 
-  private String planned(Machine machine, String place, Picked tool, Rearrangement change) {
+  private PlanPlace planned(Machine machine, String place, Picked tool, Optional<PlanPlace> from) {
     if (!machine.hasPlace(place)) {
       throw Refusal.badRequest("%s has no place '%s'".formatted(machine.name(), place));
     }
-    Optional<PlanPlace> old = change.old(tool.toolId());
-    if (old.isEmpty()) {
+    List<PlanPlace> standing = fit.standing(machine, tool.toolId());
+    if (standing.isEmpty()) {
       seeing.needSight(List.of(tool.toolId()));
       plannable.although(tool.toolId(), false);
     }
     Held known = picked.one(tool.toolId(), tool.libraryId());
-    TableEntry entry = old.map(this::entry).orElse(TableEntry.EMPTY);
-    return json.text(named(machine, place, known, entry));
-  }
-
-  private void refuseSameNumbers(Machine machine, List<PlanPlace> plan) {
-    Map<String, PlanPlace> numbers = new HashMap<>();
-    for (PlanPlace place : plan) {
-      PlanPlace other = numbers.put(entry(place).get(TableField.NUMBER), place);
-      if (other != null) {
-        throw Refusal.conflict(
-            "%s and %s have one number, %s; renumber one of them"
-                .formatted(code(other), code(place), entry(place).get(TableField.NUMBER)));
-      }
-    }
+    TableEntry entry = kept(machine, place, known, from, standing);
+    return new PlanPlace(machine.id(), place, tool.toolId(), tool.libraryId(), json.text(entry));
   }
 
   /** Takes a tool out of the plan. */
@@ -527,8 +394,7 @@ public class Plans {
         TrailRecord.of(
                 "machine",
                 machineId,
-                "took %s out of the plan for %s"
-                    .formatted(entry(old).get(TableField.TOOL), machine.words(place)))
+                "took %s out of the plan for %s".formatted(fit.code(old), machine.words(place)))
             .undoneBy(PlanUndo.KIND, before));
   }
 
@@ -572,13 +438,13 @@ public class Plans {
         tools
             .byCode(code)
             .orElseThrow(() -> Refusal.conflict("no library of the shop has " + code));
-    places
-        .findByMachineIdAndToolId(machineId, toolId)
-        .ifPresent(other -> {
-          throw Refusal.conflict(
-              "%s is planned for place %s as well; decide that place too"
-                  .formatted(code, other.place));
-        });
+    Machine machine = machines.get(machineId).machine();
+    List<PlanPlace> standing = fit.standing(machine, toolId);
+    if (!standing.isEmpty() && !machine.numbering().sisters()) {
+      throw Refusal.conflict(
+          "%s is planned for %s as well; decide that place too"
+              .formatted(code, PlanFit.words(machine, standing)));
+    }
     TableEntry kept = entry.with(TableField.OFFSET, null);
     for (TableField wear : TableField.WEAR) {
       kept = kept.with(wear, null);

@@ -2,7 +2,6 @@ package arborline.server.machine;
 
 import arborline.server.machine.Plans.Picked;
 import arborline.server.machine.Plans.PlaceBefore;
-import arborline.server.support.Refusal;
 import arborline.server.trail.TrailRecord;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -13,100 +12,110 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 
 /** A plan that becomes another one: what stood, what will, and what differs. */
 final class Rearrangement {
 
-  private record Put(Picked tool, String fields) {}
+  private final List<PlanPlace> before;
+  private final Map<String, Picked> wanted;
 
-  private final Map<Long, PlanPlace> byTool = new HashMap<>();
-  private final Map<String, PlanPlace> byPlace = new HashMap<>();
-  private final Map<String, Put> wanted = new LinkedHashMap<>();
+  /** What goes into a place from another, or stays there; by the place where it will be. */
+  private final Map<String, PlanPlace> from = new HashMap<>();
 
-  Rearrangement(List<PlanPlace> before) {
-    before.forEach(place -> {
-      byTool.put(place.toolId, place);
-      byPlace.put(place.place, place);
+  /**
+   * A change of a plan.
+   *
+   * @param wanted the tool of each place
+   */
+  Rearrangement(List<PlanPlace> before, Map<String, Picked> wanted) {
+    this.before = before;
+    this.wanted = new LinkedHashMap<>(wanted);
+    List<PlanPlace> left = new ArrayList<>(before);
+    wanted.forEach((place, tool) -> take(left, place, tool, old -> old.place.equals(place)));
+    wanted.forEach((place, tool) -> {
+      if (!from.containsKey(place)) {
+        take(left, place, tool, old -> true);
+      }
     });
   }
 
-  /** Where a tool stood. */
-  Optional<PlanPlace> old(long tool) {
-    return Optional.ofNullable(byTool.get(tool));
+  private void take(List<PlanPlace> left, String place, Picked tool, Predicate<PlanPlace> which) {
+    left.stream()
+        .filter(old -> old.toolId == tool.toolId())
+        .filter(which)
+        .findFirst()
+        .ifPresent(old -> {
+          left.remove(old);
+          from.put(place, old);
+        });
   }
 
-  /**
-   * Has a tool stand in a place.
-   *
-   * @throws Refusal where it stands in another already
-   */
-  void put(String place, Picked tool, String fields) {
-    if (wanted.values().stream().anyMatch(other -> other.tool().toolId() == tool.toolId())) {
-      throw Refusal.badRequest("a tool cannot be put in twice; name each once");
-    }
-    wanted.put(place, new Put(tool, fields));
+  /** Where the tool of a place stood; empty where it was not planned. */
+  Optional<PlanPlace> from(String place) {
+    return Optional.ofNullable(from.get(place));
   }
 
-  /** The plan as it will be. */
-  List<PlanPlace> then(String machine) {
-    List<PlanPlace> then = new ArrayList<>();
-    wanted.forEach((place, put) ->
-        then.add(
-            new PlanPlace(
-                machine, place, put.tool().toolId(), put.tool().libraryId(), put.fields())));
-    return then;
+  /** A tool that is to stand in several places; empty where each stands in one. */
+  Optional<Long> twice() {
+    Map<Long, String> seen = new HashMap<>();
+    return wanted.entrySet().stream()
+        .filter(one -> seen.put(one.getValue().toolId(), one.getKey()) != null)
+        .map(one -> one.getValue().toolId())
+        .findFirst();
   }
 
   /** True for a tool that did not stand in this place before. */
   boolean moved(PlanPlace place) {
-    return old(place.toolId).filter(old -> old.place.equals(place.place)).isEmpty();
+    return from(place.place).filter(old -> old.place.equals(place.place)).isEmpty();
   }
 
   /** Every place that differs, as it was and as it will be. */
   List<PlaceBefore> before(List<PlanPlace> then) {
-    Map<String, PlanPlace> after = new HashMap<>();
-    then.forEach(place -> after.put(place.place, place));
-    Set<String> names = new TreeSet<>(byPlace.keySet());
-    names.addAll(after.keySet());
+    Map<String, PlanPlace> was = byPlace(before);
+    Map<String, PlanPlace> will = byPlace(then);
+    Set<String> names = new TreeSet<>(was.keySet());
+    names.addAll(will.keySet());
     List<PlaceBefore> differing = new ArrayList<>();
     for (String name : names) {
-      Optional<PlanPlace> was = Optional.ofNullable(byPlace.get(name));
-      Optional<PlanPlace> will = Optional.ofNullable(after.get(name));
-      boolean same =
-          was.isPresent()
-              && will.isPresent()
-              && was.get().toolId == will.get().toolId
-              && Objects.equals(was.get().fields, will.get().fields)
-              && Objects.equals(was.get().libraryId, will.get().libraryId);
-      if (!same) {
+      Optional<PlanPlace> old = Optional.ofNullable(was.get(name));
+      Optional<PlanPlace> next = Optional.ofNullable(will.get(name));
+      if (!same(old, next)) {
         differing.add(
             new PlaceBefore(
                 name,
-                was.map(place -> place.toolId).orElse(0L),
-                was.map(place -> place.fields).orElse(null),
-                was.map(place -> place.libraryId).orElse(null),
-                will.map(place -> place.toolId).orElse(0L),
-                will.map(place -> place.fields).orElse(null)));
+                old.map(place -> place.toolId).orElse(0L),
+                old.map(place -> place.fields).orElse(null),
+                old.map(place -> place.libraryId).orElse(null),
+                next.map(place -> place.toolId).orElse(0L),
+                next.map(place -> place.fields).orElse(null)));
       }
     }
     return differing;
   }
 
+  private static Map<String, PlanPlace> byPlace(List<PlanPlace> plan) {
+    Map<String, PlanPlace> byPlace = new HashMap<>();
+    plan.forEach(place -> byPlace.put(place.place, place));
+    return byPlace;
+  }
+
+  private static boolean same(Optional<PlanPlace> old, Optional<PlanPlace> next) {
+    return old.isPresent()
+        && next.isPresent()
+        && old.get().toolId == next.get().toolId
+        && Objects.equals(old.get().fields, next.get().fields)
+        && Objects.equals(old.get().libraryId, next.get().libraryId);
+  }
+
   /** What was done, for the trail. */
   String words() {
-    long in = wanted.values().stream().filter(put -> old(put.tool().toolId()).isEmpty()).count();
     long moved =
-        wanted.entrySet().stream()
-            .filter(put ->
-                old(put.getValue().tool().toolId())
-                    .filter(old -> !old.place.equals(put.getKey()))
-                    .isPresent())
-            .count();
-    long out =
-        byTool.keySet().stream()
-            .filter(tool -> wanted.values().stream().noneMatch(put -> put.tool().toolId() == tool))
-            .count();
+        from.entrySet().stream().filter(one -> !one.getValue().place.equals(one.getKey())).count();
     return "planned a load: %s in, %d out, %d elsewhere"
-        .formatted(TrailRecord.count((int) in, "tool"), out, moved);
+        .formatted(
+            TrailRecord.count(wanted.size() - from.size(), "tool"),
+            before.size() - from.size(),
+            moved);
   }
 }

@@ -18,7 +18,6 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -53,8 +52,7 @@ class Suits {
     for (StorageDefinition storage : machine.storages()) {
       Map<Long, AssembledTool> assembled = assemblies.of(meant, machine.seat(storage));
       meant.forEach((id, tool) -> {
-        Loaded loaded =
-            new Loaded(tool, Optional.ofNullable(assembled.get(id)).map(AssembledTool::assembly));
+        Loaded loaded = Assemblies.loaded(tool, assembled.get(id));
         for (String place : kinds(storage)) {
           least.merge(id, holds(machine, place, loaded), Suits::fewer);
         }

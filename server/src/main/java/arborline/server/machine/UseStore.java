@@ -53,8 +53,8 @@ class UseStore {
    * @param way as it is written; null for the usual use
    */
   void write(String machine, long tool, String place, @Nullable String way) {
-    jdbc.sql("delete from plan_use where machine_id = ? and tool_id = ?")
-        .params(machine, tool)
+    jdbc.sql("delete from plan_use where machine_id = ? and place = ?")
+        .params(machine, place)
         .update();
     if (way != null) {
       jdbc.sql("insert into plan_use (machine_id, tool_id, place, way) values (?, ?, ?, ?)")

@@ -40,6 +40,7 @@ class Uses implements Undo<Uses.Chosen> {
 
   private final Machines machines;
   private final Plans plans;
+  private final PlanFit fit;
   private final PlanRepository places;
   private final PickedTools picked;
   private final UseStore store;
@@ -50,6 +51,7 @@ class Uses implements Undo<Uses.Chosen> {
   Uses(
       Machines machines,
       Plans plans,
+      PlanFit fit,
       PlanRepository places,
       PickedTools picked,
       UseStore store,
@@ -58,6 +60,7 @@ class Uses implements Undo<Uses.Chosen> {
       Json json) {
     this.machines = machines;
     this.plans = plans;
+    this.fit = fit;
     this.places = places;
     this.picked = picked;
     this.store = store;
@@ -196,7 +199,7 @@ class Uses implements Undo<Uses.Chosen> {
               .map(ToolUse::offsets)
               .orElseGet(() -> List.of(plans.offset(other)));
       use.offsets().stream()
-          .filter(number -> other.toolId != there.planned().toolId && theirs.contains(number))
+          .filter(number -> !together(there, other) && theirs.contains(number))
           .findFirst()
           .ifPresent(number ->
               findings.add(
@@ -204,7 +207,7 @@ class Uses implements Undo<Uses.Chosen> {
                       "use-offset-taken",
                       "offset number %d is that of %s in %s"
                           .formatted(
-                              number, plans.code(other), there.machine().words(other.place)))));
+                              number, fit.code(other), there.machine().words(other.place)))));
     }
     boolean bound = !there.machine().habits().dialect().isEmpty();
     if (bound && !use.offsets().equals(List.of(plans.offset(there.planned())))) {
@@ -215,6 +218,12 @@ class Uses implements Undo<Uses.Chosen> {
                   .formatted(there.machine().name(), plans.offset(there.planned()))));
     }
     return findings;
+  }
+
+  /** True for the same piece, and for sisters, each of which has offsets of its own. */
+  private static boolean together(There there, PlanPlace other) {
+    return other.place.equals(there.planned().place)
+        || there.machine().numbering().sisters() && other.toolId == there.planned().toolId;
   }
 
   private static List<Finding> holds(UseReading reading) {

@@ -1,5 +1,6 @@
 package arborline.server.setup;
 
+import arborline.server.machine.PlanOrder;
 import arborline.server.machine.Plans;
 import arborline.server.support.Json;
 import java.io.IOException;
@@ -48,6 +49,6 @@ class DemoLoads {
             .params(libraryId, code)
             .query(Long.class)
             .single();
-    plans.put(machine, place, tool, libraryId, null, null, true);
+    plans.put(machine, place, PlanOrder.of(tool, libraryId));
   }
 }

@@ -2,16 +2,20 @@ package arborline.server.stack;
 
 import arborline.core.connection.Joint;
 import arborline.core.machine.Assembly;
+import arborline.core.machine.Loaded;
 import arborline.core.stack.AssemblyOutline;
 import arborline.core.stack.Cutter;
 import arborline.core.stack.Stack;
 import arborline.core.tool.Tool;
 import arborline.core.tool.outline.Outline;
+import arborline.server.stack.Components.KnownComponent;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,13 +31,28 @@ public class Assemblies {
     this.components = components;
   }
 
-  /** A tool in the holder that is kept for it, and how that looks. */
-  public record AssembledTool(Assembly assembly, Outline outline) {}
+  /**
+   * A tool in the holder that is kept for it, and how that looks.
+   *
+   * @param retired codes of its parts that were taken out of use
+   */
+  public record AssembledTool(Assembly assembly, Outline outline, List<String> retired) {}
+
+  /**
+   * A tool as it is put into a place.
+   *
+   * @param assembled null where no stack is kept for it
+   */
+  public static Loaded loaded(Tool tool, @Nullable AssembledTool assembled) {
+    return assembled == null
+        ? new Loaded(tool, Optional.empty())
+        : new Loaded(tool, Optional.of(assembled.assembly()), assembled.retired());
+  }
 
   /**
    * The assemblies of tools as they are given, by tool id; a tool without a stack is left out. Of
-   * several stacks the first that was kept for the seat counts, else the first that goes into it,
-   * else the first of all.
+   * several stacks one without retired parts comes first; of these the first that was kept for the
+   * seat counts, else the first that goes into it, else the first of all.
    *
    * @param tools by id: their own versions stand in the stacks
    * @param seat connection code of the spindle
@@ -51,32 +70,46 @@ public class Assemblies {
       Cutter.of(tools.get(toolId))
           .flatMap(cutter ->
               all.stream()
-                  .map(row -> new Candidate(row.seat.equals(seat), stack(row, cutter)))
+                  .map(row -> candidate(row, seat, cutter))
                   .min(Comparator.comparing(candidate -> candidate.rank(seat))))
           .ifPresent(chosen ->
               assemblies.put(
                   toolId,
                   new AssembledTool(
-                      Assembly.of(chosen.stack()), AssemblyOutline.of(chosen.stack()))));
+                      Assembly.of(chosen.stack()),
+                      AssemblyOutline.of(chosen.stack()),
+                      chosen.retired())));
     });
     return assemblies;
   }
 
-  private record Candidate(boolean keptForSeat, Stack stack) {
+  private record Candidate(boolean keptForSeat, Stack stack, List<String> retired) {
+
+    private static final int IN_USE = 3;
 
     int rank(String seat) {
+      int last = retired.isEmpty() ? 0 : IN_USE;
       if (keptForSeat) {
-        return 0;
+        return last;
       }
-      return Joint.of(seat, Assembly.of(stack).connection()).mates() ? 1 : 2;
+      return last + (Joint.of(seat, Assembly.of(stack).connection()).mates() ? 1 : 2);
     }
   }
 
-  private Stack stack(StackRow row, Cutter cutter) {
-    return new Stack(
-        row.seat,
-        components.inOrder(row.parts).stream().map(Components.KnownComponent::component).toList(),
-        cutter,
-        row.overhang.doubleValue());
+  private Candidate candidate(StackRow row, String seat, Cutter cutter) {
+    List<KnownComponent> parts = components.inOrder(row.parts);
+    Stack stack =
+        new Stack(
+            row.seat,
+            parts.stream().map(KnownComponent::component).toList(),
+            cutter,
+            row.overhang.doubleValue());
+    return new Candidate(
+        row.seat.equals(seat),
+        stack,
+        parts.stream()
+            .filter(KnownComponent::retired)
+            .map(part -> part.component().code())
+            .toList());
   }
 }

@@ -1,0 +1,208 @@
+package arborline.server.machine;
+
+import arborline.core.machine.Machine;
+import arborline.core.machine.Numbering;
+import arborline.core.table.TableEntry;
+import arborline.core.table.TableField;
+import arborline.server.live.Live;
+import arborline.server.machine.Plans.Before;
+import arborline.server.machine.Plans.PlaceBefore;
+import arborline.server.support.Json;
+import arborline.server.support.Refusal;
+import arborline.server.tool.Tools.Held;
+import arborline.server.trail.Trail;
+import arborline.server.trail.TrailRecord;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Tool numbers of a plan: no two tools of a machine have one, but sisters do. */
+@Service
+class PlanNumbers {
+
+  private static final int HIGHEST = 99_999_999;
+
+  private final Machines machines;
+  private final PlanRepository places;
+  private final PlanFit fit;
+  private final Trail trail;
+  private final Live live;
+  private final Json json;
+
+  PlanNumbers(
+      Machines machines, PlanRepository places, PlanFit fit, Trail trail, Live live, Json json) {
+    this.machines = machines;
+    this.places = places;
+    this.fit = fit;
+    this.trail = trail;
+    this.live = live;
+    this.json = json;
+  }
+
+  private TableEntry entry(PlanPlace place) {
+    return json.read(place.fields, TableEntry.class);
+  }
+
+  private @Nullable String number(PlanPlace place) {
+    return entry(place).get(TableField.NUMBER);
+  }
+
+  /**
+   * Code, number and name of a tool in a place. Its number is that of the place where these are
+   * one; else the one that it has in the plan, else that of its library.
+   *
+   * @param entry what is kept of it already; a number in it stays
+   */
+  static TableEntry named(Machine machine, String place, Held known, TableEntry entry) {
+    int own =
+        known
+            .number()
+            .orElseThrow(
+                () -> Refusal.conflict("%s is in no library now".formatted(known.tool().code())));
+    String kept = entry.get(TableField.NUMBER);
+    String number =
+        machine.numbering().numberIsPlace()
+            ? machine.number(place)
+            : kept == null ? Integer.toString(own) : kept;
+    return entry
+        .with(TableField.TOOL, known.tool().code())
+        .with(TableField.NUMBER, number)
+        .with(TableField.NAME, machine.habits().fit(known.tool().name()));
+  }
+
+  /**
+   * Refuses a plan in which two tools have one number.
+   *
+   * @param first which of both is named first where that matters
+   */
+  void refuseSame(Machine machine, List<PlanPlace> plan) {
+    Map<String, PlanPlace> numbers = new HashMap<>();
+    for (PlanPlace place : plan) {
+      PlanPlace other = numbers.putIfAbsent(Objects.toString(number(place), ""), place);
+      if (other != null && !sisters(machine, place, other)) {
+        throw Refusal.conflict(
+            "number %s is used by %s in %s; renumber one of them"
+                .formatted(number(place), fit.code(other), machine.words(other.place)));
+      }
+    }
+  }
+
+  private static boolean sisters(Machine machine, PlanPlace one, PlanPlace other) {
+    return machine.numbering().sisters() && one.toolId == other.toolId;
+  }
+
+  /**
+   * Numbers planned tools anew, in the order in which their places are given. Sisters of one number
+   * stay sisters.
+   *
+   * @param first number of the first of them
+   * @param step from each to the next
+   * @return the line of the trail that takes it back
+   */
+  @Transactional
+  long renumber(String machineId, List<String> order, int first, int step) {
+    Machine machine = machines.lock(machineId).machine();
+    if (machine.numbering().numberIsPlace()) {
+      throw Refusal.conflict(
+          "number and place are one at %s: move the tool to another place"
+              .formatted(machine.name()));
+    }
+    List<PlanPlace> plan = places.findByMachineId(machineId);
+    Map<String, Integer> wanted = wanted(machine, plan, order, first, step);
+    List<PlaceBefore> before = new ArrayList<>();
+    for (PlanPlace place : plan) {
+      Integer number = wanted.get(place.place);
+      if (number != null) {
+        String was = place.fields;
+        place.fields = json.text(entry(place).with(TableField.NUMBER, Integer.toString(number)));
+        if (!place.fields.equals(was)) {
+          before.add(
+              new PlaceBefore(
+                  place.place, place.toolId, was, place.libraryId, place.toolId, place.fields));
+        }
+      }
+    }
+    if (before.isEmpty()) {
+      throw Refusal.conflict("they have these numbers already");
+    }
+    plan.stream()
+        .filter(place -> !wanted.containsKey(place.place))
+        .forEach(other -> refuseTaken(machine, plan, wanted, other));
+    plan.forEach(places::save);
+    places.flush();
+    live.say("machine", machineId, "plan");
+    return trail.record(
+        TrailRecord.of(
+                "machine",
+                machineId,
+                before.size() == 1
+                    ? "renumbered %s".formatted(fit.code(named(plan, before.getFirst().place())))
+                    : "renumbered %s".formatted(TrailRecord.count(before.size(), "tool")))
+            .undoneBy(PlanUndo.KIND, new Before(machineId, before)));
+  }
+
+  private static PlanPlace named(List<PlanPlace> plan, String place) {
+    return plan.stream().filter(one -> one.place.equals(place)).findFirst().orElseThrow();
+  }
+
+  private void refuseTaken(
+      Machine machine, List<PlanPlace> plan, Map<String, Integer> wanted, PlanPlace other) {
+    String taken = Objects.toString(number(other), "");
+    wanted.forEach((place, number) -> {
+      if (taken.equals(Integer.toString(number)) && !sisters(machine, named(plan, place), other)) {
+        throw Refusal.conflict(
+            "number %s is used by %s in %s; begin with another, or renumber that too"
+                .formatted(taken, fit.code(other), machine.words(other.place)));
+      }
+    });
+  }
+
+  /** The new number of each place. */
+  private Map<String, Integer> wanted(
+      Machine machine, List<PlanPlace> plan, List<String> order, int first, int step) {
+    Map<String, Integer> wanted = new LinkedHashMap<>();
+    Set<String> named = new HashSet<>();
+    long next = first;
+    for (String place : order) {
+      if (!named.add(place)) {
+        throw Refusal.badRequest("%s is named twice".formatted(machine.words(place)));
+      }
+      PlanPlace planned =
+          plan.stream()
+              .filter(one -> one.place.equals(place))
+              .findFirst()
+              .orElseThrow(() ->
+                  Refusal.conflict("nothing is planned for %s".formatted(machine.words(place))));
+      if (!wanted.containsKey(place)) {
+        int number = Math.toIntExact(Math.clamp(next, 0, HIGHEST + 1L));
+        needWithin(machine.numbering(), number);
+        plan.stream()
+            .filter(one ->
+                one == planned
+                    || sisters(machine, one, planned)
+                        && Objects.equals(number(one), number(planned)))
+            .forEach(one -> wanted.put(one.place, number));
+        next += step;
+      }
+    }
+    return wanted;
+  }
+
+  private static void needWithin(Numbering numbering, int number) {
+    int from = Optional.ofNullable(numbering.from()).orElse(1);
+    int to = Optional.ofNullable(numbering.to()).orElse(HIGHEST);
+    if (number < from || number > to) {
+      throw Refusal.badRequest(
+          "number %d is outside %d to %d, the numbers of this machine".formatted(number, from, to));
+    }
+  }
+}
