@@ -275,6 +275,34 @@ class StackTest extends ServerTest {
     assertTrue(offered(component));
   }
 
+  @Test
+  void aToolWhoseHolderWasRetiredIsNotPutIntoAMachine() {
+    long component = add("ST-RM");
+    long tool = tool("ST-TM");
+    lead.post("/api/v1/tools/%d/stacks".formatted(tool), stack(component, 40));
+    String path = "/api/v1/components/%d/retired?retired=".formatted(component);
+    String place = "/api/v1/machines/M1/plan/33";
+    lead.send("PUT", path + true, null);
+    Api.Answer refused = lead.send("PUT", place, Api.body("toolId", tool));
+    assertEquals(409, refused.status());
+    assertTrue(
+        refused.text("detail").contains("ST-RM in its stack was retired: choose another"),
+        refused.toString());
+    lead.send("PUT", path + false, null);
+    assertEquals(200, lead.send("PUT", place, Api.body("toolId", tool)).status());
+    lead.send("PUT", path + true, null);
+    String questions =
+        lead.get("/api/v1/machines/M1")
+            .at("plan")
+            .valueStream()
+            .filter(planned -> planned.get("toolId").asLong() == tool)
+            .map(planned -> planned.get("questions").toString())
+            .findFirst()
+            .orElseThrow();
+    assertTrue(questions.contains("ST-RM in its stack was retired"), questions);
+    lead.send("DELETE", place, null);
+  }
+
   private boolean offered(long component) {
     return lead.post("/api/v1/stacks/offers", draft("", "22"))
         .at("items")

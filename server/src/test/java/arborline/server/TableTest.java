@@ -233,12 +233,13 @@ class TableTest extends ServerTest {
   void aNewNumberCarriesItsOffsetsAndIsProvedWhole() {
     plan(21, tools[2], "138.02", "15.99");
     apply(compare(), Api.body("21", "send"));
-    jdbc.sql("update entry set number = 801 where tool_id = ?").param(tools[2]).update();
-    plan(21, tools[2], null, null);
+    assertEquals(
+        200,
+        lead.send("PUT", M1 + "/numbers", Api.body("places", List.of("21"), "first", 801))
+            .status());
     Api.Answer report = compare();
     assertEquals("renumbered-in-plan", row(report, "21").get("why").asString());
     Api.Answer applied = apply(report, Api.body("21", "send"));
-    jdbc.sql("update entry set number = 8 where tool_id = ?").param(tools[2]).update();
     assertEquals("in step", applied.text("state"), applied.toString());
     String program = applied.at("files").get(0).get("content").asString();
     assertTrue(program.contains("G10 L10 P801 R138.02\n"), program);

@@ -31,7 +31,7 @@ public record LoadTool(
   }
 
   /** As a storage meets it. */
-  ToolBody in(int storage) {
+  public ToolBody in(int storage) {
     return elsewhere.getOrDefault(storage, body);
   }
 

@@ -93,6 +93,16 @@ class LoadController {
     return loads.plan(id, tools, keep);
   }
 
+  /** By what the tools of a storage are to be sorted. */
+  record SortOrder(String storage, LoadSort by) {}
+
+  /** Says which moves sort the tools of a storage; nothing is changed. */
+  @PostMapping("/sorted")
+  @MayLoad
+  PlannedLoad sorted(@PathVariable String id, @RequestBody SortOrder order) {
+    return loads.sorted(id, order.storage(), order.by());
+  }
+
   /** Stops what whoever asks has planned just now. */
   @DeleteMapping("/plan")
   @MayLoad

@@ -25,6 +25,11 @@ record LoadSituation(
   /** A tool that may not be planned. */
   record RefusedTool(long toolId, String code, String why) {}
 
+  /** The same load with something else wanted of it. */
+  LoadSituation with(LoadProblem other) {
+    return new LoadSituation(machine, other, ids, libraries, refused, stamp);
+  }
+
   /** What people call a place. */
   String place(LoadPlace place) {
     return machine.storages().get(place.storage()).place(place.index());

@@ -10,21 +10,26 @@ import arborline.core.machine.Machine;
 import arborline.core.storage.Storage;
 import arborline.core.storage.StorageDefinition;
 import arborline.core.storage.ToolBody;
+import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import arborline.server.machine.LoadSituation.RefusedTool;
+import arborline.server.machine.LoadSort.SortedTool;
 import arborline.server.right.ToolGuard;
 import arborline.server.stack.Assemblies;
 import arborline.server.stack.Assemblies.AssembledTool;
 import arborline.server.support.Refusal;
 import arborline.server.tool.Tools.Held;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -42,6 +47,7 @@ class LoadSituations {
   private final PlannableTools plannable;
   private final ToolGuard seeing;
   private final OwnPlaces own;
+  private final PlanNumbers numbers;
 
   LoadSituations(
       Machines machines,
@@ -50,7 +56,9 @@ class LoadSituations {
       Assemblies assemblies,
       PlannableTools plannable,
       ToolGuard seeing,
-      OwnPlaces own) {
+      OwnPlaces own,
+      PlanNumbers numbers) {
+    this.numbers = numbers;
     this.own = own;
     this.machines = machines;
     this.places = places;
@@ -117,6 +125,49 @@ class LoadSituations {
             needed,
             kept);
     return new LoadSituation(machine, problem, pieces.ids(), libraries, refused, stamp(planned));
+  }
+
+  /**
+   * The load of a machine with the tools of one storage in another order.
+   *
+   * @param storage its id
+   */
+  @Transactional(readOnly = true)
+  LoadSituation sorted(String machineId, String storage, LoadSort by) {
+    LoadSituation now = of(machineId, Map.of(), Set.of());
+    Machine machine = now.machine();
+    int at = machine.storages().stream().map(StorageDefinition::id).toList().indexOf(storage);
+    if (at < 0) {
+      throw Refusal.badRequest("%s has no storage '%s'".formatted(machine.name(), storage));
+    }
+    Map<String, PlanPlace> planned = new HashMap<>();
+    places.findByMachineId(machineId).forEach(place -> planned.put(place.place, place));
+    Map<Long, Held> known = picked.of(planned.values());
+    List<SortedTool> tools = new ArrayList<>();
+    now.problem()
+        .present()
+        .forEach((place, name) -> {
+          if (place.storage() == at) {
+            PlanPlace there = planned.get(now.place(place));
+            tools.add(
+                new SortedTool(
+                    name,
+                    numbers.number(there),
+                    known.get(there.toolId).tool().toolClass(),
+                    cutting(known.get(there.toolId).tool())));
+          }
+        });
+    return now.with(by.of(now.problem(), at, tools));
+  }
+
+  /** Diameter that a tool cuts, mm; 0 for one that cuts none. */
+  private static BigDecimal cutting(Tool tool) {
+    Tool complete = Completed.of(tool).tool();
+    return Stream.of("DC", "DCX", "TD")
+        .map(complete::size)
+        .filter(Objects::nonNull)
+        .findFirst()
+        .orElse(BigDecimal.ZERO);
   }
 
   /**

@@ -52,8 +52,13 @@ class PlanNumbers {
     return json.read(place.fields, TableEntry.class);
   }
 
-  private @Nullable String number(PlanPlace place) {
+  private @Nullable String text(PlanPlace place) {
     return entry(place).get(TableField.NUMBER);
+  }
+
+  /** The number of a planned tool; 0 where it has none. */
+  long number(PlanPlace place) {
+    return Long.parseLong(Optional.ofNullable(text(place)).orElse("0"));
   }
 
   /**
@@ -87,11 +92,11 @@ class PlanNumbers {
   void refuseSame(Machine machine, List<PlanPlace> plan) {
     Map<String, PlanPlace> numbers = new HashMap<>();
     for (PlanPlace place : plan) {
-      PlanPlace other = numbers.putIfAbsent(Objects.toString(number(place), ""), place);
+      PlanPlace other = numbers.putIfAbsent(Objects.toString(text(place), ""), place);
       if (other != null && !sisters(machine, place, other)) {
         throw Refusal.conflict(
             "number %s is used by %s in %s; renumber one of them"
-                .formatted(number(place), fit.code(other), machine.words(other.place)));
+                .formatted(text(place), fit.code(other), machine.words(other.place)));
       }
     }
   }
@@ -156,7 +161,7 @@ class PlanNumbers {
 
   private void refuseTaken(
       Machine machine, List<PlanPlace> plan, Map<String, Integer> wanted, PlanPlace other) {
-    String taken = Objects.toString(number(other), "");
+    String taken = Objects.toString(text(other), "");
     wanted.forEach((place, number) -> {
       if (taken.equals(Integer.toString(number)) && !sisters(machine, named(plan, place), other)) {
         throw Refusal.conflict(
@@ -188,8 +193,7 @@ class PlanNumbers {
         plan.stream()
             .filter(one ->
                 one == planned
-                    || sisters(machine, one, planned)
-                        && Objects.equals(number(one), number(planned)))
+                    || sisters(machine, one, planned) && Objects.equals(text(one), text(planned)))
             .forEach(one -> wanted.put(one.place, number));
         next += step;
       }

@@ -70,7 +70,15 @@ class PlannedLoads {
    * @param keep tools that stay where they are planned
    */
   PlannedLoad plan(String machineId, Map<Long, LoadSituations.Wanted> wanted, Set<Long> keep) {
-    LoadSituation situation = situations.of(machineId, wanted, keep);
+    return planned(situations.of(machineId, wanted, keep));
+  }
+
+  /** Plans the moves that have the tools of one storage stand in an order; as {@link #plan}. */
+  PlannedLoad sorted(String machineId, String storage, LoadSort by) {
+    return planned(situations.sorted(machineId, storage, by));
+  }
+
+  private PlannedLoad planned(LoadSituation situation) {
     LoadAnswer answer = planning.plan(situation.problem());
     List<ObstacleView> obstacles = new ArrayList<>();
     List<String> leftOut = new ArrayList<>(answer.leftOut());
