@@ -116,6 +116,12 @@ class SisterToolsTest extends ServerTest {
     put(1, mill);
     put(2, drill);
     put(3, mill, "another", true);
+    Api.Answer seen =
+        lead.post(path("/numbers/look"), Api.body("places", List.of("2", "1"), "first", 40));
+    assertEquals(40, seen.at("2").asInt());
+    assertEquals(41, seen.at("1").asInt());
+    assertEquals(41, seen.at("3").asInt());
+    assertEquals("ST1=1", numbers().get("1"), "looking changes nothing");
     Api.Answer done = renumber(List.of("2", "1"), 40);
     assertEquals(200, done.status(), done.toString());
     assertEquals(Map.of("1", "ST1=41", "2", "ST2=40", "3", "ST1=41"), numbers());

@@ -333,6 +333,17 @@ class MachineController {
   @PutMapping("/{id}/numbers")
   @MayLoad
   PlanDone renumber(@PathVariable String id, @RequestBody NumberOrder order) {
+    return new PlanDone(numbers.renumber(id, sequence(order)), List.of());
+  }
+
+  /** The number that each place would have; nothing is changed. */
+  @PostMapping("/{id}/numbers/look")
+  @MayLoad
+  Map<String, Integer> numbers(@PathVariable String id, @RequestBody NumberOrder order) {
+    return numbers.look(id, sequence(order));
+  }
+
+  private static PlanNumbers.Sequence sequence(NumberOrder order) {
     List<String> places =
         order.places() == null
             ? List.of()
@@ -342,7 +353,7 @@ class MachineController {
       throw Refusal.badRequest(
           "name 1 to %d places, and a step of 1 to %d".formatted(MOST_TOOLS, HIGHEST_STEP));
     }
-    return new PlanDone(numbers.renumber(id, places, order.first(), step), List.of());
+    return new PlanNumbers.Sequence(places, order.first(), step);
   }
 
   /** Whether a place is kept for the tool that is planned there. */

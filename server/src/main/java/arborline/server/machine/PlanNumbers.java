@@ -106,107 +106,113 @@ class PlanNumbers {
   }
 
   /**
-   * Numbers planned tools anew, in the order in which their places are given. Sisters of one number
-   * stay sisters.
+   * Numbers for planned tools.
    *
+   * @param places whose tools get them, in this order
    * @param first number of the first of them
    * @param step from each to the next
+   */
+  record Sequence(List<String> places, int first, int step) {}
+
+  /** The number that each place would have; refused as {@link #renumber} is. */
+  @Transactional(readOnly = true)
+  Map<String, Integer> look(String machineId, Sequence sequence) {
+    return wanted(machines.get(machineId).machine(), sequence);
+  }
+
+  /**
+   * Numbers planned tools anew. Sisters of one number stay sisters.
+   *
    * @return the line of the trail that takes it back
    */
   @Transactional
-  long renumber(String machineId, List<String> order, int first, int step) {
+  long renumber(String machineId, Sequence sequence) {
     Machine machine = machines.lock(machineId).machine();
-    if (machine.numbering().numberIsPlace()) {
-      throw Refusal.conflict(
-          "number and place are one at %s: move the tool to another place"
-              .formatted(machine.name()));
-    }
-    List<PlanPlace> plan = places.findByMachineId(machineId);
-    Map<String, Integer> wanted = wanted(machine, plan, order, first, step);
+    Map<String, Integer> wanted = wanted(machine, sequence);
     List<PlaceBefore> before = new ArrayList<>();
-    for (PlanPlace place : plan) {
+    for (PlanPlace place : places.findByMachineId(machineId)) {
       Integer number = wanted.get(place.place);
-      if (number != null) {
+      if (number != null && number(place) != number) {
         String was = place.fields;
         place.fields = json.text(entry(place).with(TableField.NUMBER, Integer.toString(number)));
-        if (!place.fields.equals(was)) {
-          before.add(
-              new PlaceBefore(
-                  place.place, place.toolId, was, place.libraryId, place.toolId, place.fields));
-        }
+        places.save(place);
+        before.add(
+            new PlaceBefore(
+                place.place, place.toolId, was, place.libraryId, place.toolId, place.fields));
       }
     }
     if (before.isEmpty()) {
       throw Refusal.conflict("they have these numbers already");
     }
-    plan.stream()
-        .filter(place -> !wanted.containsKey(place.place))
-        .forEach(other -> refuseTaken(machine, plan, wanted, other));
-    plan.forEach(places::save);
-    places.flush();
     live.say("machine", machineId, "plan");
     return trail.record(
         TrailRecord.of(
                 "machine",
                 machineId,
-                before.size() == 1
-                    ? "renumbered %s".formatted(fit.code(named(plan, before.getFirst().place())))
-                    : "renumbered %s".formatted(TrailRecord.count(before.size(), "tool")))
+                "renumbered %s".formatted(TrailRecord.count(before.size(), "tool")))
             .undoneBy(PlanUndo.KIND, new Before(machineId, before)));
   }
 
-  private static PlanPlace named(List<PlanPlace> plan, String place) {
-    return plan.stream().filter(one -> one.place.equals(place)).findFirst().orElseThrow();
+  /** The new number of each place. */
+  private Map<String, Integer> wanted(Machine machine, Sequence sequence) {
+    if (machine.numbering().numberIsPlace()) {
+      throw Refusal.conflict(
+          "number and place are one at %s: move the tool to another place"
+              .formatted(machine.name()));
+    }
+    List<PlanPlace> plan = places.findByMachineId(machine.id());
+    Map<String, Integer> wanted = new LinkedHashMap<>();
+    Set<String> named = new HashSet<>();
+    long next = sequence.first();
+    for (String place : sequence.places()) {
+      if (!named.add(place)) {
+        throw Refusal.badRequest("%s is named twice".formatted(machine.words(place)));
+      }
+      PlanPlace planned = named(machine, plan, place);
+      if (!wanted.containsKey(place)) {
+        int number = needWithin(machine.numbering(), next);
+        plan.stream()
+            .filter(one -> one == planned || sameGroup(machine, one, planned))
+            .forEach(one -> wanted.put(one.place, number));
+        next += sequence.step();
+      }
+    }
+    plan.stream()
+        .filter(place -> !wanted.containsKey(place.place))
+        .forEach(other -> refuseTaken(machine, plan, wanted, other));
+    return wanted;
+  }
+
+  private boolean sameGroup(Machine machine, PlanPlace one, PlanPlace other) {
+    return sisters(machine, one, other) && Objects.equals(text(one), text(other));
+  }
+
+  private static PlanPlace named(Machine machine, List<PlanPlace> plan, String place) {
+    return plan.stream()
+        .filter(one -> one.place.equals(place))
+        .findFirst()
+        .orElseThrow(
+            () -> Refusal.conflict("nothing is planned for %s".formatted(machine.words(place))));
   }
 
   private void refuseTaken(
       Machine machine, List<PlanPlace> plan, Map<String, Integer> wanted, PlanPlace other) {
-    String taken = Objects.toString(text(other), "");
     wanted.forEach((place, number) -> {
-      if (taken.equals(Integer.toString(number)) && !sisters(machine, named(plan, place), other)) {
+      if (number(other) == number && !sisters(machine, named(machine, plan, place), other)) {
         throw Refusal.conflict(
-            "number %s is used by %s in %s; begin with another, or renumber that too"
-                .formatted(taken, fit.code(other), machine.words(other.place)));
+            "number %d is used by %s in %s; begin with another, or renumber that too"
+                .formatted(number, fit.code(other), machine.words(other.place)));
       }
     });
   }
 
-  /** The new number of each place. */
-  private Map<String, Integer> wanted(
-      Machine machine, List<PlanPlace> plan, List<String> order, int first, int step) {
-    Map<String, Integer> wanted = new LinkedHashMap<>();
-    Set<String> named = new HashSet<>();
-    long next = first;
-    for (String place : order) {
-      if (!named.add(place)) {
-        throw Refusal.badRequest("%s is named twice".formatted(machine.words(place)));
-      }
-      PlanPlace planned =
-          plan.stream()
-              .filter(one -> one.place.equals(place))
-              .findFirst()
-              .orElseThrow(() ->
-                  Refusal.conflict("nothing is planned for %s".formatted(machine.words(place))));
-      if (!wanted.containsKey(place)) {
-        int number = Math.toIntExact(Math.clamp(next, 0, HIGHEST + 1L));
-        needWithin(machine.numbering(), number);
-        plan.stream()
-            .filter(one ->
-                one == planned
-                    || sisters(machine, one, planned) && Objects.equals(text(one), text(planned)))
-            .forEach(one -> wanted.put(one.place, number));
-        next += step;
-      }
-    }
-    return wanted;
-  }
-
-  private static void needWithin(Numbering numbering, int number) {
+  private static int needWithin(Numbering numbering, long number) {
     int from = Optional.ofNullable(numbering.from()).orElse(1);
     int to = Optional.ofNullable(numbering.to()).orElse(HIGHEST);
     if (number < from || number > to) {
       throw Refusal.badRequest(
           "number %d is outside %d to %d, the numbers of this machine".formatted(number, from, to));
     }
+    return Math.toIntExact(number);
   }
 }
