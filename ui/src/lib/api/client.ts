@@ -45,6 +45,7 @@ export type DefaultKeyView = Schemas['DefaultKeyView'];
 export type UseView = Schemas['UseView'];
 export type UseOrder = Schemas['UseOrder'];
 export type PlannedLoad = Schemas['PlannedLoad'];
+export type LoadSort = Schemas['SortOrder']['by'];
 export type DefinitionChange = Schemas['DefinitionChange'];
 export type Reconciliation = Schemas['ReconciliationView'];
 export type ReportRow = Schemas['ReportRow'];

@@ -7,6 +7,7 @@
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import { capital } from '$lib/shell/text';
+  import PlannedNumber from './PlannedNumber.svelte';
   import type { Measures } from './measures';
   import { numberingWords } from './words';
 
@@ -82,7 +83,8 @@
         <span class="code">{planned.code}</span>
       {/if}
     </h2>
-    <p class="text-soft">{planned.name}, number {planned.number}</p>
+    <p class="text-soft">{planned.name}</p>
+    <PlannedNumber {view} {planned} {editable} />
     {#if !planned.seen}
       <p class="text-soft">Its sheet is in a private library.</p>
     {:else if planned.library}

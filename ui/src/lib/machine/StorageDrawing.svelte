@@ -116,7 +116,8 @@
         title={refused ?? (tool ? `${tool.code} · ${tool.name}` : undefined)}
         draggable={Boolean(tool && ondropped)}
         ondragstart={(e) =>
-          tool && e.dataTransfer?.setData('text/plain', dragged({ toolId: tool.toolId }))}
+          tool &&
+          e.dataTransfer?.setData('text/plain', dragged({ toolId: tool.toolId, from: spot.place }))}
         ondragover={(e) => !refused && ondropped && e.preventDefault()}
         ondrop={(e) => {
           e.preventDefault();

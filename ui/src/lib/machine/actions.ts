@@ -1,11 +1,12 @@
 import { act } from '$lib/api/act';
 import { ALL } from '$lib/api/cache';
 import { api, ask, Problem, type Machine, type PlannedLoad, type UseOrder } from '$lib/api/client';
+import { count } from '$lib/shell/text';
 import type { Dragged } from './dragged';
 import type { Measures } from './measures';
 import type { Wanted } from './wanted';
 
-type Planned = Dragged & Partial<Measures> & { allow?: boolean };
+type Planned = Dragged & Partial<Measures> & { another?: boolean; allow?: boolean };
 
 /**
  * Plans a tool for a place, or saves what was measured of it there.
@@ -63,6 +64,20 @@ export const chooseLibrary = (machine: string, library: number | null, edition: 
         })
       ),
     message: library === null ? 'No library is picked from first' : 'Picked from first from now on',
+    concerns: [['machine', machine]]
+  });
+
+/** Numbers the tools of places anew, in their order. */
+export const renumber = (machine: string, places: string[], first: number) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/machines/{id}/numbers', {
+          params: { path: { id: machine } },
+          body: { places, first }
+        })
+      ),
+    message: `Renumbered ${count(places.length, 'tool')}`,
     concerns: [['machine', machine]]
   });
 
@@ -132,7 +147,10 @@ export const planLoad = (machine: string, wanted: Wanted[], keep: number[]) =>
   ask(
     api.POST('/api/v1/machines/{id}/load/plan', {
       params: { path: { id: machine } },
-      body: { wanted: wanted.map(({ toolId, libraryId }) => ({ toolId, libraryId })), keep }
+      body: {
+        wanted: wanted.map(({ toolId, libraryId, number }) => ({ toolId, libraryId, number })),
+        keep
+      }
     })
   );
 

@@ -7,6 +7,12 @@ describe('a tool that is dragged to a pocket', () => {
     expect(dropped(dragged({ toolId: 7 }))).toEqual({ toolId: 7 });
   });
 
+  it('keeps the place that it leaves', () => {
+    expect(dropped(dragged({ toolId: 7, from: 'L3' }))).toEqual({ toolId: 7, from: 'L3' });
+    const both = { toolId: 7, libraryId: 3, from: '12' };
+    expect(dropped(dragged(both))).toEqual(both);
+  });
+
   it('is nothing where the text is no tool', () => {
     for (const text of ['', 'mill', '7 of', '7 of x', '-7']) expect(dropped(text)).toBeUndefined();
   });

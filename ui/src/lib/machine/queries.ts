@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/svelte-query';
 import { ALL } from '$lib/api/cache';
-import { api, ask, type UseOrder } from '$lib/api/client';
+import { api, ask, type LoadSort, type UseOrder } from '$lib/api/client';
+import type { Dragged } from './dragged';
 
 export const machinesQuery = () =>
   queryOptions({
@@ -35,13 +36,16 @@ export const unsuitedQuery = (id: string, libraryId: number, tools: number[]) =>
   });
 
 /** Why a tool cannot go into which places. */
-export const refusalsQuery = (id: string, toolId: number, libraryId?: number) =>
+export const refusalsQuery = (
+  id: string,
+  { toolId, libraryId, from, another }: Partial<Dragged> & { another?: boolean }
+) =>
   queryOptions({
-    queryKey: ['machine', id, 'refusals', toolId, libraryId],
+    queryKey: ['machine', id, 'refusals', toolId, libraryId, from, another],
     queryFn: () =>
       ask(
         api.GET('/api/v1/machines/{id}/plan/refusals', {
-          params: { path: { id }, query: { toolId, libraryId } }
+          params: { path: { id }, query: { toolId: toolId ?? 0, libraryId, from, another } }
         })
       )
   });
@@ -63,6 +67,27 @@ export const useLookQuery = (id: string, place: string, order: UseOrder) =>
         api.POST('/api/v1/machines/{id}/plan/{place}/use/look', {
           params: { path: { id, place } },
           body: order
+        })
+      )
+  });
+
+/** The number that each place would have. */
+export const numbersQuery = (id: string, order: { places: string[]; first: number }) =>
+  queryOptions({
+    queryKey: ['machine', id, 'numbers', order],
+    queryFn: () =>
+      ask(api.POST('/api/v1/machines/{id}/numbers/look', { params: { path: { id } }, body: order }))
+  });
+
+/** The moves that sort the tools of a storage. */
+export const sortedQuery = (id: string, storage: string, by: LoadSort) =>
+  queryOptions({
+    queryKey: ['machine', id, 'sorted', storage, by],
+    queryFn: () =>
+      ask(
+        api.POST('/api/v1/machines/{id}/load/sorted', {
+          params: { path: { id } },
+          body: { storage, by }
         })
       )
   });

@@ -6,6 +6,8 @@ export interface Wanted {
   libraryId: number;
   code: string;
   name: string;
+  /** How many of it; one where nothing is said. */
+  number?: number;
   outline?: ToolRow['outline'];
 }
 

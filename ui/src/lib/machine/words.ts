@@ -1,4 +1,4 @@
-import type { Machine } from '$lib/api/client';
+import type { LoadSort, Machine } from '$lib/api/client';
 
 type Scheme = Machine['numbering']['scheme'];
 
@@ -9,3 +9,11 @@ export const numberingWords: Record<Scheme, string> = {
   SISTER_GROUPS: 'sister tools under one number',
   PROGRAM_NUMBERS: 'program numbers of its own'
 };
+
+/** Orders in which the tools of a storage can stand. */
+export const sorts: { by: LoadSort; label: string }[] = [
+  { by: 'NUMBER', label: 'by number' },
+  { by: 'CODE', label: 'by code' },
+  { by: 'CLASS', label: 'by class and diameter' },
+  { by: 'DIAMETER', label: 'by diameter' }
+];

@@ -10,10 +10,12 @@
   import { focusedPlace, placeId } from '$lib/machine/places';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import Picker from '$lib/machine/Picker.svelte';
-  import { dropped } from '$lib/machine/dragged';
+  import { dropped, type Dragged } from '$lib/machine/dragged';
   import type { Measures } from '$lib/machine/measures';
   import MachinePosts from '$lib/machine/MachinePosts.svelte';
   import MachineLibrary from '$lib/machine/MachineLibrary.svelte';
+  import NumbersDialog from '$lib/machine/NumbersDialog.svelte';
+  import SortMenu from '$lib/machine/SortMenu.svelte';
   import UsePanel from '$lib/machine/use/UsePanel.svelte';
   import PocketDetail from '$lib/machine/PocketDetail.svelte';
   import Zoom from '$lib/machine/Zoom.svelte';
@@ -25,7 +27,8 @@
   const id = $derived(page.params.id ?? '');
   const machine = createQuery(() => machineQuery(id));
   /** A tool in the version and under the number of a library. */
-  let picked = $state<{ toolId: number; libraryId?: number; code: string } | null>(null);
+  let picked = $state<(Dragged & { code: string; another?: boolean }) | null>(null);
+  let numbering = $state(false);
   let chosen = $state<string | null>(null);
   const may = $derived(who.may('LOAD'));
   /** So many places in one storage can be looked at closer. */
@@ -35,7 +38,7 @@
     new Map((machine.data?.plan ?? []).map((place) => [place.place, place]))
   );
   const refused = createQuery(() => ({
-    ...refusalsQuery(id, picked?.toolId ?? 0, picked?.libraryId),
+    ...refusalsQuery(id, picked ?? {}),
     enabled: picked !== null
   }));
   const refusals = $derived(
@@ -46,10 +49,20 @@
       : {}
   );
 
+  /** Several of one tool may be in, and take turns. */
+  const sisters = $derived(machine.data?.machine.numbering.scheme === 'SISTER_GROUPS');
+  const isPlanned = (toolId: number) =>
+    (machine.data?.plan ?? []).some((place) => place.toolId === toolId);
+  type Placed = Dragged & { another?: boolean };
+
+  /** What was dropped is one more of its tool where it comes out of a library. */
+  const arriving = (tool: Dragged): Placed => ({
+    ...tool,
+    another: sisters && tool.from === undefined && isPlanned(tool.toolId)
+  });
+
   /** A tool that is not released, which the lead may allow. */
-  let asked = $state<{ place: string; toolId: number; libraryId?: number; why: string } | null>(
-    null
-  );
+  let asked = $state<{ place: string; tool: Placed; why: string } | null>(null);
 
   const wordOf = (place: string) =>
     machine.data?.storages.find(({ places }) => places.includes(place))?.placeWord ?? 'place';
@@ -57,12 +70,12 @@
   async function allow() {
     const wanted = asked;
     asked = null;
-    if (wanted) await put(wanted.place, wanted, undefined, true);
+    if (wanted) await put(wanted.place, wanted.tool, undefined, true);
   }
 
   async function put(
     place: string,
-    { toolId, libraryId }: { toolId: number; libraryId?: number },
+    { toolId, libraryId, from, another }: Placed,
     measures?: Measures,
     allow?: boolean
   ) {
@@ -72,8 +85,10 @@
       id,
       place,
       `${wordOf(place)} ${place}`,
-      { toolId, libraryId, ...measures, allow },
-      who.current.role === 'lead' ? (why) => (asked = { place, toolId, libraryId, why }) : undefined
+      { toolId, libraryId, from, another, ...measures, allow },
+      who.current.role === 'lead'
+        ? (why) => (asked = { place, tool: { toolId, libraryId, from, another }, why })
+        : undefined
     );
     // Somebody may have picked up the next one meanwhile.
     if (planned && picked?.toolId === toolId) picked = null;
@@ -94,7 +109,12 @@
     picked =
       picked?.toolId === tool.toolId && picked.libraryId === libraryId
         ? null
-        : { toolId: tool.toolId, libraryId, code: tool.code };
+        : {
+            toolId: tool.toolId,
+            libraryId,
+            code: tool.code,
+            another: sisters && isPlanned(tool.toolId)
+          };
     if (picked) {
       const places = (machine.data?.storages ?? []).flatMap((storage) => storage.places);
       const free = places.find((place) => !planned.has(place)) ?? places[0];
@@ -114,6 +134,7 @@
       picked = {
         toolId: inPocket.toolId,
         libraryId: inPocket.libraryId ?? undefined,
+        from: inPocket.place,
         code: inPocket.code
       };
     }
@@ -137,11 +158,14 @@
       <MachinePosts machine={id} />
       <span role="status" class="text-working">
         {picked
-          ? `${picked.code} is picked up: choose its ${view.placeWord}, Escape puts it down`
+          ? `${picked.another ? `Another ${picked.code}` : picked.code} is picked up: choose its ${view.placeWord}, Escape puts it down`
           : ''}
       </span>
       <span class="ml-auto flex items-center gap-2">
         {#if may}<a class="button" href="/machines/{id}/load">Plan a load</a>{/if}
+        {#if may && view.plan.length > 0 && view.machine.numbering.scheme !== 'NUMBER_IS_PLACE'}
+          <button class="button" onclick={() => (numbering = true)}>Numbers</button>
+        {/if}
         <a class="button" href="/machines/{id}/definition">Definition</a>
         {#if view.linked}
           <a class="button main" href="/tables/{id}">Compare with the control</a>
@@ -151,10 +175,12 @@
     <div class="flex flex-col gap-4 px-5">
       {#each view.storages as storage (storage.id)}
         {@const circle = storage.layout.spots.some((spot) => spot.angle !== 90)}
+        {@const tools = storage.places.filter((place) => planned.has(place)).length}
         <section aria-label={capital(storage.word)}>
-          {#if view.storages.length > 1 || storage.places.length > ZOOMED}
+          {#if view.storages.length > 1 || storage.places.length > ZOOMED || (may && tools > 1)}
             <header class="flex items-center gap-3 pb-1 text-[13px] text-soft">
               <span>{capital(storage.word)}, {storage.seatName}</span>
+              {#if may && tools > 1}<SortMenu machine={view} {storage} />{/if}
               {#if storage.places.length > ZOOMED}
                 <Zoom label="Zoom of the {storage.word}" bind:value={zoom} />
               {/if}
@@ -173,7 +199,7 @@
                 ondropped={may
                   ? (place, data) => {
                       const tool = dropped(data);
-                      if (tool) void put(place, tool);
+                      if (tool) void put(place, arriving(tool));
                     }
                   : undefined}
               />
@@ -220,6 +246,9 @@
   <Loading />
 {/if}
 
+{#if numbering && machine.data}
+  <NumbersDialog view={machine.data} onclose={() => (numbering = false)} />
+{/if}
 {#if asked}
   <DialogFrame open title="Not released" hint={capital(asked.why)} onclose={() => (asked = null)}>
     <div class="flex justify-end gap-2">

@@ -1,11 +1,14 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
   import type { PlannedLoad } from '$lib/api/client';
   import { planLoad, stopPlanning, takeLoad } from '$lib/machine/actions';
   import LoadResult from '$lib/machine/LoadResult.svelte';
-  import { machineQuery } from '$lib/machine/queries';
+  import { cache } from '$lib/api/cache';
+  import { machineQuery, sortedQuery } from '$lib/machine/queries';
+  import { sorts } from '$lib/machine/words';
   import type { Wanted } from '$lib/machine/wanted';
   import WantedTools from '$lib/machine/WantedTools.svelte';
   import Checkbox from '$lib/shell/Checkbox.svelte';
@@ -21,22 +24,24 @@
   let stay = $state(false);
   let searching = $state(false);
   let wrong = $state('');
+  /** A storage whose tools are to be sorted, and by what. */
+  const sort = page.url.searchParams.get('sort');
+  const by = sorts.find((one) => one.by === page.url.searchParams.get('by'));
   /** What was found, and for which tools. */
   let found = $state.raw<{ load: PlannedLoad; wanted: Wanted[] } | null>(null);
 
-  async function search() {
+  const search = () =>
+    look(
+      () =>
+        planLoad(id, wanted, stay ? (machine.data?.plan ?? []).map(({ toolId }) => toolId) : []),
+      wanted
+    );
+
+  async function look(plan: () => Promise<PlannedLoad>, asked: Wanted[]) {
     searching = true;
     wrong = '';
-    const asked = wanted;
     try {
-      found = {
-        load: await planLoad(
-          id,
-          asked,
-          stay ? (machine.data?.plan ?? []).map(({ toolId }) => toolId) : []
-        ),
-        wanted: asked
-      };
+      found = { load: await plan(), wanted: asked };
     } catch (error) {
       found = null;
       wrong = capital((error as Error).message);
@@ -44,9 +49,17 @@
     searching = false;
   }
 
+  onMount(() => {
+    if (sort && by) void look(() => cache.fetchQuery(sortedQuery(id, sort, by.by)), []);
+  });
+
   async function take() {
     if (found && (await takeLoad(id, found.load))) void goto(`/machines/${id}`);
     else void machine.refetch();
+  }
+
+  function many(tool: Wanted, number: number) {
+    wanted = wanted.map((one) => (one.toolId === tool.toolId ? { ...one, number } : one));
   }
 
   function drop(tool: Wanted) {
@@ -79,9 +92,11 @@
       <div class="flex min-h-0 flex-col gap-4 overflow-auto">
         <div class="flex flex-wrap items-center gap-3">
           <span>
-            {wanted.length === 0
-              ? 'Tick the tools that have to be in.'
-              : `${count(wanted.length, 'tool')} ${wanted.length === 1 ? 'has' : 'have'} to be in.`}
+            {wanted.length === 0 && sort && by
+              ? `The tools ${by.label}.`
+              : wanted.length === 0
+                ? 'Tick the tools that have to be in.'
+                : `${count(wanted.length, 'tool')} ${wanted.length === 1 ? 'has' : 'have'} to be in.`}
           </span>
           {#if view.plan.length > 0}
             <Checkbox label="What stands now stays where it is" bind:checked={stay} />
@@ -106,6 +121,17 @@
                   title="{tool.name}: leave it out"
                   onclick={() => drop(tool)}>{tool.code} ×</button
                 >
+                {#if view.machine.numbering.scheme === 'SISTER_GROUPS'}
+                  <input
+                    class="field number w-12"
+                    type="number"
+                    min="1"
+                    max="20"
+                    aria-label="How many of {tool.code}"
+                    value={tool.number ?? 1}
+                    onchange={(event) => many(tool, event.currentTarget.valueAsNumber)}
+                  />
+                {/if}
               </li>
             {/each}
           </ul>
