@@ -84,7 +84,7 @@
       {/if}
     </h2>
     <p class="text-soft">{planned.name}</p>
-    <PlannedNumber {view} {planned} {editable} />
+    {#key `${place} ${planned.toolId}`}<PlannedNumber {view} {planned} {editable} />{/key}
     {#if !planned.seen}
       <p class="text-soft">Its sheet is in a private library.</p>
     {:else if planned.library}

@@ -3,26 +3,27 @@ package arborline.server;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The library that tools for a machine are picked from first, and the edition that it cites. */
 class MachineLibraryTest extends ServerTest {
 
   private long library;
   private long edition;
+  private String machine;
 
   @BeforeEach
   void aPublishedLibrary() {
     library = library("Machine library " + System.nanoTime());
     lead.post("/api/v1/libraries/%d/tools".formatted(library), Draft.mill("ML-" + library, "10"));
     edition = publish();
-  }
-
-  @AfterEach
-  void asItWas() {
-    choose();
+    String unique = Long.toString(System.nanoTime(), 36).toUpperCase();
+    machine = "ML" + unique.substring(unique.length() - 8);
+    ObjectNode definition = (ObjectNode) lead.get("/api/v1/machines/M1").at("machine").deepCopy();
+    definition.put("id", machine).put("name", "Library " + machine);
+    assertEquals(201, lead.post("/api/v1/machines", Api.body("machine", definition)).status());
   }
 
   private long publish() {
@@ -30,11 +31,11 @@ class MachineLibraryTest extends ServerTest {
   }
 
   private Api.Answer choose(Object... choice) {
-    return lead.send("PUT", "/api/v1/machines/M1/library", Api.body(choice));
+    return lead.send("PUT", "/api/v1/machines/%s/library".formatted(machine), Api.body(choice));
   }
 
   private Api.Answer machine() {
-    return lead.get("/api/v1/machines/M1");
+    return lead.get("/api/v1/machines/" + machine);
   }
 
   @Test
@@ -57,7 +58,8 @@ class MachineLibraryTest extends ServerTest {
     choose("library", library);
     Api.Answer refused = lead.send("DELETE", "/api/v1/libraries/" + library, null);
     assertEquals(409, refused.status());
-    assertTrue(refused.text("detail").contains("machine M1 Heron"), refused.text("detail"));
+    assertTrue(
+        refused.text("detail").contains("machine Library " + machine), refused.text("detail"));
     choose();
     assertEquals(200, lead.send("DELETE", "/api/v1/libraries/" + library, null).status());
   }
@@ -71,7 +73,10 @@ class MachineLibraryTest extends ServerTest {
     assertEquals(
         403,
         as("OPERATOR")
-            .send("PUT", "/api/v1/machines/M1/library", Api.body("library", library))
+            .send(
+                "PUT",
+                "/api/v1/machines/%s/library".formatted(machine),
+                Api.body("library", library))
             .status());
   }
 }

@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Posts: what they need, what they bring, what of a library they can write. */
 class PostsTest extends ServerTest {
@@ -94,6 +95,68 @@ class PostsTest extends ServerTest {
             .map(one -> one.at("/post/name").asString())
             .filter(name::equals)
             .toList());
+  }
+
+  @Test
+  void theChosenPostBringsItsLibraryAndDefaultsToItsMachine() {
+    String machine = machine();
+    String path = "/api/v1/machines/" + machine;
+    long id = made("machine", machine, "library", library);
+    assertEquals(id, lead.get(path + "/post").at("post").asLong(), "the only one");
+    long second = create(post("name", name + " second"), "machine", machine).number("id");
+    assertTrue(lead.get(path + "/post").at("post").isNull(), "one of two has to be chosen");
+    assertEquals(2, lead.get(path + "/post").at("offered").size());
+    lead.send(
+        "PUT",
+        "%s/%d/defaults".formatted(POSTS, id),
+        Api.body(
+            "version",
+            0,
+            "values",
+            Api.body(
+                "coolant",
+                "through the tool",
+                "cut.direction",
+                "conventional",
+                "feed.plunge",
+                "0.25")));
+    assertEquals(200, lead.send("PUT", path + "/post", Api.body("post", id)).status());
+    JsonNode brought = lead.get(path).at("library");
+    assertEquals(library, brought.get("libraryId").asLong());
+    assertEquals(name, brought.get("post").asString());
+    long mill = tool("PU", "end-mill-flat", "DC=10 APMX=22 DMM=10 OAL=72 NOF=4");
+    assertEquals(200, lead.send("PUT", path + "/plan/3", Api.body("toolId", mill)).status());
+    JsonNode use = lead.get(path + "/plan/3/use").at("use");
+    assertEquals("through the tool", use.get("coolant").asString());
+    assertTrue(!use.get("climb").asBoolean());
+    JsonNode feed =
+        lead.get("%s/%d/feeds?feed=1200&machine=%s".formatted(POSTS, id, machine))
+            .at("items")
+            .get(0);
+    assertEquals("300", feed.get("feed").asString());
+    for (String wrong : List.of("0", "-1", "1e99", "x")) {
+      assertEquals(400, lead.get("%s/%d/feeds?feed=%s".formatted(POSTS, id, wrong)).status());
+    }
+    Api.Answer other = lead.send("PUT", path + "/post", Api.body("post", second));
+    assertTrue(lead.get(path).at("library").isNull());
+    undo(other.number("undo"));
+    assertEquals(id, lead.get(path + "/post").at("post").asLong());
+    assertEquals(409, lead.send("PUT", path + "/post", Api.body("post", 999_999)).status());
+    assertEquals(403, as("TOOLROOM").send("PUT", path + "/post", Api.body("post", id)).status());
+    assertEquals(404, lead.get("/api/v1/machines/M99/post").status());
+    lead.send("DELETE", "/api/v1/libraries/" + library, null);
+    assertTrue(lead.get(path).at("library").isNull(), "its library was deleted");
+  }
+
+  private String machine() {
+    String unique = Long.toString(System.nanoTime(), 36).toUpperCase();
+    String id = "P" + unique.substring(unique.length() - 8);
+    ObjectNode definition = (ObjectNode) lead.get("/api/v1/machines/M1").at("machine").deepCopy();
+    definition.put("id", id).put("name", "Posts " + id);
+    ((ObjectNode) definition.get("outputs"))
+        .putPOJO("coolant", List.of("flood", "through the tool"));
+    assertEquals(201, lead.post("/api/v1/machines", Api.body("machine", definition)).status());
+    return id;
   }
 
   @Test

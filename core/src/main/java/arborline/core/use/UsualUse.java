@@ -2,6 +2,8 @@ package arborline.core.use;
 
 import arborline.core.machine.Machine;
 import arborline.core.machine.Machine.Placed;
+import arborline.core.machine.Outputs;
+import arborline.core.post.DefaultKey;
 import arborline.core.tool.Process;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
@@ -10,7 +12,9 @@ import arborline.core.turning.Mounting.Side;
 import arborline.core.turning.Mounting.Work;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** How a tool is usually used in a place, until somebody says otherwise. */
 public final class UsualUse {
@@ -24,8 +28,11 @@ public final class UsualUse {
    * The usual use.
    *
    * @param offset its offset number
+   * @param defaults what operations begin with at the machine, by key of {@link DefaultKey}; one
+   *     that the machine cannot follow does not count
    */
-  public static ToolUse of(Machine machine, Placed placed, Tool tool, int offset) {
+  public static ToolUse of(
+      Machine machine, Placed placed, Tool tool, int offset, Map<String, String> defaults) {
     UsePlace place = new UsePlace(machine, placed);
     Optional<ToolClass> known = ToolClasses.named(tool.toolClass());
     Process process = known.map(one -> one.sheet().process()).orElse(Process.MILLING);
@@ -42,12 +49,30 @@ public final class UsualUse {
         rakeUp(place.side(), tool),
         known.map(one -> SetPoint.of(one).getFirst()).orElse(SetPoint.MILL_TIP),
         List.of(offset),
-        true,
+        !"conventional".equals(defaults.get(DefaultKey.CUT_DIRECTION.key())),
         null,
         null,
-        machine.outputs().hoodFrom(),
-        machine.outputs().blower(),
-        machine.outputs().coolant().stream().findFirst().orElse(""));
+        hood(machine.outputs(), defaults.get(DefaultKey.HOOD.key())),
+        machine.outputs().blower() && !"off".equals(defaults.get(DefaultKey.BLOWER.key())),
+        coolant(machine.outputs(), defaults.get(DefaultKey.COOLANT.key())));
+  }
+
+  private static @Nullable BigDecimal hood(Outputs outputs, @Nullable String said) {
+    if (said == null || outputs.hoodFrom() == null || outputs.hoodTo() == null) {
+      return outputs.hoodFrom();
+    }
+    BigDecimal height = new BigDecimal(said);
+    boolean reached =
+        height.compareTo(outputs.hoodFrom()) >= 0 && height.compareTo(outputs.hoodTo()) <= 0;
+    return reached ? height : outputs.hoodFrom();
+  }
+
+  private static String coolant(Outputs outputs, @Nullable String said) {
+    return outputs.coolant().stream()
+        .filter(kind -> kind.equalsIgnoreCase(said))
+        .findFirst()
+        .or(() -> outputs.coolant().stream().findFirst())
+        .orElse("");
   }
 
   /** Bars with a least bore work inside, face groovers on a face, all others outside. */

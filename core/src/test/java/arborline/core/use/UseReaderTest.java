@@ -60,7 +60,7 @@ class UseReaderTest {
   }
 
   private static ToolUse usual(Machine machine, String place, Tool tool) {
-    return UsualUse.of(machine, at(machine, place), tool, 7);
+    return UsualUse.of(machine, at(machine, place), tool, 7, Map.of());
   }
 
   private static UseReading read(Machine machine, String place, Tool tool, ToolUse use) {

@@ -30,6 +30,7 @@ class MachineLibraries implements LibraryCitations, Undo<MachineLibraries.Chosen
   private final Machines machines;
   private final EditionStore editions;
   private final LibraryGuard guard;
+  private final PostOfMachine posts;
   private final JdbcClient jdbc;
   private final Trail trail;
   private final Live live;
@@ -38,12 +39,14 @@ class MachineLibraries implements LibraryCitations, Undo<MachineLibraries.Chosen
       Machines machines,
       EditionStore editions,
       LibraryGuard guard,
+      PostOfMachine posts,
       JdbcClient jdbc,
       Trail trail,
       Live live) {
     this.machines = machines;
     this.editions = editions;
     this.guard = guard;
+    this.posts = posts;
     this.jdbc = jdbc;
     this.trail = trail;
     this.live = live;
@@ -54,23 +57,53 @@ class MachineLibraries implements LibraryCitations, Undo<MachineLibraries.Chosen
    *
    * @param edition number of the one that is cited; null where none is
    * @param newest number of the newest one; null where there is none
+   * @param post that brings it; null where it was chosen for the machine itself
    */
   record MachineLibrary(
-      long libraryId, String name, @Nullable Integer edition, @Nullable Integer newest) {}
+      long libraryId,
+      String name,
+      @Nullable Integer edition,
+      @Nullable Integer newest,
+      @Nullable String post) {}
 
   private record Row(long libraryId, @Nullable Long editionId) {}
 
-  /** Nothing where none was chosen, or whoever asks does not see it. */
+  /**
+   * The one that was chosen, else that of its post; nothing where there is none, or whoever asks
+   * does not see it.
+   */
   @Transactional(readOnly = true)
   Optional<MachineLibrary> of(String machine) {
     return row(machine)
-        .filter(row -> guard.right(row.libraryId()).isPresent())
-        .map(row ->
+        .flatMap(row -> library(row, null))
+        .or(() -> posts.of(machine).flatMap(this::brought));
+  }
+
+  private Optional<MachineLibrary> brought(PostOfMachine.Brought post) {
+    return post.library() == null
+        ? Optional.empty()
+        : library(new Row(post.library(), post.edition()), post.name());
+  }
+
+  private Optional<MachineLibrary> library(Row row, @Nullable String post) {
+    return guard
+        .right(row.libraryId())
+        .filter(right -> stands(row.libraryId()))
+        .map(right ->
             new MachineLibrary(
                 row.libraryId(),
                 name(row.libraryId()),
                 row.editionId() == null ? null : editions.get(row.editionId()).number(),
-                editions.newest(row.libraryId()).map(EditionHead::number).orElse(null)));
+                editions.newest(row.libraryId()).map(EditionHead::number).orElse(null),
+                post));
+  }
+
+  private boolean stands(long library) {
+    return jdbc.sql("select count(*) from library where id = ? and put_away_at is null")
+            .param(library)
+            .query(Long.class)
+            .single()
+        > 0;
   }
 
   private Optional<Row> row(String machine) {

@@ -68,7 +68,7 @@ public class MachineUses {
       Machine machine, Placed placed, PlanPlace place, Tool tool, Map<String, ToolUse> kept) {
     ToolUse use =
         Optional.ofNullable(kept.get(UseStore.key(place.toolId, place.place)))
-            .orElseGet(() -> UsualUse.of(machine, placed, tool, plans.offset(place)));
+            .orElseGet(() -> UsualUse.of(machine, placed, tool, plans.offset(place), Map.of()));
     return new UsedTool(
         use.offsets(), Optional.ofNullable(UseReader.of(machine, placed, tool, use).orientation()));
   }
@@ -78,7 +78,7 @@ public class MachineUses {
     Optional<Integer> orientation = Optional.empty();
     for (StorageDefinition storage : machine.storages()) {
       Placed first = new Placed(storage, 0);
-      ToolUse use = UsualUse.of(machine, first, tool, number);
+      ToolUse use = UsualUse.of(machine, first, tool, number, Map.of());
       orientation =
           orientation.or(
               () -> Optional.ofNullable(UseReader.of(machine, first, tool, use).orientation()));

@@ -44,6 +44,7 @@ class Uses implements Undo<Uses.Chosen> {
   private final PlanRepository places;
   private final PickedTools picked;
   private final UseStore store;
+  private final PostOfMachine posts;
   private final Trail trail;
   private final Live live;
   private final Json json;
@@ -55,6 +56,7 @@ class Uses implements Undo<Uses.Chosen> {
       PlanRepository places,
       PickedTools picked,
       UseStore store,
+      PostOfMachine posts,
       Trail trail,
       Live live,
       Json json) {
@@ -64,6 +66,7 @@ class Uses implements Undo<Uses.Chosen> {
     this.places = places;
     this.picked = picked;
     this.store = store;
+    this.posts = posts;
     this.trail = trail;
     this.live = live;
     this.json = json;
@@ -119,6 +122,7 @@ class Uses implements Undo<Uses.Chosen> {
   Map<String, UseHead> heads(
       Machine machine, Map<String, Plans.Planned> plan, Map<Long, Tool> tools) {
     Map<String, ToolUse> kept = store.all(machine.id());
+    Map<String, String> defaults = defaults(machine);
     Map<String, UseHead> heads = new HashMap<>();
     plan.forEach((place, planned) ->
         machine
@@ -128,8 +132,9 @@ class Uses implements Undo<Uses.Chosen> {
               Tool tool = tools.get(planned.toolId());
               ToolUse use =
                   Optional.ofNullable(kept.get(UseStore.key(planned.toolId(), place)))
-                      .orElseGet(
-                          () -> UsualUse.of(machine, placed, tool, plans.offset(planned.entry())));
+                      .orElseGet(() ->
+                          UsualUse.of(
+                              machine, placed, tool, plans.offset(planned.entry()), defaults));
               UseReading reading = UseReader.of(machine, placed, tool, use);
               heads.put(
                   place,
@@ -157,7 +162,15 @@ class Uses implements Undo<Uses.Chosen> {
 
   private ToolUse usual(There there) {
     return UsualUse.of(
-        there.machine(), there.placed(), there.tool(), plans.offset(there.planned()));
+        there.machine(),
+        there.placed(),
+        there.tool(),
+        plans.offset(there.planned()),
+        defaults(there.machine()));
+  }
+
+  private Map<String, String> defaults(Machine machine) {
+    return posts.of(machine.id()).map(PostOfMachine.Brought::defaults).orElse(Map.of());
   }
 
   private UseView view(There there, ToolUse use, boolean usual, @Nullable Long undo) {

@@ -3,6 +3,8 @@ package arborline.server.post;
 import arborline.core.post.DefaultKey;
 import arborline.core.post.DefaultLayers;
 import arborline.core.post.DefaultLayers.Effective;
+import arborline.core.post.FeedShares;
+import arborline.core.post.FeedShares.PurposeFeed;
 import arborline.core.post.Post;
 import arborline.core.sharing.LibraryRight;
 import arborline.server.account.Actor;
@@ -16,6 +18,7 @@ import arborline.server.post.Posts.PostDraft;
 import arborline.server.right.LibraryGuard;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
+import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -42,6 +45,8 @@ import org.springframework.web.bind.annotation.RestController;
 class PostController {
 
   private static final String FORMAT = "arbor-line-post";
+  private static final BigDecimal MOST_FEED = new BigDecimal(1_000_000);
+  private static final int FINEST = 12;
 
   private final Posts posts;
   private final PostStore store;
@@ -116,7 +121,7 @@ class PostController {
    */
   record OwnDefault(@Nullable String machine, @Nullable String key, @Nullable String value) {}
 
-  private PostView view(PostRow row) {
+  PostView view(PostRow row) {
     Optional<String> machine = machineName(row.machine());
     Optional<String> library = libraryName(row.library());
     Optional<Integer> edition =
@@ -251,6 +256,23 @@ class PostController {
             defaults.values(),
             at == null ? Map.of() : store.own(id, at, 0),
             Actor.account().map(account -> store.own(id, "", account)).orElse(Map.of())));
+  }
+
+  /**
+   * Feeds by purpose, for whoever asks.
+   *
+   * @param feed what the cutting data say, mm/min
+   */
+  @GetMapping("/{id}/feeds")
+  Slice<PurposeFeed> feeds(
+      @PathVariable long id,
+      @RequestParam BigDecimal feed,
+      @RequestParam(required = false) @Nullable String machine) {
+    if (feed.signum() <= 0 || feed.compareTo(MOST_FEED) > 0 || feed.scale() > FINEST) {
+      throw Refusal.badRequest(
+          "feed: above 0 up to %s mm/min".formatted(MOST_FEED.toPlainString()));
+    }
+    return Slice.all(FeedShares.of(defaults(id, machine).items(), feed));
   }
 
   @PutMapping("/{id}/defaults")
