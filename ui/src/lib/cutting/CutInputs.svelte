@@ -1,7 +1,9 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
+  import { watch } from 'runed';
   import { machinesQuery } from '$lib/machine/queries';
   import { materialsQuery } from '$lib/cutting/queries';
+  import { defaultsQuery, machinePostsQuery } from '$lib/post/queries';
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import Choice from '$lib/shell/Choice.svelte';
@@ -12,6 +14,25 @@
 
   const materials = createQuery(materialsQuery);
   const machines = createQuery(machinesQuery);
+  const posts = createQuery(() => ({
+    ...machinePostsQuery(cut.machine),
+    enabled: cut.machine !== ''
+  }));
+  const offered = $derived(cut.machine === '' ? [] : (posts.data?.offered ?? []));
+  const defaults = createQuery(() => ({
+    ...defaultsQuery(cut.post, cut.machine),
+    enabled: cut.post > 0 && cut.machine !== ''
+  }));
+  watch(
+    () => [cut.machine, posts.data] as const,
+    ([machine, known]) => {
+      cut.post = machine === '' ? 0 : (known?.post ?? 0);
+    }
+  );
+  watch(
+    () => (cut.post > 0 ? defaults.data : undefined),
+    (known) => cut.say(known?.items.find(({ key }) => key === 'coolant')?.value ?? '')
+  );
   const sizes = {
     FEED_PER_TOOTH: 'feed',
     FEED_PER_REVOLUTION: 'feed',
@@ -71,6 +92,17 @@
         }))
       ]}
     />
+    {#if offered.length > 0}
+      <span class="text-soft">Post</span>
+      <Choice
+        label="Post"
+        bind:value={() => String(cut.post), (next) => (cut.post = Number(next))}
+        options={[
+          { value: '0', label: 'no defaults' },
+          ...offered.map(({ id, post }) => ({ value: String(id), label: post.name }))
+        ]}
+      />
+    {/if}
     <label class="text-soft" for="purpose">Purpose</label>
     <input id="purpose" class="field" maxlength="60" bind:value={cut.purpose} />
     <label class="text-soft" for="coolant">Coolant</label>

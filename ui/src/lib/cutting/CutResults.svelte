@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PurposeFeeds from './PurposeFeeds.svelte';
   import Mark from '$lib/marks/Mark.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import { capital } from '$lib/shell/text';
@@ -44,6 +45,13 @@
         <dd class="text-soft">{units.label(row.unit)}</dd>
       {/each}
     </dl>
+    {#if cut.post > 0 && cut.computed.cut && cut.computed.cut.feedRate > 0}
+      <PurposeFeeds
+        post={cut.post}
+        machine={cut.machine}
+        feed={Number(cut.computed.cut.feedRate.toFixed(6))}
+      />
+    {/if}
     <ul class="mt-2" aria-live="polite">
       {#each cut.computed.findings as finding, index (index)}
         <li class="flex gap-2 py-1">

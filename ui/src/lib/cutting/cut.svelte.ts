@@ -12,6 +12,8 @@ export class CutDraft {
   readonly toolId: number;
   material = $state(FIRST_MATERIAL);
   machine = $state('');
+  /** The post whose defaults count; 0 for none. */
+  post = $state(0);
   purpose = $state('rough');
   coolant = $state('');
   /** Deflection of the kept stack per newton, µm; 0 where no stack is kept. */
@@ -75,6 +77,15 @@ export class CutDraft {
     } catch (error) {
       if (mine === this.#begun) failed(error);
     }
+  }
+
+  /** What the defaults of a post said last of the coolant. */
+  #said = '';
+
+  /** Takes the coolant that the defaults of a post say, unless somebody wrote another one. */
+  say(coolant: string) {
+    if (this.coolant === this.#said) this.coolant = coolant;
+    this.#said = coolant;
   }
 
   /** Takes the numbers of a line. */

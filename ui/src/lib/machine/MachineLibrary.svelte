@@ -24,7 +24,7 @@
   }));
 
   function begin() {
-    library = chosen ? String(chosen.libraryId) : NONE;
+    library = chosen && !chosen.post ? String(chosen.libraryId) : NONE;
     edition = NONE;
     open = true;
   }
@@ -42,14 +42,16 @@
 
 <span class="flex items-center gap-2">
   {#if chosen}
-    <a class="text-soft hover:text-working" href="/libraries/{chosen.libraryId}"
+    <a
+      class="text-soft hover:text-working"
+      href="/libraries/{chosen.libraryId}"
+      title={chosen.post ? `brought by post ${chosen.post}` : undefined}
       >{chosen.name}{chosen.edition == null ? '' : `, edition ${chosen.edition}`}</a
     >
     {#if behind}<span class="text-query">{chosen.newest} is there</span>{/if}
   {/if}
   {#if may}
-    <button class="button quiet" onclick={begin}>{chosen ? 'Library' : 'Choose its library'}</button
-    >
+    <button class="button quiet" onclick={begin}>{chosen ? 'Change' : 'Choose its library'}</button>
   {/if}
 </span>
 
@@ -71,7 +73,7 @@
           }
         }
         options={[
-          { value: NONE, label: 'none' },
+          { value: NONE, label: chosen?.post ? `that of post ${chosen.post}` : 'none' },
           ...(libraries.data?.items ?? [])
             .filter(({ right }) => right)
             .map(({ id, name }) => ({ value: String(id), label: name }))

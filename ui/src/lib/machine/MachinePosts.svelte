@@ -1,16 +1,35 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { postsQuery } from '$lib/post/queries';
+  import { choosePost } from '$lib/post/actions';
+  import { machinePostsQuery } from '$lib/post/queries';
+  import Choice from '$lib/shell/Choice.svelte';
 
-  let { machine }: { machine: string } = $props();
+  let { machine, may }: { machine: string; may: boolean } = $props();
 
-  const posts = createQuery(() => postsQuery(machine));
+  const NONE = '';
+  const posts = createQuery(() => machinePostsQuery(machine));
+  const offered = $derived(posts.data?.offered ?? []);
+  const chosen = $derived(offered.find(({ id }) => id === posts.data?.post));
 </script>
 
-{#each posts.data?.items ?? [] as post (post.id)}
+{#if offered.length > 1 && may}
+  <Choice
+    label="Post"
+    bind:value={
+      () => String(chosen?.id ?? NONE),
+      (next) => void choosePost(machine, next === NONE ? null : Number(next))
+    }
+    options={[
+      { value: NONE, label: 'no post chosen' },
+      ...offered.map(({ id, post }) => ({ value: String(id), label: post.name }))
+    ]}
+  />
+{/if}
+{#if chosen}
   <a
     class="text-soft hover:text-working"
-    href="/posts/{post.id}"
-    title={post.libraryName ? `brings ${post.libraryName}` : undefined}>{post.post.name}</a
+    href="/posts/{chosen.id}"
+    title={chosen.libraryName ? `brings ${chosen.libraryName}` : undefined}
+    >{offered.length > 1 && may ? 'its defaults' : chosen.post.name}</a
   >
-{/each}
+{/if}

@@ -69,3 +69,18 @@ export const myDefault = (id: number, key: string, value?: string) =>
     message: value === undefined ? 'As it comes' : 'Otherwise for you',
     concerns: [['post', String(id)]]
   });
+
+/** With which post a machine works; none in particular where it is null. */
+export const choosePost = (machine: string, post: number | null) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/machines/{id}/post', {
+          params: { path: { id: machine } },
+          body: { post: post ?? undefined }
+        })
+      ),
+    message:
+      post === null ? 'Works with no post in particular' : 'Works with this post from now on',
+    concerns: [all, ['machine', machine]]
+  });

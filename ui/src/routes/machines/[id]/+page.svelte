@@ -155,7 +155,7 @@
         {view.machine.kind}, {view.storagesInWords}, {count(view.plan.length, 'tool')} planned
       </span>
       <MachineLibrary {view} may={who.may('EDIT')} />
-      <MachinePosts machine={id} />
+      <MachinePosts machine={id} may={who.may('EDIT')} />
       <span role="status" class="text-working">
         {picked
           ? `${picked.another ? `Another ${picked.code}` : picked.code} is picked up: choose its ${view.placeWord}, Escape puts it down`
