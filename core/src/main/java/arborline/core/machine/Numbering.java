@@ -1,5 +1,6 @@
 package arborline.core.machine;
 
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,6 +21,15 @@ public record Numbering(Scheme scheme, @Nullable Integer from, @Nullable Integer
     SISTER_GROUPS,
     /** A library number, for which each program has a number of its own. */
     PROGRAM_NUMBERS
+  }
+
+  /** Why a number is odd at a machine of this numbering; empty where it is not. */
+  public Optional<String> question(long number) {
+    return from == null || to == null || number >= from && number <= to
+        ? Optional.empty()
+        : Optional.of(
+            "number %d is outside %d to %d, the numbers of this machine"
+                .formatted(number, from, to));
   }
 
   /** Several tools may have one number, and take turns. */

@@ -197,6 +197,7 @@ class MachineController {
         plan.values().stream()
             .map(planned ->
                 place(
+                    machine,
                     planned,
                     hidden,
                     !unseen.contains(planned.toolId()),
@@ -239,6 +240,7 @@ class MachineController {
   }
 
   private static PlaceView place(
+      Machine machine,
       Plans.Planned planned,
       Set<Long> hidden,
       boolean seen,
@@ -255,6 +257,7 @@ class MachineController {
       questions.addAll(PickedTools.questions(known, planned.libraryId()));
     }
     questions.addAll(Plans.questions(nominal, planned.entry()));
+    PlanNumbers.question(machine, planned.entry()).ifPresent(questions::add);
     if (assembled != null) {
       assembled.retired().forEach(part -> questions.add(Fit.retired(part)));
     }

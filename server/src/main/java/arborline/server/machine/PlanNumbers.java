@@ -27,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Tool numbers of a plan: no two tools of a machine have one, but sisters do. */
 @Service
-class PlanNumbers {
+public class PlanNumbers {
 
   private static final int HIGHEST = 99_999_999;
 
@@ -54,6 +54,12 @@ class PlanNumbers {
 
   private @Nullable String text(PlanPlace place) {
     return entry(place).get(TableField.NUMBER);
+  }
+
+  /** What is odd about the number of a planned tool. */
+  static Optional<String> question(Machine machine, TableEntry entry) {
+    return Optional.ofNullable(entry.get(TableField.NUMBER))
+        .flatMap(number -> machine.numbering().question(Long.parseLong(number)));
   }
 
   /** The number of a planned tool; 0 where it has none. */
@@ -112,7 +118,7 @@ class PlanNumbers {
    * @param first number of the first of them
    * @param step from each to the next
    */
-  record Sequence(List<String> places, int first, int step) {}
+  public record Sequence(List<String> places, int first, int step) {}
 
   /** The number that each place would have; refused as {@link #renumber} is. */
   @Transactional(readOnly = true)
@@ -126,7 +132,7 @@ class PlanNumbers {
    * @return the line of the trail that takes it back
    */
   @Transactional
-  long renumber(String machineId, Sequence sequence) {
+  public long renumber(String machineId, Sequence sequence) {
     Machine machine = machines.lock(machineId).machine();
     Map<String, Integer> wanted = wanted(machine, sequence);
     List<PlaceBefore> before = new ArrayList<>();
@@ -207,12 +213,12 @@ class PlanNumbers {
   }
 
   private static int needWithin(Numbering numbering, long number) {
-    int from = Optional.ofNullable(numbering.from()).orElse(1);
-    int to = Optional.ofNullable(numbering.to()).orElse(HIGHEST);
-    if (number < from || number > to) {
-      throw Refusal.badRequest(
-          "number %d is outside %d to %d, the numbers of this machine".formatted(number, from, to));
-    }
+    new Numbering(numbering.scheme(), 1, HIGHEST)
+        .question(number)
+        .or(() -> numbering.question(number))
+        .ifPresent(outside -> {
+          throw Refusal.badRequest(outside);
+        });
     return Math.toIntExact(number);
   }
 }

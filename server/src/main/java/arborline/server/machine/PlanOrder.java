@@ -22,11 +22,6 @@ public record PlanOrder(
     @Nullable String diameter,
     @Nullable Boolean allow) {
 
-  /** A tool as a library has it, released or not. */
-  public static PlanOrder of(long toolId, long libraryId) {
-    return new PlanOrder(toolId, libraryId, null, null, null, null, true);
-  }
-
   boolean sister() {
     return Boolean.TRUE.equals(another);
   }

@@ -194,6 +194,7 @@ public class Plans {
                 .undoneBy(PlanUndo.KIND, before));
     List<String> questions = new ArrayList<>(PickedTools.questions(known, named));
     questions.addAll(questions(machine, known, entry));
+    PlanNumbers.question(machine, entry).ifPresent(questions::add);
     return new Put(undo, questions);
   }
 
