@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -103,6 +104,135 @@ class LinksTest extends ServerTest {
         links("?strays=true")
             .contains("- post serves %s: the machine was retired".formatted(machine)),
         links("?strays=true").toString());
+  }
+
+  private Api.Answer anew(List<Object> links, String kind, Object id) {
+    return lead.post(
+        "/api/v1/links/anew", Api.body("links", links, "kind", kind, "id", id.toString()));
+  }
+
+  private static Map<String, Object> link(String fromKind, Object from, String toKind, Object to) {
+    return Api.body(
+        "fromKind", fromKind, "from", from.toString(), "toKind", toKind, "to", to.toString());
+  }
+
+  private long postId() {
+    return lead.get("/api/v1/links?from=POST&to=LIBRARY")
+        .at("items")
+        .valueStream()
+        .filter(one -> one.at("/from/name").asString().equals(name + " post"))
+        .map(one -> one.at("/from/id").asLong())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void linksAreSetAnewAllOrNone() {
+    long other = library(name + " other");
+    long post = postId();
+    List<Object> both =
+        List.of(
+            link("MACHINE", machine, "LIBRARY", library), link("POST", post, "LIBRARY", library));
+    assertEquals(404, anew(both, "LIBRARY", 999_999_999).status());
+    Api.Answer half =
+        anew(
+            List.of(both.getFirst(), link("POST", 999_999_999, "LIBRARY", library)),
+            "LIBRARY",
+            other);
+    assertEquals(404, half.status());
+    assertTrue(links("").contains("- machine picks its tools from -"), "nothing half done");
+    Api.Answer done = anew(both, "LIBRARY", other);
+    assertEquals(200, done.status(), done.toString());
+    assertEquals(2, done.number("set"));
+    assertTrue(links("").contains("- machine picks its tools from - other"), links("").toString());
+    assertTrue(links("").contains("- post brings - other"));
+    assertEquals(400, anew(both, "MACHINE", machine).status());
+    assertEquals(400, anew(List.of(), "LIBRARY", other).status());
+    assertEquals(400, anew(List.of(Api.body("from", "x")), "LIBRARY", other).status());
+    assertEquals(
+        400, anew(List.of(link("POST", "x", "LIBRARY", library)), "LIBRARY", other).status());
+    assertEquals(403, as("OPERATOR").post("/api/v1/links/anew", Api.body()).status());
+  }
+
+  @Test
+  void aReplacedEditionSaysWhichIsThereAndIsTaken() {
+    long first =
+        lead.post("/api/v1/libraries/%d/editions".formatted(library), Api.body()).number("id");
+    anew(List.of(link("MACHINE", machine, "LIBRARY", library)), "EDITION", first);
+    lead.post("/api/v1/libraries/%d/tools".formatted(library), Draft.mill("LE-" + library, "12"));
+    lead.post("/api/v1/libraries/%d/editions".formatted(library), Api.body());
+    JsonNode stray =
+        lead.get("/api/v1/links?from=MACHINE&strays=true")
+            .at("items")
+            .valueStream()
+            .filter(one -> one.at("/from/id").asString().equals(machine))
+            .findFirst()
+            .orElseThrow();
+    assertEquals("edition 2 is there", stray.get("stray").asString());
+    assertEquals(name + ", edition 2", stray.at("/anew/name").asString());
+    assertEquals(
+        200,
+        anew(
+                List.of(link("MACHINE", machine, "EDITION", first)),
+                "EDITION",
+                stray.at("/anew/id").asString())
+            .status());
+    assertEquals(List.of(), links("?strays=true"));
+  }
+
+  @Test
+  void stacksOfARetiredHolderAreBuiltOfAnother() {
+    long old = holder("LH-" + library);
+    long fresh = holder("LI-" + library);
+    long held =
+        lead.post(
+                "/api/v1/libraries/%d/tools".formatted(library),
+                Draft.of(
+                    "LM-" + library, "Mill", "end-mill-flat", "DC=10 APMX=22 DMM=10 OAL=72 NOF=4"))
+            .number("toolId");
+    Api.Answer kept =
+        lead.post("/api/v1/tools/%d/stacks".formatted(held), Draft.stack(List.of(old), 40));
+    assertEquals(201, kept.status(), kept.toString());
+    lead.send("PUT", "/api/v1/components/%d/retired?retired=true".formatted(old), null);
+    JsonNode stray =
+        lead.get("/api/v1/links?from=STACK&strays=true")
+            .at("items")
+            .valueStream()
+            .filter(one -> one.at("/to/id").asLong() == old)
+            .findFirst()
+            .orElseThrow();
+    assertEquals("LH-%d was retired".formatted(library), stray.get("stray").asString());
+    assertEquals(
+        List.of("HOLDER"), stray.get("aims").valueStream().map(JsonNode::asString).toList());
+    long stack = stray.at("/from/id").asLong();
+    assertEquals(200, anew(List.of(link("STACK", stack, "HOLDER", old)), "HOLDER", fresh).status());
+    assertEquals(409, anew(List.of(link("STACK", stack, "HOLDER", old)), "HOLDER", fresh).status());
+    assertEquals(
+        fresh,
+        lead.get("/api/v1/tools/%d/stacks".formatted(held))
+            .at("items")
+            .get(0)
+            .at("/parts/0/id")
+            .asLong());
+  }
+
+  private long holder(String code) {
+    return lead.post("/api/v1/components", Draft.holder(code, "Shrink chuck")).number("id");
+  }
+
+  @Test
+  void anOutletWritesAnotherLibrary() {
+    long other = library(name + " fed");
+    long outlet =
+        lead.post(
+                "/api/v1/outlets", Api.body("library", library, "format", "csv", "kind", "ADDRESS"))
+            .at("outlet")
+            .get("id")
+            .asLong();
+    assertEquals(
+        200, anew(List.of(link("OUTLET", outlet, "LIBRARY", library)), "LIBRARY", other).status());
+    assertEquals(other, lead.get("/api/v1/outlets/" + outlet).body().get("libraryId").asLong());
+    lead.send("DELETE", "/api/v1/outlets/" + outlet, null);
   }
 
   private List<String> touched(Api api, String kind, Object id) {

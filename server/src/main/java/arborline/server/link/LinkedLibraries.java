@@ -24,12 +24,18 @@ class LinkedLibraries {
    * An end with what is wrong with it.
    *
    * @param stray null where it is sound
+   * @param anew to what a link should lead instead; null where nothing is known
    */
-  record Known(LinkEnd end, @Nullable String stray) {}
+  record Known(LinkEnd end, @Nullable String stray, @Nullable LinkEnd anew) {
+
+    Known(LinkEnd end, @Nullable String stray) {
+      this(end, stray, null);
+    }
+  }
 
   private record Named(long id, String name, boolean deleted) {}
 
-  private record Numbered(long id, long libraryId, int editionNo, int newest) {}
+  private record Numbered(long id, long libraryId, int editionNo, long newestId, int newest) {}
 
   /** Libraries by id. */
   Map<Long, Known> libraries(Collection<Long> ids) {
@@ -76,9 +82,10 @@ class LinkedLibraries {
     }
     jdbc.sql(
             """
-            select e.id, e.library_id, e.edition_no,
-              (select max(n.edition_no) from edition n where n.library_id = e.library_id) as newest
-            from edition e where e.id in (:ids)\
+            select e.id, e.library_id, e.edition_no, n.id as newest_id, n.edition_no as newest
+            from edition e join edition n on n.library_id = e.library_id and n.edition_no =
+              (select max(x.edition_no) from edition x where x.library_id = e.library_id)
+            where e.id in (:ids)\
             """)
         .param("ids", ids)
         .query(Numbered.class)
@@ -92,16 +99,16 @@ class LinkedLibraries {
     String href =
         library == null || library.end().href() == null ? null : library.end().href() + "/editions";
     String stray = library == null ? "the library is gone" : library.stray();
-    if (stray == null && row.newest() > row.editionNo()) {
-      stray = "edition %d is there".formatted(row.newest());
-    }
+    boolean replaced = stray == null && row.newest() > row.editionNo();
     return new Known(
-        new LinkEnd(
-            LinkKind.EDITION,
-            Long.toString(row.id()),
-            "%s, edition %d".formatted(name, row.editionNo()),
-            href),
-        stray);
+        edition(row.id(), name, row.editionNo(), href),
+        replaced ? "edition %d is there".formatted(row.newest()) : stray,
+        replaced ? edition(row.newestId(), name, row.newest(), href) : null);
+  }
+
+  private static LinkEnd edition(long id, String library, int number, @Nullable String href) {
+    return new LinkEnd(
+        LinkKind.EDITION, Long.toString(id), "%s, edition %d".formatted(library, number), href);
   }
 
   /** Where a link to a library, or to one of its editions, leads. */

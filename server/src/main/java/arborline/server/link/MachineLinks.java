@@ -60,7 +60,8 @@ class MachineLinks implements LinkSource {
       LinkEnd machine = ends.get(row.machineId());
       if (machine != null) {
         Known target = libraries.target(row.libraryId(), row.editionId(), known, editions);
-        links.add(new Link(machine, target.end(), "picks its tools from", target.stray()));
+        links.add(
+            new Link(machine, target.end(), "picks its tools from", target.stray(), target.anew()));
       }
     }
     return links;

@@ -56,7 +56,8 @@ class OutletLinks implements LinkSource {
                     "/outlets"),
                 target.end(),
                 "writes",
-                row.fault() == null ? target.stray() : row.fault()));
+                row.fault() == null ? target.stray() : row.fault(),
+                target.anew()));
       }
     }
     return links;

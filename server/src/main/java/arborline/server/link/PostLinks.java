@@ -77,7 +77,7 @@ class PostLinks implements LinkSource {
       }
       if (row.libraryId() != null) {
         Known target = libraries.target(row.libraryId(), row.editionId(), found, editions);
-        links.add(new Link(post, target.end(), "brings", target.stray()));
+        links.add(new Link(post, target.end(), "brings", target.stray(), target.anew()));
       }
       if (row.defaultsNo() != null) {
         links.add(

@@ -22,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Which library tools for a machine are picked from first; it may cite one of its editions. */
 @Service
-class MachineLibraries implements LibraryCitations, Undo<MachineLibraries.Chosen> {
+public class MachineLibraries implements LibraryCitations, Undo<MachineLibraries.Chosen> {
 
   private static final UndoKind<Chosen> KIND =
       new UndoKind<>("machine.library", 1, Chosen.class, Permission.EDIT);
@@ -121,7 +121,7 @@ class MachineLibraries implements LibraryCitations, Undo<MachineLibraries.Chosen
   }
 
   /** What was chosen before and then; nulls for none. */
-  record Chosen(
+  public record Chosen(
       String machine,
       @Nullable Long library,
       @Nullable Long edition,
@@ -136,7 +136,7 @@ class MachineLibraries implements LibraryCitations, Undo<MachineLibraries.Chosen
    * @return the line of the trail that takes it back
    */
   @Transactional
-  long choose(String machine, @Nullable Long library, @Nullable Long edition) {
+  public long choose(String machine, @Nullable Long library, @Nullable Long edition) {
     String name = machines.lock(machine).machine().name();
     if (library == null && edition != null) {
       throw Refusal.badRequest("say of which library the edition is");

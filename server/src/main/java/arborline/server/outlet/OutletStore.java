@@ -145,6 +145,14 @@ class OutletStore {
     jdbc.sql("update outlet set key_hash = ? where id = ?").params(hash, id).update();
   }
 
+  /** It is to write something else, as soon as can be. */
+  void aim(long id, long library, @Nullable Long edition) {
+    jdbc.sql("update outlet set library_id = ?, edition_id = ?, wanted = true where id = ?")
+        .params(library, edition, id)
+        .update();
+    want(id);
+  }
+
   /** It is to be written as soon as can be. */
   void want(long id) {
     jdbc.sql("update outlet set wanted = true, tried_at = null where id = ?").param(id).update();

@@ -203,7 +203,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
     return view(one, name(one.libraryId()));
   }
 
-  private Outlet known(long id) {
+  Outlet known(long id) {
     return store.get(id).orElseThrow(() -> Refusal.notFound("there is no outlet " + id));
   }
 
@@ -311,7 +311,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
     return new OutletOpened(get(id), key == null ? null : address(key, wanted.name()));
   }
 
-  private String locked(long library) {
+  String locked(long library) {
     String name = locks.lock(library, LibraryRight.USE);
     guard.needFeeding(library);
     return name;
@@ -321,7 +321,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
     return "/api/v1/feeds/%s/%s".formatted(key, name.replace(" ", "%20"));
   }
 
-  private void checkEdition(long library, @Nullable Long edition) {
+  void checkEdition(long library, @Nullable Long edition) {
     if (edition != null && editions.get(edition).libraryId() != library) {
       throw Refusal.badRequest("edition %d is of another library".formatted(edition));
     }

@@ -171,6 +171,20 @@ public class Posts implements Undo<Posts.Changed> {
     return done(id, "changed post '%s'".formatted(post.name()), before);
   }
 
+  /** Has a post bring another library. */
+  @Transactional
+  public void bringing(long id, long library, @Nullable Long edition) {
+    PostRow now = lock(id);
+    change(id, now.version(), new PostDraft(now.post(), now.machine(), library, edition));
+  }
+
+  /** Has a post serve another machine. */
+  @Transactional
+  public void serving(long id, String machine) {
+    PostRow now = lock(id);
+    change(id, now.version(), new PostDraft(now.post(), machine, now.library(), now.edition()));
+  }
+
   @Transactional
   PostDone delete(long id) {
     PostRow before = lock(id);
