@@ -18,7 +18,7 @@
   import Loading from '$lib/shell/Loading.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import MachineToday from '$lib/machine/MachineToday.svelte';
-  import { linksQuery } from '$lib/link/queries';
+  import { strayLinksQuery } from '$lib/link/queries';
   import { count } from '$lib/shell/text';
 
   const deliveries = createQuery(deliveriesQuery);
@@ -41,7 +41,7 @@
     )
   );
   const inProposals = $derived(nextInProposals(proposals.data?.items ?? []));
-  const links = createQuery(linksQuery);
+  const links = createQuery(strayLinksQuery);
   const inLinks = $derived(nextInLinks(links.data?.items ?? [], who.may('EDIT')));
   const inLibraries = $derived(nextInLibraries(overview.data?.items ?? []));
   /** Whoever receives sees that first, whoever loads machines those. */

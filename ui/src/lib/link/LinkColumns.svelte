@@ -3,7 +3,14 @@
   import { capital } from '$lib/shell/text';
   import { inColumns, type Edge, type Node } from './columns';
 
-  let { links }: { links: Link[] } = $props();
+  let {
+    links,
+    chosen = $bindable(null)
+  }: {
+    links: Link[];
+    /** What is looked at, by kind and id. */
+    chosen?: string | null;
+  } = $props();
 
   const ROW = 34;
   /** Share of a column that its names take. */
@@ -14,7 +21,6 @@
   let width = $state(1000);
   const wide = $derived(width / columns);
   const height = $derived(placed.rows * ROW);
-  let chosen = $state<string | null>(null);
   const near = $derived(
     new Set(
       placed.edges

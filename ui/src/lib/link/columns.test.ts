@@ -1,13 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import type { Link, LinkEnd } from '$lib/api/client';
-import { inColumns } from './columns';
+import { drawn, inColumns } from './columns';
 
 const end = (kind: LinkEnd['kind'], name: string): LinkEnd => ({ kind, id: name, name });
 const link = (from: LinkEnd, to: LinkEnd, stray?: string): Link => ({
   from,
   to,
   relation: 'serves',
-  stray
+  stray,
+  aims: []
 });
 
 describe('links in columns', () => {
@@ -35,5 +36,12 @@ describe('links in columns', () => {
       'POST a LIBRARY Old'
     ]);
     expect(placed.nodes[0].stray).toBe('the library was deleted');
+  });
+
+  it('leave out stacks whose parts are in use', () => {
+    const holder = end('HOLDER', 'h');
+    const stack = end('STACK', 's');
+    expect(drawn([link(stack, holder)])).toEqual([]);
+    expect(drawn([link(stack, holder, 'h was retired')])).toHaveLength(1);
   });
 });

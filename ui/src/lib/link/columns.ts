@@ -2,10 +2,10 @@ import type { Link, LinkEnd, LinkKind } from '$lib/api/client';
 
 /** Which kinds stand in which column, from left to right. */
 const COLUMNS: { title: string; kinds: LinkKind[] }[] = [
-  { title: 'Posts and outlets', kinds: ['POST', 'OUTLET'] },
+  { title: 'Posts, outlets and stacks', kinds: ['POST', 'OUTLET', 'STACK'] },
   { title: 'Machines', kinds: ['MACHINE'] },
   { title: 'Libraries and editions', kinds: ['LIBRARY', 'EDITION'] },
-  { title: 'Controls and defaults', kinds: ['CONTROL', 'DEFAULTS'] }
+  { title: 'Controls, defaults and holders', kinds: ['CONTROL', 'DEFAULTS', 'HOLDER'] }
 ];
 
 export interface Node {
@@ -22,7 +22,11 @@ export interface Edge {
   to: Node;
 }
 
-const keyOf = (end: LinkEnd): string => `${end.kind} ${end.id}`;
+export const keyOf = (end: LinkEnd): string => `${end.kind} ${end.id}`;
+
+/** Links that are drawn: of stacks, of which there are thousands, the strays alone. */
+export const drawn = (links: Link[]): Link[] =>
+  links.filter(({ from, stray }) => from.kind !== 'STACK' || stray);
 
 /** Places the ends of links in columns, each once, and says what is linked with what. */
 export function inColumns(links: Link[]): {

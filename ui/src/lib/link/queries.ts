@@ -8,6 +8,12 @@ export const linksQuery = () =>
     queryFn: () => ask(api.GET('/api/v1/links'))
   });
 
+export const strayLinksQuery = () =>
+  queryOptions({
+    queryKey: ['link', ALL, 'strays'],
+    queryFn: () => ask(api.GET('/api/v1/links', { params: { query: { strays: true } } }))
+  });
+
 /** What a change of something would touch. */
 export const touchesQuery = (kind: LinkKind, id: string) =>
   queryOptions({

@@ -63,7 +63,7 @@ describe('what to do next', () => {
 
   it('counts links that lead nowhere', () => {
     const end = { kind: 'MACHINE' as const, id: 'M1', name: 'M1 Heron' };
-    const sound = { from: end, to: end, relation: 'serves' };
+    const sound = { from: end, to: end, relation: 'serves', aims: [] };
     expect(nextInLinks([sound], true)).toEqual([]);
     const [one] = nextInLinks([sound, { ...sound, stray: 'it was retired' }], true);
     expect(`${one.number} ${one.text}`).toBe('1 link that leads nowhere');

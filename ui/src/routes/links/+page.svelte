@@ -1,16 +1,27 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
+  import { drawn, keyOf } from '$lib/link/columns';
+  import LinkTable from '$lib/link/LinkTable.svelte';
+  import { who } from '$lib/shell/session.svelte';
   import LinkColumns from '$lib/link/LinkColumns.svelte';
   import { linksQuery } from '$lib/link/queries';
   import Checkbox from '$lib/shell/Checkbox.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
-  import { capital, count } from '$lib/shell/text';
-  import Mark from '$lib/marks/Mark.svelte';
+  import { count } from '$lib/shell/text';
 
   const links = createQuery(linksQuery);
   const strays = $derived((links.data?.items ?? []).filter(({ stray }) => stray));
   let only = $state(false);
+  const may = $derived(who.may('EDIT'));
+  let chosen = $state<string | null>(null);
+  const ofChosen = $derived(
+    (links.data?.items ?? []).filter(
+      ({ from, to }) => keyOf(from) === chosen || keyOf(to) === chosen
+    )
+  );
+  const nameOf = (key: string) =>
+    ofChosen.flatMap(({ from, to }) => [from, to]).find((end) => keyOf(end) === key)?.name ?? '';
 </script>
 
 <svelte:head><title>Links · Arbor Line</title></svelte:head>
@@ -26,22 +37,10 @@
   {#if links.error}
     <ErrorNote error={links.error} retry={() => void links.refetch()} />
   {:else if links.data}
-    {#if strays.length > 0}
-      <section class="mt-3" aria-label="Strays">
-        <h2>{count(strays.length, 'link')} to set anew</h2>
-        <ul class="text-[13px]">
-          {#each strays as stray, index (index)}
-            <li>
-              <Mark kind="query" word="" />
-              {#if stray.from.href}<a class="text-working hover:underline" href={stray.from.href}
-                  >{stray.from.name}</a
-                >{:else}{stray.from.name}{/if}
-              {stray.relation}
-              {stray.to.name}: {capital(stray.stray ?? '')}
-            </li>
-          {/each}
-        </ul>
-      </section>
+    {#if chosen !== null && ofChosen.length > 0}
+      <LinkTable title="Links of {nameOf(chosen)}" links={ofChosen} {may} />
+    {:else if strays.length > 0}
+      <LinkTable title="{count(strays.length, 'link')} to set anew" links={strays} {may} />
     {/if}
     <div class="mt-4 overflow-x-auto">
       {#if links.data.items.length === 0}
@@ -49,7 +48,7 @@
           Nothing is linked yet: choose the library of a machine, or make a post.
         </p>
       {:else}
-        <LinkColumns links={only ? strays : links.data.items} />
+        <LinkColumns links={only ? strays : drawn(links.data.items)} bind:chosen />
       {/if}
     </div>
   {:else}

@@ -109,6 +109,56 @@ class EquipTest extends BrowserTest {
   }
 
   @Test
+  void sistersStandInOneMachineAndAreNumberedAndSortedWithTheOthers() {
+    Stock stock = Stock.of(journey, "EV").released();
+    page.navigate("/machines/new");
+    Journey.link(page, "M3 Gannet, five-axis mill").click();
+    field("Id").fill("E4");
+    field("Name of the machine").fill("E4 Copy");
+    page.getByLabel(Pattern.compile("^With its load plan")).uncheck();
+    field("Places").fill("6");
+    Journey.button(page, "Set it up").click();
+    assertThat(Journey.heading(page, "E4 Copy")).isVisible();
+    steps.choose("Library", stock.name());
+    page.getByLabel("Search tools").fill("EV-FE1");
+    pick("EV-FE12");
+    place("E4", 2).click();
+    assertThat(place("E4", 2)).hasAccessibleName(Pattern.compile("Pocket 2: EV-FE12,.*"));
+    pick("EV-FE12");
+    assertThat(page.getByText("Another EV-FE12 is picked up")).isVisible();
+    place("E4", 4).click();
+    assertThat(place("E4", 4)).hasAccessibleName(Pattern.compile("Pocket 4: EV-FE12,.*"));
+    pick("EV-FE10");
+    place("E4", 6).click();
+    assertThat(place("E4", 6)).hasAccessibleName(Pattern.compile("Pocket 6: EV-FE10,.*"));
+    Journey.button(page, "Numbers").click();
+    field("First number").fill("0");
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Number 0 is outside 1 to");
+    field("First number").fill("70");
+    assertAccessible();
+    Journey.button(page, "Renumber 3 tools").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).not().isVisible();
+    place("E4", 4).click();
+    assertThat(page.getByText("number 70", exactly())).isVisible();
+    place("E4", 6).click();
+    assertThat(page.getByText("number 71", exactly())).isVisible();
+    Journey.button(page, "Sort the chain").click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("by code")).click();
+    assertThat(page.getByText("2 moves, fewer is impossible")).isVisible();
+    Journey.button(page, "Plan it so").click();
+    assertThat(place("E4", 1)).hasAccessibleName(Pattern.compile("Pocket 1: EV-FE10,.*"));
+    assertThat(place("E4", 3)).hasAccessibleName(Pattern.compile("Pocket 3: EV-FE12,.*"));
+  }
+
+  private void pick(String code) {
+    page.getByRole(AriaRole.BUTTON, named(code)).click();
+  }
+
+  private static Page.GetByTextOptions exactly() {
+    return new Page.GetByTextOptions().setExact(true);
+  }
+
+  @Test
   void aDrillStandsOnTheCentreLineAndTurnsAcrossInADrivenStation() {
     page.navigate("/machines/L1");
     assertThat(place("L1", 13)).hasAccessibleName(Pattern.compile("Station 13: MD-TD03,.*"));

@@ -77,7 +77,7 @@ class Touches {
     add(
         groups,
         LinkKind.LIBRARY,
-        "have it",
+        "{has|have} it",
         """
         from entry e join library l on l.id = e.library_id
         where e.tool_id = :id and l.put_away_at is null and l.id not in (:hidden)\
@@ -88,7 +88,7 @@ class Touches {
     add(
         groups,
         LinkKind.MACHINE,
-        "have it in their load",
+        "{has|have} it in the load",
         """
         from plan_place p join machine m on m.id = p.machine_id
         where p.tool_id = :id and m.retired_at is null\
@@ -99,7 +99,7 @@ class Touches {
     add(
         groups,
         LinkKind.STACK,
-        "hold it",
+        "{holds|hold} it",
         "from stack s where s.tool_id = :id",
         "cast(s.id as char) as id, s.name as name, concat('/tools/', s.tool_id, '/stack') as href",
         "s.id",
@@ -107,7 +107,7 @@ class Touches {
     add(
         groups,
         LinkKind.POST,
-        "bring a library that has it",
+        "{brings|bring} a library that has it",
         """
         from post p join entry e on e.library_id = p.library_id
         where e.tool_id = :id and p.deleted_at is null and p.library_id not in (:hidden)\
@@ -118,7 +118,7 @@ class Touches {
     add(
         groups,
         LinkKind.OUTLET,
-        "write a library that has it",
+        "{writes|write} a library that has it",
         """
         from outlet o join entry e on e.library_id = o.library_id
         where e.tool_id = :id and o.library_id not in (:hidden)\
@@ -133,7 +133,7 @@ class Touches {
     add(
         groups,
         LinkKind.STACK,
-        "are built with it",
+        "{is|are} built with it",
         """
         from stack_part sp join stack s on s.id = sp.stack_id join tool t on t.id = s.tool_id
         where sp.component_id = :id\
@@ -145,7 +145,7 @@ class Touches {
     add(
         groups,
         LinkKind.TOOL,
-        "stand in it",
+        "{stands|stand} in it",
         """
         from stack_part sp join stack s on s.id = sp.stack_id join tool t on t.id = s.tool_id
         where sp.component_id = :id\
@@ -157,7 +157,7 @@ class Touches {
     add(
         groups,
         LinkKind.MACHINE,
-        "have such a tool in their load",
+        "{has|have} such a tool in the load",
         """
         from stack_part sp join stack s on s.id = sp.stack_id
         join plan_place p on p.tool_id = s.tool_id join machine m on m.id = p.machine_id
@@ -170,7 +170,7 @@ class Touches {
     add(
         groups,
         LinkKind.LIBRARY,
-        "have such a tool",
+        "{has|have} such a tool",
         """
         from stack_part sp join stack s on s.id = sp.stack_id join entry e on e.tool_id = s.tool_id
         join library l on l.id = e.library_id
@@ -187,7 +187,7 @@ class Touches {
     add(
         groups,
         LinkKind.MACHINE,
-        "pick their tools from it",
+        "{picks its|pick their} tools from it",
         """
         from machine_library ml join machine m on m.id = ml.machine_id
         where ml.library_id = :id and m.retired_at is null\
@@ -198,7 +198,7 @@ class Touches {
     add(
         groups,
         LinkKind.TOOL,
-        "of it are in loads of machines",
+        "of it {is|are} in loads of machines",
         """
         from plan_place p join tool t on t.id = p.tool_id join machine m on m.id = p.machine_id
         where p.library_id = :id and m.retired_at is null\
@@ -209,7 +209,7 @@ class Touches {
     add(
         groups,
         LinkKind.POST,
-        "bring it",
+        "{brings|bring} it",
         "from post p where p.library_id = :id and p.deleted_at is null",
         "cast(p.id as char) as id, p.name as name, concat('/posts/', p.id) as href",
         "p.id",
@@ -217,7 +217,7 @@ class Touches {
     add(
         groups,
         LinkKind.LIBRARY,
-        "are derived from it or include it",
+        "{is derived from it or includes|are derived from it or include} it",
         """
         from (select library_id from derived_library where base_id = :id
           union select library_id from library_include where from_id = :id) d
@@ -230,7 +230,7 @@ class Touches {
     add(
         groups,
         LinkKind.OUTLET,
-        "write it",
+        "{writes|write} it",
         "from outlet o where o.library_id = :id",
         "cast(o.id as char) as id, o.name as name, '/outlets' as href",
         "o.id",
@@ -242,7 +242,7 @@ class Touches {
     add(
         groups,
         LinkKind.MACHINE,
-        "is served by it",
+        "{is|are} served by it",
         """
         from post p join machine m on m.id = p.machine_id
         where p.id = :id and m.retired_at is null\
@@ -253,7 +253,7 @@ class Touches {
     add(
         groups,
         LinkKind.DEFAULTS,
-        "come with it, or are replaced at a machine",
+        "{comes with it, or is|come with it, or are} replaced at a machine",
         """
         from (select concat('version ', version_no) as name from post_defaults where post_id = :id
           union select concat(machine_id, ': ', name) from own_default
@@ -275,7 +275,7 @@ class Touches {
     add(
         groups,
         LinkKind.POST,
-        "serve it",
+        "{serves|serve} it",
         "from post p where p.machine_id = :id and p.deleted_at is null",
         "cast(p.id as char) as id, p.name as name, concat('/posts/', p.id) as href",
         "p.id",
@@ -283,7 +283,7 @@ class Touches {
     add(
         groups,
         LinkKind.TOOL,
-        "are in its load",
+        "{is|are} in its load",
         "from plan_place p join tool t on t.id = p.tool_id where p.machine_id = :id"
             + SEEN.formatted("p.tool_id"),
         "cast(t.id as char) as id, concat(t.code, ', place ', p.place) as name, concat('/tools/', t.id) as href",
@@ -292,7 +292,7 @@ class Touches {
     add(
         groups,
         LinkKind.LIBRARY,
-        "is picked from for it",
+        "{is|are} picked from for it",
         """
         from machine_library ml join library l on l.id = ml.library_id
         where ml.machine_id = :id and l.put_away_at is null and l.id not in (:hidden)\
@@ -314,6 +314,11 @@ class Touches {
    * @param columns id, name and href of a thing
    * @param counted what is counted, each once
    */
+  /** What is said of one, or of several: {@code {holds|hold} it}. */
+  private static String words(String relation, long count) {
+    return relation.replaceAll("\\{(.*)\\|(.*)}", count == 1 ? "$1" : "$2");
+  }
+
   private void add(
       List<TouchedGroup> groups,
       LinkKind kind,
@@ -342,7 +347,7 @@ class Touches {
               .sorted(Comparator.comparing(Row::name))
               .map(row -> new LinkEnd(kind, row.id(), row.name(), row.href()))
               .toList();
-      groups.add(new TouchedGroup(kind, relation, count, items));
+      groups.add(new TouchedGroup(kind, words(relation, count), count, items));
     }
   }
 }
