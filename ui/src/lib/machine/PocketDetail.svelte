@@ -7,6 +7,7 @@
   import NumberField from '$lib/quantity/NumberField.svelte';
   import { units } from '$lib/quantity/units.svelte';
   import { capital } from '$lib/shell/text';
+  import Overlap from './Overlap.svelte';
   import PlannedNumber from './PlannedNumber.svelte';
   import type { Measures } from './measures';
   import { numberingWords } from './words';
@@ -159,6 +160,9 @@
     </div>
   {:else if keptFor}
     <p class="mt-2 text-soft">This {word} is kept for one tool.</p>
+  {/if}
+  {#if planned && place && storage && storage.places.length > 1}
+    {#key `${place} ${planned.toolId}`}<Overlap {view} {planned} {word} {editable} />{/key}
   {/if}
   {#if planned}{@render children?.()}{/if}
   <dl class="mt-4 grid grid-cols-[130px_1fr] gap-y-0.5 border-t border-hairline pt-2 text-soft">

@@ -81,6 +81,24 @@ export const renumber = (machine: string, places: string[], first: number) =>
     concerns: [['machine', machine]]
   });
 
+/** States which places a planned tool covers beside its own; null for what its diameter says. */
+export const coverPlaces = (
+  machine: string,
+  tool: number,
+  overlap: { plus: number; minus: number } | null
+) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/machines/{id}/overlaps/{toolId}', {
+          params: { path: { id: machine, toolId: tool } },
+          body: { overlap: overlap ?? undefined }
+        })
+      ),
+    message: overlap ? 'Saved what it covers' : 'Covers what its diameter says',
+    concerns: [['machine', machine]]
+  });
+
 export const clearPlace = (machine: string, place: string, words: string) =>
   act({
     ask: () =>

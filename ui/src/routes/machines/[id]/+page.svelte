@@ -14,6 +14,7 @@
   import type { Measures } from '$lib/machine/measures';
   import MachinePosts from '$lib/machine/MachinePosts.svelte';
   import MachineLibrary from '$lib/machine/MachineLibrary.svelte';
+  import WorkScene from '$lib/machine/WorkScene.svelte';
   import NumbersDialog from '$lib/machine/NumbersDialog.svelte';
   import SortMenu from '$lib/machine/SortMenu.svelte';
   import UsePanel from '$lib/machine/use/UsePanel.svelte';
@@ -29,6 +30,7 @@
   /** A tool in the version and under the number of a library. */
   let picked = $state<(Dragged & { code: string; another?: boolean }) | null>(null);
   let numbering = $state(false);
+  let showsScene = $state(true);
   let chosen = $state<string | null>(null);
   const may = $derived(who.may('LOAD'));
   /** So many places in one storage can be looked at closer. */
@@ -211,6 +213,12 @@
         </section>
       {/each}
     </div>
+    {#if view.scene}
+      <details class="mt-3 px-5" bind:open={showsScene}>
+        <summary class="cursor-pointer text-[13px] text-soft">At the work</summary>
+        <div class="max-w-3xl pt-1"><WorkScene {view} {chosen} /></div>
+      </details>
+    {/if}
     <div
       class="mt-4 grid min-h-[360px] flex-1 gap-8 px-5 pb-4 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_420px]"
     >

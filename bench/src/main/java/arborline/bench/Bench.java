@@ -3,6 +3,7 @@ package arborline.bench;
 import arborline.rig.RunningLine;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Set;
 
 /**
@@ -26,6 +27,7 @@ public final class Bench {
                 "duplicates",
                 "readers",
                 "import",
+                "touches",
                 "list");
     if (wanted.contains("knowledge")) {
       new KnowledgeFigures().print();
@@ -45,7 +47,7 @@ public final class Bench {
     if (wanted.contains("duplicates")) {
       new DuplicateFigure().print();
     }
-    if (wanted.contains("readers") || wanted.contains("import") || wanted.contains("list")) {
+    if (!Collections.disjoint(wanted, Set.of("readers", "import", "touches", "list"))) {
       overHttp(wanted, arguments);
     }
   }
@@ -58,6 +60,9 @@ public final class Bench {
       }
       if (wanted.contains("import")) {
         new ImportFigure(line, http).print();
+      }
+      if (wanted.contains("touches")) {
+        new TouchesFigure(line, http).print();
       }
       if (wanted.contains("list")) {
         new ListFigure(line, http).print();

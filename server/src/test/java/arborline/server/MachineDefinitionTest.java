@@ -100,6 +100,24 @@ class MachineDefinitionTest extends ServerTest {
   }
 
   @Test
+  void toolsStayInPlacesThatAreCalledOtherwise() {
+    JsonNode base = definition(48);
+    ObjectNode wanted = definition(48);
+    ((ObjectNode) wanted.at("/storages/0")).put("prefix", "A").put("first", 2);
+    Api.Answer renamed = change(base, wanted, false);
+    assertEquals(200, renamed.status(), renamed.toString());
+    assertEquals(0, renamed.at("fallsOut").size());
+    assertEquals(List.of("A41"), planned());
+    undo(renamed);
+    assertEquals(List.of("40"), planned());
+    assertEquals(200, change(base, wanted, false).status());
+    ObjectNode fewer = wanted.deepCopy();
+    ((ObjectNode) fewer.at("/storages/0")).put("prefix", "").put("first", 1).put("places", 24);
+    assertEquals(409, change(wanted, fewer, false).status());
+    assertEquals(List.of("A41"), planned(), "nothing half done");
+  }
+
+  @Test
   void whatFallsOutOfASmallerStorageIsListedFirst() {
     JsonNode base = definition(48);
     JsonNode wanted = definition(24);

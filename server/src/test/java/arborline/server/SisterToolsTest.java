@@ -201,4 +201,36 @@ class SisterToolsTest extends ServerTest {
         400, lead.post(path("/load/sorted"), Api.body("storage", "C", "by", "LUCK")).status());
     assertEquals(400, lead.post(path("/load/sorted"), Api.body("storage", "C")).status());
   }
+
+  @Test
+  void whatAToolIsStatedToCoverStaysEmpty() {
+    put(2, mill);
+    String path = path("/overlaps/" + mill);
+    Api.Answer stated =
+        lead.send("PUT", path, Api.body("overlap", Api.body("plus", 2, "minus", 0)));
+    assertEquals(200, stated.status(), stated.toString());
+    assertEquals(2, lead.get(path("")).at("overlaps").at("/%d/plus".formatted(mill)).asInt());
+    Api.Answer beside = put(4, drill);
+    assertEquals(409, beside.status());
+    assertTrue(beside.toString().contains("holds a tool"), beside.toString());
+    assertEquals(200, put(1, drill).status(), "nothing is covered below it");
+    Api.Answer planned =
+        lead.post(
+            path("/load/plan"),
+            Api.body("wanted", List.of(Api.body("toolId", mill), Api.body("toolId", drill))));
+    assertEquals(0, planned.at("moves").size(), planned.toString());
+    Api.Answer both = lead.send("PUT", path, Api.body("overlap", Api.body("plus", 2, "minus", 1)));
+    assertEquals(409, both.status(), "the drill stands there");
+    assertEquals(
+        204, lead.post("/api/v1/trail/%d/undo".formatted(stated.number("undo")), null).status());
+    assertEquals(200, put(4, drill).status());
+    assertEquals(
+        400,
+        lead.send("PUT", path, Api.body("overlap", Api.body("plus", -1, "minus", 0))).status());
+    assertEquals(
+        400,
+        lead.send("PUT", path, Api.body("overlap", Api.body("plus", 21, "minus", 0))).status());
+    assertEquals(409, lead.send("PUT", path("/overlaps/999999"), Api.body()).status());
+    assertEquals(403, as("OPERATOR").send("PUT", path, Api.body()).status());
+  }
 }

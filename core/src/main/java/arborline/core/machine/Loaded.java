@@ -12,8 +12,10 @@ import java.util.Optional;
  *
  * @param assembly with its holder; empty where no stack is kept for it
  * @param retired codes of parts of its stack that were taken out of use
+ * @param overlap places that it covers; empty where its diameter says that
  */
-public record Loaded(Tool tool, Optional<Assembly> assembly, List<String> retired) {
+public record Loaded(
+    Tool tool, Optional<Assembly> assembly, List<String> retired, Optional<Overlap> overlap) {
 
   /** A tool is put in with everything that its values imply. */
   public Loaded {
@@ -23,7 +25,12 @@ public record Loaded(Tool tool, Optional<Assembly> assembly, List<String> retire
 
   /** A tool whose stack is in use. */
   public Loaded(Tool tool, Optional<Assembly> assembly) {
-    this(tool, assembly, List.of());
+    this(tool, assembly, List.of(), Optional.empty());
+  }
+
+  /** The same with places that it covers. */
+  public Loaded covering(Optional<Overlap> covered) {
+    return new Loaded(tool, assembly, retired, covered);
   }
 
   /** What a storage meets of it; what nobody knows of a bare cutter counts as nothing. */
@@ -33,9 +40,9 @@ public record Loaded(Tool tool, Optional<Assembly> assembly, List<String> retire
         length().orElse(BigDecimal.ZERO),
         mass().orElse(BigDecimal.ZERO),
         assembly.map(Assembly::moment).orElse(BigDecimal.ZERO),
-        null,
-        null,
-        false,
+        overlap.map(Overlap::plus).orElse(null),
+        overlap.map(Overlap::minus).orElse(null),
+        overlap.isPresent(),
         null);
   }
 

@@ -7,6 +7,7 @@ import arborline.core.loadplan.LoadTool;
 import arborline.core.machine.Fit;
 import arborline.core.machine.Loaded;
 import arborline.core.machine.Machine;
+import arborline.core.machine.Overlap;
 import arborline.core.storage.Storage;
 import arborline.core.storage.StorageDefinition;
 import arborline.core.storage.ToolBody;
@@ -48,6 +49,7 @@ class LoadSituations {
   private final ToolGuard seeing;
   private final OwnPlaces own;
   private final PlanNumbers numbers;
+  private final OverlapStore overlaps;
 
   LoadSituations(
       Machines machines,
@@ -57,7 +59,9 @@ class LoadSituations {
       PlannableTools plannable,
       ToolGuard seeing,
       OwnPlaces own,
-      PlanNumbers numbers) {
+      PlanNumbers numbers,
+      OverlapStore overlaps) {
+    this.overlaps = overlaps;
     this.numbers = numbers;
     this.own = own;
     this.machines = machines;
@@ -270,13 +274,16 @@ class LoadSituations {
    */
   private Map<Long, LoadTool> tools(Machine machine, Map<Long, Held> known, Set<Long> standing) {
     Map<Long, Tool> meant = PickedTools.tools(known);
+    Map<Long, Overlap> stated = overlaps.of(machine.id());
     Map<Long, Map<Integer, ToolBody>> bodies = new HashMap<>();
     Map<Long, Map<LoadPlace, String>> closed = new HashMap<>();
     for (int number = 0; number < machine.storages().size(); number++) {
       StorageDefinition storage = machine.storages().get(number);
       Map<Long, AssembledTool> assembled = assemblies.of(meant, machine.seat(storage));
       for (Map.Entry<Long, Tool> tool : meant.entrySet()) {
-        Loaded loaded = Assemblies.loaded(tool.getValue(), assembled.get(tool.getKey()));
+        Loaded loaded =
+            Assemblies.loaded(tool.getValue(), assembled.get(tool.getKey()))
+                .covering(Optional.ofNullable(stated.get(tool.getKey())));
         bodies.computeIfAbsent(tool.getKey(), id -> new HashMap<>()).put(number, loaded.body());
         Map<LoadPlace, String> here = closed.computeIfAbsent(tool.getKey(), id -> new HashMap<>());
         for (int index = 0; index < storage.places(); index++) {

@@ -5,6 +5,9 @@ import arborline.core.finding.Finding;
 import arborline.core.machine.Assembly;
 import arborline.core.machine.Fit;
 import arborline.core.machine.Machine;
+import arborline.core.machine.Overlap;
+import arborline.core.scene.Scenes;
+import arborline.core.scene.WorkScene;
 import arborline.core.table.Nominal;
 import arborline.core.table.PlaceOrder;
 import arborline.core.table.TableField;
@@ -51,6 +54,8 @@ class MachineController {
   private final Plans plans;
   private final PlanFit fit;
   private final PlanNumbers numbers;
+  private final Overlaps overlaps;
+  private final OverlapStore stated;
   private final Nominals nominals;
   private final MachineLibraries libraries;
   private final Suits suits;
@@ -65,6 +70,8 @@ class MachineController {
       Plans plans,
       PlanFit fit,
       PlanNumbers numbers,
+      Overlaps overlaps,
+      OverlapStore stated,
       Nominals nominals,
       MachineLibraries libraries,
       Suits suits,
@@ -84,6 +91,8 @@ class MachineController {
     this.plans = plans;
     this.fit = fit;
     this.numbers = numbers;
+    this.overlaps = overlaps;
+    this.stated = stated;
     this.nominals = nominals;
   }
 
@@ -142,7 +151,9 @@ class MachineController {
    * @param placeWord what its places are called together
    * @param ownPlaces places that are kept for one tool each
    * @param storagesInWords such as {@code chain of 48 pockets}
+   * @param overlaps places that tools are stated to cover beside their own, by tool id
    * @param library from which tools for it are picked first; null where none was chosen
+   * @param scene its spindles with their work; null where it turns none
    */
   record MachineView(
       Machine machine,
@@ -154,7 +165,9 @@ class MachineController {
       List<StorageView> storages,
       List<String> ownPlaces,
       List<PlaceView> plan,
-      MachineLibraries.@Nullable MachineLibrary library) {}
+      Map<Long, Overlap> overlaps,
+      MachineLibraries.@Nullable MachineLibrary library,
+      @Nullable WorkScene scene) {}
 
   /**
    * What was done.
@@ -222,7 +235,9 @@ class MachineController {
         StorageView.all(machine, place -> lengths.getOrDefault(place, 0.0)),
         own.of(id).keySet().stream().sorted(PlaceOrder.BY_NUMBER).toList(),
         views,
-        libraries.of(id).orElse(null));
+        stated.of(id),
+        libraries.of(id).orElse(null),
+        Scenes.of(machine).orElse(null));
   }
 
   /**
@@ -357,6 +372,20 @@ class MachineController {
           "name 1 to %d places, and a step of 1 to %d".formatted(MOST_TOOLS, HIGHEST_STEP));
     }
     return new PlanNumbers.Sequence(places, order.first(), step);
+  }
+
+  /**
+   * States which places a planned tool covers beside its own.
+   *
+   * @param overlap null for what its diameter says
+   */
+  record OverlapOrder(@Nullable Overlap overlap) {}
+
+  @PutMapping("/{id}/overlaps/{toolId}")
+  @MayLoad
+  PlanDone cover(
+      @PathVariable String id, @PathVariable long toolId, @RequestBody OverlapOrder order) {
+    return new PlanDone(overlaps.state(id, toolId, order.overlap()), List.of());
   }
 
   /** Whether a place is kept for the tool that is planned there. */

@@ -2,6 +2,7 @@ package arborline.server.machine;
 
 import arborline.core.machine.Machine;
 import arborline.core.machine.MachineFaults;
+import arborline.core.machine.PlaceNames;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
@@ -13,6 +14,7 @@ import arborline.server.trail.UndoKind;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -30,6 +32,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
   private final MachineRepository rows;
   private final PlanRepository places;
   private final PlanFit fit;
+  private final PlaceRenaming renaming;
   private final Trail trail;
   private final Live live;
   private final Json json;
@@ -40,6 +43,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
       MachineRepository rows,
       PlanRepository places,
       PlanFit fit,
+      PlaceRenaming renaming,
       Trail trail,
       Live live,
       Json json,
@@ -48,6 +52,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
     this.rows = rows;
     this.places = places;
     this.fit = fit;
+    this.renaming = renaming;
     this.trail = trail;
     this.live = live;
     this.json = json;
@@ -170,11 +175,14 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
       throw Refusal.badRequest("id: a machine keeps its id; copy it to have another");
     }
     refuseFaults(joined);
+    Map<String, String> names = PlaceNames.changed(now.machine(), joined);
     List<PlanPlace> fallen =
-        places.findByMachineId(id).stream().filter(place -> !joined.hasPlace(place.place)).toList();
+        places.findByMachineId(id).stream()
+            .filter(place -> !joined.hasPlace(names.getOrDefault(place.place, place.place)))
+            .toList();
     List<FallsOut> fallsOut =
         fallen.stream().map(place -> new FallsOut(place.place, fit.code(place), null)).toList();
-    List<FallsOut> misfits = fit.misfits(joined);
+    List<FallsOut> misfits = fit.misfits(joined, names);
     String before = json.text(now.machine());
     String after = json.text(joined);
     if (look || before.equals(after)) {
@@ -191,6 +199,8 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
     places.deleteAll(fallen);
     MachineRow row = rows.findById(id).orElseThrow();
     write(row, joined, after);
+    rows.flush();
+    renaming.rename(joined, names);
     long undo =
         record(
             joined,
@@ -271,8 +281,13 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
       rows.save(row);
     } else {
       row.retiredAt = null;
-      write(row, json.read(defined.before(), Machine.class), defined.before());
+      Machine before = json.read(defined.before(), Machine.class);
+      write(row, before, defined.before());
       rows.flush();
+      if (defined.after() != null) {
+        renaming.rename(
+            before, PlaceNames.changed(json.read(defined.after(), Machine.class), before));
+      }
       defined.fallen().forEach(fallen -> bringBack(defined.machine(), fallen));
     }
     live.say("machine", defined.machine(), "definition");

@@ -5,6 +5,7 @@ import arborline.core.finding.Severity;
 import arborline.core.machine.Fit;
 import arborline.core.machine.Loaded;
 import arborline.core.machine.Machine;
+import arborline.core.machine.Overlap;
 import arborline.core.storage.StorageDefinition;
 import arborline.core.table.PlaceOrder;
 import arborline.core.table.TableEntry;
@@ -40,6 +41,7 @@ class PlanFit {
   private final PickedTools picked;
   private final Assemblies assemblies;
   private final OwnPlaces own;
+  private final OverlapStore overlaps;
   private final ToolGuard seeing;
   private final Json json;
 
@@ -49,6 +51,7 @@ class PlanFit {
       PickedTools picked,
       Assemblies assemblies,
       OwnPlaces own,
+      OverlapStore overlaps,
       ToolGuard seeing,
       Json json) {
     this.machines = machines;
@@ -56,6 +59,7 @@ class PlanFit {
     this.picked = picked;
     this.assemblies = assemblies;
     this.own = own;
+    this.overlaps = overlaps;
     this.seeing = seeing;
     this.json = json;
   }
@@ -152,8 +156,9 @@ class PlanFit {
 
   private Loaded loaded(Machine machine, StorageDefinition storage, Held known) {
     return Assemblies.loaded(
-        known.tool(),
-        assemblies.of(Map.of(known.id(), known.tool()), machine.seat(storage)).get(known.id()));
+            known.tool(),
+            assemblies.of(Map.of(known.id(), known.tool()), machine.seat(storage)).get(known.id()))
+        .covering(Optional.ofNullable(overlaps.of(machine.id()).get(known.id())));
   }
 
   /** The tools of a plan in their holders, by place; those without a stack are left out. */
@@ -176,9 +181,13 @@ class PlanFit {
     return assembled;
   }
 
-  /** Planned tools that would not fit into their places if the machine were so defined. */
-  List<FallsOut> misfits(Machine machine) {
-    Map<String, Loaded> occupied = occupied(machine, Set.of());
+  /**
+   * Planned tools that would not fit into their places if the machine were so defined.
+   *
+   * @param names that places have then, by those that they have now
+   */
+  List<FallsOut> misfits(Machine machine, Map<String, String> names) {
+    Map<String, Loaded> occupied = occupied(machine, Set.of(), names);
     List<FallsOut> misfits = new ArrayList<>();
     occupied.forEach((place, tool) -> {
       Map<String, Loaded> others = new HashMap<>(occupied);
@@ -197,20 +206,33 @@ class PlanFit {
    * @param leaving places whose tools do not count
    */
   private Map<String, Loaded> occupied(Machine machine, Set<String> leaving) {
+    return occupied(machine, leaving, Map.of());
+  }
+
+  private Map<String, Loaded> occupied(
+      Machine machine, Set<String> leaving, Map<String, String> names) {
     List<PlanPlace> all = places.findByMachineId(machine.id());
     Map<Long, Held> known = picked.of(all);
+    Map<Long, Overlap> stated = overlaps.of(machine.id());
     Map<String, Loaded> occupied = new HashMap<>();
     for (StorageDefinition storage : machine.storages()) {
       Map<String, Held> here = new LinkedHashMap<>();
       all.stream()
           .filter(place -> !leaving.contains(place.place) && known.containsKey(place.toolId))
-          .filter(place -> storage.index(place.place).isPresent())
-          .forEach(place -> here.put(place.place, known.get(place.toolId)));
+          .forEach(place -> {
+            String name = names.getOrDefault(place.place, place.place);
+            if (storage.index(name).isPresent()) {
+              here.put(name, known.get(place.toolId));
+            }
+          });
       Map<Long, Tool> tools = new HashMap<>();
       here.values().forEach(held -> tools.put(held.id(), held.tool()));
       Map<Long, AssembledTool> assembled = assemblies.of(tools, machine.seat(storage));
       here.forEach((place, held) ->
-          occupied.put(place, Assemblies.loaded(held.tool(), assembled.get(held.id()))));
+          occupied.put(
+              place,
+              Assemblies.loaded(held.tool(), assembled.get(held.id()))
+                  .covering(Optional.ofNullable(stated.get(held.id())))));
     }
     return occupied;
   }

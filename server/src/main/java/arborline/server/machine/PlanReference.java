@@ -26,10 +26,18 @@ class PlanReference implements ToolReference {
   private final Live live;
   private final Json json;
   private final OwnPlaces own;
+  private final OverlapStore overlaps;
 
   PlanReference(
-      PlanRepository places, Machines machines, PlanFit fit, Live live, Json json, OwnPlaces own) {
+      PlanRepository places,
+      Machines machines,
+      PlanFit fit,
+      Live live,
+      Json json,
+      OwnPlaces own,
+      OverlapStore overlaps) {
     this.own = own;
+    this.overlaps = overlaps;
     this.places = places;
     this.machines = machines;
     this.fit = fit;
@@ -50,6 +58,7 @@ class PlanReference implements ToolReference {
   @Override
   public Followed follow(CurrentTool from, CurrentTool into) {
     own.follow(from.id(), into.id());
+    overlaps.follow(from.id(), into.id());
     List<Pocket> moved = new ArrayList<>();
     List<String> sentences = new ArrayList<>();
     for (PlanPlace planned : places.findByToolIdOrderByMachineId(from.id())) {

@@ -21,6 +21,7 @@ import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -37,6 +38,8 @@ class Uses implements Undo<Uses.Chosen> {
 
   private static final UndoKind<Chosen> KIND =
       new UndoKind<>("plan.use", 1, Chosen.class, Permission.LOAD);
+
+  private static final BigDecimal HALFWAY = new BigDecimal("45");
 
   private final Machines machines;
   private final Plans plans;
@@ -98,10 +101,17 @@ class Uses implements Undo<Uses.Chosen> {
   /**
    * A use in short.
    *
+   * @param spindle whose work it cuts; empty where the machine turns no work
+   * @param along true where the tool points more along that spindle than across it
    * @param holds why it cannot be so, in sentences
    */
   record UseHead(
-      boolean driven, @Nullable Integer orientation, @Nullable String sense, List<String> holds) {}
+      boolean driven,
+      String spindle,
+      boolean along,
+      @Nullable Integer orientation,
+      @Nullable String sense,
+      List<String> holds) {}
 
   private record There(Machine machine, Placed placed, PlanPlace planned, Tool tool) {}
 
@@ -140,6 +150,8 @@ class Uses implements Undo<Uses.Chosen> {
                   place,
                   new UseHead(
                       use.driven(),
+                      use.spindle(),
+                      use.angle().abs().compareTo(HALFWAY) < 0,
                       reading.orientation(),
                       reading.sense(),
                       holds(reading).stream().map(Finding::message).toList()));

@@ -46,7 +46,8 @@ public class Assemblies {
   public static Loaded loaded(Tool tool, @Nullable AssembledTool assembled) {
     return assembled == null
         ? new Loaded(tool, Optional.empty())
-        : new Loaded(tool, Optional.of(assembled.assembly()), assembled.retired());
+        : new Loaded(
+            tool, Optional.of(assembled.assembly()), assembled.retired(), Optional.empty());
   }
 
   /**
