@@ -28,7 +28,7 @@
   <figure class="flex flex-col gap-1">
     <svg
       viewBox="0 0 {scene.width} {scene.height}"
-      class="scene w-full bg-sheet"
+      class="scene max-h-[320px] w-full bg-sheet"
       role="img"
       aria-label="Tools at the work of {view.machine.name}: {standing
         .map(({ tool, mount }) => `${tool.code} at ${mount.spindle}`)
@@ -78,9 +78,7 @@
         <span>Nothing is planned that reaches the work.</span>
       {/each}
       {#if turret}
-        <span class="ml-auto"
-          ><Checkbox label="Stations beside it" bind:checked={beside} /></span
-        >
+        <span class="ml-auto"><Checkbox label="Stations beside it" bind:checked={beside} /></span>
       {/if}
     </figcaption>
   </figure>
@@ -92,7 +90,7 @@
   }
   .chuck,
   .body {
-    fill: var(--faint);
+    fill: color-mix(in srgb, var(--working) 10%, var(--sheet));
     stroke: var(--working);
     stroke-width: 1.5;
   }

@@ -5,7 +5,12 @@ import { inScene } from './scene';
 const use = (spindle: string, along = false) => ({ spindle, along, driven: false, holds: [] });
 const spot = (place: string, right: string) => ({ place, next: { right, left: right } });
 const view = {
-  machine: { storages: [{ id: 'C', form: 'CHAIN' }, { id: 'L', form: 'TURRET' }] },
+  machine: {
+    storages: [
+      { id: 'C', form: 'CHAIN' },
+      { id: 'L', form: 'TURRET' }
+    ]
+  },
   plan: [
     { place: '1', code: 'A', use: use('main') },
     { place: '4', code: 'B', use: use('sub', true) },

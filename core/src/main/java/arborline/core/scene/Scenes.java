@@ -15,11 +15,11 @@ import java.util.Optional;
 /** Lays machines that turn work out as one scene; chucks and work are of usual sizes. */
 public final class Scenes {
 
-  private static final double HEIGHT = 620;
-  private static final double AXIS = 310;
+  private static final double HEIGHT = 440;
+  private static final double AXIS = 220;
   private static final double BETWEEN = 640;
   private static final double CHUCK_LENGTH = 110;
-  private static final double CHUCK_RADIUS = 105;
+  private static final double CHUCK_RADIUS = 90;
   private static final double WORK_LENGTH = 140;
   private static final double WORK_RADIUS = 32;
   private static final double GAP = 4;
