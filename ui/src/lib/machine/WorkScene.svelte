@@ -25,10 +25,10 @@
 </script>
 
 {#if scene}
-  <figure class="flex flex-col gap-1">
+  <figure class="mt-4 flex max-w-3xl flex-col gap-1">
     <svg
       viewBox="0 0 {scene.width} {scene.height}"
-      class="scene max-h-[320px] w-full bg-sheet"
+      class="scene max-h-[260px] w-full bg-sheet"
       role="img"
       aria-label="Tools at the work of {view.machine.name}: {standing
         .map(({ tool, mount }) => `${tool.code} at ${mount.spindle}`)

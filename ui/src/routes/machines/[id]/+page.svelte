@@ -30,7 +30,6 @@
   /** A tool in the version and under the number of a library. */
   let picked = $state<(Dragged & { code: string; another?: boolean }) | null>(null);
   let numbering = $state(false);
-  let showsScene = $state(true);
   let chosen = $state<string | null>(null);
   const may = $derived(who.may('LOAD'));
   /** So many places in one storage can be looked at closer. */
@@ -208,17 +207,12 @@
             </div>
             <div class={circle ? 'min-w-[300px] flex-1' : 'sm:hidden'}>
               <PlaceList machine={view} {storage} {chosen} alone={!circle} onchoose={choose} />
+              {#if circle}<WorkScene {view} {chosen} />{/if}
             </div>
           </div>
         </section>
       {/each}
     </div>
-    {#if view.scene}
-      <details class="mt-3 px-5" bind:open={showsScene}>
-        <summary class="cursor-pointer text-[13px] text-soft">At the work</summary>
-        <div class="max-w-3xl pt-1"><WorkScene {view} {chosen} /></div>
-      </details>
-    {/if}
     <div
       class="mt-4 grid min-h-[360px] flex-1 gap-8 px-5 pb-4 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_420px]"
     >

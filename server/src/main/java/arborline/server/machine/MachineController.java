@@ -118,7 +118,8 @@ class MachineController {
    * @param outline of the tool in its holder; of the bare cutter where no stack is kept
    * @param assembly its sizes with its holder; null where no stack is kept
    * @param use how it is used there; null where the machine has no such place
-   * @param libraryNumber that it has in its library; null where it stands in none
+   * @param libraryNumber that it has in its library; null where it stands in none, and where that
+   *     is no number for this machine
    * @param seen true where whoever asks sees the sheet of the tool
    */
   record PlaceView(
@@ -294,7 +295,7 @@ class MachineController {
         assembled == null ? Silhouettes.of(known.tool()).orElse(null) : assembled.outline().bare(),
         assembled == null ? null : assembled.assembly(),
         use,
-        known.number().orElse(null),
+        known.number().filter(own -> machine.numbering().question(own).isEmpty()).orElse(null),
         seen);
   }
 
