@@ -300,7 +300,11 @@ class StackTest extends ServerTest {
             .findFirst()
             .orElseThrow();
     assertTrue(questions.contains("ST-RM in its stack was retired"), questions);
-    lead.send("DELETE", place, null);
+    Api.Answer measured = lead.send("PUT", place, Api.body("toolId", tool, "length", "127.02"));
+    assertEquals(200, measured.status(), "it hangs there, and is measured: " + measured);
+    String next = "/api/v1/machines/M1/plan/34";
+    assertEquals(200, lead.send("PUT", next, Api.body("toolId", tool)).status(), "and moved");
+    lead.send("DELETE", next, null);
   }
 
   private boolean offered(long component) {

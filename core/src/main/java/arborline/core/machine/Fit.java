@@ -25,6 +25,9 @@ import java.util.TreeMap;
  */
 public final class Fit {
 
+  /** Code of the finding that a part of the stack was taken out of use. */
+  public static final String PART_RETIRED = "part-retired";
+
   private final Machine machine;
   private final Placed at;
   private final Loaded tool;
@@ -78,7 +81,7 @@ public final class Fit {
                     exceeded.limit().code(), exceeded.message(), exceeded.limit().symbol())));
     tool.retired().stream()
         .findFirst()
-        .ifPresent(part -> findings.add(Finding.hold("part-retired", retired(part))));
+        .ifPresent(part -> findings.add(Finding.hold(PART_RETIRED, retired(part))));
     MotionFit.obstacle(machine, at, tool.tool()).ifPresent(findings::add);
     seat();
     neighbours(storage);

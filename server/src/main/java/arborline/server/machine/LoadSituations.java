@@ -95,7 +95,7 @@ class LoadSituations {
     Set<Long> standing = new HashSet<>();
     planned.forEach(place -> standing.add(place.toolId));
     List<RefusedTool> refused = refused(wanted.keySet(), standing, known);
-    Pieces pieces = new Pieces(known);
+    LoadPieces pieces = new LoadPieces(known);
     Map<LoadPlace, String> present = new HashMap<>();
     planned.forEach(place -> present.put(placed(machine, place.place), pieces.next(place.toolId)));
     wanted.forEach((tool, want) -> pieces.atLeast(tool, want.number()));
@@ -189,44 +189,9 @@ class LoadSituations {
     }
   }
 
-  /** Names of single pieces: the code of the tool, with a number where there are several of it. */
-  private static final class Pieces {
-
-    private final Map<Long, Held> known;
-    private final Map<Long, List<String>> names = new LinkedHashMap<>();
-    private final Map<String, Long> ids = new LinkedHashMap<>();
-
-    Pieces(Map<Long, Held> known) {
-      this.known = known;
-    }
-
-    String next(long tool) {
-      List<String> all = names.computeIfAbsent(tool, id -> new ArrayList<>());
-      String code = known.get(tool).tool().code();
-      String name = all.isEmpty() ? code : "%s (%d)".formatted(code, all.size() + 1);
-      all.add(name);
-      ids.put(name, tool);
-      return name;
-    }
-
-    void atLeast(long tool, int number) {
-      while (names.getOrDefault(tool, List.of()).size() < number) {
-        next(tool);
-      }
-    }
-
-    List<String> first(long tool, int number) {
-      return names.get(tool).subList(0, number);
-    }
-
-    Map<String, Long> ids() {
-      return ids;
-    }
-  }
-
   /** Places that are kept for one tool each; for one that nobody knows here, for nobody. */
   private Map<LoadPlace, String> fixed(
-      Machine machine, Map<LoadPlace, String> present, Pieces pieces, Map<Long, Held> known) {
+      Machine machine, Map<LoadPlace, String> present, LoadPieces pieces, Map<Long, Held> known) {
     Map<LoadPlace, String> fixed = new HashMap<>();
     own.of(machine.id())
         .forEach((place, tool) -> {
@@ -312,7 +277,8 @@ class LoadSituations {
       Machine machine, String place, Loaded tool, boolean standing) {
     return Fit.check(machine, place, tool, Map.of()).stream()
         .filter(finding ->
-            UNSUITED.contains(finding.code()) || !standing && finding.code().equals("part-retired"))
+            UNSUITED.contains(finding.code())
+                || !standing && finding.code().equals(Fit.PART_RETIRED))
         .map(Finding::message)
         .findFirst();
   }

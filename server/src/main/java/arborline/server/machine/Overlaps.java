@@ -72,7 +72,7 @@ class Overlaps implements Undo<Overlaps.Stated> {
 
   private void write(Machine machine, long toolId, @Nullable Overlap overlap) {
     store.write(machine.id(), toolId, Optional.ofNullable(overlap));
-    fit.standing(machine, toolId).forEach(place -> fit.refuseMisfit(machine, place));
+    fit.standing(machine, toolId).forEach(place -> fit.refuseMisfit(machine, place, false));
     live.say("machine", machine.id(), "plan");
   }
 

@@ -139,7 +139,7 @@ class PlanFit {
     for (StorageDefinition storage : machine.storages()) {
       Loaded tool = loaded(machine, storage, meant);
       for (String place : storage.all()) {
-        List<Finding> holds = new ArrayList<>(holds(machine, place, tool, occupied));
+        List<Finding> holds = new ArrayList<>(holds(machine, place, tool, occupied, old.isEmpty()));
         OwnPlaces.obstacle(machine, kept, place, toolId).ifPresent(holds::addFirst);
         if (!holds.isEmpty()) {
           refusals.put(place, holds);
@@ -192,7 +192,7 @@ class PlanFit {
     occupied.forEach((place, tool) -> {
       Map<String, Loaded> others = new HashMap<>(occupied);
       others.remove(place);
-      holds(machine, place, tool, others).stream()
+      holds(machine, place, tool, others, false).stream()
           .findFirst()
           .ifPresent(hold -> misfits.add(new FallsOut(place, tool.tool().code(), hold.message())));
     });
@@ -237,31 +237,44 @@ class PlanFit {
     return occupied;
   }
 
+  /**
+   * What keeps a tool out of a place.
+   *
+   * @param arrives false for a tool that is in the machine: that a part of its stack was retired
+   *     meanwhile is asked about, and does not keep it where it hangs
+   */
   private static List<Finding> holds(
-      Machine machine, String place, Loaded tool, Map<String, Loaded> occupied) {
+      Machine machine, String place, Loaded tool, Map<String, Loaded> occupied, boolean arrives) {
     return Fit.check(machine, place, tool, occupied).stream()
         .filter(finding -> finding.severity() == Severity.HOLD)
+        .filter(finding -> arrives || !finding.code().equals(Fit.PART_RETIRED))
         .toList();
   }
 
-  /** Refuses where the tool of a place does not fit there as the plan is now. */
-  void refuseMisfit(Machine machine, PlanPlace planned) {
+  /**
+   * Refuses where the tool of a place does not fit there as the plan is now.
+   *
+   * @param arrives false for a tool that was in the machine before
+   */
+  void refuseMisfit(Machine machine, PlanPlace planned, boolean arrives) {
     Held known = picked.one(planned.toolId, planned.library());
-    refuseMisfit(machine, planned.place, known, Set.of());
+    refuseMisfit(machine, planned.place, known, Set.of(), arrives);
   }
 
   /**
    * Refuses a tool that does not fit into a place as the plan is now.
    *
    * @param leaving places whose tools leave with it; that of the place itself does anyway
+   * @param arrives false for a tool that was in the machine before
    */
-  void refuseMisfit(Machine machine, String place, Held known, Set<String> leaving) {
+  void refuseMisfit(
+      Machine machine, String place, Held known, Set<String> leaving, boolean arrives) {
     Map<String, Loaded> occupied = occupied(machine, leaving);
     occupied.remove(place);
     StorageDefinition storage =
         machine.placed(place).map(Machine.Placed::storage).orElse(machine.storages().getFirst());
     List<Finding> holds =
-        new ArrayList<>(holds(machine, place, loaded(machine, storage, known), occupied));
+        new ArrayList<>(holds(machine, place, loaded(machine, storage, known), occupied, arrives));
     OwnPlaces.obstacle(machine, own.of(machine.id()), place, known.id()).ifPresent(holds::addFirst);
     if (!holds.isEmpty()) {
       throw Refusal.conflict(

@@ -90,11 +90,7 @@ public class PlanNumbers {
         .with(TableField.NAME, machine.habits().fit(known.tool().name()));
   }
 
-  /**
-   * Refuses a plan in which two tools have one number.
-   *
-   * @param first which of both is named first where that matters
-   */
+  /** Refuses a plan in which two tools have one number that are no sisters. */
   void refuseSame(Machine machine, List<PlanPlace> plan) {
     Map<String, PlanPlace> numbers = new HashMap<>();
     for (PlanPlace place : plan) {

@@ -84,7 +84,7 @@ class PlanReference implements ToolReference {
                   .with(TableField.NAME, machine.habits().fit(into.tool().name())));
       places.save(planned);
       places.flush();
-      fit.refuseMisfit(machine, planned);
+      fit.refuseMisfit(machine, planned, false);
       moved.add(new Pocket(machine.id(), planned.place, before, planned.fields));
       sentences.add(
           "%s of %s is planned with %s; the control calls it %s until the plan is sent"

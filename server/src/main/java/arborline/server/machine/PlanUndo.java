@@ -76,7 +76,7 @@ class PlanUndo implements Undo<Plans.Before> {
       throw Refusal.conflict("the tool is in %s now".formatted(PlanFit.words(machine, standing)));
     }
     long library = place.library() == null ? 0 : place.library();
-    fit.refuseMisfit(machine, place.place(), picked.one(place.toolId(), library), Set.of());
+    fit.refuseMisfit(machine, place.place(), picked.one(place.toolId(), library), Set.of(), false);
     places.save(
         new PlanPlace(machine.id(), place.place(), place.toolId(), library, place.fields()));
     places.flush();

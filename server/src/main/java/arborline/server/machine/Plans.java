@@ -159,7 +159,11 @@ public class Plans {
     Held known = picked.one(order.toolId(), named);
     needIn(known, order.libraryId());
     fit.refuseMisfit(
-        machine, place, known, old.map(former -> Set.of(former.place)).orElse(Set.of()));
+        machine,
+        place,
+        known,
+        old.map(former -> Set.of(former.place)).orElse(Set.of()),
+        old.isEmpty());
     Optional<PlanPlace> occupant =
         places
             .findByMachineIdAndPlace(machineId, place)
@@ -351,7 +355,7 @@ public class Plans {
     places.flush();
     for (PlanPlace place : then) {
       if (change.moved(place)) {
-        fit.refuseMisfit(machine, place);
+        fit.refuseMisfit(machine, place, change.from(place.place).isEmpty());
       }
     }
     live.say("machine", machineId, "plan");
