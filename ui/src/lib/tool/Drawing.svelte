@@ -5,6 +5,7 @@
   import { saveSvg } from '$lib/drawing/save';
   import Parts from '$lib/drawing/Parts.svelte';
   import type { Draft } from './draft.svelte';
+  import { Steady } from './steady';
   import ValueField from './ValueField.svelte';
 
   let {
@@ -23,14 +24,19 @@
   const placed = $derived(outline ? layout(outline, width) : null);
 
   /**
-   * The dimensions in the order of the form: while somebody types they change places on the drawing
-   * but never in the document, where a field that is moved would lose the focus.
+   * The dimensions in the order of the form, later ones at the end: while somebody types they change
+   * places on the drawing but never in the document, where a field that is moved would lose the focus.
    */
-  const steady = $derived.by(() => {
-    const order = (draft.answer?.fields ?? []).map((field) => field.symbol);
-    return [...(placed?.placed ?? [])].sort(
-      (a, b) => order.indexOf(a.mark.symbol) - order.indexOf(b.mark.symbol)
-    );
+  const steady = new Steady();
+  const dimensions = $derived.by(() => {
+    const standing = placed?.placed ?? [];
+    const form = (draft.answer?.fields ?? []).map((field) => field.symbol);
+    const symbols = standing
+      .map(({ mark }) => mark.symbol)
+      .sort((a, b) => form.indexOf(a) - form.indexOf(b));
+    return steady
+      .order(draft.classId, symbols)
+      .flatMap((symbol) => standing.find(({ mark }) => mark.symbol === symbol) ?? []);
   });
 
   let svg = $state<SVGSVGElement>();
@@ -90,7 +96,7 @@
         {/each}
       {/each}
     </svg>
-    {#each steady as dimension (dimension.mark.symbol)}
+    {#each dimensions as dimension (dimension.mark.symbol)}
       {@const symbol = dimension.mark.symbol}
       {@const field = draft.answer?.fields.find((field) => field.symbol === symbol)}
       <div

@@ -2,6 +2,7 @@
   import { settings } from '$lib/shell/settings.svelte';
   import type { Draft } from './draft.svelte';
   import Segments from './Segments.svelte';
+  import { Steady } from './steady';
   import ValueField from './ValueField.svelte';
   import { capital } from '$lib/shell/text';
   import type { ToolField } from '$lib/api/client';
@@ -11,18 +12,24 @@
   const colours = { HOLD: 'text-hold', QUERY: 'text-query', NOTE: 'text-note' };
   let all = $state(false);
   const fields = $derived(draft.answer?.fields ?? []);
-  const shown = $derived(
-    fields.filter(
-      (field) =>
-        all ||
-        field.required ||
-        field.designation ||
-        draft.values[field.symbol] ||
-        draft.origin(field.symbol) ||
-        field.defaultText
-    )
-  );
+  const steady = new Steady();
+  const shown = $derived(inSteadyOrder(fields.filter((field) => all || stands(field))));
   const hidden = $derived(fields.length - shown.length);
+
+  /** True where a field is needed, or has something to show. */
+  function stands({ symbol, required, designation, defaultText }: ToolField): boolean {
+    return Boolean(
+      required || designation || draft.values[symbol] || draft.origin(symbol) || defaultText
+    );
+  }
+
+  function inSteadyOrder(standing: ToolField[]): ToolField[] {
+    const order = steady.order(
+      `${draft.classId} ${all}`,
+      standing.map(({ symbol }) => symbol)
+    );
+    return order.flatMap((symbol) => standing.find((field) => field.symbol === symbol) ?? []);
+  }
 
   function unit(field: ToolField): string {
     return field.unit === 'mm' ? settings.unit : (field.unit ?? '');

@@ -104,7 +104,7 @@ class KnowledgeTest {
     assertThat(Journey.heading(page, plain)).isVisible();
   }
 
-  /** The guide counts these keys: twelve besides code and numbers. */
+  /** The guide counts these keys: eleven besides code and numbers. */
   @Test
   void aFlatEndMillIsMadeWithoutTheMouse() {
     library("Probes and jets");

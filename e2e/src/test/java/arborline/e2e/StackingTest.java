@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 /** Tools in their holders. */
 class StackingTest extends BrowserTest {
 
-  /** The guide counts these keys: sixteen besides code and numbers. */
+  /** The guide counts these keys: fifteen besides code and numbers. */
   @Test
   void aFlatEndMillInAHolderIsMadeWithoutTheMouse() {
     Stock stock = Stock.of(journey, "KH");

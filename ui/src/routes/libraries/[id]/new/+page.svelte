@@ -192,37 +192,58 @@
     {/each}
   </div>
 {:else if draft.answer}
-  <header class="band flex items-center gap-4 px-5 py-3">
-    <h1>
-      New {classes.data?.items.find((toolClass) => toolClass.id === draft.classId)?.title ?? 'tool'}
-    </h1>
-    <label class="flex items-center gap-2">
-      <span class="text-soft">Code</span>
-      <!-- svelte-ignore a11y_autofocus (a new form begins here) -->
-      <input
-        class="field code w-44"
-        autofocus
-        bind:value={
-          () => draft.code,
-          (code) => {
-            draft.code = code;
-            draft.check();
+  <div
+    class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_auto] grid-rows-[auto_minmax(0,1fr)_auto]"
+  >
+    <header class="band flex flex-wrap items-center gap-x-4 gap-y-2 px-5 py-3 max-sm:col-span-full">
+      <h1>
+        New {classes.data?.items.find((toolClass) => toolClass.id === draft.classId)?.title ??
+          'tool'}
+      </h1>
+      <label class="flex items-center gap-2">
+        <span class="text-soft">Code</span>
+        <!-- svelte-ignore a11y_autofocus (a new form begins here) -->
+        <input
+          class="field code w-44"
+          autofocus
+          bind:value={
+            () => draft.code,
+            (code) => {
+              draft.code = code;
+              draft.check();
+            }
           }
-        }
-      />
-    </label>
-    {#if patterns.data?.code}
-      <button class="button -ml-2" type="button" onclick={reserve}>Next code</button>
-    {/if}
-    <label class="flex items-center gap-2">
-      <span class="text-soft">Name</span>
-      <input
-        class="field w-80"
-        placeholder={draft.answer?.usualName ?? ''}
-        bind:value={draft.name}
-      />
-    </label>
-    <div class="ml-auto flex items-center gap-2">
+        />
+      </label>
+      {#if patterns.data?.code}
+        <button class="button -ml-2" type="button" onclick={reserve}>Next code</button>
+      {/if}
+      <label class="flex items-center gap-2">
+        <span class="text-soft">Name</span>
+        <input
+          class="field w-80 max-sm:w-64"
+          placeholder={draft.answer?.usualName ?? ''}
+          bind:value={draft.name}
+        />
+      </label>
+    </header>
+    <div class="col-span-full row-start-2 overflow-auto pb-8">
+      {#snippet heldBy()}
+        <HeldBy {draft} bind:holder bind:overhang />
+      {/snippet}
+      <Drawing {draft} machineSide={turns ? heldBy : undefined} />
+      <div
+        class="grid gap-6 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_280px] xl:grid-cols-[minmax(0,1fr)_360px]"
+      >
+        <Fields {draft} />
+        <Notes {draft} />
+        <Findings {draft} />
+      </div>
+    </div>
+    <!-- After the fields: what comes and goes here must not stand between them for the keyboard. -->
+    <div
+      class="band col-start-2 row-start-1 flex items-center justify-end gap-2 pr-5 max-sm:col-span-full max-sm:col-start-1 max-sm:row-start-3 max-sm:py-2"
+    >
       <a class="button" href="/libraries/{id}">Cancel</a>
       {#if !may}
         <button
@@ -244,19 +265,6 @@
           Create
         </button>
       {/if}
-    </div>
-  </header>
-  <div class="min-h-0 flex-1 overflow-auto pb-8">
-    {#snippet heldBy()}
-      <HeldBy {draft} bind:holder bind:overhang />
-    {/snippet}
-    <Drawing {draft} machineSide={turns ? heldBy : undefined} />
-    <div
-      class="grid gap-6 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_280px] xl:grid-cols-[minmax(0,1fr)_360px]"
-    >
-      <Fields {draft} />
-      <Notes {draft} />
-      <Findings {draft} />
     </div>
   </div>
 {:else}
