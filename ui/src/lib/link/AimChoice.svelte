@@ -1,7 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import type { LinkKind } from '$lib/api/client';
-  import { editionsQuery } from '$lib/edition/queries';
+  import EditionChoice from '$lib/edition/EditionChoice.svelte';
   import { librariesQuery } from '$lib/library/queries';
   import { machinesQuery } from '$lib/machine/queries';
   import Choice from '$lib/shell/Choice.svelte';
@@ -27,10 +27,6 @@
   const libraries = createQuery(() => ({ ...librariesQuery(), enabled: kind === 'LIBRARY' }));
   const machines = createQuery(() => ({ ...machinesQuery(), enabled: kind === 'MACHINE' }));
   const parts = createQuery(() => ({ ...componentsQuery(), enabled: kind === 'HOLDER' }));
-  const editions = createQuery(() => ({
-    ...editionsQuery(Number(chosen)),
-    enabled: kind === 'LIBRARY' && chosen !== NONE && aims.includes('EDITION')
-  }));
   const options = $derived.by(() => {
     if (kind === 'LIBRARY') {
       return (libraries.data?.items ?? [])
@@ -72,19 +68,10 @@
     }
     options={[{ value: NONE, label: 'to what' }, ...options]}
   />
-  {#if (editions.data?.items.length ?? 0) > 0}
-    <Choice
-      label="Edition"
-      bind:value={edition}
-      options={[
-        { value: NONE, label: 'no edition in particular' },
-        ...(editions.data?.items ?? []).map(({ id, number }) => ({
-          value: String(id),
-          label: `edition ${number}`
-        }))
-      ]}
-    />
-  {/if}
+  <EditionChoice
+    library={kind === 'LIBRARY' && aims.includes('EDITION') ? chosen : NONE}
+    bind:edition
+  />
   <button class="button main" disabled={busy || chosen === NONE} onclick={set}>Set anew</button>
 {:else}
   <span class="text-soft">They cannot be set together.</span>

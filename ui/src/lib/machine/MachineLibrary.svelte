@@ -1,7 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import type { MachineView } from '$lib/api/client';
-  import { editionsQuery } from '$lib/edition/queries';
+  import EditionChoice from '$lib/edition/EditionChoice.svelte';
   import { librariesQuery } from '$lib/library/queries';
   import Choice from '$lib/shell/Choice.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
@@ -18,10 +18,6 @@
   let library = $state(NONE);
   let edition = $state(NONE);
   const libraries = createQuery(librariesQuery);
-  const editions = createQuery(() => ({
-    ...editionsQuery(Number(library)),
-    enabled: library !== NONE
-  }));
 
   function begin() {
     library = chosen && !chosen.post ? String(chosen.libraryId) : NONE;
@@ -79,19 +75,7 @@
             .map(({ id, name }) => ({ value: String(id), label: name }))
         ]}
       />
-      {#if (editions.data?.items.length ?? 0) > 0 && library !== NONE}
-        <Choice
-          label="Edition at the machine"
-          bind:value={edition}
-          options={[
-            { value: NONE, label: 'no edition in particular' },
-            ...(editions.data?.items ?? []).map(({ id, number }) => ({
-              value: String(id),
-              label: `edition ${number}`
-            }))
-          ]}
-        />
-      {/if}
+      <EditionChoice {library} label="Edition at the machine" bind:edition />
       <button class="button main ml-auto">Choose</button>
     </form>
   </DialogFrame>

@@ -3,7 +3,6 @@
   import Parts from '$lib/drawing/Parts.svelte';
   import { view as at } from '$lib/drawing/geometry';
   import Checkbox from '$lib/shell/Checkbox.svelte';
-  import { inScene } from './scene';
 
   let {
     view,
@@ -16,7 +15,16 @@
 
   let beside = $state(false);
   const scene = $derived(view.scene);
-  const standing = $derived(inScene(view, chosen));
+  const planned = $derived(new Map(view.plan.map((place) => [place.place, place])));
+  /** Where nothing is planned for the chosen place, what stands there while none is chosen. */
+  const standing = $derived(
+    (view.atWork[chosen ?? ''] ?? view.atWork[''] ?? []).flatMap(({ place, mount: number, beside }) => {
+      const tool = planned.get(place);
+      const mount = scene?.mounts[number];
+      const neighbours = beside.flatMap((name) => planned.get(name) ?? []);
+      return tool && mount ? [{ place, tool, mount, neighbours }] : [];
+    })
+  );
   const turret = $derived(standing.some(({ mount }) => mount.radius != null));
 
   const path = (points: { x: number; y: number }[]) =>

@@ -10,6 +10,7 @@ import arborline.core.storage.PlaceLimits;
 import arborline.core.storage.Spacing;
 import arborline.core.storage.Storage;
 import arborline.core.storage.StorageDefinition;
+import arborline.core.storage.ToolBody;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
@@ -74,7 +75,7 @@ public final class Fit {
 
   private List<Finding> check() {
     Storage storage = Storage.of(at.storage());
-    PlaceLimits.exceeded(storage, tool.body())
+    PlaceLimits.exceeded(storage, body(tool))
         .forEach(exceeded ->
             findings.add(
                 Finding.hold(
@@ -127,7 +128,7 @@ public final class Fit {
     List<Integer> needed = new ArrayList<>();
     others.forEach((there, other) ->
         blocking
-            .clash(tool.body(), at.index(), other.body(), there)
+            .clash(body(tool), at.index(), body(other), there)
             .ifPresent(clash -> {
               if (clash == Clash.BLOCKS_OTHER) {
                 needed.add(there);
@@ -141,7 +142,7 @@ public final class Fit {
               "neighbour-occupied",
               "Ø%s mm needs empty %ss beside it%s; %s %s is occupied"
                   .formatted(
-                      tool.diameter().toPlainString(),
+                      body(tool).diameter().toPlainString(),
                       word(),
                       above(),
                       word(),
@@ -152,7 +153,7 @@ public final class Fit {
 
   private Finding beside(Clash clash, Blocking blocking, Spacing spacing, int there, Loaded other) {
     String place = at.storage().place(there);
-    String wide = other.diameter().toPlainString();
+    String wide = body(other).diameter().toPlainString();
     return switch (clash) {
       case BLOCKED_BY_OTHER ->
           Finding.hold(
@@ -169,11 +170,11 @@ public final class Fit {
               "neighbour-too-close",
               "Ø%s mm and Ø%s mm in %s %s need %s mm between them, there are %s mm"
                   .formatted(
-                      tool.diameter().toPlainString(),
+                      body(tool).diameter().toPlainString(),
                       wide,
                       word(),
                       place,
-                      plain(blocking.needed(tool.body(), other.body())),
+                      plain(blocking.needed(body(tool), body(other))),
                       plain(spacing.distance(spacing.steps(at.index(), there)).orElseThrow())),
               "DC");
     };
@@ -186,9 +187,13 @@ public final class Fit {
 
   private String above() {
     BigDecimal most = at.storage().limits().diameterFull();
-    return most == null || tool.diameter().compareTo(most) <= 0
+    return most == null || body(tool).diameter().compareTo(most) <= 0
         ? ""
         : " (over Ø%s mm)".formatted(most.toPlainString());
+  }
+
+  private ToolBody body(Loaded loaded) {
+    return loaded.body(at.storage().form());
   }
 
   private String word() {
@@ -200,8 +205,8 @@ public final class Fit {
     StorageDefinition definition = at.storage();
     BigDecimal sum =
         others.values().stream()
-            .map(other -> other.body().mass())
-            .reduce(tool.body().mass(), BigDecimal::add);
+            .map(other -> body(other).mass())
+            .reduce(body(tool).mass(), BigDecimal::add);
     BigDecimal most = definition.limits().massSum();
     if (most != null && sum.compareTo(most) > 0) {
       findings.add(
@@ -214,8 +219,8 @@ public final class Fit {
     BigDecimal allowed = definition.limits().balance();
     if (allowed != null) {
       Map<Integer, BigDecimal> masses = new TreeMap<>();
-      others.forEach((index, other) -> masses.put(index, other.body().mass()));
-      masses.put(at.index(), tool.body().mass());
+      others.forEach((index, other) -> masses.put(index, body(other).mass()));
+      masses.put(at.index(), body(tool).mass());
       BigDecimal difference = Balance.difference(storage.spacing().places(), masses);
       if (difference.compareTo(allowed) > 0) {
         findings.add(

@@ -1,11 +1,15 @@
 package arborline.core.machine;
 
+import arborline.core.storage.Corner;
+import arborline.core.storage.StorageForm;
 import arborline.core.storage.ToolBody;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A tool as it is put into a place.
@@ -33,27 +37,41 @@ public record Loaded(
     return new Loaded(tool, assembly, retired, covered);
   }
 
-  /** What a storage meets of it; what nobody knows of a bare cutter counts as nothing. */
-  public ToolBody body() {
+  /**
+   * What a storage meets of it; what nobody knows of a bare cutter counts as nothing. On a turret a
+   * block that holds a tool across holds it along the spindle, clear of the stations beside it.
+   */
+  public ToolBody body(StorageForm form) {
+    BigDecimal widest =
+        assembly
+            .map(form == StorageForm.TURRET ? Assembly::thickness : Assembly::diameter)
+            .orElse(BigDecimal.ZERO);
     return new ToolBody(
-        diameter(),
-        length().orElse(BigDecimal.ZERO),
+        widest.max(bareDiameter()),
+        farthest(),
         mass().orElse(BigDecimal.ZERO),
         assembly.map(Assembly::moment).orElse(BigDecimal.ZERO),
         overlap.map(Overlap::plus).orElse(null),
         overlap.map(Overlap::minus).orElse(null),
         overlap.isPresent(),
-        null);
+        null,
+        assembly.map(Assembly::corners).orElse(List.of()));
   }
 
-  /** Largest diameter, mm: of the assembly, and never less than the bare cutter says. */
-  BigDecimal diameter() {
-    BigDecimal widest = assembly.map(Assembly::diameter).orElse(BigDecimal.ZERO);
-    for (String symbol : List.of("DC", "DCX", "BDX", "BD", "DMM")) {
-      BigDecimal size = tool.size(symbol);
-      widest = size == null ? widest : widest.max(size);
-    }
-    return widest;
+  /** How far anything of it reaches from the gauge line, mm: a shank across, beyond its tip. */
+  private BigDecimal farthest() {
+    return assembly.stream()
+        .flatMap(held -> held.corners().stream())
+        .map(Corner::along)
+        .reduce(length().orElse(BigDecimal.ZERO), BigDecimal::max);
+  }
+
+  /** Largest diameter that the bare cutter states, mm. */
+  private BigDecimal bareDiameter() {
+    return Stream.of("DC", "DCX", "BDX", "BD", "DMM")
+        .map(tool::size)
+        .filter(Objects::nonNull)
+        .reduce(BigDecimal.ZERO, BigDecimal::max);
   }
 
   /** Length from the gauge line, mm; the bare cutter's own where no stack is kept. */

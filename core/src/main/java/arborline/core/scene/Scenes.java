@@ -114,6 +114,7 @@ public final class Scenes {
         below ? -90 : 90,
         body(storage),
         storage.turret() == null ? null : storage.turret().radius().doubleValue(),
+        faces(storage, sub, below ? -90 : 90),
         Math.cos(Math.toRadians(FULL_TURN / storage.places())));
   }
 
@@ -130,7 +131,20 @@ public final class Scenes {
         sub ? 0 : 180,
         storage.turret() == null ? body(storage) : beside(below == sub),
         null,
+        faces(storage, sub, sub ? 0 : 180),
         0);
+  }
+
+  /** A station faces the work along its spindle, or across it; a spindle as its tool does. */
+  private static double faces(StorageDefinition storage, boolean sub, double tool) {
+    TurretBody turret = storage.turret();
+    if (turret == null) {
+      return tool;
+    }
+    if (turret.axial()) {
+      return sub ? 0 : 180;
+    }
+    return turret.front() ? -90 : 90;
   }
 
   /** The head of the spindle, or the disc of the turret, behind the gauge line. */

@@ -41,6 +41,8 @@ public record WorkScene(
    * @param body what holds it: points from its gauge line, x towards the tip, as the tool is turned
    * @param radius from the axis of the turret to the gauge line; null where nothing stands beside
    *     it
+   * @param faces angle to which its station points, degrees as above: a tool that a block turned
+   *     stands in it at an angle
    * @param lean by which lengths from the axis of the turret shrink for the stations beside it
    */
   public record Mount(
@@ -52,5 +54,6 @@ public record WorkScene(
       double angle,
       List<ScenePoint> body,
       @Nullable Double radius,
+      double faces,
       double lean) {}
 }

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What of a stack disappears in the spindle: an estimate by its connection, as plain taper without
- * grooves and retention knob.
+ * What of a stack disappears in the spindle: an estimate by its connection, as plain taper or
+ * cylinder without grooves, teeth and retention knob.
  *
  * @param length from its end to the gauge line, mm
  * @param from diameter at its end, mm
@@ -31,6 +31,12 @@ public record BehindGauge(double length, double from, double to, double solid) {
           "50", new double[] {69.85, 102},
           "60", new double[] {107.95, 162});
 
+  private static final double RACK_SOLID = 0.9;
+
+  /** Length of rack-toothed turret shanks by their diameter, mm. Source: ISO 10889-1. */
+  private static final Map<String, Integer> RACK_LENGTHS =
+      Map.of("16", 32, "20", 40, "25", 48, "30", 55, "40", 63, "50", 78, "60", 94, "80", 120);
+
   /** What lies behind the gauge line; nothing where the connection has no taper that we know. */
   static BehindGauge of(String machineSide) {
     Optional<Connection> read = Connection.read(machineSide).connection();
@@ -42,6 +48,7 @@ public record BehindGauge(double length, double from, double to, double solid) {
       case "ST" -> steep(STEEP_SIZES.get(shank.size()));
       case "HT" -> hollow(Double.parseDouble(shank.size()), 0.5, 0.76, 1.0 / 9.98);
       case "PT" -> hollow(Double.parseDouble(shank.size()), 0.6, 0.72, 1.0 / 20);
+      case "VD" -> rackToothed(shank.size());
       default -> NONE;
     };
   }
@@ -57,6 +64,12 @@ public record BehindGauge(double length, double from, double to, double solid) {
     double length = share * flange;
     double gauge = wide * flange;
     return new BehindGauge(length, gauge - taper * length, gauge, HOLLOW_SOLID);
+  }
+
+  private static BehindGauge rackToothed(String size) {
+    Integer length = RACK_LENGTHS.get(size);
+    double diameter = Double.parseDouble(size);
+    return length == null ? NONE : new BehindGauge(length, diameter, diameter, RACK_SOLID);
   }
 
   /** Half profile with z below zero; empty where there is nothing. */

@@ -21,7 +21,8 @@ import java.util.TreeMap;
  * @param workSide connection code CCWS: what it takes
  * @param bodies what stands in front of its own gauge plane or front face, machine side first
  * @param clamping least length that a shank must be held by, mm
- * @param turn how an aggregate turns the axis; empty for what goes straight on
+ * @param turn how an aggregate, or a block for a turret, turns the axis; empty for what goes
+ *     straight on
  * @param properties what else is known, by symbol, each with its unit: {@code RPMX} to {@code 20000
  *     1/min}
  */
@@ -111,6 +112,7 @@ public record Component(
     }
   }
 
+  private static final String TURRET = "VD-";
   private static final int LONGEST = 60;
   private static final BigDecimal LARGEST = BigDecimal.valueOf(1000);
 
@@ -144,11 +146,12 @@ public record Component(
       findings.add(
           Finding.hold("component-clamping", "clamping length must be 0 to 1000 mm", "LSC"));
     }
-    if ((kind == Kind.AGGREGATE) != turn.isPresent()) {
+    if (turn.isPresent() ? !mayTurn() : kind == Kind.AGGREGATE) {
       findings.add(
           Finding.hold(
               "component-turn",
-              "an aggregate turns the axis: give angle, crossing and reach; nothing else does",
+              "an aggregate turns the axis, a block for a turret may: give angle, crossing and"
+                  + " reach; nothing else does",
               "AXISANGLE"));
     }
     if (turn.filter(change -> !change.sound()).isPresent()) {
@@ -160,6 +163,11 @@ public record Component(
     }
     properties(findings);
     return findings;
+  }
+
+  /** Aggregates turn the axis, and holders for turrets can, such as one for a shank across. */
+  private boolean mayTurn() {
+    return kind == Kind.AGGREGATE || kind == Kind.HOLDER && machineSide.startsWith(TURRET);
   }
 
   private void properties(List<Finding> findings) {

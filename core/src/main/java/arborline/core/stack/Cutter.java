@@ -24,6 +24,7 @@ import java.util.Set;
  * @param diameter largest cutting diameter, mm
  * @param usable length LU that is to stand free, else that of the flutes, mm
  * @param point how far a drill's point stands beyond its corners, mm; 0 without a point
+ * @param plan of a turning tool, from the end of its shank on; empty for what is round
  */
 public record Cutter(
     String code,
@@ -33,7 +34,26 @@ public record Cutter(
     double fluted,
     double diameter,
     double usable,
-    double point) {
+    double point,
+    List<Part> plan) {
+
+  public Cutter {
+    bodies = List.copyOf(bodies);
+    plan = List.copyOf(plan);
+  }
+
+  /** A cutter that is a solid of revolution. */
+  public Cutter(
+      String code,
+      String connection,
+      List<Body> bodies,
+      Material material,
+      double fluted,
+      double diameter,
+      double usable,
+      double point) {
+    this(code, connection, bodies, material, fluted, diameter, usable, point, List.of());
+  }
 
   private static final double FREE = 3;
   private static final List<String> MOUNTED = List.of("CICT", "MIID");
@@ -42,8 +62,8 @@ public record Cutter(
   private static final List<String> LENGTHS = List.of("OAL", "LF", "LPR", "KERF");
 
   /**
-   * A cutter from its sheet; empty where its length is not known, where it has no outline, or is no
-   * solid of revolution.
+   * A cutter from its sheet; empty where its length is not known, where it has no outline, or
+   * neither is a solid of revolution nor has a shank.
    */
   public static Optional<Cutter> of(Tool written) {
     Tool tool = Completed.of(written).tool();
@@ -53,8 +73,10 @@ public record Cutter(
 
   private static Optional<Cutter> shaped(Tool tool) {
     return Silhouettes.of(tool)
-        .filter(outline -> outline.parts().stream().noneMatch(Part::flat))
-        .map(outline -> of(tool, outline));
+        .flatMap(outline ->
+            outline.parts().stream().noneMatch(Part::flat)
+                ? Optional.of(of(tool, outline))
+                : TurningCutter.of(tool, outline, material(tool)));
   }
 
   private static Cutter of(Tool tool, Outline outline) {
@@ -97,9 +119,9 @@ public record Cutter(
     return Math.max(1, Math.floor(Math.min(Math.ceil(free), length() - clamped)));
   }
 
-  /** True where a cylindrical shank is clamped, so that its overhang can be chosen. */
+  /** True where a round or square shank is clamped, so that its overhang can be chosen. */
   public boolean clampedByShank() {
-    return connection.startsWith("CY");
+    return connection.startsWith("CY") || connection.startsWith("SQ");
   }
 
   private static double point(Tool tool) {

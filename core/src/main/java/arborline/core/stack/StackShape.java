@@ -2,6 +2,7 @@ package arborline.core.stack;
 
 import arborline.core.cutting.formula.Deflection;
 import arborline.core.cutting.formula.Segment;
+import arborline.core.tool.outline.Part;
 import arborline.core.tool.outline.Point;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,6 +29,8 @@ import java.util.Optional;
  * @param deflection at the tip per newton, micrometres; clamping, and the part up to where an
  *     aggregate turns the axis, taken as stiff
  * @param turned the turned axis; empty where all parts are on the axis of the spindle
+ * @param corners outermost points of it in front of the gauge line
+ * @param thickness largest diameter where what lies on the turned axis is looked at from its tip
  */
 public record StackShape(
     List<Span> spans,
@@ -44,14 +47,18 @@ public record StackShape(
     double centre,
     double moment,
     double deflection,
-    Optional<Turned> turned) {
+    Optional<Turned> turned,
+    List<Corner> corners,
+    double thickness) {
 
   /**
    * What one part adds to the outline, as a half profile.
    *
+   * @param plan of a cutter that is no solid of revolution: its flat parts; empty for others
    * @param turned true where it lies on the turned axis, with z counted from the crossing
    */
-  public record Span(String code, boolean cutter, List<Point> profile, boolean turned) {}
+  public record Span(
+      String code, boolean cutter, List<Point> profile, List<Part> plan, boolean turned) {}
 
   /**
    * An axis that an aggregate turned.
@@ -61,6 +68,14 @@ public record StackShape(
    * @param sideways of the tip from the axis of the spindle
    */
   public record Turned(double at, double angle, double sideways) {}
+
+  /**
+   * A point of the outline.
+   *
+   * @param along from the gauge line, mm
+   * @param beside from the axis of the spindle, mm
+   */
+  public record Corner(double along, double beside) {}
 
   private static final double NEAR_GAUGE = 50;
   private static final double GRAVITY = 9.80665;
@@ -86,7 +101,8 @@ public record StackShape(
     double hidden = stack.components().isEmpty() ? 0 : cutter.length() - overhang;
     List<Body> held = within(cutter.bodies(), hidden);
     double massBored = stack.components().isEmpty() ? 0 : bore(sum, stack, held, hidden);
-    sum.part(cutter.code(), true, from(cutter.bodies(), hidden), cutter.material());
+    List<Part> plan = Plan.beyond(cutter.plan(), hidden, sum.at - hidden);
+    sum.part(cutter.code(), true, from(cutter.bodies(), hidden), cutter.material(), plan);
     sum.weigh(held, cutter.material().density(), sum.at - overhang - hidden);
     double mass = sum.mass;
     double centre = mass == 0 ? 0 : sum.moment / mass;
@@ -107,7 +123,9 @@ public record StackShape(
         deflection(sum, cutter),
         sum.turn == null
             ? Optional.empty()
-            : Optional.of(new Turned(sum.turn.at(), sum.turn.angle(), sum.sideways(sum.at))));
+            : Optional.of(new Turned(sum.turn.at(), sum.turn.angle(), sum.sideways(sum.at))),
+        sum.corners(),
+        2 * sum.thickness());
   }
 
   /** Takes the bore that holds the shank off what holds it, kg; none where nothing is clamped. */
@@ -116,7 +134,9 @@ public record StackShape(
         held.stream().mapToDouble(body -> Math.max(body.from(), body.to())).max().orElse(0);
     Component holder = stack.components().getLast();
     double depth = Math.min(sum.at, Math.max(hidden, holder.clamping().doubleValue()));
-    Body bore = new Body(depth, width, width);
+    Body bore =
+        new Body(
+            depth, width, width, held.isEmpty() ? Optional.empty() : held.getFirst().section());
     return -sum.weigh(List.of(bore), -holder.material().density(), sum.at - depth);
   }
 
@@ -175,8 +195,8 @@ public record StackShape(
       segments.add(
           new Segment(
               body.length(),
-              Math.max(least, share * body.to()),
-              Math.max(least, share * body.from()),
+              Math.max(least, share * body.bendsTo()),
+              Math.max(least, share * body.bendsFrom()),
               placed.material().modulus()));
       fluted -= placed.cutter() ? body.length() : 0;
     }
@@ -218,6 +238,10 @@ public record StackShape(
     }
 
     void part(String code, boolean cutter, List<Body> added, Material material) {
+      part(code, cutter, added, material, List.of());
+    }
+
+    void part(String code, boolean cutter, List<Body> added, Material material, List<Part> plan) {
       weigh(added, material.density(), at);
       List<Point> profile = new ArrayList<>(2 * added.size());
       for (Body body : added) {
@@ -226,7 +250,7 @@ public record StackShape(
         at += body.length();
         profile.add(new Point(at, body.to() / 2));
       }
-      spans.add(new Span(code, cutter, profile, turn != null));
+      spans.add(new Span(code, cutter, profile, plan, turn != null));
     }
 
     /**
@@ -250,6 +274,40 @@ public record StackShape(
       double widest = turn == null ? widest(bodies, until) : widest(straight, until);
       boolean all = Double.isInfinite(until);
       return turn == null || !all ? widest : Math.max(widest, swept());
+    }
+
+    /** Largest radius, of what lies on the turned axis from that axis. */
+    double thickness() {
+      return Math.max(
+          widest(straight, Double.POSITIVE_INFINITY), widest(bodies, Double.POSITIVE_INFINITY));
+    }
+
+    List<Corner> corners() {
+      List<Corner> corners = new ArrayList<>();
+      double end = 0;
+      for (Placed placed : turn == null ? bodies : straight) {
+        corners.add(new Corner(end, placed.body().from() / 2));
+        end += placed.body().length();
+        corners.add(new Corner(end, placed.body().to() / 2));
+      }
+      if (turn != null) {
+        double out = turn.out();
+        for (Placed placed : bodies) {
+          corners.addAll(turnedCorners(out, placed.body().from() / 2));
+          out += placed.body().length();
+          corners.addAll(turnedCorners(out, placed.body().to() / 2));
+        }
+      }
+      return corners;
+    }
+
+    /** Both edges of a disc on the turned axis. */
+    private List<Corner> turnedCorners(double out, double radius) {
+      double lean = Math.cos(Math.toRadians(turn.angle()));
+      double rise = radius * Math.sin(Math.toRadians(turn.angle()));
+      return List.of(
+          new Corner(along(out) + rise, Math.abs(sideways(out) - radius * lean)),
+          new Corner(along(out) - rise, Math.abs(sideways(out) + radius * lean)));
     }
 
     private double swept() {

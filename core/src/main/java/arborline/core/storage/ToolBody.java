@@ -1,6 +1,7 @@
 package arborline.core.storage;
 
 import java.math.BigDecimal;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param overlapMinus the same in the minus direction
  * @param oriented true where it always comes to stand the same way round
  * @param seat connection code of a seat that takes it; null where nobody knows
+ * @param corners its outermost points; empty where only length and diameter are known
  */
 public record ToolBody(
     BigDecimal diameter,
@@ -24,7 +26,25 @@ public record ToolBody(
     @Nullable Integer overlapPlus,
     @Nullable Integer overlapMinus,
     boolean oriented,
-    @Nullable String seat) {
+    @Nullable String seat,
+    List<Corner> corners) {
+
+  public ToolBody {
+    corners = List.copyOf(corners);
+  }
+
+  /** One of which only length and diameter are known. */
+  public ToolBody(
+      BigDecimal diameter,
+      BigDecimal length,
+      BigDecimal mass,
+      BigDecimal moment,
+      @Nullable Integer overlapPlus,
+      @Nullable Integer overlapMinus,
+      boolean oriented,
+      @Nullable String seat) {
+    this(diameter, length, mass, moment, overlapPlus, overlapMinus, oriented, seat, List.of());
+  }
 
   /** True where it is said which places it covers, so that its diameter does not tell. */
   public boolean overlapStated() {

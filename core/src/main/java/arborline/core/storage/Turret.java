@@ -34,14 +34,21 @@ public record Turret(StorageDefinition definition) implements Storage {
   }
 
   /**
-   * Radius that a tool needs when the turret turns, mm: its length outwards, or half its diameter
-   * where stations face along the spindle.
+   * Radius that a tool needs when the turret turns, mm: how far its corners reach outwards, or to
+   * the side where stations face along the spindle.
    */
   public BigDecimal swung(ToolBody tool) {
     BigDecimal half = tool.diameter().divide(BigDecimal.TWO);
+    List<Corner> corners =
+        tool.corners().isEmpty() ? List.of(new Corner(tool.length(), half)) : tool.corners();
+    return corners.stream().map(this::swung).reduce(BigDecimal.ZERO, BigDecimal::max);
+  }
+
+  private BigDecimal swung(Corner corner) {
+    BigDecimal radius = body().radius();
     return body().axial()
-        ? body().radius().add(half)
-        : Swing.corner(body().radius().add(tool.length()), half);
+        ? radius.add(corner.beside())
+        : Swing.corner(radius.add(corner.along()), corner.beside());
   }
 
   @Override

@@ -34,10 +34,11 @@ final class UseCheck {
     this.known = ToolClasses.named(tool.toolClass());
   }
 
-  static List<Finding> of(UsePlace place, Tool tool, ToolUse use) {
+  static List<Finding> of(UsePlace place, Tool tool, ToolUse use, Optional<BigDecimal> block) {
     UseCheck check = new UseCheck(place, tool, use);
     check.turning();
     check.angle();
+    block.ifPresent(check::block);
     check.spindle();
     check.setPoint();
     check.offsets();
@@ -99,6 +100,18 @@ final class UseCheck {
     }
     if (!straight && place.works().isEmpty()) {
       hold("use-angle", "a tool stands along its spindle here");
+    }
+  }
+
+  /** Another block may be meant; the one that is kept holds the tool in one way. */
+  private void block(BigDecimal held) {
+    if (use.angle() != null && use.angle().compareTo(held) != 0) {
+      findings.add(
+          Finding.query(
+              "use-block",
+              "the holder in its stack holds it at %s° to the axis of the work, the use says %s°:"
+                      .formatted(held.toPlainString(), use.angle().toPlainString())
+                  + " keep a stack with another holder, or choose its angle"));
     }
   }
 

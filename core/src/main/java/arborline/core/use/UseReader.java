@@ -31,9 +31,19 @@ public final class UseReader {
 
   /** Reads a use of a tool in a place. */
   public static UseReading of(Machine machine, Placed placed, Tool written, ToolUse use) {
+    return of(machine, placed, written, use, Optional.empty());
+  }
+
+  /**
+   * Reads a use of a tool in its block.
+   *
+   * @param block angle at which its block holds it, as {@link BlockAngle} says it
+   */
+  public static UseReading of(
+      Machine machine, Placed placed, Tool written, ToolUse use, Optional<BigDecimal> block) {
     Tool tool = Completed.of(written).tool();
     UsePlace place = new UsePlace(machine, placed);
-    List<Finding> findings = new ArrayList<>(UseCheck.of(place, tool, use));
+    List<Finding> findings = new ArrayList<>(UseCheck.of(place, tool, use, block));
     if (place.works().isEmpty()) {
       return milled(tool, use, findings);
     }

@@ -33,6 +33,23 @@ public final class UsualUse {
    */
   public static ToolUse of(
       Machine machine, Placed placed, Tool tool, int offset, Map<String, String> defaults) {
+    return of(machine, placed, tool, offset, defaults, Optional.empty());
+  }
+
+  /**
+   * The usual use of a tool in its block.
+   *
+   * @param offset its offset number
+   * @param defaults as above
+   * @param block angle at which its block holds it, as {@link BlockAngle} says it
+   */
+  public static ToolUse of(
+      Machine machine,
+      Placed placed,
+      Tool tool,
+      int offset,
+      Map<String, String> defaults,
+      Optional<BigDecimal> block) {
     UsePlace place = new UsePlace(machine, placed);
     Optional<ToolClass> known = ToolClasses.named(tool.toolClass());
     Process process = known.map(one -> one.sheet().process()).orElse(Process.MILLING);
@@ -44,7 +61,7 @@ public final class UsualUse {
     return new ToolUse(
         driven,
         place.reached().stream().findFirst().orElse(""),
-        across ? ACROSS : ALONG,
+        block.orElse(across ? ACROSS : ALONG),
         work,
         rakeUp(place.side(), tool),
         known.map(one -> SetPoint.of(one).getFirst()).orElse(SetPoint.MILL_TIP),

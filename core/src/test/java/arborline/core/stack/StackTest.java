@@ -277,10 +277,4 @@ class StackTest {
         bare.findings().getFirst().message());
     assertEquals(Material.STEEL, bare.material());
   }
-
-  @Test
-  void turningToolsAreNoSolidsOfRevolution() {
-    assertTrue(
-        Cutter.of(tool("CODE=T CLASS=turning-external KAPR=95 H=25 B=25 WF=32 LF=150")).isEmpty());
-  }
 }

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
+import arborline.core.machine.Assembly;
 import arborline.core.machine.Machine;
 import arborline.core.machine.Machine.Placed;
 import arborline.core.machine.TestMachines;
@@ -20,6 +21,7 @@ import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -121,6 +123,42 @@ class UseReaderTest {
     assertEquals(code, reading.orientation());
     assertEquals(0, new BigDecimal("5").compareTo(reading.clearances().end()));
     assertNotNull(reading.view());
+  }
+
+  private static Assembly held(String turned) {
+    BigDecimal size = BigDecimal.TEN;
+    return new Assembly(
+        size,
+        size,
+        size,
+        size,
+        size,
+        "VD-B-30:m",
+        turned == null ? null : new BigDecimal(turned),
+        List.of());
+  }
+
+  /** Stations of the lathe face outwards: a straight block points across, one for a shank along. */
+  @Test
+  void aBlockSaysHowATurretHoldsItsTool() {
+    Placed station = at(LATHE, "2");
+    assertEquals(
+        Optional.of(new BigDecimal("90")), BlockAngle.of(station, Optional.of(held(null))));
+    Optional<BigDecimal> along = BlockAngle.of(station, Optional.of(held("90")));
+    assertEquals(0, along.orElseThrow().signum());
+    assertEquals(Optional.empty(), BlockAngle.of(station, Optional.empty()));
+    ToolUse use = UsualUse.of(LATHE, station, drill(), 7, Map.of(), along);
+    assertEquals(0, use.angle().signum());
+    List<Finding> findings =
+        UseReader.of(LATHE, station, drill(), usual(LATHE, "2", drill()), along).findings();
+    assertEquals(
+        List.of(
+            "the holder in its stack holds it at 0° to the axis of the work, the use says 90°:"
+                + " keep a stack with another holder, or choose its angle"),
+        findings.stream()
+            .filter(finding -> finding.severity() == Severity.QUERY)
+            .map(Finding::message)
+            .toList());
   }
 
   @Test

@@ -249,7 +249,9 @@ class LoadSituations {
         Loaded loaded =
             Assemblies.loaded(tool.getValue(), assembled.get(tool.getKey()))
                 .covering(Optional.ofNullable(stated.get(tool.getKey())));
-        bodies.computeIfAbsent(tool.getKey(), id -> new HashMap<>()).put(number, loaded.body());
+        bodies
+            .computeIfAbsent(tool.getKey(), id -> new HashMap<>())
+            .put(number, loaded.body(storage.form()));
         Map<LoadPlace, String> here = closed.computeIfAbsent(tool.getKey(), id -> new HashMap<>());
         for (int index = 0; index < storage.places(); index++) {
           LoadPlace place = new LoadPlace(number, index);

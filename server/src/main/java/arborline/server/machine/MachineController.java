@@ -7,7 +7,11 @@ import arborline.core.machine.Fit;
 import arborline.core.machine.Machine;
 import arborline.core.machine.Overlap;
 import arborline.core.scene.Scenes;
+import arborline.core.scene.ToolsAtWork;
+import arborline.core.scene.ToolsAtWork.AtWork;
+import arborline.core.scene.ToolsAtWork.Pointing;
 import arborline.core.scene.WorkScene;
+import arborline.core.stack.AssemblyOutline.TurnedOutline;
 import arborline.core.table.Nominal;
 import arborline.core.table.PlaceOrder;
 import arborline.core.table.TableField;
@@ -26,6 +30,7 @@ import arborline.server.tool.Tools;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -116,6 +121,7 @@ class MachineController {
    * @param nominalDiameter diameter of the sheet in mm; null where it states none
    * @param questions what is odd about the measures, in sentences
    * @param outline of the tool in its holder; of the bare cutter where no stack is kept
+   * @param turned what of it lies on an axis that its holder turned; null where nothing does
    * @param assembly its sizes with its holder; null where no stack is kept
    * @param use how it is used there; null where the machine has no such place
    * @param libraryNumber that it has in its library; null where it stands in none, and where that
@@ -138,6 +144,7 @@ class MachineController {
       int versionNo,
       int newestNo,
       @Nullable Outline outline,
+      @Nullable TurnedOutline turned,
       @Nullable Assembly assembly,
       Uses.@Nullable UseHead use,
       @Nullable Integer libraryNumber,
@@ -155,6 +162,8 @@ class MachineController {
    * @param overlaps places that tools are stated to cover beside their own, by tool id
    * @param library from which tools for it are picked first; null where none was chosen
    * @param scene its spindles with their work; null where it turns none
+   * @param atWork which planned tools stand in the scene, by the place that is chosen; under an
+   *     empty name where none is
    */
   record MachineView(
       Machine machine,
@@ -168,7 +177,8 @@ class MachineController {
       List<PlaceView> plan,
       Map<Long, Overlap> overlaps,
       MachineLibraries.@Nullable MachineLibrary library,
-      @Nullable WorkScene scene) {}
+      @Nullable WorkScene scene,
+      Map<String, List<AtWork>> atWork) {}
 
   /**
    * What was done.
@@ -204,7 +214,8 @@ class MachineController {
     Map<Long, Tools.Held> known = plans.tools(plan.values());
     Map<String, Nominal> nominal = nominals.of(machine, PickedTools.tools(known));
     Map<String, AssembledTool> assembled = fit.assembled(machine, plan.values(), known);
-    Map<String, Uses.UseHead> heads = uses.heads(machine, plan, PickedTools.tools(known));
+    Map<String, Uses.UseHead> heads =
+        uses.heads(machine, plan, PickedTools.tools(known), assembled);
     Set<Long> hidden = seeing.hidden();
     Set<Long> unseen = seeingTools.unseen(known.keySet());
     List<PlaceView> views =
@@ -226,6 +237,7 @@ class MachineController {
         lengths.put(view.place(), view.outline().length());
       }
     });
+    Optional<WorkScene> scene = Scenes.of(machine);
     return new MachineView(
         machine,
         linked.version(),
@@ -238,7 +250,14 @@ class MachineController {
         views,
         stated.of(id),
         libraries.of(id).orElse(null),
-        Scenes.of(machine).orElse(null));
+        scene.orElse(null),
+        scene.map(one -> ToolsAtWork.byChosen(machine, one, pointing(heads))).orElse(Map.of()));
+  }
+
+  private static Map<String, Pointing> pointing(Map<String, Uses.UseHead> heads) {
+    Map<String, Pointing> pointing = new LinkedHashMap<>();
+    heads.forEach((place, use) -> pointing.put(place, new Pointing(use.spindle(), use.along())));
+    return pointing;
   }
 
   /**
@@ -293,6 +312,7 @@ class MachineController {
         known.versionNo(),
         known.newestNo(),
         assembled == null ? Silhouettes.of(known.tool()).orElse(null) : assembled.outline().bare(),
+        assembled == null ? null : assembled.turned().map(TurnedOutline::bare).orElse(null),
         assembled == null ? null : assembled.assembly(),
         use,
         known.number().filter(own -> machine.numbering().question(own).isEmpty()).orElse(null),

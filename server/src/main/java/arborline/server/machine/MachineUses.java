@@ -4,13 +4,18 @@ import arborline.core.machine.Machine;
 import arborline.core.machine.Machine.Placed;
 import arborline.core.storage.StorageDefinition;
 import arborline.core.tool.Tool;
+import arborline.core.use.BlockAngle;
 import arborline.core.use.ToolUse;
 import arborline.core.use.UseReader;
 import arborline.core.use.UsualUse;
+import arborline.server.stack.Assemblies;
+import arborline.server.stack.Assemblies.AssembledTool;
+import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,8 +27,15 @@ public class MachineUses {
   private final PlanRepository places;
   private final Plans plans;
   private final UseStore store;
+  private final Assemblies assemblies;
 
-  MachineUses(Machines machines, PlanRepository places, Plans plans, UseStore store) {
+  MachineUses(
+      Machines machines,
+      PlanRepository places,
+      Plans plans,
+      UseStore store,
+      Assemblies assemblies) {
+    this.assemblies = assemblies;
     this.machines = machines;
     this.places = places;
     this.plans = plans;
@@ -51,6 +63,7 @@ public class MachineUses {
     Map<Long, PlanPlace> planned = new HashMap<>();
     places.findByMachineId(machineId).forEach(place -> planned.put(place.toolId, place));
     Map<String, ToolUse> kept = store.all(machineId);
+    Map<String, Map<Long, AssembledTool>> assembled = assembled(machine, tools, planned.keySet());
     Map<Long, UsedTool> used = new HashMap<>();
     tools.forEach((id, tool) -> {
       Optional<PlanPlace> place = Optional.ofNullable(planned.get(id));
@@ -58,19 +71,53 @@ public class MachineUses {
       used.put(
           id,
           placed.isPresent()
-              ? planned(machine, placed.get(), place.get(), tool, kept)
+              ? planned(
+                  machine,
+                  placed.get(),
+                  place.get(),
+                  tool,
+                  kept,
+                  block(placed.get(), assembled, id))
               : usual(machine, tool, numbers.getOrDefault(id, 1)));
     });
     return used;
   }
 
+  /** Planned tools in their holders, by the id of their storage, of turrets. */
+  private Map<String, Map<Long, AssembledTool>> assembled(
+      Machine machine, Map<Long, Tool> tools, Set<Long> planned) {
+    Map<Long, Tool> here = new HashMap<>(tools);
+    here.keySet().retainAll(planned);
+    Map<String, Map<Long, AssembledTool>> assembled = new HashMap<>();
+    machine.storages().stream()
+        .filter(storage -> storage.turret() != null)
+        .forEach(
+            storage -> assembled.put(storage.id(), assemblies.of(here, machine.seat(storage))));
+    return assembled;
+  }
+
+  private static Optional<BigDecimal> block(
+      Placed placed, Map<String, Map<Long, AssembledTool>> assembled, long tool) {
+    return BlockAngle.of(
+        placed,
+        Optional.ofNullable(assembled.getOrDefault(placed.storage().id(), Map.of()).get(tool))
+            .map(AssembledTool::assembly));
+  }
+
   private UsedTool planned(
-      Machine machine, Placed placed, PlanPlace place, Tool tool, Map<String, ToolUse> kept) {
+      Machine machine,
+      Placed placed,
+      PlanPlace place,
+      Tool tool,
+      Map<String, ToolUse> kept,
+      Optional<BigDecimal> block) {
     ToolUse use =
         Optional.ofNullable(kept.get(UseStore.key(place.toolId, place.place)))
-            .orElseGet(() -> UsualUse.of(machine, placed, tool, plans.offset(place), Map.of()));
+            .orElseGet(
+                () -> UsualUse.of(machine, placed, tool, plans.offset(place), Map.of(), block));
     return new UsedTool(
-        use.offsets(), Optional.ofNullable(UseReader.of(machine, placed, tool, use).orientation()));
+        use.offsets(),
+        Optional.ofNullable(UseReader.of(machine, placed, tool, use, block).orientation()));
   }
 
   /** In the first storage where a tip orientation follows. */

@@ -154,7 +154,8 @@ class PlanFit {
     return named == null ? standing.stream().findFirst().map(PlanPlace::library).orElse(0L) : named;
   }
 
-  private Loaded loaded(Machine machine, StorageDefinition storage, Held known) {
+  /** A tool as it is put into a storage of a machine. */
+  Loaded loaded(Machine machine, StorageDefinition storage, Held known) {
     return Assemblies.loaded(
             known.tool(),
             assemblies.of(Map.of(known.id(), known.tool()), machine.seat(storage)).get(known.id()))

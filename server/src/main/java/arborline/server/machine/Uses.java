@@ -2,12 +2,14 @@ package arborline.server.machine;
 
 import arborline.core.finding.Finding;
 import arborline.core.finding.Severity;
+import arborline.core.machine.Loaded;
 import arborline.core.machine.Machine;
 import arborline.core.machine.Machine.Placed;
 import arborline.core.machine.MachineSpindle;
 import arborline.core.machine.MachineSpindle.Carries;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
+import arborline.core.use.BlockAngle;
 import arborline.core.use.SetPoint;
 import arborline.core.use.ToolUse;
 import arborline.core.use.UseReader;
@@ -15,8 +17,10 @@ import arborline.core.use.UseReading;
 import arborline.core.use.UsualUse;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
+import arborline.server.stack.Assemblies.AssembledTool;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
+import arborline.server.tool.Tools.Held;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import arborline.server.trail.Undo;
@@ -113,7 +117,11 @@ class Uses implements Undo<Uses.Chosen> {
       @Nullable String sense,
       List<String> holds) {}
 
-  private record There(Machine machine, Placed placed, PlanPlace planned, Tool tool) {}
+  /**
+   * @param block angle at which the block of its stack holds it
+   */
+  private record There(
+      Machine machine, Placed placed, PlanPlace planned, Tool tool, Optional<BigDecimal> block) {}
 
   /** What is planned for a place, with nobody else changing it where that is wanted. */
   private There there(Machine machine, String place) {
@@ -123,14 +131,23 @@ class Uses implements Undo<Uses.Chosen> {
             .orElseThrow(() -> Refusal.notFound("nothing is planned for " + machine.words(place)));
     Placed placed =
         machine.placed(place).orElseThrow(() -> Refusal.notFound("there is no place " + place));
+    Held held = picked.one(planned.toolId, planned.library());
+    Loaded loaded = fit.loaded(machine, placed.storage(), held);
     return new There(
-        machine, placed, planned, picked.one(planned.toolId, planned.library()).tool());
+        machine, placed, planned, held.tool(), BlockAngle.of(placed, loaded.assembly()));
   }
 
-  /** Uses of a plan in short, by place. */
+  /**
+   * Uses of a plan in short, by place.
+   *
+   * @param assembled tools in their holders, by place
+   */
   @Transactional(readOnly = true)
   Map<String, UseHead> heads(
-      Machine machine, Map<String, Plans.Planned> plan, Map<Long, Tool> tools) {
+      Machine machine,
+      Map<String, Plans.Planned> plan,
+      Map<Long, Tool> tools,
+      Map<String, AssembledTool> assembled) {
     Map<String, ToolUse> kept = store.all(machine.id());
     Map<String, String> defaults = defaults(machine);
     Map<String, UseHead> heads = new HashMap<>();
@@ -140,12 +157,21 @@ class Uses implements Undo<Uses.Chosen> {
             .filter(placed -> tools.containsKey(planned.toolId()))
             .ifPresent(placed -> {
               Tool tool = tools.get(planned.toolId());
+              Optional<BigDecimal> block =
+                  BlockAngle.of(
+                      placed,
+                      Optional.ofNullable(assembled.get(place)).map(AssembledTool::assembly));
               ToolUse use =
                   Optional.ofNullable(kept.get(UseStore.key(planned.toolId(), place)))
                       .orElseGet(() ->
                           UsualUse.of(
-                              machine, placed, tool, plans.offset(planned.entry()), defaults));
-              UseReading reading = UseReader.of(machine, placed, tool, use);
+                              machine,
+                              placed,
+                              tool,
+                              plans.offset(planned.entry()),
+                              defaults,
+                              block));
+              UseReading reading = UseReader.of(machine, placed, tool, use, block);
               heads.put(
                   place,
                   new UseHead(
@@ -178,7 +204,8 @@ class Uses implements Undo<Uses.Chosen> {
         there.placed(),
         there.tool(),
         plans.offset(there.planned()),
-        defaults(there.machine()));
+        defaults(there.machine()),
+        there.block());
   }
 
   private Map<String, String> defaults(Machine machine) {
@@ -186,7 +213,8 @@ class Uses implements Undo<Uses.Chosen> {
   }
 
   private UseView view(There there, ToolUse use, boolean usual, @Nullable Long undo) {
-    UseReading reading = UseReader.of(there.machine(), there.placed(), there.tool(), use);
+    UseReading reading =
+        UseReader.of(there.machine(), there.placed(), there.tool(), use, there.block());
     List<Finding> findings = new ArrayList<>(reading.findings());
     findings.addAll(offsets(there, use));
     return new UseView(

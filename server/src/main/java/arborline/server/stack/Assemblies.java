@@ -4,6 +4,7 @@ import arborline.core.connection.Joint;
 import arborline.core.machine.Assembly;
 import arborline.core.machine.Loaded;
 import arborline.core.stack.AssemblyOutline;
+import arborline.core.stack.AssemblyOutline.TurnedOutline;
 import arborline.core.stack.Cutter;
 import arborline.core.stack.Stack;
 import arborline.core.tool.Tool;
@@ -34,9 +35,12 @@ public class Assemblies {
   /**
    * A tool in the holder that is kept for it, and how that looks.
    *
+   * @param outline on the axis of the spindle
+   * @param turned what of it lies on a turned axis
    * @param retired codes of its parts that were taken out of use
    */
-  public record AssembledTool(Assembly assembly, Outline outline, List<String> retired) {}
+  public record AssembledTool(
+      Assembly assembly, Outline outline, Optional<TurnedOutline> turned, List<String> retired) {}
 
   /**
    * A tool as it is put into a place.
@@ -79,6 +83,7 @@ public class Assemblies {
                   new AssembledTool(
                       Assembly.of(chosen.stack()),
                       AssemblyOutline.of(chosen.stack()),
+                      AssemblyOutline.turned(chosen.stack()),
                       chosen.retired())));
     });
     return assemblies;

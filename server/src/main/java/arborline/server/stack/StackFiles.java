@@ -42,7 +42,11 @@ class StackFiles implements SolidsOfTools {
     String code = tools.get(stack.toolId()).tool().code();
     if (stack.answer().shape().turned().isPresent()) {
       throw Refusal.conflict(
-          "a stack with an aggregate is no solid of revolution; save its parts one by one");
+          "a stack whose axis is turned is no solid of revolution; save its parts one by one");
+    }
+    if (stack.answer().shape().spans().stream().anyMatch(span -> !span.plan().isEmpty())) {
+      throw Refusal.conflict(
+          "a turning tool is no solid of revolution; save its drawing, or its holder by itself");
     }
     StringBuilder file = new StringBuilder();
     StepSolid.write(file, code, StepSolid.profile(stack.answer().shape()), Instant.now(clock));

@@ -1,0 +1,66 @@
+package arborline.server.link;
+
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** What hangs on a holder, or on another part of stacks. */
+@Component
+class HolderTouched implements TouchedSubject {
+
+  private final Existing existing;
+
+  HolderTouched(Existing existing) {
+    this.existing = existing;
+  }
+
+  @Override
+  public LinkKind kind() {
+    return LinkKind.HOLDER;
+  }
+
+  @Override
+  public Object need(String id) {
+    return existing.need("component where id = :id", TouchedSubject.number(id), "holder");
+  }
+
+  @Override
+  public List<Touching> touching() {
+    return List.of(
+        new Touching(
+            TouchedEnd.STACK_OF_TOOL,
+            "{is|are} built with it",
+            """
+            from stack_part sp join stack s on s.id = sp.stack_id join tool t on t.id = s.tool_id
+            where sp.component_id = :id\
+            """,
+            "s.tool_id"),
+        new Touching(
+            TouchedEnd.TOOL,
+            "{stands|stand} in it",
+            """
+            from stack_part sp join stack s on s.id = sp.stack_id join tool t on t.id = s.tool_id
+            where sp.component_id = :id\
+            """,
+            "s.tool_id"),
+        new Touching(
+            TouchedEnd.MACHINE,
+            "{has|have} such a tool in the load",
+            """
+            from plan_place p join machine m on m.id = p.machine_id
+            where m.retired_at is null and exists (select 1 from stack s
+              join stack_part sp on sp.stack_id = s.id
+              where s.tool_id = p.tool_id and sp.component_id = :id)\
+            """,
+            "p.tool_id"),
+        new Touching(
+            TouchedEnd.LIBRARY,
+            "{has|have} such a tool",
+            """
+            from (select distinct e.library_id from stack_part sp
+              join stack s on s.id = sp.stack_id join entry e on e.tool_id = s.tool_id
+              where sp.component_id = :id) d
+            join library l on l.id = d.library_id
+            where l.put_away_at is null and l.id not in (:hidden)\
+            """));
+  }
+}
