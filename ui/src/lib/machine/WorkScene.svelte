@@ -18,18 +18,29 @@
   const planned = $derived(new Map(view.plan.map((place) => [place.place, place])));
   /** Where nothing is planned for the chosen place, what stands there while none is chosen. */
   const standing = $derived(
-    (view.atWork[chosen ?? ''] ?? view.atWork[''] ?? []).flatMap(({ place, mount: number, beside }) => {
-      const tool = planned.get(place);
-      const mount = scene?.mounts[number];
-      const neighbours = beside.flatMap((name) => planned.get(name) ?? []);
-      return tool && mount ? [{ place, tool, mount, neighbours }] : [];
-    })
+    (view.atWork[chosen ?? ''] ?? view.atWork[''] ?? []).flatMap(
+      ({ place, mount: number, beside }) => {
+        const tool = planned.get(place);
+        const mount = scene?.mounts[number];
+        const neighbours = beside.flatMap((name) => planned.get(name) ?? []);
+        return tool && mount ? [{ place, tool, mount, neighbours }] : [];
+      }
+    )
   );
   const turret = $derived(standing.some(({ mount }) => mount.radius != null));
 
   const path = (points: { x: number; y: number }[]) =>
     `M${points.map(({ x, y }) => `${x} ${y}`).join('L')}Z`;
-  const length = (tool?: PlaceView | null) => tool?.outline?.length ?? 0;
+  /** From the tip back to the gauge line; to where the axes cross where a block turned the tool. */
+  const length = (tool: PlaceView) => (tool.turned?.outline ?? tool.outline)?.length ?? 0;
+
+  /** How the station stands to a tool that its block turned: it faces the work as it does. */
+  function block(tool: PlaceView, mount: { faces: number; angle: number }): string | undefined {
+    if (!tool.turned) return undefined;
+    const between = ((mount.faces - mount.angle + 540) % 360) - 180;
+    const turn = between === 0 ? tool.turned.angle : between;
+    return `rotate(${turn}) translate(${-tool.turned.at} 0)`;
+  }
 </script>
 
 {#if scene}
@@ -70,8 +81,11 @@
               {/if}
             {/each}
           {/if}
-          <path class="body" d={path(mount.body)} />
-          {#if tool.outline}<Parts outline={tool.outline} at={at(0, 0, 1)} />{/if}
+          <g transform={block(tool, mount)}>
+            <path class="body" d={path(tool.turned ? mount.station : mount.body)} />
+            {#if tool.outline}<Parts outline={tool.outline} at={at(0, 0, 1)} />{/if}
+          </g>
+          {#if tool.turned}<Parts outline={tool.turned.outline} at={at(0, 0, 1)} />{/if}
         </g>
       {/each}
     </svg>

@@ -20,7 +20,9 @@
 
   /** What decides whether a holder takes it. */
   const shank = $derived(
-    ['DMM', 'DCONMS', 'DCON', 'CCMS'].map((symbol) => draft.answer?.values[symbol]?.mm ?? '')
+    ['DMM', 'DCONMS', 'DCON', 'CCMS', 'H', 'B'].map(
+      (symbol) => draft.answer?.values[symbol]?.mm ?? ''
+    )
   );
   const drawn = $derived(Boolean(draft.answer?.outline) && !draft.answer?.sketch);
   const offers = createQuery(() => ({ ...draftOffersQuery(draft.body, shank), enabled: drawn }));

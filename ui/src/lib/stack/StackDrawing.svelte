@@ -112,8 +112,7 @@
       </path>
     {/if}
     {#each shape.spans as span, index (index)}
-      <path
-        d={path({ kind: 'SHANK', profile: span.profile, flat: false }, at)}
+      <g
         fill={span.cutter ? 'var(--edge)' : index % 2 ? 'var(--steel-dark)' : 'var(--steel)'}
         stroke={clearance?.touching === span.code ? 'var(--hold)' : 'var(--ink)'}
         stroke-width={clearance?.touching === span.code ? 2 : 0.8}
@@ -127,7 +126,15 @@
         onpointerup={() => (dragging = null)}
       >
         <title>{span.code}</title>
-      </path>
+        {#each span.plan as part, number (number)}
+          <path
+            d={path(part, at)}
+            fill={part.kind === 'CUTTING' ? 'var(--edge)' : 'var(--steel)'}
+          />
+        {:else}
+          <path d={path({ kind: 'SHANK', profile: span.profile, flat: false }, at)} />
+        {/each}
+      </g>
     {/each}
     <CentreLine from={MARGIN - 20} to={shape.turned ? crossing : tip + 24} y={axis} />
     {#if shape.turned}

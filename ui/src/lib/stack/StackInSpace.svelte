@@ -4,7 +4,7 @@
   import { DoubleSide, type PerspectiveCamera } from 'three';
   import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
   import type { StackShape } from '$lib/api/client';
-  import { stretches } from './solid';
+  import { plate, stretches } from './solid';
 
   let { shape }: { shape: StackShape } = $props();
 
@@ -15,6 +15,8 @@
   /** How far the taper reaches into the spindle, mm. */
   const inside = $derived(-(shape.behind[0]?.z ?? 0));
   const far = $derived(Math.max(shape.length + inside, shape.widest));
+  /** How many inserts about as thick as usual are as high as the shank. */
+  const INSERTS = 4;
   let controls: OrbitControls | undefined;
 
   function look(camera: PerspectiveCamera) {
@@ -43,6 +45,23 @@
   {/each}
 {/snippet}
 
+{#snippet whole(span: StackShape['spans'][number])}
+  {#each span.plan as flat, at (at)}
+    {@const depth = flat.kind === 'CUTTING' ? span.height / INSERTS : span.height}
+    <T.Mesh position.z={span.height / 2 - depth}>
+      <T.ExtrudeGeometry args={[plate(flat.profile), { depth, bevelEnabled: false }]} />
+      <T.MeshStandardMaterial
+        color={flat.kind === 'CUTTING' ? edge : steel}
+        metalness={0.35}
+        roughness={0.45}
+        side={DoubleSide}
+      />
+    </T.Mesh>
+  {:else}
+    {@render part(span.profile, span.cutter ? edge : steel)}
+  {/each}
+{/snippet}
+
 <T.PerspectiveCamera
   makeDefault
   fov={30}
@@ -57,12 +76,12 @@
 <T.Group rotation.z={-Math.PI / 2} position.x={(inside - shape.length) / 2}>
   {@render part(shape.behind, steel, 0.35)}
   {#each shape.spans.filter((span) => !span.turned) as span, index (index)}
-    {@render part(span.profile, span.cutter ? edge : steel)}
+    {@render whole(span)}
   {/each}
   {#if shape.turned}
     <T.Group position.y={shape.turned.at} rotation.z={(-shape.turned.angle * Math.PI) / 180}>
       {#each shape.spans.filter((span) => span.turned) as span, index (index)}
-        {@render part(span.profile, span.cutter ? edge : steel)}
+        {@render whole(span)}
       {/each}
     </T.Group>
   {/if}

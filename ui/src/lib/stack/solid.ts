@@ -1,4 +1,4 @@
-import { Vector2 } from 'three';
+import { Shape, Vector2 } from 'three';
 
 /**
  * The stretches that a lathe turns about its axis, one by one so that shoulders stay sharp: a half
@@ -16,4 +16,9 @@ export function stretches(profile: { z: number; r: number }[]): Vector2[][] {
     .slice(1)
     .map((to, index) => [points[index], to])
     .filter(([from, to]) => from.distanceTo(to) > 1e-6);
+}
+
+/** A flat part as what is pulled through its height: its polygon, with the axis upwards. */
+export function plate(polygon: { z: number; r: number }[]): Shape {
+  return new Shape(polygon.map(({ z, r }) => new Vector2(-r, z)));
 }

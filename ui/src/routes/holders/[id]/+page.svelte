@@ -235,7 +235,24 @@
             { value: 'AGGREGATE', label: 'aggregate' }
           ]}
         />
-        {#if draft.kind === 'AGGREGATE' && draft.turn}
+        {#if draft.kind === 'HOLDER' && draft.machineSide.startsWith('VD-')}
+          <span class="text-soft">Holds</span>
+          <Choice
+            label="Holds"
+            disabled={!may}
+            bind:value={
+              () => (draft.turn ? 'ACROSS' : 'STRAIGHT'),
+              (way) => {
+                draft.turn = way === 'ACROSS' ? { angle: 90, at: 45, out: 35 } : undefined;
+              }
+            }
+            options={[
+              { value: 'STRAIGHT', label: 'straight on' },
+              { value: 'ACROSS', label: 'at an angle' }
+            ]}
+          />
+        {/if}
+        {#if draft.turn}
           {@const turn = draft.turn}
           {#each [['angle', 'Turns by', 'deg'], ['at', 'Axes cross at', 'mm'], ['out', 'Face beyond it', 'mm']] as const as [key, title, unit] (key)}
             <label class="text-soft" for={key}>{title}</label>

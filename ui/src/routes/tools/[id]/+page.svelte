@@ -25,6 +25,7 @@
   import ProposeDialog from '$lib/proposal/ProposeDialog.svelte';
   import { readProposal } from '$lib/proposal/queries';
   import TrustReasons from '$lib/trust/TrustReasons.svelte';
+  import { isHeld } from '$lib/stack/held';
   import Mounted from '$lib/turning/Mounted.svelte';
   import { failed } from '$lib/shell/toast';
   import { who } from '$lib/shell/session.svelte';
@@ -49,14 +50,7 @@
   const known = $derived(
     classes.data?.items.find((toolClass) => toolClass.id === sheet.data?.classId)
   );
-  /** A solid of revolution, which a stack can hold. */
-  const rotates = $derived(
-    Boolean(
-      sheet.data?.answer.outline &&
-      !sheet.data.answer.sketch &&
-      !sheet.data.answer.outline.parts.some((part) => part.flat)
-    )
-  );
+  const held = $derived(isHeld(sheet.data?.answer));
   const turning = $derived(known?.process === 'turning');
   let draft = $state(new Draft());
   let base = $state(0);
@@ -232,14 +226,14 @@
     <Origin owner="tools" {id} />
     <span class="text-soft">version {shown.version}</span>
     <ToolStanding {id} trusted={shown.trusted} readonly={!may} />
-    {#if rotates}
+    {#if held}
       <a class="button" href="/tools/{id}/stack">Stack</a>
     {/if}
     {#if known?.cuts}
       <a class="button" href="/tools/{id}/cutting">Cutting data</a>
     {/if}
     <Touched kind="TOOL" id={String(id)} name={shown.code} />
-    <SaveAs {id} solid={rotates} />
+    <SaveAs {id} solid={held && !shown.answer.outline?.parts.some((part) => part.flat)} />
     {#if !may && proposedTo !== null}
       <div class="ml-auto flex items-center gap-2">
         {#if shown.trusted.standing !== 'RETIRED' && !draft.changed}
@@ -308,7 +302,7 @@
           <FromBase tool={id} library={use.libraryId} />
         {/each}
         <TrustReasons {id} />
-        <Glance toolId={id} {rotates} cuts={known?.cuts ?? false} />
+        <Glance toolId={id} rotates={held} cuts={known?.cuts ?? false} />
         <Comments name={draft.name} />
         <History
           {id}

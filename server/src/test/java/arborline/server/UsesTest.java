@@ -82,6 +82,61 @@ class UsesTest extends ServerTest {
     assertTrue(lead.get(use("2")).at("usual").asBoolean());
   }
 
+  private long block(String code, String machineSide, Object turn) {
+    var draft = Draft.holder(code + library, "Block");
+    draft.putAll(Api.body("machineSide", machineSide, "workSide", "SQ-H-20:f", "turn", turn));
+    return lead.post("/api/v1/components", draft).number("id");
+  }
+
+  private Api.Answer keep(long tool, long block) {
+    Api.Answer kept =
+        lead.post(
+            "/api/v1/tools/%d/stacks".formatted(tool),
+            Api.body("name", "", "seat", "VD-A-30:f", "components", List.of(block)));
+    assertEquals(201, kept.status(), kept.toString());
+    return kept;
+  }
+
+  /** Stations of L1 face outwards. */
+  @Test
+  void theBlockOfATurningToolSaysHowItPointsAndTheTurretMeetsBoth() {
+    long external = tool("UX", "turning-external", "KAPR=95 H=20 B=20 LF=125 WF=25 RE=0.8 IC=12.7");
+    long across = block("UB", "VD-B-30:m", Api.body("angle", 90, "at", 45, "out", 34));
+    Api.Answer kept = keep(external, across);
+    lead.send("DELETE", "/api/v1/machines/%s/plan/1".formatted(machine), null);
+    put("5", external);
+    Api.Answer view = lead.get("/api/v1/machines/" + machine);
+    var place = view.at("plan").get(0);
+    assertEquals(90, place.get("assembly").get("turned").asInt());
+    assertEquals(45, place.get("assembly").get("length").asInt());
+    assertEquals(45, place.get("turned").get("at").asInt());
+    assertTrue(place.get("use").get("along").asBoolean(), "a block across points along the work");
+    assertEquals(0, lead.get(use("5")).at("use").get("angle").asInt());
+    Api.Answer other = choose("5", "angle", 90);
+    assertEquals(200, other.status(), other.toString());
+    assertTrue(other.toString().contains("the holder in its stack holds it at 0°"));
+    Api.Answer solid = lead.get("/api/v1/stacks/%d/step".formatted(kept.number("id")));
+    assertEquals(409, solid.status());
+    assertTrue(solid.text("detail").contains("is no solid of revolution"), solid.toString());
+  }
+
+  @Test
+  void onlyABlockForATurretMayTurnTheAxisAndASlotTakesItsHeight() {
+    var draft = Draft.holder("UM" + library, "Chuck");
+    draft.put("turn", Api.body("angle", 90, "at", 45, "out", 34));
+    Api.Answer refused = lead.post("/api/v1/components", draft);
+    assertEquals(409, refused.status(), refused.toString());
+    assertTrue(refused.text("detail").contains("a block for a turret may"), refused.toString());
+    long larger = tool("UL", "turning-external", "KAPR=95 H=25 B=25 LF=150 WF=32 RE=0.8 IC=12.7");
+    long block = block("UC", "VD-C-30:m", null);
+    Api.Answer wrong =
+        lead.post(
+            "/api/v1/tools/%d/stacks".formatted(larger),
+            Api.body("name", "", "seat", "VD-A-30:f", "components", List.of(block)));
+    assertEquals(409, wrong.status());
+    assertTrue(wrong.text("detail").contains("shank does not enter the slot"), wrong.toString());
+  }
+
   @Test
   void aUseIsLookedAtBeforeItIsChosenAndGoesBackToTheUsualOne() {
     Api.Answer looked =

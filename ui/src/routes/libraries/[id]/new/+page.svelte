@@ -20,6 +20,7 @@
   import { failed } from '$lib/shell/toast';
   import { capital } from '$lib/shell/text';
   import HeldBy from '$lib/stack/HeldBy.svelte';
+  import { isHeld } from '$lib/stack/held';
   import Leaving from '$lib/shell/Leaving.svelte';
   import Loading from '$lib/shell/Loading.svelte';
 
@@ -70,9 +71,11 @@
   }
 
   let saving = $state(false);
-  /** What is no solid of revolution is not held by a turning holder. */
-  const turns = $derived(
-    draft.answer?.outline ? !draft.answer.outline.parts.some((part) => part.flat) : false
+  /** While it is a sketch nobody knows yet what could hold it; an insert never is held so. */
+  const held = $derived(
+    draft.answer?.sketch
+      ? draft.answer.fields.some(({ symbol }) => symbol === 'H' || symbol === 'DMM')
+      : isHeld(draft.answer)
   );
   let holder = $state('');
   let overhang = $state<number | null>(null);
@@ -125,12 +128,12 @@
    */
   async function create(incomplete = false) {
     saving = true;
-    const held =
+    const stack =
       holder && !incomplete ? { holder: Number(holder), overhang: overhang ?? undefined } : null;
     const made = await createTool(
       id,
       draft.body,
-      held,
+      stack,
       incomplete,
       () => void goto(`/libraries/${id}`)
     );
@@ -231,7 +234,7 @@
       {#snippet heldBy()}
         <HeldBy {draft} bind:holder bind:overhang />
       {/snippet}
-      <Drawing {draft} machineSide={turns ? heldBy : undefined} />
+      <Drawing {draft} machineSide={held ? heldBy : undefined} />
       <div
         class="grid gap-6 max-md:grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_280px] xl:grid-cols-[minmax(0,1fr)_360px]"
       >

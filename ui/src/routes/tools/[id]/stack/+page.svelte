@@ -65,6 +65,9 @@
     (builder.answer?.findings ?? []).filter((finding) => finding.code !== 'wall-turned')
   );
 
+  /** A turning tool: no solid of revolution, and nothing that goes down beside a wall. */
+  const flat = $derived(builder.answer?.shape.spans.some(({ plan }) => plan.length > 0) ?? false);
+
   const rows = $derived.by(() => {
     const shape = builder.answer?.shape;
     if (!shape) return [];
@@ -83,7 +86,7 @@
       ...turned,
       { title: 'Overhang', value: shape.overhang, unit: 'mm', decimals: 1 },
       { title: 'Functional length', value: shape.functional, unit: 'mm', decimals: 1 },
-      { title: 'Reach', value: shape.reach, unit: 'mm', decimals: 1 },
+      ...(flat ? [] : [{ title: 'Reach', value: shape.reach, unit: 'mm', decimals: 1 }]),
       { title: 'Largest diameter', value: shape.widest, unit: 'mm', decimals: 1 },
       { title: 'near the gauge line', value: shape.widestNearGauge, unit: 'mm', decimals: 1 },
       { title: 'Mass', value: shape.mass, unit: 'kg', decimals: 2 },
@@ -222,7 +225,9 @@
         <button class="button" disabled={solid} onclick={saveDrawing}>Save drawing</button>
         {#if builder.kept}
           <button class="button" onclick={() => (versions = true)}>Versions</button>
-          <a class="button" href="/api/v1/stacks/{builder.kept}/step" download>Save solid</a>
+          {#if !flat && !builder.answer?.shape.turned}
+            <a class="button" href="/api/v1/stacks/{builder.kept}/step" download>Save solid</a>
+          {/if}
           <button class="button" onclick={takeApart}>Delete</button>
         {/if}
         <button class="button main" disabled={!complete} onclick={() => (saving = keep())}
@@ -311,7 +316,7 @@
               </li>
             {/each}
           </ul>
-          <WallBeside {builder} {may} />
+          {#if !flat}<WallBeside {builder} {may} />{/if}
         </section>
         <section aria-label="Next part">
           <div class="flex items-center gap-3">

@@ -48,7 +48,7 @@ public final class StackCheck {
       return List.of(
           Finding.query(
               "stack-cutter",
-              "%s is not taken: the tool does not rotate, or its length or diameter is not known"
+              "%s is not taken: the length of the tool, or its shank, is not known"
                   .formatted(title),
               RawItem.CODE));
     }

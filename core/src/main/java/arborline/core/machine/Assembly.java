@@ -2,7 +2,7 @@ package arborline.core.machine;
 
 import arborline.core.stack.Stack;
 import arborline.core.stack.StackShape;
-import arborline.core.storage.Corner;
+import arborline.core.storage.ToolCorner;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
@@ -31,7 +31,7 @@ public record Assembly(
     BigDecimal moment,
     String connection,
     @Nullable BigDecimal turned,
-    List<Corner> corners) {
+    List<ToolCorner> corners) {
 
   public Assembly {
     corners = List.copyOf(corners);
@@ -63,11 +63,12 @@ public record Assembly(
   }
 
   /** Without points that others lie both farther out and farther beside than. */
-  private static List<Corner> outermost(List<StackShape.Corner> corners) {
-    List<Corner> outermost = new ArrayList<>();
+  private static List<ToolCorner> outermost(List<StackShape.ShapeCorner> corners) {
+    List<ToolCorner> outermost = new ArrayList<>();
     corners.stream()
-        .map(corner -> new Corner(rounded(corner.along()), rounded(corner.beside())))
-        .sorted(Comparator.comparing(Corner::along).thenComparing(Corner::beside).reversed())
+        .map(corner -> new ToolCorner(rounded(corner.along()), rounded(corner.beside())))
+        .sorted(
+            Comparator.comparing(ToolCorner::along).thenComparing(ToolCorner::beside).reversed())
         .forEach(corner -> {
           if (outermost.isEmpty() || corner.beside().compareTo(outermost.getLast().beside()) > 0) {
             outermost.add(corner);

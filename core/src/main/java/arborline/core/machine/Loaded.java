@@ -1,8 +1,8 @@
 package arborline.core.machine;
 
-import arborline.core.storage.Corner;
 import arborline.core.storage.StorageForm;
 import arborline.core.storage.ToolBody;
+import arborline.core.storage.ToolCorner;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
 import java.math.BigDecimal;
@@ -62,7 +62,7 @@ public record Loaded(
   private BigDecimal farthest() {
     return assembly.stream()
         .flatMap(held -> held.corners().stream())
-        .map(Corner::along)
+        .map(ToolCorner::along)
         .reduce(length().orElse(BigDecimal.ZERO), BigDecimal::max);
   }
 

@@ -113,6 +113,7 @@ public final class Scenes {
         below ? AXIS + WORK_RADIUS + GAP : AXIS - WORK_RADIUS - GAP,
         below ? -90 : 90,
         body(storage),
+        body(storage),
         storage.turret() == null ? null : storage.turret().radius().doubleValue(),
         faces(storage, sub, below ? -90 : 90),
         Math.cos(Math.toRadians(FULL_TURN / storage.places())));
@@ -130,6 +131,7 @@ public final class Scenes {
         AXIS,
         sub ? 0 : 180,
         storage.turret() == null ? body(storage) : beside(below == sub),
+        body(storage),
         null,
         faces(storage, sub, sub ? 0 : 180),
         0);

@@ -39,6 +39,7 @@ public record WorkScene(
    * @param y of its tip
    * @param angle clockwise, degrees, from a tool that points to the right
    * @param body what holds it: points from its gauge line, x towards the tip, as the tool is turned
+   * @param station the same where a block turned the tool: seen along the way its station faces
    * @param radius from the axis of the turret to the gauge line; null where nothing stands beside
    *     it
    * @param faces angle to which its station points, degrees as above: a tool that a block turned
@@ -53,6 +54,7 @@ public record WorkScene(
       double y,
       double angle,
       List<ScenePoint> body,
+      List<ScenePoint> station,
       @Nullable Double radius,
       double faces,
       double lean) {}

@@ -32,6 +32,11 @@ public record Body(double length, double from, double to, Optional<Section> sect
         : length / 4 * (from * from + 2 * from * to + 3 * to * to) / sum;
   }
 
+  /** How high it is at its machine side in the direction of the cutting force, mm. */
+  double height() {
+    return section.map(Section::height).orElse(from);
+  }
+
   /** Diameter at its machine side of something round that bends as it does, mm. */
   double bendsFrom() {
     return section.map(Section::roundThatBendsAlike).orElse(from);

@@ -48,17 +48,23 @@ public record StackShape(
     double moment,
     double deflection,
     Optional<Turned> turned,
-    List<Corner> corners,
+    List<ShapeCorner> corners,
     double thickness) {
 
   /**
    * What one part adds to the outline, as a half profile.
    *
    * @param plan of a cutter that is no solid of revolution: its flat parts; empty for others
+   * @param height of the plan across its plane, mm; 0 for others
    * @param turned true where it lies on the turned axis, with z counted from the crossing
    */
   public record Span(
-      String code, boolean cutter, List<Point> profile, List<Part> plan, boolean turned) {}
+      String code,
+      boolean cutter,
+      List<Point> profile,
+      List<Part> plan,
+      double height,
+      boolean turned) {}
 
   /**
    * An axis that an aggregate turned.
@@ -75,7 +81,7 @@ public record StackShape(
    * @param along from the gauge line, mm
    * @param beside from the axis of the spindle, mm
    */
-  public record Corner(double along, double beside) {}
+  public record ShapeCorner(double along, double beside) {}
 
   private static final double NEAR_GAUGE = 50;
   private static final double GRAVITY = 9.80665;
@@ -250,7 +256,8 @@ public record StackShape(
         at += body.length();
         profile.add(new Point(at, body.to() / 2));
       }
-      spans.add(new Span(code, cutter, profile, plan, turn != null));
+      double height = plan.isEmpty() ? 0 : added.getFirst().height();
+      spans.add(new Span(code, cutter, profile, plan, height, turn != null));
     }
 
     /**
@@ -282,13 +289,13 @@ public record StackShape(
           widest(straight, Double.POSITIVE_INFINITY), widest(bodies, Double.POSITIVE_INFINITY));
     }
 
-    List<Corner> corners() {
-      List<Corner> corners = new ArrayList<>();
+    List<ShapeCorner> corners() {
+      List<ShapeCorner> corners = new ArrayList<>();
       double end = 0;
       for (Placed placed : turn == null ? bodies : straight) {
-        corners.add(new Corner(end, placed.body().from() / 2));
+        corners.add(new ShapeCorner(end, placed.body().from() / 2));
         end += placed.body().length();
-        corners.add(new Corner(end, placed.body().to() / 2));
+        corners.add(new ShapeCorner(end, placed.body().to() / 2));
       }
       if (turn != null) {
         double out = turn.out();
@@ -302,12 +309,12 @@ public record StackShape(
     }
 
     /** Both edges of a disc on the turned axis. */
-    private List<Corner> turnedCorners(double out, double radius) {
+    private List<ShapeCorner> turnedCorners(double out, double radius) {
       double lean = Math.cos(Math.toRadians(turn.angle()));
       double rise = radius * Math.sin(Math.toRadians(turn.angle()));
       return List.of(
-          new Corner(along(out) + rise, Math.abs(sideways(out) - radius * lean)),
-          new Corner(along(out) - rise, Math.abs(sideways(out) + radius * lean)));
+          new ShapeCorner(along(out) + rise, Math.abs(sideways(out) - radius * lean)),
+          new ShapeCorner(along(out) - rise, Math.abs(sideways(out) + radius * lean)));
     }
 
     private double swept() {

@@ -90,12 +90,13 @@ final class TurningCutter {
         .toList();
   }
 
+  /** Bars for turning have flats, by which screws hold them; one without says so by its CCMS. */
   private String connection(boolean square) {
     return tool.word("CCMS")
         .orElseGet(() ->
             square
                 ? "SQ-H-%sx%s:m".formatted(plain("H"), plain("B"))
-                : "CY-A-%s:m".formatted(plain("DMM")));
+                : "CY-B-%s:m".formatted(plain("DMM")));
   }
 
   private String plain(String symbol) {

@@ -27,7 +27,7 @@ public record ToolBody(
     @Nullable Integer overlapMinus,
     boolean oriented,
     @Nullable String seat,
-    List<Corner> corners) {
+    List<ToolCorner> corners) {
 
   public ToolBody {
     corners = List.copyOf(corners);

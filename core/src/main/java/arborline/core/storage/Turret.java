@@ -39,12 +39,12 @@ public record Turret(StorageDefinition definition) implements Storage {
    */
   public BigDecimal swung(ToolBody tool) {
     BigDecimal half = tool.diameter().divide(BigDecimal.TWO);
-    List<Corner> corners =
-        tool.corners().isEmpty() ? List.of(new Corner(tool.length(), half)) : tool.corners();
+    List<ToolCorner> corners =
+        tool.corners().isEmpty() ? List.of(new ToolCorner(tool.length(), half)) : tool.corners();
     return corners.stream().map(this::swung).reduce(BigDecimal.ZERO, BigDecimal::max);
   }
 
-  private BigDecimal swung(Corner corner) {
+  private BigDecimal swung(ToolCorner corner) {
     BigDecimal radius = body().radius();
     return body().axial()
         ? radius.add(corner.beside())

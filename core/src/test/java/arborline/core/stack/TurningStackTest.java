@@ -62,7 +62,7 @@ class TurningStackTest {
     assertEquals(List.of(), holds(stack(STRAIGHT, SQUARE, 33)));
     Component larger = block("VD-C-30:m", "SQ-H-25:f", Optional.empty());
     assertTrue(holds(stack(larger, SQUARE, 33)).getFirst().contains("shank lower than slot"));
-    assertEquals("CY-A-20:m", BAR.connection());
+    assertEquals("CY-B-20:m", BAR.connection(), "bars are held by screws on their flats");
   }
 
   @Test
@@ -100,9 +100,10 @@ class TurningStackTest {
     assertEquals(67, shape.turned().orElseThrow().sideways(), 1e-9);
     assertEquals(68, shape.thickness(), 1e-9, "to its sides it is as thick as its block");
     double farthest =
-        shape.corners().stream().mapToDouble(StackShape.Corner::along).max().orElse(0);
+        shape.corners().stream().mapToDouble(StackShape.ShapeCorner::along).max().orElse(0);
     assertEquals(70, farthest, 1e-9, "the block is higher than the head");
-    double beside = shape.corners().stream().mapToDouble(StackShape.Corner::beside).max().orElse(0);
+    double beside =
+        shape.corners().stream().mapToDouble(StackShape.ShapeCorner::beside).max().orElse(0);
     assertEquals(67, beside, 1e-9);
   }
 

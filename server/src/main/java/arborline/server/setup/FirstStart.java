@@ -48,6 +48,7 @@ class FirstStart implements ApplicationRunner {
   private final DemoDerived derived;
   private final DemoOutlets outlets;
   private final DemoPosts posts;
+  private final DemoStacks stacks;
   private final DemoLoads loads;
 
   FirstStart(
@@ -67,7 +68,9 @@ class FirstStart implements ApplicationRunner {
       DemoDerived derived,
       DemoOutlets outlets,
       DemoPosts posts,
+      DemoStacks stacks,
       DemoLoads loads) {
+    this.stacks = stacks;
     this.loads = loads;
     this.posts = posts;
     this.outlets = outlets;
@@ -113,6 +116,7 @@ class FirstStart implements ApplicationRunner {
       derived.make(Path.of(demo, "derived.json"));
       outlets.make(Path.of(demo, "outlets.json"));
       posts.make(Path.of(demo, "posts.json"));
+      stacks.make(Path.of(demo, "stacks.json"));
       loads.make(Path.of(demo, "loads.json"));
     }
   }

@@ -12,8 +12,10 @@ import arborline.server.tool.ToolJudge;
 import arborline.server.tool.Tools;
 import arborline.server.trail.Undoable;
 import java.io.IOException;
+import java.util.LinkedHashMap;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -94,7 +96,7 @@ class StackController {
    */
   record SpindleSeat(String code, String name) {}
 
-  /** Sockets of the spindles that the shop has something for. */
+  /** Sockets of the spindles that the shop has something for, each once by what it is called. */
   @GetMapping("/components/seats")
   Slice<SpindleSeat> seats() {
     return Slice.all(
@@ -106,6 +108,11 @@ class StackController {
             .distinct()
             .sorted()
             .map(code -> new SpindleSeat(code, Connection.tradeName(code)))
+            .collect(
+                Collectors.toMap(
+                    SpindleSeat::name, seat -> seat, (first, other) -> first, LinkedHashMap::new))
+            .values()
+            .stream()
             .toList());
   }
 

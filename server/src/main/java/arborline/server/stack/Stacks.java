@@ -145,7 +145,7 @@ class Stacks {
         Cutter.of(tools.get(toolId).tool())
             .orElseThrow(() ->
                 Refusal.conflict(
-                    "this tool does not rotate, or its length or diameter is not known yet"));
+                    "its length, or the diameter or section of its shank, is not known yet; an insert is held by its tool"));
     List<Components.KnownComponent> parts = components.inOrder(chosen);
     Stack stack =
         new Stack(

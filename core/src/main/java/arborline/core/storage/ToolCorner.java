@@ -8,4 +8,4 @@ import java.math.BigDecimal;
  * @param along from the gauge line, mm
  * @param beside from the axis of its place, mm
  */
-public record Corner(BigDecimal along, BigDecimal beside) {}
+public record ToolCorner(BigDecimal along, BigDecimal beside) {}

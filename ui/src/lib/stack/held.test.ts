@@ -1,0 +1,21 @@
+import { describe, expect, it } from 'vitest';
+import type { ToolAnswer } from '$lib/api/client';
+import { isHeld } from './held';
+
+function answer(flat: boolean, values: object, sketch = false): ToolAnswer {
+  return { outline: { parts: [{ flat }] }, values, sketch } as unknown as ToolAnswer;
+}
+
+describe('what is put into a holder', () => {
+  it('is round, or has a shank', () => {
+    expect(isHeld(answer(false, {}))).toBe(true);
+    expect(isHeld(answer(true, { H: { text: '20' } }))).toBe(true);
+    expect(isHeld(answer(true, { DMM: { text: '20' } }))).toBe(true);
+  });
+
+  it('is no insert, and nothing whose sizes are not given yet', () => {
+    expect(isHeld(answer(true, { IC: { text: '12.7' } }))).toBe(false);
+    expect(isHeld(answer(false, {}, true))).toBe(false);
+    expect(isHeld(null)).toBe(false);
+  });
+});
