@@ -14,7 +14,9 @@
   const edge = styles.getPropertyValue('--edge').trim();
   /** How far the taper reaches into the spindle, mm. */
   const inside = $derived(-(shape.behind[0]?.z ?? 0));
-  const far = $derived(Math.max(shape.length + inside, shape.widest));
+  /** How far a turned axis leads down from that of the spindle, mm. */
+  const aside = $derived(shape.turned?.sideways ?? 0);
+  const far = $derived(Math.max(shape.length + inside, shape.widest, 2.4 * aside));
   /** How many inserts about as thick as usual are as high as the shank. */
   const INSERTS = 4;
   let controls: OrbitControls | undefined;
@@ -73,7 +75,11 @@
 <T.AmbientLight intensity={1.4} />
 <T.DirectionalLight position={[far, far * 2, far * 1.5]} intensity={2.2} />
 <T.DirectionalLight position={[-far, -far, far]} intensity={0.7} />
-<T.Group rotation.z={-Math.PI / 2} position.x={(inside - shape.length) / 2}>
+<T.Group
+  rotation.z={-Math.PI / 2}
+  position.x={(inside - shape.length) / 2}
+  position.y={aside / 2}
+>
   {@render part(shape.behind, steel, 0.35)}
   {#each shape.spans.filter((span) => !span.turned) as span, index (index)}
     {@render whole(span)}
