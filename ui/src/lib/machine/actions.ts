@@ -161,13 +161,14 @@ export const retireMachine = (machine: string) =>
   });
 
 /** @param keep tools that stay where they are planned */
-export const planLoad = (machine: string, wanted: Wanted[], keep: number[]) =>
+export const planLoad = (machine: string, wanted: Wanted[], keep: number[], longer: boolean) =>
   ask(
     api.POST('/api/v1/machines/{id}/load/plan', {
       params: { path: { id: machine } },
       body: {
         wanted: wanted.map(({ toolId, libraryId, number }) => ({ toolId, libraryId, number })),
-        keep
+        keep,
+        longer
       }
     })
   );

@@ -75,11 +75,7 @@
 <T.AmbientLight intensity={1.4} />
 <T.DirectionalLight position={[far, far * 2, far * 1.5]} intensity={2.2} />
 <T.DirectionalLight position={[-far, -far, far]} intensity={0.7} />
-<T.Group
-  rotation.z={-Math.PI / 2}
-  position.x={(inside - shape.length) / 2}
-  position.y={aside / 2}
->
+<T.Group rotation.z={-Math.PI / 2} position.x={(inside - shape.length) / 2} position.y={aside / 2}>
   {@render part(shape.behind, steel, 0.35)}
   {#each shape.spans.filter((span) => !span.turned) as span, index (index)}
     {@render whole(span)}

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { ToolAnswer } from '$lib/api/client';
 import { isHeld } from './held';
 
-function answer(flat: boolean, values: object, sketch = false): ToolAnswer {
-  return { outline: { parts: [{ flat }] }, values, sketch } as unknown as ToolAnswer;
+function answer(flat: boolean, values: object, sketch = false, implied = {}): ToolAnswer {
+  return { outline: { parts: [{ flat }] }, values, implied, sketch } as unknown as ToolAnswer;
 }
 
 describe('what is put into a holder', () => {
@@ -11,6 +11,8 @@ describe('what is put into a holder', () => {
     expect(isHeld(answer(false, {}))).toBe(true);
     expect(isHeld(answer(true, { H: { text: '20' } }))).toBe(true);
     expect(isHeld(answer(true, { DMM: { text: '20' } }))).toBe(true);
+    const designated = { H: { value: { text: '25' }, origin: 'is read from SHANK' } };
+    expect(isHeld(answer(true, {}, false, designated))).toBe(true);
   });
 
   it('is no insert, and nothing whose sizes are not given yet', () => {

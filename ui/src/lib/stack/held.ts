@@ -7,5 +7,5 @@ const SHANK = ['DMM', 'H'];
 export function isHeld(answer: ToolAnswer | null | undefined): boolean {
   if (!answer?.outline || answer.sketch) return false;
   const round = answer.outline.parts.some(({ flat }) => !flat);
-  return round || SHANK.some((symbol) => answer.values[symbol]);
+  return round || SHANK.some((symbol) => answer.values[symbol] ?? answer.implied[symbol]);
 }

@@ -29,7 +29,7 @@ final class LoadFigure {
 
   private static final int PLACES = 60;
   private static final int LOADS = 20;
-  private static final Duration TIME = Duration.ofSeconds(2);
+  private static final Duration TIME = Duration.ofMillis(1600);
 
   private final Random random = new Random(60);
 

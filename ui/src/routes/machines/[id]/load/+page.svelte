@@ -30,10 +30,18 @@
   /** What was found, and for which tools. */
   let found = $state.raw<{ load: PlannedLoad; wanted: Wanted[] } | null>(null);
 
-  const search = () =>
+  /**
+   * @param longer true to wait some seconds for fewer moves
+   */
+  const search = (longer = false) =>
     look(
       () =>
-        planLoad(id, wanted, stay ? (machine.data?.plan ?? []).map(({ toolId }) => toolId) : []),
+        planLoad(
+          id,
+          wanted,
+          stay ? (machine.data?.plan ?? []).map(({ toolId }) => toolId) : [],
+          longer
+        ),
       wanted
     );
 
@@ -140,8 +148,13 @@
         {#if found}
           <LoadResult machine={view} load={found.load} wanted={found.wanted} />
           {#if found.load.moves.length > 0}
-            <div>
+            <div class="flex gap-2">
               <button class="button main" onclick={() => void take()}>Plan it so</button>
+              {#if !found.load.optimal && found.wanted.length > 0}
+                <button class="button" disabled={searching} onclick={() => void search(true)}>
+                  Look longer for fewer moves
+                </button>
+              {/if}
             </div>
           {/if}
         {/if}

@@ -179,6 +179,11 @@ public final class LoadPlanner {
         true, stands, MoveOrder.of(problem, stands, bench), least, List.of(), List.of());
   }
 
+  /** True where another thread ended the search. */
+  public boolean stopped() {
+    return stopped;
+  }
+
   /** Ends a search that another thread has begun: the best that was found is the answer. */
   public void stop() {
     stopped = true;

@@ -7,6 +7,9 @@ import org.springframework.stereotype.Component;
 @Component
 class HolderTouched implements TouchedSubject {
 
+  private static final String STACKS =
+      "from stack_part sp join stack s on s.id = sp.stack_id where sp.component_id = :id";
+
   private final Existing existing;
 
   HolderTouched(Existing existing) {
@@ -33,7 +36,9 @@ class HolderTouched implements TouchedSubject {
             from stack_part sp join stack s on s.id = sp.stack_id join tool t on t.id = s.tool_id
             where sp.component_id = :id\
             """,
-            "s.tool_id"),
+            "s.tool_id",
+            "sp.stack_id",
+            STACKS),
         new Touching(
             TouchedEnd.TOOL,
             "{stands|stand} in it",
@@ -41,7 +46,9 @@ class HolderTouched implements TouchedSubject {
             from stack_part sp join stack s on s.id = sp.stack_id join tool t on t.id = s.tool_id
             where sp.component_id = :id\
             """,
-            "s.tool_id"),
+            "s.tool_id",
+            "s.tool_id",
+            STACKS),
         new Touching(
             TouchedEnd.MACHINE,
             "{has|have} such a tool in the load",

@@ -59,10 +59,10 @@ class Touches {
   /** Counts them only where there are more than are listed: they are found by the same reading. */
   private TouchedGroup group(Touching touching, Object id, Set<Long> hidden) {
     TouchedEnd end = touching.end();
-    String from = touching.from(!hidden.isEmpty());
+    boolean some = !hidden.isEmpty();
     Set<Long> unseen = hidden.isEmpty() ? NONE : hidden;
     List<Row> rows =
-        jdbc.sql("select distinct %s %s limit %d".formatted(end.columns(), from, SHOWN))
+        jdbc.sql(touching.query(end.columns(), some) + " limit " + SHOWN)
             .param("id", id)
             .param("hidden", unseen)
             .query(Row.class)
@@ -70,7 +70,7 @@ class Touches {
     long count =
         rows.size() < SHOWN
             ? rows.stream().map(Row::id).distinct().count()
-            : jdbc.sql("select count(distinct %s) %s".formatted(end.counted(), from))
+            : jdbc.sql(touching.count(some))
                 .param("id", id)
                 .param("hidden", unseen)
                 .query(Long.class)

@@ -9,27 +9,49 @@ import org.jspecify.annotations.Nullable;
  * @param from where they are found: a query from its {@code from} on, with {@code :id} of what is
  *     changed and {@code :hidden}, the libraries that whoever asks does not see
  * @param tool column of tools of which only those count that whoever asks sees; null for none
+ * @param counted what is counted of it, each once, where there are many
+ * @param counting where it is counted: without what only its name is read from
  */
-record Touching(TouchedEnd end, String words, String from, @Nullable String tool) {
+record Touching(
+    TouchedEnd end,
+    String words,
+    String from,
+    @Nullable String tool,
+    String counted,
+    String counting) {
 
   Touching(TouchedEnd end, String words, String from) {
     this(end, words, from, null);
   }
 
+  Touching(TouchedEnd end, String words, String from, @Nullable String tool) {
+    this(end, words, from, tool, end.counted(), from);
+  }
+
   /**
-   * Where they are found.
+   * A query of those that whoever asks sees.
    *
-   * @param some true where there are libraries that whoever asks does not see
+   * @param columns that are read
+   * @param some true where there are libraries that he does not see
    */
-  String from(boolean some) {
+  String query(String columns, boolean some) {
+    return "select distinct %s %s".formatted(columns, seen(from, some));
+  }
+
+  /** How many there are of them. */
+  String count(boolean some) {
+    return "select count(distinct %s) %s".formatted(counted, seen(counting, some));
+  }
+
+  private String seen(String found, boolean some) {
     return some && tool != null
-        ? from
+        ? found
             + """
              and (exists (select 1 from entry x where x.tool_id = %1$s and x.library_id not in (:hidden))
               or not exists (select 1 from entry x where x.tool_id = %1$s))\
             """
                 .formatted(tool)
-        : from;
+        : found;
   }
 
   /** What is said of one, or of several. */

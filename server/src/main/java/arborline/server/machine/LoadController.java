@@ -50,8 +50,10 @@ class LoadController {
    * What has to be in.
    *
    * @param keep tools that stay where they are planned; null for none
+   * @param longer true where fewer moves are worth waiting for some seconds; null for no
    */
-  record LoadOrder(@Nullable List<WantedTool> wanted, @Nullable List<Long> keep) {}
+  record LoadOrder(
+      @Nullable List<WantedTool> wanted, @Nullable List<Long> keep, @Nullable Boolean longer) {}
 
   /** A tool in the place where it is to stand. */
   record WantedPlace(@Nullable String place, @Nullable Long toolId, @Nullable Long libraryId) {}
@@ -90,7 +92,7 @@ class LoadController {
         order.keep() == null || order.keep().isEmpty()
             ? Set.of()
             : new HashSet<>(ToolIds.of("keep", order.keep(), 2 * MOST_TOOLS));
-    return loads.plan(id, tools, keep);
+    return loads.plan(id, tools, keep, Boolean.TRUE.equals(order.longer()));
   }
 
   /** By what the tools of a storage are to be sorted. */

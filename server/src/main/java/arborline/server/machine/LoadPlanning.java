@@ -22,7 +22,8 @@ import org.springframework.stereotype.Component;
 @Component
 public class LoadPlanning {
 
-  private static final Duration TIME = Duration.ofSeconds(8);
+  private static final Duration TIME = Duration.ofMillis(1600);
+  private static final Duration LONGER = Duration.ofSeconds(8);
   private static final Duration EXPLAINED = Duration.ofSeconds(5);
   private static final Duration PATIENCE = Duration.ofSeconds(40);
 
@@ -33,12 +34,25 @@ public class LoadPlanning {
   private final Map<String, LoadPlanner> running = new ConcurrentHashMap<>();
 
   /**
-   * Says where tools go, or why they cannot. Never called inside a transaction.
+   * Says where tools go, or why they cannot. Never called inside a transaction. Where nothing is
+   * settled in the short time it goes on by itself.
    *
+   * @param longer true where somebody would rather wait for fewer moves
    * @throws Refusal where others plan for too long, or it is not settled in the time there is
    */
-  LoadAnswer plan(LoadProblem problem) {
-    LoadPlanner planner = new LoadPlanner(TIME);
+  LoadAnswer plan(LoadProblem problem, boolean longer) {
+    LoadPlanner planner = new LoadPlanner(longer ? LONGER : TIME);
+    try {
+      return stoppable(problem, planner);
+    } catch (LoadUnsettledException unsettled) {
+      if (longer || planner.stopped()) {
+        throw refusal(unsettled);
+      }
+      return plan(problem, true);
+    }
+  }
+
+  private LoadAnswer stoppable(LoadProblem problem, LoadPlanner planner) {
     running.put(Actor.name(), planner);
     try {
       return inTurn(turn, planner, problem);
@@ -49,19 +63,25 @@ public class LoadPlanning {
 
   /** As {@link #plan}, for a problem that somebody sends. */
   public LoadAnswer explain(LoadProblem problem) {
-    return inTurn(explaining, new LoadPlanner(EXPLAINED), problem);
+    try {
+      return inTurn(explaining, new LoadPlanner(EXPLAINED), problem);
+    } catch (LoadUnsettledException unsettled) {
+      throw refusal(unsettled);
+    }
   }
 
   private static LoadAnswer inTurn(Semaphore turn, LoadPlanner planner, LoadProblem problem) {
     waitFor(turn);
     try {
       return planner.plan(problem);
-    } catch (LoadUnsettledException unsettled) {
-      throw Refusal.of(
-          HttpStatus.CONFLICT, "%s; plan fewer of them at once".formatted(unsettled.getMessage()));
     } finally {
       turn.release();
     }
+  }
+
+  private static Refusal refusal(LoadUnsettledException unsettled) {
+    return Refusal.of(
+        HttpStatus.CONFLICT, "%s; plan fewer of them at once".formatted(unsettled.getMessage()));
   }
 
   /** Stops what whoever acts now has planned; the best that was found by then is the answer. */

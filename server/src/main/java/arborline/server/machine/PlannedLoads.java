@@ -68,18 +68,20 @@ class PlannedLoads {
    *
    * @param wanted tools that have to be in
    * @param keep tools that stay where they are planned
+   * @param longer true where somebody would rather wait for fewer moves
    */
-  PlannedLoad plan(String machineId, Map<Long, LoadSituations.Wanted> wanted, Set<Long> keep) {
-    return planned(situations.of(machineId, wanted, keep));
+  PlannedLoad plan(
+      String machineId, Map<Long, LoadSituations.Wanted> wanted, Set<Long> keep, boolean longer) {
+    return planned(situations.of(machineId, wanted, keep), longer);
   }
 
   /** Plans the moves that have the tools of one storage stand in an order; as {@link #plan}. */
   PlannedLoad sorted(String machineId, String storage, LoadSort by) {
-    return planned(situations.sorted(machineId, storage, by));
+    return planned(situations.sorted(machineId, storage, by), false);
   }
 
-  private PlannedLoad planned(LoadSituation situation) {
-    LoadAnswer answer = planning.plan(situation.problem());
+  private PlannedLoad planned(LoadSituation situation, boolean longer) {
+    LoadAnswer answer = planning.plan(situation.problem(), longer);
     List<ObstacleView> obstacles = new ArrayList<>();
     List<String> leftOut = new ArrayList<>(answer.leftOut());
     situation
