@@ -234,6 +234,9 @@ class KnowledgeTest {
   void anAggregateTurnsTheAxis() {
     sheet("Pelican router", "PR-UC10");
     Journey.link(page, "Stack").click();
+    page.getByLabel("Parts", new Page.GetByLabelOptions().setExact(true))
+        .getByText("Remove")
+        .click();
     page.getByPlaceholder("code or name").fill("BA-F63-AG90");
     page.getByRole(
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^BA-F63-AG90")))

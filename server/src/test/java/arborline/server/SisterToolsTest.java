@@ -144,6 +144,44 @@ class SisterToolsTest extends ServerTest {
     assertTrue(bound.toString().contains("move the tool"), bound.toString());
   }
 
+  /** Each library, and each kind of work in it, begins with 1. */
+  @Test
+  void aNumberThatAnotherToolHasIsGivenAnewAndSaid() {
+    machine = machine("NUMBER_APART");
+    long first = library;
+    library = library("More sisters " + machine);
+    long other = tool("ST3-" + library, "6");
+    put(1, mill);
+    Api.Answer put = put(2, other);
+    assertEquals(200, put.status(), put.toString());
+    assertEquals(
+        "number 1 of its library is that of ST1-%d in position 1: it has 2 here".formatted(first),
+        put.at("questions").get(0).asString());
+    assertEquals(Map.of("1", "ST1=1", "2", "ST3=2"), numbers());
+    assertEquals(200, put(3, other).status());
+    assertEquals(Map.of("1", "ST1=1", "3", "ST3=2"), numbers(), "a number stays where it goes");
+    assertEquals(
+        204,
+        lead.post("/api/v1/trail/%d/undo".formatted(put(4, drill).number("undo")), null).status());
+    Api.Answer found =
+        lead.post(
+            path("/load/plan"),
+            Api.body(
+                "wanted",
+                List.of(
+                    Api.body("toolId", drill, "libraryId", first),
+                    Api.body("toolId", mill, "libraryId", first),
+                    Api.body("toolId", other, "libraryId", library))));
+    assertEquals(200, found.status(), found.toString());
+    Api.Answer taken =
+        lead.send(
+            "PUT",
+            path("/load"),
+            Api.body("placement", found.at("placement"), "stamp", found.text("stamp")));
+    assertEquals(200, taken.status(), taken.toString());
+    assertEquals(List.of("ST1=1", "ST2=3", "ST3=2"), numbers().values().stream().sorted().toList());
+  }
+
   private Api.Answer renumber(List<String> places, int first) {
     return lead.send("PUT", path("/numbers"), Api.body("places", places, "first", first));
   }

@@ -1,6 +1,9 @@
 package arborline.core.machine;
 
 import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.Set;
+import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,6 +33,28 @@ public record Numbering(Scheme scheme, @Nullable Integer from, @Nullable Integer
         : Optional.of(
             "number %d is outside %d to %d, the numbers of this machine"
                 .formatted(number, from, to));
+  }
+
+  /**
+   * The next number that no tool has: in the range of the machine, above the given one before below
+   * it; above it where there is no range or none of it is free.
+   */
+  public long nextFree(long number, Set<Long> taken) {
+    long above = number + 1;
+    if (from != null && to != null) {
+      long first = Math.max(above, from);
+      OptionalLong free =
+          LongStream.concat(LongStream.rangeClosed(first, to), LongStream.rangeClosed(from, to))
+              .filter(candidate -> !taken.contains(candidate))
+              .findFirst();
+      if (free.isPresent()) {
+        return free.getAsLong();
+      }
+    }
+    return LongStream.iterate(above, next -> next + 1)
+        .filter(candidate -> !taken.contains(candidate))
+        .findFirst()
+        .orElseThrow();
   }
 
   /** Several tools may have one number, and take turns. */

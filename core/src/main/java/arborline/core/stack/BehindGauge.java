@@ -35,7 +35,7 @@ public record BehindGauge(double length, double from, double to, double solid) {
 
   /** Length of rack-toothed turret shanks by their diameter, mm. Source: ISO 10889-1. */
   private static final Map<String, Integer> RACK_LENGTHS =
-      Map.of("16", 32, "20", 40, "25", 48, "30", 55, "40", 63, "50", 78, "60", 94, "80", 120);
+      Map.of("16", 32, "20", 40, "25", 48, "30", 55, "40", 63, "50", 78, "60", 94);
 
   /** What lies behind the gauge line; nothing where the connection has no taper that we know. */
   static BehindGauge of(String machineSide) {

@@ -46,4 +46,13 @@ class BehindGaugeTest {
     assertEquals(List.of(), BehindGauge.of(code).profile());
     assertEquals(0, BehindGauge.of(code).mass(Material.STEEL));
   }
+
+  @Test
+  void aTurretShankIsACylinderOfItsSize() {
+    BehindGauge shank = BehindGauge.of("VD-B-40:m");
+    assertEquals(63, shank.length());
+    assertEquals(40, shank.from());
+    assertEquals(40, shank.to());
+    assertEquals(BehindGauge.NONE, BehindGauge.of("VD-B-80:m"), "nobody states how long that is");
+  }
 }

@@ -90,6 +90,37 @@ public class PlanNumbers {
         .with(TableField.NAME, machine.habits().fit(known.tool().name()));
   }
 
+  /**
+   * Gives tools that come in with a number that another tool has the next free one of the machine:
+   * numbers are given apart in each library and for each kind of work.
+   *
+   * @param plan as it is to be
+   * @param arriving those of it that come in
+   * @return what was numbered otherwise, in sentences
+   */
+  List<String> settle(Machine machine, List<PlanPlace> plan, List<PlanPlace> arriving) {
+    Map<Long, PlanPlace> taken = new HashMap<>();
+    plan.stream()
+        .filter(place -> !arriving.contains(place))
+        .forEach(place -> taken.put(number(place), place));
+    List<String> sentences = new ArrayList<>();
+    for (PlanPlace place : arriving) {
+      long own = number(place);
+      PlanPlace other = taken.get(own);
+      if (other != null
+          && !sisters(machine, place, other)
+          && !machine.numbering().numberIsPlace()) {
+        long free = machine.numbering().nextFree(own, taken.keySet());
+        place.fields = json.text(entry(place).with(TableField.NUMBER, Long.toString(free)));
+        sentences.add(
+            "number %d of its library is that of %s in %s: it has %d here"
+                .formatted(own, fit.code(other), machine.words(other.place), free));
+      }
+      taken.putIfAbsent(number(place), place);
+    }
+    return sentences;
+  }
+
   /** Refuses a plan in which two tools have one number that are no sisters. */
   void refuseSame(Machine machine, List<PlanPlace> plan) {
     Map<String, PlanPlace> numbers = new HashMap<>();

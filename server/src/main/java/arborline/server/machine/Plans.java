@@ -177,6 +177,8 @@ public class Plans {
     old.ifPresent(then::remove);
     occupant.ifPresent(then::remove);
     then.add(put);
+    List<String> numbered = numbers.settle(machine, then, List.of(put));
+    entry = entry(put);
     numbers.refuseSame(machine, then);
     Before before = before(machineId, place, old, occupant, order.toolId(), put.fields);
     occupant.ifPresent(places::delete);
@@ -198,6 +200,7 @@ public class Plans {
                 .undoneBy(PlanUndo.KIND, before));
     List<String> questions = new ArrayList<>(PickedTools.questions(known, named));
     questions.addAll(questions(machine, known, entry));
+    questions.addAll(numbered);
     PlanNumbers.question(machine, entry).ifPresent(questions::add);
     return new Put(undo, questions);
   }
@@ -348,6 +351,8 @@ public class Plans {
     }
     List<PlanPlace> then = new ArrayList<>();
     wanted.forEach((place, tool) -> then.add(planned(machine, place, tool, change.from(place))));
+    numbers.settle(
+        machine, then, then.stream().filter(place -> change.from(place.place).isEmpty()).toList());
     numbers.refuseSame(machine, then);
     places.deleteAll(before);
     places.flush();

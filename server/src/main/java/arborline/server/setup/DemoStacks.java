@@ -41,9 +41,10 @@ class DemoStacks {
     }
     for (DemoHeld held : json.read(Files.readString(file), DemoHeld[].class)) {
       for (String beginning : held.tools()) {
-        for (long tool : tools(held.library(), beginning)) {
-          stacks.keep(tool, held.seat(), Optional.ofNullable(held.parts()).orElse(List.of()));
-        }
+        stacks.keep(
+            tools(held.library(), beginning),
+            held.seat(),
+            Optional.ofNullable(held.parts()).orElse(List.of()));
       }
     }
   }
