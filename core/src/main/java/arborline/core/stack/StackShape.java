@@ -256,7 +256,7 @@ public record StackShape(
         at += body.length();
         profile.add(new Point(at, body.to() / 2));
       }
-      double height = plan.isEmpty() ? 0 : added.getFirst().height();
+      double height = plan.isEmpty() || added.isEmpty() ? 0 : added.getFirst().height();
       spans.add(new Span(code, cutter, profile, plan, height, turn != null));
     }
 

@@ -127,6 +127,14 @@ class TurningStackTest {
   }
 
   @Test
+  void anOverhangThatCannotBeIsSaidAndNothingFails() {
+    assertTrue(holds(stack(STRAIGHT, SQUARE, 0)).getFirst().contains("is not between 0"));
+    assertEquals(70, stack(STRAIGHT, SQUARE, 0).shape().length(), 1e-9);
+    assertEquals(70, stack(STRAIGHT, BAR, -5).shape().length(), 1e-9);
+    assertEquals(195, stack(STRAIGHT, SQUARE, 9999).shape().length(), 1e-9);
+  }
+
+  @Test
   void whatHasNoShankIsNoPartOfAStack() {
     assertTrue(Cutter.of(Sample.tool("CODE=I CLASS=insert MIID=CNMG120408 LF=12")).isEmpty());
   }
