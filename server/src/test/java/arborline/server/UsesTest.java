@@ -111,10 +111,13 @@ class UsesTest extends ServerTest {
     assertEquals(45, place.get("assembly").get("length").asInt());
     assertEquals(45, place.get("turned").get("at").asInt());
     assertTrue(place.get("use").get("along").asBoolean(), "a block across points along the work");
+    assertEquals(0, place.get("use").get("holds").size(), place.toString());
     assertEquals(0, lead.get(use("5")).at("use").get("angle").asInt());
-    Api.Answer other = choose("5", "angle", 90);
+    Api.Answer other = choose("5", "angle", 90, "work", "EXTERNAL");
     assertEquals(200, other.status(), other.toString());
     assertTrue(other.toString().contains("the holder in its stack holds it at 0°"));
+    Api.Answer touched = lead.get("/api/v1/touches?kind=TOOL&id=" + external);
+    assertTrue(touched.toString().contains("stack without a name"), touched.toString());
     Api.Answer solid = lead.get("/api/v1/stacks/%d/step".formatted(kept.number("id")));
     assertEquals(409, solid.status());
     assertTrue(solid.text("detail").contains("is no solid of revolution"), solid.toString());

@@ -55,7 +55,7 @@ public final class UsualUse {
     Process process = known.map(one -> one.sheet().process()).orElse(Process.MILLING);
     boolean turns = process == Process.TURNING;
     boolean driven = process != Process.PROBING && !turns && place.drives();
-    Work work = turns ? turned(tool) : Work.CENTER;
+    Work work = turns ? turned(tool, block) : Work.CENTER;
     boolean lathe = !place.works().isEmpty();
     boolean across = lathe && (driven || work == Work.EXTERNAL);
     return new ToolUse(
@@ -92,9 +92,16 @@ public final class UsualUse {
         .orElse("");
   }
 
-  /** Bars with a least bore work inside, face groovers on a face, all others outside. */
-  private static Work turned(Tool tool) {
-    return tool.has("DMIN") ? Work.INTERNAL : tool.has("DAXN") ? Work.FACE : Work.EXTERNAL;
+  /**
+   * Bars with a least bore work inside, face groovers and shanks that their block holds along the
+   * work on a face, all others outside.
+   */
+  private static Work turned(Tool tool, Optional<BigDecimal> block) {
+    if (tool.has("DMIN")) {
+      return Work.INTERNAL;
+    }
+    boolean along = block.filter(angle -> angle.signum() == 0).isPresent();
+    return along || tool.has("DAXN") ? Work.FACE : Work.EXTERNAL;
   }
 
   /** So that a tool that cuts towards its chuck has the work turn as it usually does. */

@@ -147,6 +147,13 @@ class UseReaderTest {
     Optional<BigDecimal> along = BlockAngle.of(station, Optional.of(held("90")));
     assertEquals(0, along.orElseThrow().signum());
     assertEquals(Optional.empty(), BlockAngle.of(station, Optional.empty()));
+    ToolUse facing = UsualUse.of(LATHE, at(LATHE, "1"), turning("R"), 7, Map.of(), along);
+    assertEquals(Work.FACE, facing.work(), "a shank along the work turns its face");
+    assertEquals(
+        List.of(),
+        UseReader.of(LATHE, at(LATHE, "1"), turning("R"), facing, along).findings().stream()
+            .filter(finding -> finding.severity() != Severity.NOTE)
+            .toList());
     ToolUse use = UsualUse.of(LATHE, station, drill(), 7, Map.of(), along);
     assertEquals(0, use.angle().signum());
     List<Finding> findings =

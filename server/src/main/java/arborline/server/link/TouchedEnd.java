@@ -11,11 +11,15 @@ enum TouchedEnd {
       "concat(m.name, ', place ', p.place)",
       "concat('/machines/', m.id)"),
   LIBRARY(LinkKind.LIBRARY, "l.id", "l.name", "concat('/libraries/', l.id)"),
-  STACK(LinkKind.STACK, "s.id", "s.name", "concat('/tools/', s.tool_id, '/stack')"),
+  STACK(
+      LinkKind.STACK,
+      "s.id",
+      "if(s.name = '', 'stack without a name', s.name)",
+      "concat('/tools/', s.tool_id, '/stack')"),
   STACK_OF_TOOL(
       LinkKind.STACK,
       "s.id",
-      "concat(s.name, ' of ', t.code)",
+      "concat(if(s.name = '', 'stack', s.name), ' of ', t.code)",
       "concat('/tools/', t.id, '/stack')"),
   TOOL(LinkKind.TOOL, "t.id", "t.code", "concat('/tools/', t.id)"),
   TOOL_IN_MACHINE(LinkKind.TOOL, "t.id", "concat(t.code, ', ', m.name)", "concat('/tools/', t.id)"),
