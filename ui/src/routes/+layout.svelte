@@ -9,6 +9,7 @@
   import Broken from '$lib/shell/Broken.svelte';
   import ConnectionNotice from '$lib/shell/ConnectionNotice.svelte';
   import Commands from '$lib/shell/Commands.svelte';
+  import ChangedJobs from '$lib/job/ChangedJobs.svelte';
   import Keys from '$lib/shell/Keys.svelte';
   import Line from '$lib/shell/Line.svelte';
   import { listen } from '$lib/shell/live.svelte';
@@ -67,6 +68,7 @@
       <ConnectionNotice />
       <Commands bind:open={commands} />
       <Keys bind:open={keys} />
+      <ChangedJobs />
     {/if}
     <main class="flex min-h-0 flex-1 flex-col" aria-busy={fetching}>
       {#key page.url.pathname}

@@ -32,12 +32,15 @@ export async function perform<T>(deed: Deed<T>): Promise<T> {
   return answer;
 }
 
+/** Somebody was asked and leaves it; nothing is said of it. */
+export class Declined extends Error {}
+
 /** Does it and says a refusal; answers nothing then. */
 export async function act<T>(deed: Deed<T>): Promise<T | undefined> {
   try {
     return await perform(deed);
   } catch (error) {
-    failed(error);
+    if (!(error instanceof Declined)) failed(error);
     return undefined;
   }
 }

@@ -2,7 +2,7 @@ import type { Link, LinkEnd, LinkKind } from '$lib/api/client';
 
 /** Which kinds stand in which column, from left to right. */
 const COLUMNS: { title: string; kinds: LinkKind[] }[] = [
-  { title: 'Posts, outlets and stacks', kinds: ['POST', 'OUTLET', 'STACK'] },
+  { title: 'Jobs, posts, outlets and stacks', kinds: ['JOB', 'POST', 'OUTLET', 'STACK'] },
   { title: 'Machines', kinds: ['MACHINE'] },
   { title: 'Libraries and editions', kinds: ['LIBRARY', 'EDITION'] },
   { title: 'Controls, defaults and holders', kinds: ['CONTROL', 'DEFAULTS', 'HOLDER'] }

@@ -10,7 +10,8 @@ const WORDS: Record<LinkKind, [string, string]> = {
   OUTLET: ['outlet', 'outlets'],
   STACK: ['stack', 'stacks'],
   HOLDER: ['holder', 'holders'],
-  TOOL: ['tool', 'tools']
+  TOOL: ['tool', 'tools'],
+  JOB: ['job', 'jobs']
 };
 
 export const kindWords = (kind: LinkKind, number: number): string =>

@@ -8,7 +8,7 @@
   import { who } from '$lib/shell/session.svelte';
   import { capital, count } from '$lib/shell/text';
   import { standingLabel } from '$lib/standing/standing';
-  import { unsuitedQuery } from './queries';
+  import { pickedFromQuery, unsuitedQuery } from './queries';
   import { pickedLibrary } from './pickedLibrary';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Choice from '$lib/shell/Choice.svelte';
@@ -33,14 +33,22 @@
   const last = new PersistedState<Record<string, string>>('picker libraries', {});
   const q = new Debounced(() => text.trim(), 150);
   const libraries = createQuery(librariesQuery);
+  const usual = createQuery(() => pickedFromQuery(machine.machine.id));
   const chosen = $derived(
-    pickedLibrary(libraries.data?.items ?? [], machine, last.current[machine.machine.id])
+    pickedLibrary(
+      libraries.data?.items ?? [],
+      usual.data?.library,
+      last.current[machine.machine.id]
+    )
   );
   const rules = createQuery(rulesQuery);
   /** Only released tools are offered, unless the shop or the lead looks at all. */
   let all = $state(false);
   const onlyReleased = $derived(!rules.data?.unreleased && !all);
-  const tools = createQuery(() => foundToolsQuery(chosen, q.current, onlyReleased));
+  const tools = createQuery(() => ({
+    ...foundToolsQuery(chosen, q.current, onlyReleased),
+    enabled: chosen > 0
+  }));
   const unsuited = createQuery(() => ({
     ...unsuitedQuery(
       machine.machine.id,

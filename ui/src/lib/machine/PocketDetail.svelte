@@ -95,6 +95,16 @@
           <span class="text-ink">version {planned.versionNo}</span>, the newest is {planned.newestNo}{/if}
       </p>
     {/if}
+    {#if planned.jobs.length > 0}
+      <p class="text-soft">
+        Called by
+        {#each planned.jobs as { job, name, number }, index (index)}{index > 0 ? ', ' : ''}<a
+            class="text-ink hover:text-working"
+            href="/jobs/{job}">{name}</a
+          >
+          as T{number}{/each}
+      </p>
+    {/if}
     <form
       class="mt-3 grid grid-cols-[130px_110px_1fr] items-center gap-2"
       onsubmit={(e) => {

@@ -21,6 +21,7 @@ const planned = {
   code: 'MC-1',
   name: 'Mill',
   number: 4,
+  jobs: [],
   length: '98.214',
   diameter: '5.992'
 } as unknown as PlaceView;

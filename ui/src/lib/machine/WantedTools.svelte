@@ -8,7 +8,7 @@
   import Choice from '$lib/shell/Choice.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import { pickedLibrary } from './pickedLibrary';
-  import { unsuitedQuery } from './queries';
+  import { pickedFromQuery, unsuitedQuery } from './queries';
   import type { Wanted } from './wanted';
 
   let { machine, wanted = $bindable() }: { machine: MachineView; wanted: Wanted[] } = $props();
@@ -17,8 +17,12 @@
   let named = $state<string | undefined>();
   const q = new Debounced(() => text.trim(), 150);
   const libraries = createQuery(librariesQuery);
-  const library = $derived(pickedLibrary(libraries.data?.items ?? [], machine, named));
-  const tools = createQuery(() => foundToolsQuery(library, q.current, true));
+  const usual = createQuery(() => pickedFromQuery(machine.machine.id));
+  const library = $derived(pickedLibrary(libraries.data?.items ?? [], usual.data?.library, named));
+  const tools = createQuery(() => ({
+    ...foundToolsQuery(library, q.current, true),
+    enabled: library > 0
+  }));
   const unsuited = createQuery(() => ({
     ...unsuitedQuery(
       machine.machine.id,

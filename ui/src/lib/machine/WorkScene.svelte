@@ -19,11 +19,11 @@
   /** Where nothing is planned for the chosen place, what stands there while none is chosen. */
   const standing = $derived(
     (view.atWork[chosen ?? ''] ?? view.atWork[''] ?? []).flatMap(
-      ({ place, mount: number, beside }) => {
+      ({ place, mount: number, beside, station }) => {
         const tool = planned.get(place);
         const mount = scene?.mounts[number];
         const neighbours = beside.flatMap((name) => planned.get(name) ?? []);
-        return tool && mount ? [{ place, tool, mount, neighbours }] : [];
+        return tool && mount ? [{ place, tool, mount, neighbours, station }] : [];
       }
     )
   );
@@ -34,13 +34,9 @@
   /** From the tip back to the gauge line; to where the axes cross where a block turned the tool. */
   const length = (tool: PlaceView) => (tool.turned?.outline ?? tool.outline)?.length ?? 0;
 
-  /** How the station stands to a tool that its block turned: it faces the work as it does. */
-  function block(tool: PlaceView, mount: { faces: number; angle: number }): string | undefined {
-    if (!tool.turned) return undefined;
-    const between = ((mount.faces - mount.angle + 540) % 360) - 180;
-    const turn = between === 0 ? tool.turned.angle : between;
-    return `rotate(${turn}) translate(${-tool.turned.at} 0)`;
-  }
+  /** A station faces the work as it does, however its block holds the tool. */
+  const block = (tool: PlaceView, station: number): string | undefined =>
+    tool.turned ? `rotate(${station}) translate(${-tool.turned.at} 0)` : undefined;
 </script>
 
 {#if scene}
@@ -63,7 +59,7 @@
         >
       {/each}
       <line class="axis" x1="0" x2={scene.width} y1={scene.axis} y2={scene.axis} />
-      {#each standing as { place, tool, mount, neighbours } (place)}
+      {#each standing as { place, tool, mount, neighbours, station } (place)}
         <g
           transform="translate({mount.x} {mount.y}) rotate({mount.angle}) translate({-length(
             tool
@@ -81,7 +77,7 @@
               {/if}
             {/each}
           {/if}
-          <g transform={block(tool, mount)}>
+          <g transform={block(tool, station)}>
             <path class="body" d={path(tool.turned ? mount.station : mount.body)} />
             {#if tool.outline}<Parts outline={tool.outline} at={at(0, 0, 1)} />{/if}
           </g>

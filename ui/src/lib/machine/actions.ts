@@ -1,6 +1,7 @@
 import { act } from '$lib/api/act';
 import { ALL } from '$lib/api/cache';
 import { api, ask, Problem, type Machine, type PlannedLoad, type UseOrder } from '$lib/api/client';
+import { despiteJobs } from '$lib/job/changes.svelte';
 import { count } from '$lib/shell/text';
 import type { Dragged } from './dragged';
 import type { Measures } from './measures';
@@ -25,11 +26,13 @@ export const planTool = (
   act({
     ask: async () => {
       try {
-        return await ask(
-          api.PUT('/api/v1/machines/{id}/plan/{place}', {
-            params: { path: { id: machine, place } },
-            body: order
-          })
+        return await despiteJobs((changeJobs) =>
+          ask(
+            api.PUT('/api/v1/machines/{id}/plan/{place}', {
+              params: { path: { id: machine, place }, query: { changeJobs } },
+              body: order
+            })
+          )
         );
       } catch (error) {
         if (!onunreleased || !isUnreleased(error)) throw error;
@@ -71,11 +74,13 @@ export const chooseLibrary = (machine: string, library: number | null, edition: 
 export const renumber = (machine: string, places: string[], first: number) =>
   act({
     ask: () =>
-      ask(
-        api.PUT('/api/v1/machines/{id}/numbers', {
-          params: { path: { id: machine } },
-          body: { places, first }
-        })
+      despiteJobs((changeJobs) =>
+        ask(
+          api.PUT('/api/v1/machines/{id}/numbers', {
+            params: { path: { id: machine }, query: { changeJobs } },
+            body: { places, first }
+          })
+        )
       ),
     message: `Renumbered ${count(places.length, 'tool')}`,
     concerns: [['machine', machine]]
@@ -102,10 +107,12 @@ export const coverPlaces = (
 export const clearPlace = (machine: string, place: string, words: string) =>
   act({
     ask: () =>
-      ask(
-        api.DELETE('/api/v1/machines/{id}/plan/{place}', {
-          params: { path: { id: machine, place } }
-        })
+      despiteJobs((changeJobs) =>
+        ask(
+          api.DELETE('/api/v1/machines/{id}/plan/{place}', {
+            params: { path: { id: machine, place }, query: { changeJobs } }
+          })
+        )
       ),
     message: `Took the tool of ${words} out of the plan`,
     concerns: [['machine', machine]]
@@ -128,11 +135,13 @@ export const changeDefinition = (
 ) =>
   act({
     ask: () =>
-      ask(
-        api.PUT('/api/v1/machines/{id}/definition', {
-          params: { path: { id: machine } },
-          body: { base, wanted, letFall }
-        })
+      despiteJobs((changeJobs) =>
+        ask(
+          api.PUT('/api/v1/machines/{id}/definition', {
+            params: { path: { id: machine }, query: { changeJobs } },
+            body: { base, wanted, letFall }
+          })
+        )
       ),
     message: `Saved the definition of ${wanted.name}`,
     concerns: [
@@ -180,11 +189,13 @@ export const stopPlanning = (machine: string) =>
 export const takeLoad = (machine: string, { placement, stamp }: PlannedLoad) =>
   act({
     ask: () =>
-      ask(
-        api.PUT('/api/v1/machines/{id}/load', {
-          params: { path: { id: machine } },
-          body: { placement, stamp }
-        })
+      despiteJobs((changeJobs) =>
+        ask(
+          api.PUT('/api/v1/machines/{id}/load', {
+            params: { path: { id: machine }, query: { changeJobs } },
+            body: { placement, stamp }
+          })
+        )
       ),
     message: 'Planned the load',
     concerns: [['machine', machine]]
@@ -194,11 +205,13 @@ export const takeLoad = (machine: string, { placement, stamp }: PlannedLoad) =>
 export const chooseUse = (machine: string, place: string, order: UseOrder) =>
   act({
     ask: () =>
-      ask(
-        api.PUT('/api/v1/machines/{id}/plan/{place}/use', {
-          params: { path: { id: machine, place } },
-          body: order
-        })
+      despiteJobs((changeJobs) =>
+        ask(
+          api.PUT('/api/v1/machines/{id}/plan/{place}/use', {
+            params: { path: { id: machine, place }, query: { changeJobs } },
+            body: order
+          })
+        )
       ),
     message: 'Saved how it is used',
     concerns: [['machine', machine]]
@@ -208,10 +221,12 @@ export const chooseUse = (machine: string, place: string, order: UseOrder) =>
 export const resetUse = (machine: string, place: string) =>
   act({
     ask: () =>
-      ask(
-        api.DELETE('/api/v1/machines/{id}/plan/{place}/use', {
-          params: { path: { id: machine, place } }
-        })
+      despiteJobs((changeJobs) =>
+        ask(
+          api.DELETE('/api/v1/machines/{id}/plan/{place}/use', {
+            params: { path: { id: machine, place }, query: { changeJobs } }
+          })
+        )
       ),
     message: 'Used as usual',
     concerns: [['machine', machine]]

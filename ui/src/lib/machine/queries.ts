@@ -35,6 +35,13 @@ export const unsuitedQuery = (id: string, libraryId: number, tools: number[]) =>
       )
   });
 
+/** From which library tools for a machine are picked where nobody says another. */
+export const pickedFromQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['machine', id, 'picked from'],
+    queryFn: () => ask(api.GET('/api/v1/machines/{id}/picked-from', { params: { path: { id } } }))
+  });
+
 /** Why a tool cannot go into which places. */
 export const refusalsQuery = (
   id: string,

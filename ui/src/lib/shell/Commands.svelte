@@ -24,6 +24,7 @@
     { title: 'Posts', href: '/posts' },
     { title: 'Links', href: '/links' },
     { title: 'Tool tables', href: '/tables' },
+    { title: 'Jobs', href: '/jobs' },
     { title: 'Trail', href: '/trail' },
     { title: 'My account', href: '/account' },
     ...(who.may('MANAGE_ACCOUNTS') ? [{ title: 'Accounts', href: '/accounts' }] : []),

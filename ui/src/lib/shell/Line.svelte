@@ -26,6 +26,7 @@
     { href: '/libraries', title: 'Libraries', waits: proposed },
     { href: '/machines', title: 'Machines', waits: 0 },
     { href: '/tables', title: 'Tool tables', waits: 0 },
+    { href: '/jobs', title: 'Jobs', waits: 0 },
     { href: '/trail', title: 'Trail', waits: 0 }
   ]);
   const at = $derived(page.url.pathname);

@@ -1,6 +1,6 @@
 import { keepPreviousData, queryOptions } from '@tanstack/svelte-query';
 import { ALL } from '$lib/api/cache';
-import { api, ask, type StackBody, type ToolBody } from '$lib/api/client';
+import { api, ask, type Component, type StackBody, type ToolBody } from '$lib/api/client';
 
 export const componentsQuery = () =>
   queryOptions({
@@ -65,3 +65,11 @@ export const stackOffers = (toolId: number, socket: string | undefined) =>
       params: { path: { id: toolId }, query: { socket } }
     })
   );
+
+/** Whether a component of a kind with such a machine side may hold its tool at an angle. */
+export const turnChoiceQuery = (kind: Component['kind'], machineSide: string) =>
+  queryOptions({
+    queryKey: ['turn choice', kind, machineSide],
+    queryFn: () =>
+      ask(api.GET('/api/v1/components/turn-choice', { params: { query: { kind, machineSide } } }))
+  });

@@ -4,7 +4,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { watch } from 'runed';
   import { componentStacksQuery } from '$lib/stack/queries';
-  import { componentQuery } from '$lib/stack/queries';
+  import { componentQuery, turnChoiceQuery } from '$lib/stack/queries';
   import {
     componentBack,
     createComponent,
@@ -52,6 +52,7 @@
     properties: {}
   };
   let draft = $state<Component>(empty);
+  const turnChoice = createQuery(() => turnChoiceQuery(draft.kind, draft.machineSide));
   let findings = $state<Finding[]>([]);
   const may = $derived(who.may('EDIT'));
 
@@ -235,7 +236,7 @@
             { value: 'AGGREGATE', label: 'aggregate' }
           ]}
         />
-        {#if draft.kind === 'HOLDER' && draft.machineSide.startsWith('VD-')}
+        {#if draft.kind !== 'AGGREGATE' && turnChoice.data?.may}
           <span class="text-soft">Holds</span>
           <Choice
             label="Holds"

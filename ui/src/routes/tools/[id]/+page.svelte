@@ -25,7 +25,6 @@
   import ProposeDialog from '$lib/proposal/ProposeDialog.svelte';
   import { readProposal } from '$lib/proposal/queries';
   import TrustReasons from '$lib/trust/TrustReasons.svelte';
-  import { isHeld } from '$lib/stack/held';
   import Mounted from '$lib/turning/Mounted.svelte';
   import { failed } from '$lib/shell/toast';
   import { who } from '$lib/shell/session.svelte';
@@ -50,7 +49,7 @@
   const known = $derived(
     classes.data?.items.find((toolClass) => toolClass.id === sheet.data?.classId)
   );
-  const held = $derived(isHeld(sheet.data?.answer));
+  const held = $derived(Boolean(sheet.data?.answer.held && !sheet.data.answer.sketch));
   const turning = $derived(known?.process === 'turning');
   let draft = $state(new Draft());
   let base = $state(0);

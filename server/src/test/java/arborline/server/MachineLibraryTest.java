@@ -79,4 +79,36 @@ class MachineLibraryTest extends ServerTest {
                 Api.body("library", library))
             .status());
   }
+
+  private long pickedFrom() {
+    return lead.get("/api/v1/machines/%s/picked-from".formatted(machine)).number("library");
+  }
+
+  @Test
+  void toolsArePickedFromWhereSomethingForTheMachineIs() {
+    long inserts = library("Only inserts " + machine);
+    long mills = library("Mills " + machine);
+    for (int i = 0; i < 30; i++) {
+      lead.post(
+          "/api/v1/libraries/%d/tools".formatted(inserts),
+          Draft.of(
+              "MLI%d-%d".formatted(i, inserts),
+              "Insert",
+              "insert",
+              "IC=12.7 S=4.76 RE=0.8 EPSR=80"));
+    }
+    long mill =
+        lead.post("/api/v1/libraries/%d/tools".formatted(mills), Draft.mill("MLM-" + mills, "10"))
+            .number("toolId");
+    long picked = pickedFrom();
+    assertTrue(picked != inserts, "no insert goes into a mill");
+    lead.send(
+        "PUT",
+        "/api/v1/machines/%s/plan/3".formatted(machine),
+        Api.body("toolId", mill, "libraryId", mills));
+    assertEquals(mills, pickedFrom(), "most of its tools come from there");
+    choose("library", library);
+    assertEquals(library, pickedFrom());
+    assertEquals(404, lead.get("/api/v1/machines/NONE/picked-from").status());
+  }
 }

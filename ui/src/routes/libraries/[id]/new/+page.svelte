@@ -20,7 +20,6 @@
   import { failed } from '$lib/shell/toast';
   import { capital } from '$lib/shell/text';
   import HeldBy from '$lib/stack/HeldBy.svelte';
-  import { isHeld } from '$lib/stack/held';
   import Leaving from '$lib/shell/Leaving.svelte';
   import Loading from '$lib/shell/Loading.svelte';
 
@@ -72,11 +71,7 @@
 
   let saving = $state(false);
   /** While it is a sketch nobody knows yet what could hold it; an insert never is held so. */
-  const held = $derived(
-    draft.answer?.sketch
-      ? draft.answer.fields.some(({ symbol }) => symbol === 'H' || symbol === 'DMM')
-      : isHeld(draft.answer)
-  );
+  const held = $derived(draft.answer?.held ?? false);
   let holder = $state('');
   let overhang = $state<number | null>(null);
 

@@ -8,6 +8,8 @@
   import LoadResult from '$lib/machine/LoadResult.svelte';
   import { cache } from '$lib/api/cache';
   import { machineQuery, sortedQuery } from '$lib/machine/queries';
+  import { jobQuery, jobsQuery } from '$lib/job/queries';
+  import { wantedOf } from '$lib/job/wanted';
   import { sorts } from '$lib/machine/words';
   import type { Wanted } from '$lib/machine/wanted';
   import WantedTools from '$lib/machine/WantedTools.svelte';
@@ -25,6 +27,11 @@
   let searching = $state(false);
   let wrong = $state('');
   /** A storage whose tools are to be sorted, and by what. */
+  const job = Number(page.url.searchParams.get('job'));
+  const jobs = createQuery(() => jobsQuery(id));
+  const open = $derived(
+    (jobs.data?.items ?? []).filter(({ finished, tools }) => !finished && tools)
+  );
   const sort = page.url.searchParams.get('sort');
   const by = sorts.find((one) => one.by === page.url.searchParams.get('by'));
   /** What was found, and for which tools. */
@@ -57,7 +64,16 @@
     searching = false;
   }
 
+  /** Has the tools of a job be in besides. */
+  async function wantJob(job: number) {
+    const come = wantedOf(await cache.fetchQuery(jobQuery(job))).filter(
+      ({ toolId }) => !wanted.some((tool) => tool.toolId === toolId)
+    );
+    wanted = [...wanted, ...come];
+  }
+
   onMount(() => {
+    if (job) void wantJob(job);
     if (sort && by) void look(() => cache.fetchQuery(sortedQuery(id, sort, by.by)), []);
   });
 
@@ -95,6 +111,14 @@
       class="grid min-h-0 flex-1 gap-8 px-5 pb-4 max-lg:grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,460px)_minmax(0,1fr)]"
     >
       <div class="flex min-h-[320px] flex-col gap-3">
+        {#if open.length > 0}
+          <div class="flex flex-wrap items-center gap-2" aria-label="Tools of a job">
+            <span class="text-soft">All of job</span>
+            {#each open as { id, name } (id)}
+              <button class="button" onclick={() => void wantJob(id)}>{name}</button>
+            {/each}
+          </div>
+        {/if}
         <WantedTools machine={view} bind:wanted />
       </div>
       <div class="flex min-h-0 flex-col gap-4 overflow-auto">

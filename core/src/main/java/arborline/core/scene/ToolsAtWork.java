@@ -41,16 +41,18 @@ public final class ToolsAtWork {
    *
    * @param spindle whose work it cuts
    * @param along true where it points more along that spindle than across it
+   * @param turned degrees by which its block turned it; 0 where it stands straight in its station
    */
-  public record Pointing(String spindle, boolean along) {}
+  public record Pointing(String spindle, boolean along, double turned) {}
 
   /**
    * A tool at the work.
    *
    * @param mount how it stands there: which of the mounts of the scene, from 0 up
    * @param beside planned places of its turret that are next to it
+   * @param station clockwise, degrees, from the tool to its station; 0 where no block turned it
    */
-  public record AtWork(String place, int mount, List<String> beside) {}
+  public record AtWork(String place, int mount, List<String> beside, double station) {}
 
   /**
    * The tools that stand there for each place that may be chosen, and for {@link #NONE}.
@@ -104,10 +106,20 @@ public final class ToolsAtWork {
       if (mount.storage().equals(storage.id())
           && mount.spindle().equals(pointing.spindle())
           && mount.along() == pointing.along()) {
-        return Optional.of(new AtWork(place, number, beside(storage, place)));
+        return Optional.of(
+            new AtWork(place, number, beside(storage, place), station(mount, pointing.turned())));
       }
     }
     return Optional.empty();
+  }
+
+  /** A station faces the work as it does, however a block turned its tool: the tool tells where. */
+  private static double station(Mount mount, double turned) {
+    if (turned == 0) {
+      return 0;
+    }
+    double between = (mount.faces() - mount.angle() + 540) % 360 - 180;
+    return between == 0 ? turned : between;
   }
 
   /** Only a turret brings its neighbours to the work with it. */

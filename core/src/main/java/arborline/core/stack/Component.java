@@ -165,8 +165,12 @@ public record Component(
     return findings;
   }
 
-  /** Aggregates turn the axis, and holders for turrets can, such as one for a shank across. */
   private boolean mayTurn() {
+    return mayTurn(kind, machineSide);
+  }
+
+  /** Aggregates turn the axis, and holders for turrets can, such as one for a shank across. */
+  public static boolean mayTurn(Kind kind, String machineSide) {
     return kind == Kind.AGGREGATE || kind == Kind.HOLDER && machineSide.startsWith(TURRET);
   }
 

@@ -26,11 +26,11 @@ class ToolsAtWorkTest {
 
   private static Map<String, List<AtWork>> all() {
     Map<String, Pointing> planned = new LinkedHashMap<>();
-    planned.put("1", new Pointing("main", false));
-    planned.put("4", new Pointing("sub", true));
-    planned.put("L1", new Pointing("main", false));
-    planned.put("L2", new Pointing("sub", false));
-    planned.put("L12", new Pointing("main", false));
+    planned.put("1", new Pointing("main", false, 0));
+    planned.put("4", new Pointing("sub", true, 0));
+    planned.put("L1", new Pointing("main", false, 0));
+    planned.put("L2", new Pointing("sub", false, 0));
+    planned.put("L12", new Pointing("main", false, 0));
     return ToolsAtWork.byChosen(MACHINE, SCENE, planned);
   }
 
@@ -67,5 +67,20 @@ class ToolsAtWorkTest {
             .findFirst()
             .orElseThrow();
     assertEquals(List.of(), upper.beside());
+  }
+
+  /** L1 looks across the work of the main spindle; a block holds the tool along it. */
+  @Test
+  void theStationOfATurnedToolFacesTheWorkAsItDoes() {
+    Map<String, List<AtWork>> all =
+        ToolsAtWork.byChosen(MACHINE, SCENE, Map.of("L1", new Pointing("main", true, 90)));
+    AtWork turned = all.get("L1").getFirst();
+    assertEquals(90, Math.abs(turned.station()));
+    assertEquals(0, (mount(turned).angle() + turned.station() - mount(turned).faces()) % 360);
+  }
+
+  @Test
+  void aToolThatNoBlockTurnedStandsStraightInItsStation() {
+    all().get("L1").forEach(at -> assertEquals(0, at.station()));
   }
 }

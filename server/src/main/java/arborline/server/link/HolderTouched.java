@@ -60,6 +60,16 @@ class HolderTouched implements TouchedSubject {
             """,
             "p.tool_id"),
         new Touching(
+            TouchedEnd.JOB,
+            "{calls|call} such a tool",
+            """
+            from job_tool c join job j on j.id = c.job_id
+            where j.finished_at is null and j.deleted_at is null and exists (select 1 from stack s
+              join stack_part sp on sp.stack_id = s.id
+              where s.tool_id = c.tool_id and sp.component_id = :id)\
+            """,
+            "c.tool_id"),
+        new Touching(
             TouchedEnd.LIBRARY,
             "{has|have} such a tool",
             """

@@ -60,6 +60,13 @@ class LibraryTouched implements TouchedSubject {
             where l.put_away_at is null and l.id not in (:hidden)\
             """),
         new Touching(
+            TouchedEnd.JOB,
+            "{takes|take} tools from it",
+            """
+            from job_tool c join job j on j.id = c.job_id
+            where c.library_id = :id and j.finished_at is null and j.deleted_at is null\
+            """),
+        new Touching(
             TouchedEnd.OUTLET, "{writes|write} it", "from outlet o where o.library_id = :id"));
   }
 }

@@ -11,5 +11,6 @@ public enum LinkKind {
   OUTLET,
   STACK,
   HOLDER,
-  TOOL
+  TOOL,
+  JOB
 }

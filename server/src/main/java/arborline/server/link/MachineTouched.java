@@ -36,6 +36,13 @@ class MachineTouched implements TouchedSubject {
             "from plan_place p join tool t on t.id = p.tool_id where p.machine_id = :id",
             "p.tool_id"),
         new Touching(
+            TouchedEnd.JOB,
+            "{runs|run} on it",
+            """
+            from job j
+            where j.machine_id = :id and j.finished_at is null and j.deleted_at is null\
+            """),
+        new Touching(
             TouchedEnd.LIBRARY,
             "{is|are} picked from for it",
             """

@@ -35,6 +35,13 @@ class PostTouched implements TouchedSubject {
             where p.id = :id and m.retired_at is null\
             """),
         new Touching(
+            TouchedEnd.JOB,
+            "{runs|run} on a machine that works with it",
+            """
+            from machine_post mp join job j on j.machine_id = mp.machine_id
+            where mp.post_id = :id and j.finished_at is null and j.deleted_at is null\
+            """),
+        new Touching(
             TouchedEnd.DEFAULTS,
             "{comes with it, or is|come with it, or are} replaced at a machine",
             """

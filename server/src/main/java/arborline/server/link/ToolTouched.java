@@ -54,6 +54,13 @@ class ToolTouched implements TouchedSubject {
             where e.tool_id = :id and p.deleted_at is null and p.library_id not in (:hidden)\
             """),
         new Touching(
+            TouchedEnd.JOB_NUMBER,
+            "{calls|call} it",
+            """
+            from job_tool c join job j on j.id = c.job_id
+            where c.tool_id = :id and j.finished_at is null and j.deleted_at is null\
+            """),
+        new Touching(
             TouchedEnd.OUTLET,
             "{writes|write} a library that has it",
             """

@@ -26,6 +26,8 @@ enum TouchedEnd {
   TOOL_IN_PLACE(
       LinkKind.TOOL, "t.id", "concat(t.code, ', place ', p.place)", "concat('/tools/', t.id)"),
   POST(LinkKind.POST, "p.id", "p.name", "concat('/posts/', p.id)"),
+  JOB(LinkKind.JOB, "j.id", "j.name", "concat('/jobs/', j.id)"),
+  JOB_NUMBER(LinkKind.JOB, "j.id", "concat(j.name, ', T', c.tool_no)", "concat('/jobs/', j.id)"),
   OUTLET(LinkKind.OUTLET, "o.id", "o.name", "'/outlets'"),
   DEFAULTS(LinkKind.DEFAULTS, "d.name", "d.name", "concat('/posts/', :id)");
 

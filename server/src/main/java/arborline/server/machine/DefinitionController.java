@@ -3,6 +3,7 @@ package arborline.server.machine;
 import arborline.core.machine.Machine;
 import arborline.core.machine.MachineKinds;
 import arborline.server.account.MayEdit;
+import arborline.server.machine.MachineDefining.Allowed;
 import arborline.server.machine.MachineDefining.DefinitionChange;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
@@ -88,17 +89,23 @@ class DefinitionController {
         .body(MachineFile.of(machine));
   }
 
+  /**
+   * Changes a definition; what others changed since is joined field by field.
+   *
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
   @PutMapping("/{id}/definition")
   @MayEdit
   DefinitionChange change(
       @PathVariable String id,
       @RequestParam(defaultValue = "false") boolean preview,
+      @RequestParam(defaultValue = "false") boolean changeJobs,
       @RequestBody DefinitionOrder order) {
     return defining.change(
         id,
         given("base", order.base()),
         given("wanted", order.wanted()),
-        Boolean.TRUE.equals(order.letFall()),
+        new Allowed(Boolean.TRUE.equals(order.letFall()), changeJobs),
         preview);
   }
 

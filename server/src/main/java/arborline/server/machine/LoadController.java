@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -113,10 +114,17 @@ class LoadController {
     planning.stop();
   }
 
-  /** Has the plan of the machine be the load that was found. */
+  /**
+   * Has the plan of the machine be the load that was found.
+   *
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
   @PutMapping
   @MayLoad
-  LoadDone take(@PathVariable String id, @RequestBody TakenLoad load) {
+  LoadDone take(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "false") boolean changeJobs,
+      @RequestBody TakenLoad load) {
     if (load.placement() == null || load.stamp() == null) {
       throw Refusal.badRequest("placement and stamp are missing: plan the load first");
     }
@@ -132,6 +140,6 @@ class LoadController {
             "placement: %s is named twice; a place holds one tool".formatted(place.place()));
       }
     }
-    return new LoadDone(plans.rearrange(id, wanted, load.stamp()));
+    return new LoadDone(plans.rearrange(id, wanted, load.stamp(), changeJobs));
   }
 }

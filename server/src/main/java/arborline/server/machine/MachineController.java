@@ -19,6 +19,7 @@ import arborline.core.tool.Silhouettes;
 import arborline.core.tool.outline.Outline;
 import arborline.server.account.MayEdit;
 import arborline.server.account.MayLoad;
+import arborline.server.machine.JobKeeping.JobCall;
 import arborline.server.right.LibraryGuard;
 import arborline.server.right.ToolGuard;
 import arborline.server.stack.Assemblies.AssembledTool;
@@ -64,7 +65,9 @@ class MachineController {
   private final Nominals nominals;
   private final MachineLibraries libraries;
   private final Suits suits;
-  private final Uses uses;
+  private final PickFrom pickFrom;
+  private final UseHeads uses;
+  private final JobKeeping jobs;
   private final PlaceKeeping keeping;
   private final OwnPlaces own;
   private final LibraryGuard seeing;
@@ -80,7 +83,9 @@ class MachineController {
       Nominals nominals,
       MachineLibraries libraries,
       Suits suits,
-      Uses uses,
+      PickFrom pickFrom,
+      UseHeads uses,
+      JobKeeping jobs,
       PlaceKeeping keeping,
       OwnPlaces own,
       LibraryGuard seeing,
@@ -90,7 +95,9 @@ class MachineController {
     this.own = own;
     this.keeping = keeping;
     this.uses = uses;
+    this.jobs = jobs;
     this.suits = suits;
+    this.pickFrom = pickFrom;
     this.libraries = libraries;
     this.machines = machines;
     this.plans = plans;
@@ -127,6 +134,7 @@ class MachineController {
    * @param libraryNumber that it has in its library; null where it stands in none, and where that
    *     is no number for this machine
    * @param seen true where whoever asks sees the sheet of the tool
+   * @param jobs that are open and call it as it is planned
    */
   record PlaceView(
       String place,
@@ -146,9 +154,10 @@ class MachineController {
       @Nullable Outline outline,
       @Nullable TurnedOutline turned,
       @Nullable Assembly assembly,
-      Uses.@Nullable UseHead use,
+      UseHeads.@Nullable UseHead use,
       @Nullable Integer libraryNumber,
-      boolean seen) {}
+      boolean seen,
+      List<JobCall> jobs) {}
 
   /**
    * A machine with its load plan.
@@ -214,8 +223,9 @@ class MachineController {
     Map<Long, Tools.Held> known = plans.tools(plan.values());
     Map<String, Nominal> nominal = nominals.of(machine, PickedTools.tools(known));
     Map<String, AssembledTool> assembled = fit.assembled(machine, plan.values(), known);
-    Map<String, Uses.UseHead> heads =
-        uses.heads(machine, plan, PickedTools.tools(known), assembled);
+    Map<String, UseHeads.UseHead> heads =
+        uses.of(machine, plan, PickedTools.tools(known), assembled);
+    Map<String, List<JobCall>> calls = jobs.calls(id, plan);
     Set<Long> hidden = seeing.hidden();
     Set<Long> unseen = seeingTools.unseen(known.keySet());
     List<PlaceView> views =
@@ -229,6 +239,7 @@ class MachineController {
                     known.get(planned.toolId()),
                     assembled.get(planned.place()),
                     heads.get(planned.place()),
+                    calls.get(planned.place()),
                     nominal.getOrDefault(planned.entry().key(), Nominal.UNKNOWN)))
             .toList();
     Map<String, Double> lengths = new HashMap<>();
@@ -251,12 +262,24 @@ class MachineController {
         stated.of(id),
         libraries.of(id).orElse(null),
         scene.orElse(null),
-        scene.map(one -> ToolsAtWork.byChosen(machine, one, pointing(heads))).orElse(Map.of()));
+        scene
+            .map(one -> ToolsAtWork.byChosen(machine, one, pointing(heads, assembled)))
+            .orElse(Map.of()));
   }
 
-  private static Map<String, Pointing> pointing(Map<String, Uses.UseHead> heads) {
+  private static Map<String, Pointing> pointing(
+      Map<String, UseHeads.UseHead> heads, Map<String, AssembledTool> assembled) {
     Map<String, Pointing> pointing = new LinkedHashMap<>();
-    heads.forEach((place, use) -> pointing.put(place, new Pointing(use.spindle(), use.along())));
+    heads.forEach((place, use) ->
+        pointing.put(
+            place,
+            new Pointing(
+                use.spindle(),
+                use.along(),
+                Optional.ofNullable(assembled.get(place))
+                    .flatMap(AssembledTool::turned)
+                    .map(TurnedOutline::angle)
+                    .orElse(0.0))));
     return pointing;
   }
 
@@ -274,6 +297,18 @@ class MachineController {
     return new PlanDone(libraries.choose(id, choice.library(), choice.edition()), List.of());
   }
 
+  /**
+   * From which library tools for a machine are picked where nobody says another.
+   *
+   * @param library null where there is none
+   */
+  record PickedFrom(@Nullable Long library) {}
+
+  @GetMapping("/{id}/picked-from")
+  PickedFrom pickedFrom(@PathVariable String id) {
+    return new PickedFrom(pickFrom.of(id).orElse(null));
+  }
+
   private static PlaceView place(
       Machine machine,
       Plans.Planned planned,
@@ -281,7 +316,8 @@ class MachineController {
       boolean seen,
       Tools.Held known,
       @Nullable AssembledTool assembled,
-      Uses.@Nullable UseHead use,
+      UseHeads.@Nullable UseHead use,
+      List<JobCall> calls,
       Nominal nominal) {
     Optional<UsedIn> from = known.from().filter(one -> !hidden.contains(one.libraryId()));
     boolean told =
@@ -316,7 +352,8 @@ class MachineController {
         assembled == null ? null : assembled.assembly(),
         use,
         known.number().filter(own -> machine.numbering().question(own).isEmpty()).orElse(null),
-        seen);
+        seen,
+        calls);
   }
 
   private static @Nullable String size(Nominal nominal, TableField field) {
@@ -354,10 +391,19 @@ class MachineController {
     return fit.refusals(id, toolId, libraryId, from, another);
   }
 
+  /**
+   * Puts a tool into a place.
+   *
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
   @PutMapping("/{id}/plan/{place}")
   @MayLoad
-  PlanDone put(@PathVariable String id, @PathVariable String place, @RequestBody PlanOrder order) {
-    Plans.Put put = plans.put(id, place, order);
+  PlanDone put(
+      @PathVariable String id,
+      @PathVariable String place,
+      @RequestParam(defaultValue = "false") boolean changeJobs,
+      @RequestBody PlanOrder order) {
+    Plans.Put put = plans.put(id, place, order, changeJobs);
     return new PlanDone(put.undo(), put.questions());
   }
 
@@ -369,10 +415,18 @@ class MachineController {
    */
   record NumberOrder(@Nullable List<@Nullable String> places, int first, @Nullable Integer step) {}
 
+  /**
+   * Numbers planned tools anew.
+   *
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
   @PutMapping("/{id}/numbers")
   @MayLoad
-  PlanDone renumber(@PathVariable String id, @RequestBody NumberOrder order) {
-    return new PlanDone(numbers.renumber(id, sequence(order)), List.of());
+  PlanDone renumber(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "false") boolean changeJobs,
+      @RequestBody NumberOrder order) {
+    return new PlanDone(numbers.renumber(id, sequence(order), changeJobs), List.of());
   }
 
   /** The number that each place would have; nothing is changed. */
@@ -418,9 +472,17 @@ class MachineController {
     return new PlanDone(keeping.keep(id, place, Boolean.TRUE.equals(order.kept())), List.of());
   }
 
+  /**
+   * Takes a tool out of the plan.
+   *
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
   @DeleteMapping("/{id}/plan/{place}")
   @MayLoad
-  PlanDone clear(@PathVariable String id, @PathVariable String place) {
-    return new PlanDone(plans.clear(id, place), List.of());
+  PlanDone clear(
+      @PathVariable String id,
+      @PathVariable String place,
+      @RequestParam(defaultValue = "false") boolean changeJobs) {
+    return new PlanDone(plans.clear(id, place, changeJobs), List.of());
   }
 }

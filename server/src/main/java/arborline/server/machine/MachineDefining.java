@@ -33,6 +33,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
   private final PlanRepository places;
   private final PlanFit fit;
   private final PlaceRenaming renaming;
+  private final JobKeeping jobs;
   private final Trail trail;
   private final Live live;
   private final Json json;
@@ -44,6 +45,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
       PlanRepository places,
       PlanFit fit,
       PlaceRenaming renaming,
+      JobKeeping jobs,
       Trail trail,
       Live live,
       Json json,
@@ -53,6 +55,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
     this.places = places;
     this.fit = fit;
     this.renaming = renaming;
+    this.jobs = jobs;
     this.trail = trail;
     this.live = live;
     this.json = json;
@@ -103,6 +106,14 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
           machine, version, fallsOut, misfits, StorageView.all(machine, place -> 0), undo);
     }
   }
+
+  /**
+   * What may come of a change of a definition.
+   *
+   * @param letFall true where tools may leave the load plan whose places go away
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
+  record Allowed(boolean letFall, boolean changeJobs) {}
 
   /** Fields that two people changed differently. */
   record DefinitionConflict(List<String> fields) {}
@@ -164,11 +175,11 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
    * Changes a definition; what others changed since is joined field by field.
    *
    * @param base the definition that somebody started from
-   * @param letFall true where tools may leave the load plan whose places go away
+   * @param allowed what may come of it
    * @param look true to see only what would come of it
    */
   @Transactional
-  DefinitionChange change(String id, Machine base, Machine wanted, boolean letFall, boolean look) {
+  DefinitionChange change(String id, Machine base, Machine wanted, Allowed allowed, boolean look) {
     Machines.Linked now = machines.lock(id);
     Machine joined = joined(now.machine(), base, wanted);
     if (!joined.id().equals(id)) {
@@ -188,7 +199,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
     if (look || before.equals(after)) {
       return DefinitionChange.of(joined, now.version(), fallsOut, misfits, null);
     }
-    if (!fallen.isEmpty() && !letFall) {
+    if (!fallen.isEmpty() && !allowed.letFall()) {
       throw Refusal.conflict(
           "%s would leave the load plan, since their places go away: %s"
               .formatted(
@@ -196,21 +207,24 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
                   String.join(", ", fallsOut.stream().map(FallsOut::code).toList())),
           fallsOut);
     }
+    JobKeeping.Served served = jobs.before(now.machine());
     places.deleteAll(fallen);
     MachineRow row = rows.findById(id).orElseThrow();
     write(row, joined, after);
     rows.flush();
     renaming.rename(joined, names);
+    String although = jobs.needSame(joined, served, allowed.changeJobs());
     long undo =
         record(
             joined,
-            "changed the definition of %s%s"
+            "changed the definition of %s%s%s"
                 .formatted(
                     joined.name(),
                     fallen.isEmpty()
                         ? ""
                         : "; %s left the load plan"
-                            .formatted(TrailRecord.count(fallen.size(), "tool"))),
+                            .formatted(TrailRecord.count(fallen.size(), "tool")),
+                    although),
             before,
             after,
             fallen.stream()
@@ -280,8 +294,10 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
       row.retiredAt = Instant.now(clock);
       rows.save(row);
     } else {
-      row.retiredAt = null;
       Machine before = json.read(defined.before(), Machine.class);
+      JobKeeping.Served served =
+          jobs.before(row.retiredAt == null ? machines.get(before.id()).machine() : before);
+      row.retiredAt = null;
       write(row, before, defined.before());
       rows.flush();
       if (defined.after() != null) {
@@ -289,6 +305,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
             before, PlaceNames.changed(json.read(defined.after(), Machine.class), before));
       }
       defined.fallen().forEach(fallen -> bringBack(defined.machine(), fallen));
+      jobs.needSame(before, served, false);
     }
     live.say("machine", defined.machine(), "definition");
   }

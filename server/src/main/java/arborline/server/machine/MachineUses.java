@@ -25,20 +25,20 @@ public class MachineUses {
 
   private final Machines machines;
   private final PlanRepository places;
-  private final Plans plans;
+  private final PlanNumbers numbers;
   private final UseStore store;
   private final Assemblies assemblies;
 
   MachineUses(
       Machines machines,
       PlanRepository places,
-      Plans plans,
+      PlanNumbers numbers,
       UseStore store,
       Assemblies assemblies) {
     this.assemblies = assemblies;
     this.machines = machines;
     this.places = places;
-    this.plans = plans;
+    this.numbers = numbers;
     this.store = store;
   }
 
@@ -114,7 +114,7 @@ public class MachineUses {
     ToolUse use =
         Optional.ofNullable(kept.get(UseStore.key(place.toolId, place.place)))
             .orElseGet(
-                () -> UsualUse.of(machine, placed, tool, plans.offset(place), Map.of(), block));
+                () -> UsualUse.of(machine, placed, tool, numbers.offset(place), Map.of(), block));
     return new UsedTool(
         use.offsets(),
         Optional.ofNullable(UseReader.of(machine, placed, tool, use, block).orientation()));

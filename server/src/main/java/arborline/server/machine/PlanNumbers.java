@@ -34,15 +34,23 @@ public class PlanNumbers {
   private final Machines machines;
   private final PlanRepository places;
   private final PlanFit fit;
+  private final JobKeeping jobs;
   private final Trail trail;
   private final Live live;
   private final Json json;
 
   PlanNumbers(
-      Machines machines, PlanRepository places, PlanFit fit, Trail trail, Live live, Json json) {
+      Machines machines,
+      PlanRepository places,
+      PlanFit fit,
+      JobKeeping jobs,
+      Trail trail,
+      Live live,
+      Json json) {
     this.machines = machines;
     this.places = places;
     this.fit = fit;
+    this.jobs = jobs;
     this.trail = trail;
     this.live = live;
     this.json = json;
@@ -63,8 +71,22 @@ public class PlanNumbers {
   }
 
   /** The number of a planned tool; 0 where it has none. */
+  static long number(TableEntry entry) {
+    return Long.parseLong(Optional.ofNullable(entry.get(TableField.NUMBER)).orElse("0"));
+  }
+
   long number(PlanPlace place) {
-    return Long.parseLong(Optional.ofNullable(text(place)).orElse("0"));
+    return number(entry(place));
+  }
+
+  /** The offset number that a planned tool has until somebody says otherwise: its number. */
+  static int offset(TableEntry entry) {
+    String number = entry.get(TableField.NUMBER);
+    return number == null ? 1 : Integer.parseInt(number);
+  }
+
+  int offset(PlanPlace place) {
+    return offset(entry(place));
   }
 
   /**
@@ -156,12 +178,14 @@ public class PlanNumbers {
   /**
    * Numbers planned tools anew. Sisters of one number stay sisters.
    *
+   * @param changeJobs true where the lead lets jobs be changed by it
    * @return the line of the trail that takes it back
    */
   @Transactional
-  public long renumber(String machineId, Sequence sequence) {
+  public long renumber(String machineId, Sequence sequence, boolean changeJobs) {
     Machine machine = machines.lock(machineId).machine();
     Map<String, Integer> wanted = wanted(machine, sequence);
+    JobKeeping.Served served = jobs.before(machine);
     List<PlaceBefore> before = new ArrayList<>();
     for (PlanPlace place : places.findByMachineId(machineId)) {
       Integer number = wanted.get(place.place);
@@ -177,12 +201,13 @@ public class PlanNumbers {
     if (before.isEmpty()) {
       throw Refusal.conflict("they have these numbers already");
     }
+    String although = jobs.needSame(machine, served, changeJobs);
     live.say("machine", machineId, "plan");
     return trail.record(
         TrailRecord.of(
                 "machine",
                 machineId,
-                "renumbered %s".formatted(TrailRecord.count(before.size(), "tool")))
+                "renumbered %s%s".formatted(TrailRecord.count(before.size(), "tool"), although))
             .undoneBy(PlanUndo.KIND, new Before(machineId, before)));
   }
 

@@ -23,13 +23,21 @@ class PlanUndo implements Undo<Plans.Before> {
   private final PlanRepository places;
   private final PlanFit fit;
   private final PickedTools picked;
+  private final JobKeeping jobs;
   private final Live live;
 
-  PlanUndo(Machines machines, PlanRepository places, PlanFit fit, PickedTools picked, Live live) {
+  PlanUndo(
+      Machines machines,
+      PlanRepository places,
+      PlanFit fit,
+      PickedTools picked,
+      JobKeeping jobs,
+      Live live) {
     this.machines = machines;
     this.places = places;
     this.fit = fit;
     this.picked = picked;
+    this.jobs = jobs;
     this.live = live;
   }
 
@@ -42,6 +50,7 @@ class PlanUndo implements Undo<Plans.Before> {
   public void takeBack(Plans.Before before) {
     Machine machine = machines.lock(before.machineId()).machine();
     before.places().forEach(place -> refuseChanged(machine, place));
+    JobKeeping.Served served = jobs.before(machine);
     for (Plans.PlaceBefore place : before.places()) {
       places.findByMachineIdAndPlace(machine.id(), place.place()).ifPresent(places::delete);
     }
@@ -51,6 +60,7 @@ class PlanUndo implements Undo<Plans.Before> {
         bringBack(machine, place);
       }
     }
+    jobs.needSame(machine, served, false);
     live.say("machine", machine.id(), "plan");
   }
 

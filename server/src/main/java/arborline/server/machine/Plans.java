@@ -48,6 +48,7 @@ public class Plans {
   private final PlannableTools plannable;
   private final PlanFit fit;
   private final PlanNumbers numbers;
+  private final JobKeeping jobs;
 
   Plans(
       Machines machines,
@@ -61,9 +62,11 @@ public class Plans {
       ToolGuard seeing,
       PlannableTools plannable,
       PlanFit fit,
-      PlanNumbers numbers) {
+      PlanNumbers numbers,
+      JobKeeping jobs) {
     this.fit = fit;
     this.numbers = numbers;
+    this.jobs = jobs;
     this.plannable = plannable;
     this.seeing = seeing;
     this.machines = machines;
@@ -132,19 +135,13 @@ public class Plans {
     return json.read(place.fields, TableEntry.class);
   }
 
-  /** The offset number that a planned tool has until somebody says otherwise: its number. */
-  int offset(TableEntry entry) {
-    String number = entry.get(TableField.NUMBER);
-    return number == null ? 1 : Integer.parseInt(number);
-  }
-
-  int offset(PlanPlace place) {
-    return offset(entry(place));
-  }
-
-  /** Puts a tool into a place, out of where it was; what was in the place leaves the plan. */
+  /**
+   * Puts a tool into a place, out of where it was; what was in the place leaves the plan.
+   *
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
   @Transactional
-  public Put put(String machineId, String place, PlanOrder order) {
+  public Put put(String machineId, String place, PlanOrder order, boolean changeJobs) {
     Machine machine = machines.lock(machineId).machine();
     List<PlanPlace> standing = fit.standing(machine, order.toolId());
     if (standing.isEmpty()) {
@@ -181,10 +178,12 @@ public class Plans {
     entry = entry(put);
     numbers.refuseSame(machine, then);
     Before before = before(machineId, place, old, occupant, order.toolId(), put.fields);
+    JobKeeping.Served served = jobs.before(machine);
     occupant.ifPresent(places::delete);
     old.ifPresent(places::delete);
     places.flush();
     places.save(put);
+    String changed = jobs.needSame(machine, served, changeJobs);
     live.say("machine", machineId, "plan");
     boolean stays = old.filter(former -> former.place.equals(place)).isPresent();
     long undo =
@@ -193,10 +192,12 @@ public class Plans {
                     "machine",
                     machineId,
                     stays
-                        ? "measured %s in %s: %s"
-                            .formatted(known.tool().code(), machine.words(place), sizes(entry))
-                        : "planned %s for %s%s"
-                            .formatted(known.tool().code(), machine.words(place), although))
+                        ? "measured %s in %s: %s%s"
+                            .formatted(
+                                known.tool().code(), machine.words(place), sizes(entry), changed)
+                        : "planned %s for %s%s%s"
+                            .formatted(
+                                known.tool().code(), machine.words(place), although, changed))
                 .undoneBy(PlanUndo.KIND, before));
     List<String> questions = new ArrayList<>(PickedTools.questions(known, named));
     questions.addAll(questions(machine, known, entry));
@@ -338,9 +339,10 @@ public class Plans {
    *
    * @param wanted the tool of each place and the library from which it is picked
    * @param stamp of the plan that it was made from
+   * @param changeJobs true where the lead lets jobs be changed by it
    */
   @Transactional
-  long rearrange(String machineId, Map<String, Picked> wanted, String stamp) {
+  long rearrange(String machineId, Map<String, Picked> wanted, String stamp, boolean changeJobs) {
     Machine machine = machines.lock(machineId).machine();
     List<PlanPlace> before = places.findByMachineId(machineId);
     LoadSituations.needStamp(
@@ -354,6 +356,7 @@ public class Plans {
     numbers.settle(
         machine, then, then.stream().filter(place -> change.from(place.place).isEmpty()).toList());
     numbers.refuseSame(machine, then);
+    JobKeeping.Served served = jobs.before(machine);
     places.deleteAll(before);
     places.flush();
     then.forEach(places::save);
@@ -363,9 +366,10 @@ public class Plans {
         fit.refuseMisfit(machine, place, change.from(place.place).isEmpty());
       }
     }
+    String although = jobs.needSame(machine, served, changeJobs);
     live.say("machine", machineId, "plan");
     return trail.record(
-        TrailRecord.of("machine", machineId, change.words())
+        TrailRecord.of("machine", machineId, change.words() + although)
             .undoneBy(PlanUndo.KIND, new Before(machineId, change.before(then))));
   }
 
@@ -386,9 +390,13 @@ public class Plans {
     return new PlanPlace(machine.id(), place, tool.toolId(), tool.libraryId(), json.text(entry));
   }
 
-  /** Takes a tool out of the plan. */
+  /**
+   * Takes a tool out of the plan.
+   *
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
   @Transactional
-  public long clear(String machineId, String place) {
+  public long clear(String machineId, String place, boolean changeJobs) {
     Machine machine = machines.lock(machineId).machine();
     PlanPlace old =
         places
@@ -398,13 +406,16 @@ public class Plans {
         new Before(
             machineId,
             List.of(new PlaceBefore(place, old.toolId, old.fields, old.libraryId, 0L, null)));
+    JobKeeping.Served served = jobs.before(machine);
     places.delete(old);
+    String although = jobs.needSame(machine, served, changeJobs);
     live.say("machine", machineId, "plan");
     return trail.record(
         TrailRecord.of(
                 "machine",
                 machineId,
-                "took %s out of the plan for %s".formatted(fit.code(old), machine.words(place)))
+                "took %s out of the plan for %s%s"
+                    .formatted(fit.code(old), machine.words(place), although))
             .undoneBy(PlanUndo.KIND, before));
   }
 

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** How a planned tool is used in its place. */
@@ -33,16 +34,32 @@ class UseController {
     return uses.look(id, place, order);
   }
 
+  /**
+   * Has a tool be used so.
+   *
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
   @PutMapping
   @MayLoad
-  UseView choose(@PathVariable String id, @PathVariable String place, @RequestBody UseOrder order) {
-    return uses.choose(id, place, order);
+  UseView choose(
+      @PathVariable String id,
+      @PathVariable String place,
+      @RequestParam(defaultValue = "false") boolean changeJobs,
+      @RequestBody UseOrder order) {
+    return uses.choose(id, place, order, changeJobs);
   }
 
-  /** Back to the usual use. */
+  /**
+   * Back to the usual use.
+   *
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
   @DeleteMapping
   @MayLoad
-  UseView reset(@PathVariable String id, @PathVariable String place) {
-    return uses.reset(id, place);
+  UseView reset(
+      @PathVariable String id,
+      @PathVariable String place,
+      @RequestParam(defaultValue = "false") boolean changeJobs) {
+    return uses.reset(id, place, changeJobs);
   }
 }

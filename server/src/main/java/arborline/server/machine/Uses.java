@@ -1,7 +1,6 @@
 package arborline.server.machine;
 
 import arborline.core.finding.Finding;
-import arborline.core.finding.Severity;
 import arborline.core.machine.Loaded;
 import arborline.core.machine.Machine;
 import arborline.core.machine.Machine.Placed;
@@ -17,7 +16,6 @@ import arborline.core.use.UseReading;
 import arborline.core.use.UsualUse;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
-import arborline.server.stack.Assemblies.AssembledTool;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.tool.Tools.Held;
@@ -27,7 +25,6 @@ import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -43,37 +40,38 @@ class Uses implements Undo<Uses.Chosen> {
   private static final UndoKind<Chosen> KIND =
       new UndoKind<>("plan.use", 1, Chosen.class, Permission.LOAD);
 
-  private static final BigDecimal HALFWAY = new BigDecimal("45");
-
   private final Machines machines;
-  private final Plans plans;
+  private final PlanNumbers numbers;
   private final PlanFit fit;
   private final PlanRepository places;
   private final PickedTools picked;
   private final UseStore store;
-  private final PostOfMachine posts;
+  private final UseHeads heads;
+  private final JobKeeping jobs;
   private final Trail trail;
   private final Live live;
   private final Json json;
 
   Uses(
       Machines machines,
-      Plans plans,
+      PlanNumbers numbers,
       PlanFit fit,
       PlanRepository places,
       PickedTools picked,
       UseStore store,
-      PostOfMachine posts,
+      UseHeads heads,
+      JobKeeping jobs,
       Trail trail,
       Live live,
       Json json) {
     this.machines = machines;
-    this.plans = plans;
+    this.numbers = numbers;
     this.fit = fit;
     this.places = places;
     this.picked = picked;
     this.store = store;
-    this.posts = posts;
+    this.heads = heads;
+    this.jobs = jobs;
     this.trail = trail;
     this.live = live;
     this.json = json;
@@ -103,21 +101,6 @@ class Uses implements Undo<Uses.Chosen> {
       @Nullable Long undo) {}
 
   /**
-   * A use in short.
-   *
-   * @param spindle whose work it cuts; empty where the machine turns no work
-   * @param along true where the tool points more along that spindle than across it
-   * @param holds why it cannot be so, in sentences
-   */
-  record UseHead(
-      boolean driven,
-      String spindle,
-      boolean along,
-      @Nullable Integer orientation,
-      @Nullable String sense,
-      List<String> holds) {}
-
-  /**
    * @param block angle at which the block of its stack holds it
    */
   private record There(
@@ -135,54 +118,6 @@ class Uses implements Undo<Uses.Chosen> {
     Loaded loaded = fit.loaded(machine, placed.storage(), held);
     return new There(
         machine, placed, planned, held.tool(), BlockAngle.of(placed, loaded.assembly()));
-  }
-
-  /**
-   * Uses of a plan in short, by place.
-   *
-   * @param assembled tools in their holders, by place
-   */
-  @Transactional(readOnly = true)
-  Map<String, UseHead> heads(
-      Machine machine,
-      Map<String, Plans.Planned> plan,
-      Map<Long, Tool> tools,
-      Map<String, AssembledTool> assembled) {
-    Map<String, ToolUse> kept = store.all(machine.id());
-    Map<String, String> defaults = defaults(machine);
-    Map<String, UseHead> heads = new HashMap<>();
-    plan.forEach((place, planned) ->
-        machine
-            .placed(place)
-            .filter(placed -> tools.containsKey(planned.toolId()))
-            .ifPresent(placed -> {
-              Tool tool = tools.get(planned.toolId());
-              Optional<BigDecimal> block =
-                  BlockAngle.of(
-                      placed,
-                      Optional.ofNullable(assembled.get(place)).map(AssembledTool::assembly));
-              ToolUse use =
-                  Optional.ofNullable(kept.get(UseStore.key(planned.toolId(), place)))
-                      .orElseGet(() ->
-                          UsualUse.of(
-                              machine,
-                              placed,
-                              tool,
-                              plans.offset(planned.entry()),
-                              defaults,
-                              block));
-              UseReading reading = UseReader.of(machine, placed, tool, use, block);
-              heads.put(
-                  place,
-                  new UseHead(
-                      use.driven(),
-                      use.spindle(),
-                      use.angle().abs().compareTo(HALFWAY) < 0,
-                      reading.orientation(),
-                      reading.sense(),
-                      holds(reading).stream().map(Finding::message).toList()));
-            }));
-    return heads;
   }
 
   @Transactional(readOnly = true)
@@ -203,13 +138,9 @@ class Uses implements Undo<Uses.Chosen> {
         there.machine(),
         there.placed(),
         there.tool(),
-        plans.offset(there.planned()),
-        defaults(there.machine()),
+        numbers.offset(there.planned()),
+        heads.defaults(there.machine()),
         there.block());
-  }
-
-  private Map<String, String> defaults(Machine machine) {
-    return posts.of(machine.id()).map(PostOfMachine.Brought::defaults).orElse(Map.of());
   }
 
   private UseView view(There there, ToolUse use, boolean usual, @Nullable Long undo) {
@@ -250,7 +181,7 @@ class Uses implements Undo<Uses.Chosen> {
       List<Integer> theirs =
           Optional.ofNullable(kept.get(UseStore.key(other.toolId, other.place)))
               .map(ToolUse::offsets)
-              .orElseGet(() -> List.of(plans.offset(other)));
+              .orElseGet(() -> List.of(numbers.offset(other)));
       use.offsets().stream()
           .filter(number -> !together(there, other) && theirs.contains(number))
           .findFirst()
@@ -263,12 +194,12 @@ class Uses implements Undo<Uses.Chosen> {
                               number, fit.code(other), there.machine().words(other.place)))));
     }
     boolean bound = !there.machine().habits().dialect().isEmpty();
-    if (bound && !use.offsets().equals(List.of(plans.offset(there.planned())))) {
+    if (bound && !use.offsets().equals(List.of(numbers.offset(there.planned())))) {
       findings.add(
           Finding.hold(
               "use-offset-bound",
               "the control of %s keeps the offsets of a tool under its number, %d"
-                  .formatted(there.machine().name(), plans.offset(there.planned()))));
+                  .formatted(there.machine().name(), numbers.offset(there.planned()))));
     }
     return findings;
   }
@@ -279,12 +210,6 @@ class Uses implements Undo<Uses.Chosen> {
         || there.machine().numbering().sisters() && other.toolId == there.planned().toolId;
   }
 
-  private static List<Finding> holds(UseReading reading) {
-    return reading.findings().stream()
-        .filter(finding -> finding.severity() == Severity.HOLD)
-        .toList();
-  }
-
   /** What a use would come to. */
   @Transactional(readOnly = true)
   UseView look(String machineId, String place, UseOrder order) {
@@ -292,40 +217,50 @@ class Uses implements Undo<Uses.Chosen> {
     return view(there, order.on(kept(there).orElseGet(() -> usual(there))), false, null);
   }
 
-  /** Has a tool be used so. */
+  /**
+   * Has a tool be used so.
+   *
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
   @Transactional
-  UseView choose(String machineId, String place, UseOrder order) {
+  UseView choose(String machineId, String place, UseOrder order, boolean changeJobs) {
     There there = there(machines.lock(machineId).machine(), place);
     ToolUse use = order.on(kept(there).orElseGet(() -> usual(there)));
     UseView view = view(there, use, false, null);
-    List<Finding> holds = holds(view.reading());
+    List<Finding> holds = UseHeads.holds(view.reading());
     if (!holds.isEmpty()) {
       throw Refusal.conflict(
           "%s cannot be used so: %s".formatted(there.tool().code(), holds.getFirst().message()),
           holds);
     }
-    return view(there, use, false, keep(there, json.text(use)));
+    return view(there, use, false, keep(there, json.text(use), changeJobs));
   }
 
-  /** Has a tool be used as it usually is. */
+  /**
+   * Has a tool be used as it usually is.
+   *
+   * @param changeJobs true where the lead lets jobs be changed by it
+   */
   @Transactional
-  UseView reset(String machineId, String place) {
+  UseView reset(String machineId, String place, boolean changeJobs) {
     There there = there(machines.lock(machineId).machine(), place);
-    return view(there, usual(there), true, keep(there, null));
+    return view(there, usual(there), true, keep(there, null, changeJobs));
   }
 
-  private long keep(There there, @Nullable String after) {
+  private long keep(There there, @Nullable String after, boolean changeJobs) {
     PlanPlace planned = there.planned();
     String machine = there.machine().id();
     String before = store.written(machine, planned.toolId, planned.place).orElse(null);
+    JobKeeping.Served served = jobs.before(there.machine());
     store.write(machine, planned.toolId, planned.place, after);
+    String although = jobs.needSame(there.machine(), served, changeJobs);
     live.say("machine", machine, "plan");
     return trail.record(
         TrailRecord.of(
                 "machine",
                 machine,
-                "chose how %s is used in %s"
-                    .formatted(there.tool().code(), there.machine().words(planned.place)))
+                "chose how %s is used in %s%s"
+                    .formatted(there.tool().code(), there.machine().words(planned.place), although))
             .undoneBy(KIND, new Chosen(machine, planned.place, planned.toolId, before, after)));
   }
 
@@ -348,7 +283,9 @@ class Uses implements Undo<Uses.Chosen> {
           "%s was planned anew since; take that back first"
               .formatted(machine.words(chosen.place())));
     }
+    JobKeeping.Served served = jobs.before(machine);
     store.write(chosen.machine(), chosen.toolId(), chosen.place(), chosen.before());
+    jobs.needSame(machine, served, false);
     live.say("machine", chosen.machine(), "plan");
   }
 }

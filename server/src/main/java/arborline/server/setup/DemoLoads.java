@@ -51,7 +51,8 @@ class DemoLoads {
       if (load.first() != null) {
         numbers.renumber(
             load.machine(),
-            new PlanNumbers.Sequence(List.copyOf(load.places().keySet()), load.first(), 1));
+            new PlanNumbers.Sequence(List.copyOf(load.places().keySet()), load.first(), 1),
+            false);
       }
     }
   }
@@ -68,6 +69,9 @@ class DemoLoads {
             .query(Long.class)
             .single();
     plans.put(
-        load.machine(), place, new PlanOrder(tool, libraryId, null, another, null, null, true));
+        load.machine(),
+        place,
+        new PlanOrder(tool, libraryId, null, another, null, null, true),
+        false);
   }
 }

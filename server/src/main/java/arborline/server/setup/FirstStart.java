@@ -50,6 +50,7 @@ class FirstStart implements ApplicationRunner {
   private final DemoPosts posts;
   private final DemoStacks stacks;
   private final DemoLoads loads;
+  private final DemoJobs jobs;
 
   FirstStart(
       JdbcClient jdbc,
@@ -69,9 +70,11 @@ class FirstStart implements ApplicationRunner {
       DemoOutlets outlets,
       DemoPosts posts,
       DemoStacks stacks,
-      DemoLoads loads) {
+      DemoLoads loads,
+      DemoJobs jobs) {
     this.stacks = stacks;
     this.loads = loads;
+    this.jobs = jobs;
     this.posts = posts;
     this.outlets = outlets;
     this.derived = derived;
@@ -118,6 +121,7 @@ class FirstStart implements ApplicationRunner {
       posts.make(Path.of(demo, "posts.json"));
       stacks.make(Path.of(demo, "stacks.json"));
       loads.make(Path.of(demo, "loads.json"));
+      jobs.make(Path.of(demo, "jobs.json"));
     }
   }
 

@@ -89,6 +89,15 @@ class StackController {
     return components.retire(id, retired);
   }
 
+  /** Whether a component may hold its tool at an angle. */
+  record TurnChoice(boolean may) {}
+
+  /** Whether a component of a kind with such a machine side may hold its tool at an angle. */
+  @GetMapping("/components/turn-choice")
+  TurnChoice turnChoice(@RequestParam Component.Kind kind, @RequestParam String machineSide) {
+    return new TurnChoice(Component.mayTurn(kind, machineSide));
+  }
+
   /**
    * A spindle or turret that a stack can be built for.
    *

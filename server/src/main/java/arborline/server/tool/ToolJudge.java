@@ -14,6 +14,7 @@ import arborline.core.quantity.Unit;
 import arborline.core.tool.ClassSheet;
 import arborline.core.tool.Completed;
 import arborline.core.tool.RuleBook;
+import arborline.core.tool.Shanks;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
@@ -69,6 +70,7 @@ public final class ToolJudge {
    *
    * @param implied what follows from the values and was not written down, by symbol
    * @param foreign symbols with a value that the class does not ask for
+   * @param held true for what is put into a holder
    * @param sketch true where no size is given yet and the outline is that of an example
    * @param outline null where the class is not known
    * @param usualName what it is called where nobody gives a name
@@ -80,6 +82,7 @@ public final class ToolJudge {
       List<String> foreign,
       String usualName,
       List<Finding> findings,
+      boolean held,
       boolean sketch,
       @Nullable Outline outline) {}
 
@@ -95,6 +98,7 @@ public final class ToolJudge {
         foreign(tool),
         UsualName.of(tool),
         inspected.findings(),
+        Shanks.held(tool, drawn),
         drawn.isEmpty(),
         drawn.or(() -> example(tool)).orElse(null));
   }

@@ -1,0 +1,2 @@
+/** Jobs: which tools their programs call, and what must not change under them. */
+package arborline.core.job;

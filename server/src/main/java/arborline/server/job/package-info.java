@@ -1,0 +1,2 @@
+/** Jobs of the shop: where they run and which tools their programs call. */
+package arborline.server.job;

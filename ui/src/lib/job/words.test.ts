@@ -1,0 +1,16 @@
+import { describe, expect, it } from 'vitest';
+import type { JobHead } from '$lib/api/client';
+import { servedInWords } from './words';
+
+const job = (tools: number, missing: number, machineName: string | null = 'M1 Heron') =>
+  servedInWords({ tools, missing, machineName } as JobHead);
+
+describe('how far the load serves a job', () => {
+  it('is said in words', () => {
+    expect(job(4, 0)).toBe('all in the load');
+    expect(job(4, 1)).toBe('1 tool not in the load');
+    expect(job(4, 4)).toBe('none in the load');
+    expect(job(0, 0)).toBe('calls no tool yet');
+    expect(job(4, 4, null)).toBe('its machine was retired');
+  });
+});

@@ -1,0 +1,10 @@
+import type { JobHead } from '$lib/api/client';
+import { count } from '$lib/shell/text';
+
+/** How far the load of the machine serves a job. */
+export function servedInWords({ tools, missing, machineName }: JobHead): string {
+  if (machineName == null) return 'its machine was retired';
+  if (tools === 0) return 'calls no tool yet';
+  if (missing === 0) return 'all in the load';
+  return missing === tools ? 'none in the load' : `${count(missing, 'tool')} not in the load`;
+}
