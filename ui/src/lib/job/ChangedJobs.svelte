@@ -15,7 +15,7 @@
     <ul>
       {#each jobs as { job, name, why } (job)}
         <li class="py-0.5">
-          <a class="font-semibold hover:text-working" href="/jobs/{job}">{name}</a>
+          <a class="font-semibold underline hover:text-working" href="/jobs/{job}">{name}</a>
           {why}.
         </li>
       {/each}

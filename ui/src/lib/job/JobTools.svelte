@@ -41,11 +41,11 @@
   <table class="rows w-full">
     <thead>
       <tr>
-        <th class="w-24">Number</th>
+        <th class="w-px">Number</th>
         <th>Tool</th>
-        <th class="max-md:hidden"><span class="sr-only">Drawing</span></th>
-        <th class="max-md:hidden">From</th>
+        <th class="max-xl:hidden"><span class="sr-only">Drawing</span></th>
         <th>In the load</th>
+        <th class="max-xl:hidden">From</th>
         {#if may}<th><span class="sr-only">Take out</span></th>{/if}
       </tr>
     </thead>
@@ -68,21 +68,26 @@
             {:else}
               <span class="code" title="Its sheet is in a private library">{tool.code}</span>
             {/if}
-            <span class="block max-w-64 truncate text-[13px] text-soft" title={tool.name}
+            <span class="block max-w-64 text-[13px] whitespace-normal text-soft" title={tool.name}
               >{tool.name}</span
             >
           </td>
-          <td class="max-md:hidden"
+          <td class="max-xl:hidden"
             ><Silhouette outline={tool.outline} width={110} height={22} /></td
           >
-          <td class="max-md:hidden">
+          <td
+            class={[
+              'min-w-28 whitespace-normal',
+              !tool.found && !view.head.finished && 'text-query'
+            ]}
+          >
+            {#if !tool.found && !view.head.finished}<Mark kind="query" word="" />{/if}
+            {capital(tool.stands)}
+          </td>
+          <td class="max-xl:hidden">
             {#if tool.library}
               <a class="hover:text-working" href="/libraries/{tool.libraryId}">{tool.library}</a>
             {/if}
-          </td>
-          <td class={tool.found || view.head.finished ? '' : 'text-query'}>
-            {#if !tool.found && !view.head.finished}<Mark kind="query" word="" />{/if}
-            {capital(tool.stands)}
           </td>
           {#if may}
             <td class="text-right">

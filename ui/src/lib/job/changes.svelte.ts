@@ -30,9 +30,9 @@ export function changedJobs(error: unknown): JobChange[] {
  *
  * @throws Declined where the lead leaves it
  */
-export async function despiteJobs<T>(ask: (changeJobs: boolean) => Promise<T>): Promise<T> {
+export async function despiteJobs<T>(ask: (changeJobs?: true) => Promise<T>): Promise<T> {
   try {
-    return await ask(false);
+    return await ask();
   } catch (error) {
     const jobs = changedJobs(error);
     if (jobs.length === 0 || who.current.role !== 'lead') throw error;

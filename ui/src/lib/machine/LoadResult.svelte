@@ -1,12 +1,23 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import type { MachineView, PlannedLoad } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
   import { capital, count } from '$lib/shell/text';
   import StorageDrawing from './StorageDrawing.svelte';
   import { afterLoad, type Wanted } from './wanted';
 
-  let { machine, load, wanted }: { machine: MachineView; load: PlannedLoad; wanted: Wanted[] } =
-    $props();
+  let {
+    machine,
+    load,
+    wanted,
+    children
+  }: {
+    machine: MachineView;
+    load: PlannedLoad;
+    wanted: Wanted[];
+    /** What can be done with moves. */
+    children: Snippet;
+  } = $props();
 
   const after = $derived(afterLoad(machine, load, wanted));
 </script>
@@ -32,11 +43,14 @@
     </div>
   {/if}
   {#if load.moves.length > 0}
-    <h2>
-      {count(load.moves.length, 'move')}{load.optimal
-        ? ', fewer is impossible'
-        : `, fewer than ${load.leastMoves} is impossible`}
-    </h2>
+    <div class="flex flex-wrap items-center gap-3">
+      <h2>
+        {count(load.moves.length, 'move')}{load.optimal
+          ? ', fewer is impossible'
+          : `, fewer than ${load.leastMoves} is impossible`}
+      </h2>
+      {@render children()}
+    </div>
     <ol class="list-decimal pl-6 text-[13px] sm:columns-2">
       {#each load.moves as move, index (index)}
         <li class="break-inside-avoid"><span class="code">{move.code}</span> {move.words}</li>

@@ -33,3 +33,8 @@
     >{offered.length > 1 && may ? 'its defaults' : chosen.post.name}</a
   >
 {/if}
+{#if posts.data && offered.length === 0 && may}
+  <a class="text-working hover:underline" href="/posts/new?machine={machine}"
+    >Set up a post for it</a
+  >
+{/if}

@@ -99,7 +99,7 @@
       <p class="text-soft">
         Called by
         {#each planned.jobs as { job, name, number }, index (index)}{index > 0 ? ', ' : ''}<a
-            class="text-ink hover:text-working"
+            class="text-ink underline hover:text-working"
             href="/jobs/{job}">{name}</a
           >
           as T{number}{/each}

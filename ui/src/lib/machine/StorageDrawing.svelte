@@ -13,6 +13,7 @@
     refusals = {},
     marks = {},
     zoom = 1,
+    whole = false,
     onchoose,
     ondropped
   }: {
@@ -24,6 +25,8 @@
     /** Places that are out of step. */
     marks?: Record<string, string>;
     zoom?: number;
+    /** Drawn in the room there is, however small that makes it. */
+    whole?: boolean;
     onchoose?: (place: string) => void;
     ondropped?: (place: string, data: string) => void;
   } = $props();
@@ -67,7 +70,7 @@
     role="group"
     aria-label="{capital(storage.word)} of {machine.machine.name}"
     style:width={circle ? `${CIRCLE_WIDTH * zoom}px` : `${100 * zoom}%`}
-    style:min-width={circle ? undefined : `${layout.width * ROW_SCALE * zoom}px`}
+    style:min-width={circle || whole ? undefined : `${layout.width * ROW_SCALE * zoom}px`}
     style:max-width={circle && zoom === 1 ? '100%' : `${layout.width * 1.2 * zoom}px`}
     style:aspect-ratio="{layout.width} / {layout.height}"
   >

@@ -193,7 +193,14 @@ export const takeLoad = (machine: string, { placement, stamp }: PlannedLoad) =>
         ask(
           api.PUT('/api/v1/machines/{id}/load', {
             params: { path: { id: machine }, query: { changeJobs } },
-            body: { placement, stamp }
+            body: {
+              placement: placement.map(({ place, toolId, libraryId }) => ({
+                place,
+                toolId,
+                libraryId
+              })),
+              stamp
+            }
           })
         )
       ),

@@ -22,11 +22,13 @@ export function afterLoad(
     ...wanted.map((tool) => [tool.toolId, tool] as const),
     ...view.plan.map((place) => [place.toolId, place] as const)
   ]);
-  const plan = load.placement.map(({ place, toolId, code }) => ({
+  const plan = load.placement.map(({ place, toolId, code, outline }) => ({
     ...known.get(toolId),
     place,
     toolId,
-    code
+    code,
+    outline,
+    turned: undefined
   })) as PlaceView[];
   const changed: Record<string, string> = {};
   for (const { place, toolId } of plan) {

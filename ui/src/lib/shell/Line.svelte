@@ -70,7 +70,7 @@
         href={stop.href}
         aria-current={current ? 'page' : undefined}
         class={[
-          'relative whitespace-nowrap bg-paper px-2 py-1 max-md:px-1.5 max-md:py-2.5',
+          'relative whitespace-nowrap bg-paper px-2 py-1 max-md:px-1 max-md:py-2.5 max-md:text-[14px]',
           current ? 'font-semibold text-working' : 'text-ink hover:text-working'
         ]}
       >

@@ -34,27 +34,33 @@
       <table class="rows mt-3 w-full">
         <thead>
           <tr>
-            <th>Job</th><th>Part</th><th>Machine</th><th class="number">Tools</th><th>Load</th>
-            <th>State</th>
+            <th>Job</th>
+            <th>Machine</th>
+            <th class="number max-md:hidden">Tools</th>
+            <th>Load</th>
           </tr>
         </thead>
         <tbody>
           {#each jobs.data.items as job (job.id)}
             <tr class={['hover:bg-faint', job.finished && 'text-soft']}>
-              <td>
+              <td class="whitespace-normal">
                 <a class="font-semibold hover:text-working" href="/jobs/{job.id}">{job.name}</a>
+                <span class="block text-[13px] text-soft">{job.part}</span>
               </td>
-              <td>{job.part}</td>
               <td>{job.machineName ?? job.machine}</td>
-              <td class="number">{job.tools}</td>
-              <td class={!job.finished && job.missing > 0 ? 'text-query' : ''}>
-                {job.finished ? '' : capital(servedInWords(job))}
+              <td class="number max-md:hidden">{job.tools}</td>
+              <td
+                class={[
+                  'whitespace-normal',
+                  !job.finished && (job.missing > 0 || job.machineName == null) && 'text-query'
+                ]}
+              >
+                {job.finished ? 'Finished' : capital(servedInWords(job))}
               </td>
-              <td>{job.finished ? 'finished' : 'open'}</td>
             </tr>
           {:else}
             <tr>
-              <td colspan="6" class="text-soft">
+              <td colspan="4" class="text-soft">
                 No job yet{who.may('EDIT')
                   ? ': a new one can begin with all that is planned at a machine.'
                   : '.'}

@@ -4,6 +4,7 @@
   import { entries } from '$lib/quantity/entries';
   import Leaving from '$lib/shell/Leaving.svelte';
   import { capital } from '$lib/shell/text';
+  import { faultsOf } from './faults';
   import StorageDrawing from '../StorageDrawing.svelte';
   import DefinitionForm from './DefinitionForm.svelte';
 
@@ -49,7 +50,7 @@
         faults = [];
       })
       .catch((error: Error) => {
-        if (asked === settled.current) faults = error.message.split('; ');
+        if (asked === settled.current) faults = faultsOf(error);
       });
   });
 
@@ -78,7 +79,7 @@
   <aside class="flex min-h-0 flex-col gap-4 overflow-auto" aria-label="As it is then">
     {#if faults.length > 0}
       <ul class="text-[13px] text-hold" role="alert">
-        {#each faults as fault (fault)}<li>{capital(fault)}</li>{/each}
+        {#each faults as fault, index (index)}<li>{capital(fault)}</li>{/each}
       </ul>
     {/if}
     {#if seen && seen.fallsOut.length > 0}
@@ -120,7 +121,7 @@
       {#each drawn.storages as storage (storage.id)}
         <section aria-label={capital(storage.word)}>
           <p class="pb-1 text-[13px] text-soft">{capital(storage.word)}, {storage.seatName}</p>
-          <StorageDrawing machine={drawn} {storage} />
+          <StorageDrawing machine={drawn} {storage} whole />
         </section>
       {/each}
     {/if}

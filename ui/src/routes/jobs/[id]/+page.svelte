@@ -27,22 +27,35 @@
 
   const wanted = $derived(job.data ? wantedOf(job.data) : []);
 
-  /** Tools that are ticked come in, those that are not any more leave. */
-  async function want(next: Wanted[]) {
-    const view = job.data;
-    if (!view) return;
-    const order = orderOf(view);
-    const stay = (order.tools ?? []).filter((tool) =>
-      next.some(({ toolId }) => toolId === tool?.toolId)
+  /** As somebody ticked them, until that is kept. */
+  let ticked = $state.raw<Wanted[] | null>(null);
+  const shown = $derived(ticked ?? wanted);
+  let kept = Promise.resolve();
+
+  /** Tools that are ticked come in, those that are not any more leave: one after the other. */
+  function want(next: Wanted[]) {
+    const has = (list: Wanted[], toolId: number) => list.some((tool) => tool.toolId === toolId);
+    const come = next.filter(({ toolId }) => !has(shown, toolId));
+    const gone = shown.filter(({ toolId }) => !has(next, toolId));
+    ticked = next;
+    kept = kept
+      .then(() => keep(come, gone))
+      .then(() => {
+        if (ticked === next) ticked = null;
+      });
+  }
+
+  async function keep(come: Wanted[], gone: Wanted[]) {
+    if (!job.data) return;
+    const order = orderOf(job.data);
+    const stay = (order.tools ?? []).filter(
+      (one) => !gone.some(({ toolId }) => toolId === one?.toolId)
     );
-    const come = next
-      .filter(({ toolId }) => !wanted.some((tool) => tool.toolId === toolId))
-      .map(({ toolId, libraryId }) => ({ toolId, libraryId }));
-    const gone = (order.tools ?? []).length - stay.length;
+    const added = come.map(({ toolId, libraryId }) => ({ toolId, libraryId }));
     await changeJob(
-      view,
-      { ...order, tools: [...stay, ...come] },
-      gone > 0 ? 'Taken out of the job' : 'Taken into the job'
+      job.data,
+      { ...order, tools: [...stay, ...added] },
+      gone.length > 0 ? 'Taken out of the job' : 'Taken into the job'
     );
   }
 
@@ -85,14 +98,14 @@
   <div
     class={[
       'grid min-h-0 flex-1 gap-8 overflow-auto px-5 pb-4 max-lg:grid-cols-[minmax(0,1fr)]',
-      may && machine.data && 'lg:grid-cols-[minmax(0,1fr)_minmax(0,440px)]'
+      may && machine.data && 'lg:grid-cols-[minmax(0,1fr)_minmax(400px,34vw)]'
     ]}
   >
     <JobTools {view} {may} />
     {#if may && machine.data}
       <div class="flex min-h-[320px] flex-col">
         <h2 class="pb-1">Tools for it</h2>
-        <WantedTools machine={machine.data} bind:wanted={() => wanted, (next) => void want(next)} />
+        <WantedTools machine={machine.data} bind:wanted={() => shown, want} />
       </div>
     {/if}
   </div>

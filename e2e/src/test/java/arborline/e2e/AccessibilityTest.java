@@ -37,6 +37,13 @@ class AccessibilityTest extends BrowserTest {
     views.put("/holders/1", "");
     views.put("/machines", "Machines");
     views.put("/machines/M1", "M1 Heron");
+    views.put("/machines/M3/load", "Plan a load of M3 Gannet");
+    views.put("/machines/X1/definition", "Definition of X1 Kittiwake");
+    views.put("/machines/new", "New machine");
+    views.put("/posts", "Posts");
+    views.put("/links", "Links");
+    views.put("/jobs", "Jobs");
+    views.put("/jobs/1", "Winch drum 32");
     views.put("/tables", "Tool tables");
     views.put("/tables/M1", "Tool table of M1 Heron");
     views.put("/trail", "Trail");

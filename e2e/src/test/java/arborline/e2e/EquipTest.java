@@ -50,6 +50,23 @@ class EquipTest extends BrowserTest {
   }
 
   @Test
+  void aTurretWithFewerStationsSaysWhichOfThemAreBeyondTheLast() {
+    page.navigate("/machines/new");
+    Journey.link(page, "L1 Cormorant, turning centre").click();
+    field("Id").fill("L1");
+    field("Name of the machine").fill("E5 Dotterel");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("There is a machine L1 already");
+    field("Id").fill("E5");
+    field("Places").fill("12");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("station 14 is beyond the last");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("station 16 is beyond the last");
+    assertThat(Journey.button(page, "Set it up")).isDisabled();
+    field("Driven stations").fill("2, 4-8");
+    assertThat(Journey.button(page, "Set it up")).isEnabled();
+    assertThat(page.locator("[id^=place-E5-]")).hasCount(12);
+  }
+
+  @Test
   void whatASmallerStorageLosesIsSaidBeforeItIsLost() {
     Stock stock = Stock.of(journey, "EQ").released();
     copyOfTheHeron("E2");

@@ -40,6 +40,9 @@ class PhoneTest extends BrowserTest {
     "/, Today",
     "/machines, Machines",
     "/machines/M1, M1 Heron",
+    "/machines/L1, L1 Cormorant",
+    "/jobs, Jobs",
+    "/jobs/1, Winch drum 32",
     "/tables, Tool tables",
     "/tables/M1, Tool table of M1 Heron"
   })

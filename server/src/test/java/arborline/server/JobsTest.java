@@ -155,10 +155,7 @@ class JobsTest extends ServerTest {
             Api.body("toolId", mills.getLast(), "libraryId", library),
             call(99, mills.get(1)));
     assertEquals(
-        List.of(
-            "T1 JB1: in pocket 1",
-            "T2 JC29: not in the load",
-            "T99 JB2: no pocket of the machine has number 99"),
+        List.of("T1 JB1: in pocket 1", "T2 JC29: not in the load", "T99 JB2: no pocket 99"),
         tools(made.number("id")));
   }
 

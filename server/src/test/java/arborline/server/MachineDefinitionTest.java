@@ -73,6 +73,13 @@ class MachineDefinitionTest extends ServerTest {
   }
 
   @Test
+  void anIdThatIsTakenIsSaidBeforeAnythingIsSetUp() {
+    Api.Answer looked = lead.post(MACHINES + "?preview=true", Api.body("machine", definition(48)));
+    assertEquals(409, looked.status());
+    assertTrue(looked.text("detail").startsWith("there is a machine " + id), looked.toString());
+  }
+
+  @Test
   void theMachinesOfTheShopStandThere() {
     List<String> all =
         lead.get(MACHINES)

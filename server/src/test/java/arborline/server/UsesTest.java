@@ -155,13 +155,29 @@ class UsesTest extends ServerTest {
     assertTrue(lead.get(use("1")).at("usual").asBoolean());
   }
 
+  /** Those of L1 are 601 to 680; the drill is number 1 of its library. */
+  @Test
+  void aToolThatComesInHasANumberOfTheMachine() {
+    long other = tool("UG", "drill-twist", "DC=6 DMM=6 LCF=44 OAL=82 LU=40 SIG=140 NOF=2");
+    assertEquals(
+        "number 2 of its library is none of this machine: it has 602 here",
+        put("3", other).at("questions").get(0).asString());
+    assertEquals(
+        List.of("601", "602"),
+        lead.get("/api/v1/machines/" + machine)
+            .at("plan")
+            .valueStream()
+            .map(place -> place.get("number").asString())
+            .toList());
+  }
+
   @Test
   void anOffsetNumberBelongsToOneTool() {
     long other = tool("UE", "drill-twist", "DC=8 DMM=8 LCF=53 OAL=91 LU=40 SIG=140 NOF=2");
     put("3", other);
-    Api.Answer taken = choose("3", "offsets", List.of(1));
+    Api.Answer taken = choose("3", "offsets", List.of(601));
     assertEquals(409, taken.status(), taken.toString());
-    assertTrue(taken.text("detail").contains("offset number 1 is that of UD-" + library));
+    assertTrue(taken.text("detail").contains("offset number 601 is that of UD-" + library));
   }
 
   @Test

@@ -170,17 +170,14 @@
         {/if}
         {#if wrong}<p class="text-hold" role="alert">{wrong}</p>{/if}
         {#if found}
-          <LoadResult machine={view} load={found.load} wanted={found.wanted} />
-          {#if found.load.moves.length > 0}
-            <div class="flex gap-2">
-              <button class="button main" onclick={() => void take()}>Plan it so</button>
-              {#if !found.load.optimal && found.wanted.length > 0}
-                <button class="button" disabled={searching} onclick={() => void search(true)}>
-                  Look longer for fewer moves
-                </button>
-              {/if}
-            </div>
-          {/if}
+          <LoadResult machine={view} load={found.load} wanted={found.wanted}>
+            <button class="button main" onclick={() => void take()}>Plan it so</button>
+            {#if !found.load.optimal && found.wanted.length > 0}
+              <button class="button" disabled={searching} onclick={() => void search(true)}>
+                Look longer for fewer moves
+              </button>
+            {/if}
+          </LoadResult>
         {/if}
       </div>
     </div>

@@ -176,7 +176,7 @@ class JobViews {
       return "in %s".formatted(words(machine, found));
     }
     if (there.isEmpty() && machine.numbering().numberIsPlace() && !hasPlace(machine, tool)) {
-      return "no %s of the machine has number %d".formatted(machine.placeWord(), tool.number());
+      return "no %s %d".formatted(machine.placeWord(), tool.number());
     }
     return there.isEmpty()
         ? "not in the load"

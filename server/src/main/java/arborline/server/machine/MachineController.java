@@ -327,7 +327,7 @@ class MachineController {
     if (told) {
       questions.addAll(PickedTools.questions(known, planned.libraryId()));
     }
-    questions.addAll(Plans.questions(nominal, planned.entry()));
+    questions.addAll(TypedMeasures.questions(nominal, planned.entry()));
     PlanNumbers.question(machine, planned.entry()).ifPresent(questions::add);
     if (assembled != null) {
       assembled.retired().forEach(part -> questions.add(Fit.retired(part)));

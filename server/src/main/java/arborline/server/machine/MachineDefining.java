@@ -17,7 +17,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -115,6 +114,9 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
    */
   record Allowed(boolean letFall, boolean changeJobs) {}
 
+  /** What is wrong with a definition, each a sentence. */
+  record DefinitionFaults(List<String> faults) {}
+
   /** Fields that two people changed differently. */
   record DefinitionConflict(List<String> fields) {}
 
@@ -127,13 +129,13 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
   @Transactional
   DefinitionChange create(Machine machine, @Nullable String planOf, boolean look) {
     refuseFaults(machine);
-    if (look) {
-      return DefinitionChange.of(machine, 0, List.of(), List.of(), null);
-    }
     if (rows.findById(machine.id()).isPresent()) {
       throw Refusal.conflict(
           "there is a machine %s already, perhaps a retired one; choose another id"
               .formatted(machine.id()));
+    }
+    if (look) {
+      return DefinitionChange.of(machine, 0, List.of(), List.of(), null);
     }
     if (planOf != null) {
       machines.lock(planOf);
@@ -167,7 +169,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
   private static void refuseFaults(Machine machine) {
     List<String> faults = MachineFaults.of(machine);
     if (!faults.isEmpty()) {
-      throw Refusal.of(HttpStatus.BAD_REQUEST, String.join("; ", faults));
+      throw Refusal.badRequest(String.join("; ", faults), new DefinitionFaults(faults));
     }
   }
 

@@ -113,8 +113,8 @@ public class PlanNumbers {
   }
 
   /**
-   * Gives tools that come in with a number that another tool has the next free one of the machine:
-   * numbers are given apart in each library and for each kind of work.
+   * Gives tools that come in with a number that another tool has, or that is none of this machine,
+   * its next free one: numbers are given apart in each library and for each kind of work.
    *
    * @param plan as it is to be
    * @param arriving those of it that come in
@@ -128,19 +128,29 @@ public class PlanNumbers {
     List<String> sentences = new ArrayList<>();
     for (PlanPlace place : arriving) {
       long own = number(place);
-      PlanPlace other = taken.get(own);
-      if (other != null
-          && !sisters(machine, place, other)
-          && !machine.numbering().numberIsPlace()) {
-        long free = machine.numbering().nextFree(own, taken.keySet());
-        place.fields = json.text(entry(place).with(TableField.NUMBER, Long.toString(free)));
-        sentences.add(
-            "number %d of its library is that of %s in %s: it has %d here"
-                .formatted(own, fit.code(other), machine.words(other.place), free));
-      }
+      settled(machine, place, own, taken)
+          .ifPresent(why -> {
+            long free = machine.numbering().nextFree(own, taken.keySet());
+            place.fields = json.text(entry(place).with(TableField.NUMBER, Long.toString(free)));
+            sentences.add(
+                "number %d of its library is %s: it has %d here".formatted(own, why, free));
+          });
       taken.putIfAbsent(number(place), place);
     }
     return sentences;
+  }
+
+  /** Why a tool cannot keep the number of its library; empty where it can. */
+  private Optional<String> settled(
+      Machine machine, PlanPlace place, long own, Map<Long, PlanPlace> taken) {
+    if (machine.numbering().numberIsPlace()) {
+      return Optional.empty();
+    }
+    PlanPlace other = taken.get(own);
+    if (other != null && !sisters(machine, place, other)) {
+      return Optional.of("that of %s in %s".formatted(fit.code(other), machine.words(other.place)));
+    }
+    return machine.numbering().question(own).map(outside -> "none of this machine");
   }
 
   /** Refuses a plan in which two tools have one number that are no sisters. */

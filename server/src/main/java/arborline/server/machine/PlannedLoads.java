@@ -5,6 +5,7 @@ import arborline.core.loadplan.LoadMove;
 import arborline.core.loadplan.LoadObstacle;
 import arborline.core.machine.Machine;
 import arborline.core.table.PlaceOrder;
+import arborline.core.tool.outline.Outline;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -19,8 +20,10 @@ class PlannedLoads {
 
   private final LoadSituations situations;
   private final LoadPlanning planning;
+  private final LoadOutlines outlines;
 
-  PlannedLoads(LoadSituations situations, LoadPlanning planning) {
+  PlannedLoads(LoadSituations situations, LoadPlanning planning, LoadOutlines outlines) {
+    this.outlines = outlines;
     this.situations = situations;
     this.planning = planning;
   }
@@ -42,8 +45,18 @@ class PlannedLoads {
    */
   record ObstacleView(String reason, @Nullable String code, String message) {}
 
-  /** A tool in a place. */
-  record LoadedPlace(String place, long toolId, long libraryId, String code) {}
+  /**
+   * A tool in a place.
+   *
+   * @param outline in its holder; of the bare cutter where no stack is kept
+   */
+  record LoadedPlace(
+      String place, long toolId, long libraryId, String code, @Nullable Outline outline) {
+
+    LoadedPlace drawn(@Nullable Outline as) {
+      return new LoadedPlace(place, toolId, libraryId, code, as);
+    }
+  }
 
   /**
    * A planned load.
@@ -99,14 +112,15 @@ class PlannedLoads {
           placement.put(
               name,
               new LoadedPlace(
-                  name, situation.ids().get(code), situation.libraries().get(code), code));
+                  name, situation.ids().get(code), situation.libraries().get(code), code, null));
         });
+    Map<String, Outline> drawn = outlines.of(situation.machine(), placement.values());
     return new PlannedLoad(
         answer.feasible() && situation.refused().isEmpty(),
         answer.moves().stream().map(move -> view(situation, move)).toList(),
         answer.leastMoves(),
         answer.moves().size() == answer.leastMoves(),
-        List.copyOf(placement.values()),
+        placement.values().stream().map(place -> place.drawn(drawn.get(place.place()))).toList(),
         obstacles,
         leftOut,
         situation.stamp());

@@ -1,9 +1,6 @@
 package arborline.server.machine;
 
 import arborline.core.machine.Machine;
-import arborline.core.quantity.Entry;
-import arborline.core.quantity.EntryParser;
-import arborline.core.quantity.Unit;
 import arborline.core.table.Nominal;
 import arborline.core.table.PlaceOrder;
 import arborline.core.table.TableEntry;
@@ -20,11 +17,9 @@ import arborline.server.trail.TrailRecord;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -111,9 +106,6 @@ public class Plans {
    */
   public record Put(long undo, List<String> questions) {}
 
-  /** What the plan says of a place before and after something was taken from the control. */
-  public record Change(TableEntry before, TableEntry after) {}
-
   @Transactional(readOnly = true)
   public Map<String, Planned> plan(String machineId) {
     Map<String, Planned> plan = new TreeMap<>(PlaceOrder.BY_NUMBER);
@@ -167,8 +159,8 @@ public class Plans {
             .filter(there -> old.filter(there::equals).isEmpty());
     long library = known.from().map(UsedIn::libraryId).orElse(0L);
     TableEntry entry = kept(machine, place, known, old, standing);
-    entry = measured(entry, TableField.LENGTH, order.length());
-    entry = measured(entry, TableField.DIAMETER, order.diameter());
+    entry = TypedMeasures.typed(entry, TableField.LENGTH, order.length());
+    entry = TypedMeasures.typed(entry, TableField.DIAMETER, order.diameter());
     PlanPlace put = new PlanPlace(machineId, place, order.toolId(), library, json.text(entry));
     List<PlanPlace> then = new ArrayList<>(places.findByMachineId(machineId));
     old.ifPresent(then::remove);
@@ -194,7 +186,10 @@ public class Plans {
                     stays
                         ? "measured %s in %s: %s%s"
                             .formatted(
-                                known.tool().code(), machine.words(place), sizes(entry), changed)
+                                known.tool().code(),
+                                machine.words(place),
+                                TypedMeasures.words(entry),
+                                changed)
                         : "planned %s for %s%s%s"
                             .formatted(
                                 known.tool().code(), machine.words(place), although, changed))
@@ -267,46 +262,7 @@ public class Plans {
         nominals
             .of(machine, Map.of(known.id(), known.tool()))
             .getOrDefault(known.tool().code().toUpperCase(Locale.ROOT), Nominal.UNKNOWN);
-    return questions(nominal, entry);
-  }
-
-  /** What is odd about measures of a tool, in sentences. */
-  static List<String> questions(Nominal nominal, TableEntry entry) {
-    List<String> questions = new ArrayList<>();
-    for (TableField field : List.of(TableField.LENGTH, TableField.DIAMETER)) {
-      if (entry.get(field) != null) {
-        nominal.question(field, entry.number(field)).ifPresent(questions::add);
-      }
-    }
-    return questions;
-  }
-
-  private static String sizes(TableEntry entry) {
-    return "length %s, diameter %s"
-        .formatted(
-            Optional.ofNullable(entry.get(TableField.LENGTH)).orElse("not set"),
-            Optional.ofNullable(entry.get(TableField.DIAMETER)).orElse("not set"));
-  }
-
-  private static TableEntry measured(TableEntry entry, TableField field, @Nullable String typed) {
-    if (typed == null) {
-      return entry;
-    }
-    if (typed.isBlank()) {
-      return entry.with(field, null);
-    }
-    return switch (EntryParser.parse(typed, Unit.MILLIMETRE)) {
-      case Entry.Refused refused ->
-          throw Refusal.badRequest(
-              "%s '%s': %s; %s"
-                  .formatted(field.title(), typed, refused.reason(), refused.remedy()));
-      case Entry.Understood understood -> {
-        if (understood.quantity().amount().signum() <= 0) {
-          throw Refusal.badRequest("%s '%s' must be above zero".formatted(field.title(), typed));
-        }
-        yield entry.with(field, understood.quantity().in(Unit.MILLIMETRE).toPlainString());
-      }
-    };
+    return TypedMeasures.questions(nominal, entry);
   }
 
   private static Before before(
@@ -417,60 +373,5 @@ public class Plans {
                 "took %s out of the plan for %s%s"
                     .formatted(fit.code(old), machine.words(place), although))
             .undoneBy(PlanUndo.KIND, before));
-  }
-
-  /**
-   * Writes what was taken from the control into the plan; an empty entry clears its place. A place
-   * that somebody planned anew meanwhile stays as they left it.
-   */
-  @Transactional
-  public void take(String machineId, Map<String, Change> taken) {
-    Map<String, TableEntry> open = new LinkedHashMap<>();
-    Map<Long, Long> libraries = new HashMap<>();
-    taken.forEach((place, change) -> {
-      Optional<PlanPlace> now = places.findByMachineIdAndPlace(machineId, place);
-      if (sameTool(now.map(this::entry).orElse(TableEntry.EMPTY), change.before())) {
-        now.ifPresent(there -> {
-          libraries.put(there.toolId, there.library());
-          places.delete(there);
-        });
-        open.put(place, change.after());
-      }
-    });
-    places.flush();
-    open.forEach((place, entry) -> {
-      if (!entry.empty()) {
-        takeOne(machineId, place, entry, libraries);
-      }
-    });
-    live.say("machine", machineId, "plan");
-  }
-
-  private static boolean sameTool(TableEntry now, TableEntry before) {
-    return now.key().equals(before.key())
-        && TableField.SIZES.stream()
-            .allMatch(field -> Objects.equals(now.get(field), before.get(field)));
-  }
-
-  private void takeOne(
-      String machineId, String place, TableEntry entry, Map<Long, Long> libraries) {
-    String code = entry.get(TableField.TOOL);
-    long toolId =
-        tools
-            .byCode(code)
-            .orElseThrow(() -> Refusal.conflict("no library of the shop has " + code));
-    Machine machine = machines.get(machineId).machine();
-    List<PlanPlace> standing = fit.standing(machine, toolId);
-    if (!standing.isEmpty() && !machine.numbering().sisters()) {
-      throw Refusal.conflict(
-          "%s is planned for %s as well; decide that place too"
-              .formatted(code, PlanFit.words(machine, standing)));
-    }
-    TableEntry kept = entry.with(TableField.OFFSET, null);
-    for (TableField wear : TableField.WEAR) {
-      kept = kept.with(wear, null);
-    }
-    long library = libraries.getOrDefault(toolId, 0L);
-    places.save(new PlanPlace(machineId, place, toolId, library, json.text(kept)));
   }
 }

@@ -24,6 +24,11 @@ public class Refusal extends RuntimeException {
     return new Refusal(HttpStatus.BAD_REQUEST, message, null);
   }
 
+  /** As {@link #badRequest(String)}, with what is wrong one by one. */
+  public static Refusal badRequest(String message, Object details) {
+    return new Refusal(HttpStatus.BAD_REQUEST, message, details);
+  }
+
   public static Refusal notFound(String message) {
     return new Refusal(HttpStatus.NOT_FOUND, message, null);
   }

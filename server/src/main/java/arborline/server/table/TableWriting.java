@@ -11,7 +11,7 @@ import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
 import arborline.server.live.Live;
 import arborline.server.machine.Machines;
-import arborline.server.machine.Plans;
+import arborline.server.machine.TakenPlaces;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
@@ -35,7 +35,7 @@ class TableWriting {
 
   private final Machines machines;
   private final Reconciliations reconciliations;
-  private final Plans plans;
+  private final TakenPlaces takenPlaces;
   private final ControlLink link;
   private final TableStore store;
   private final TableWrites writes;
@@ -46,7 +46,7 @@ class TableWriting {
   TableWriting(
       Machines machines,
       Reconciliations reconciliations,
-      Plans plans,
+      TakenPlaces takenPlaces,
       ControlLink link,
       TableStore store,
       TableWrites writes,
@@ -55,7 +55,7 @@ class TableWriting {
       TransactionTemplate transaction) {
     this.machines = machines;
     this.reconciliations = reconciliations;
-    this.plans = plans;
+    this.takenPlaces = takenPlaces;
     this.link = link;
     this.store = store;
     this.writes = writes;
@@ -184,7 +184,7 @@ class TableWriting {
     List<String> written = new ArrayList<>();
     List<String> notWritten = new ArrayList<>();
     List<String> faults = new ArrayList<>();
-    Map<String, Plans.Change> taken = new LinkedHashMap<>();
+    Map<String, TakenPlaces.Change> taken = new LinkedHashMap<>();
     Map<String, TableEntry> agreed = new HashMap<>();
     reports.forEach((place, report) -> {
       if (report.state() == PlaceReport.State.IN_STEP) {
@@ -199,12 +199,12 @@ class TableWriting {
       if (missing.isEmpty()) {
         TableEntry before = reports.get(outcome.place()).plan();
         if (!outcome.plan().equals(before)) {
-          taken.put(outcome.place(), new Plans.Change(before, outcome.plan()));
+          taken.put(outcome.place(), new TakenPlaces.Change(before, outcome.plan()));
         }
         agreed.put(outcome.place(), worn(outcome.plan(), shown(after, outcome)));
       }
     }
-    plans.take(machineId, taken);
+    takenPlaces.take(machineId, taken);
     store.agree(machineId, agreed);
     store.keep(machineId, after);
     return ended(
