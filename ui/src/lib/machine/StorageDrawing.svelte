@@ -105,7 +105,8 @@
       <button
         id={id(spot.place)}
         class={[
-          'place absolute flex flex-col items-center overflow-hidden text-[11px] leading-4',
+          'place absolute flex flex-col items-center text-[11px] leading-4',
+          !whole && 'overflow-hidden',
           circle ? 'round justify-center' : 'justify-between',
           chosen === spot.place && 'chosen',
           refused && 'refused'
@@ -132,6 +133,7 @@
         <span
           class={[
             'number',
+            whole && !circle && '-translate-y-1.5',
             tool ? 'text-ink' : 'text-soft',
             spot.driven && 'driven',
             own.has(spot.place) && 'own',
