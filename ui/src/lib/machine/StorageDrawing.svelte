@@ -34,9 +34,16 @@
   /** Pixels per millimetre below which a row is scrolled, and to which a circle is drawn. */
   const ROW_SCALE = 0.48;
   const CIRCLE_WIDTH = 460;
+  /** Room of a small drawing, and below which room numbers of places touch, in pixels. */
+  const SMALL_WIDTH = 440;
+  const CROWDED = 20;
 
   const layout = $derived(storage.layout);
   const circle = $derived(layout.spots.some((spot) => spot.angle !== 90 || spot.endOn));
+  /** Too small for the number of every place: then every fifth is said. */
+  const sparse = $derived(
+    whole && !circle && (SMALL_WIDTH * (layout.spots[0]?.box.width ?? 0)) / layout.width < CROWDED
+  );
   const planned = $derived(new Map(machine.plan.map((place) => [place.place, place])));
   const own = $derived(new Set(machine.ownPlaces ?? []));
   const id = (place: string) => placeId(machine.machine.id, place);
@@ -64,7 +71,7 @@
   }
 </script>
 
-<div class="overflow-x-auto">
+<div class={['overflow-x-auto', whole && !circle && 'pt-2']}>
   <div
     class="relative"
     role="group"
@@ -99,7 +106,7 @@
         {/if}
       {/each}
     </svg>
-    {#each layout.spots as spot (spot.place)}
+    {#each layout.spots as spot, index (spot.place)}
       {@const tool = planned.get(spot.place)}
       {@const refused = refusals[spot.place]}
       <button
@@ -138,7 +145,7 @@
             spot.driven && 'driven',
             own.has(spot.place) && 'own',
             marks[spot.place] && 'font-semibold text-query'
-          ]}>{spot.place}</span
+          ]}>{sparse && index > 0 && (index + 1) % 5 > 0 ? '' : spot.place}</span
         >
         {#if !circle}
           <span class="code code-below w-full text-center" class:hidden={!tool}>

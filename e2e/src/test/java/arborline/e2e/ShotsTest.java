@@ -41,9 +41,6 @@ class ShotsTest {
     Journey.button(page, "In space").click();
     assertThat(page.locator("canvas")).isVisible();
     shot(page, "solids");
-    page.navigate("/receiving/news");
-    assertThat(page.getByText("2 no longer made").first()).isVisible();
-    shot(page, "news");
     Steps steps = new Steps(page);
     steps.receive(Journey.STARTER);
     shot(page, "delivery");
@@ -124,6 +121,12 @@ class ShotsTest {
     page.locator("#place-L1-2").click();
     assertThat(page.getByLabel("How it is used")).containsText("driven across it");
     shot(page, "turret");
+    page.navigate("/jobs");
+    Journey.link(page, "Fairlead block").click();
+    assertThat(page.getByText("open, 2 tools not in the load")).isVisible();
+    assertThat(page.getByLabel("Tools that have to be in").getByRole(AriaRole.CHECKBOX).first())
+        .isVisible();
+    shot(page, "job");
     page.navigate("/machines/M1");
     Journey.link(page, "Compare with the control").click();
     assertThat(page.getByText("Show what will be written")).isVisible();

@@ -251,7 +251,10 @@ class JobsTest extends ServerTest {
     jobOfLoad();
     Api.Answer back = lead.post("/api/v1/trail/%d/undo".formatted(undo), null);
     assertEquals(409, back.status());
-    assertTrue(back.text("detail").startsWith(name() + " calls JBZ"), back.toString());
+    assertEquals(
+        "%s calls JBZ-%d as T4, and it would not be in the load: finish or change the job first"
+            .formatted(name(), library),
+        back.text("detail"));
     assertEquals(4, lead.get(path("")).at("plan").size());
   }
 

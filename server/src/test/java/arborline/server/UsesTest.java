@@ -172,6 +172,19 @@ class UsesTest extends ServerTest {
   }
 
   @Test
+  void aToolKeepsItsNumberWhereverItIsMoved() {
+    var base = lead.get("/api/v1/machines/" + machine).at("machine");
+    ObjectNode wanted = (ObjectNode) base.deepCopy();
+    ((ObjectNode) wanted.at("/numbering")).put("from", 701).put("to", 780);
+    String definition = "/api/v1/machines/%s/definition".formatted(machine);
+    assertEquals(
+        200, lead.send("PUT", definition, Api.body("base", base, "wanted", wanted)).status());
+    put("13", drill);
+    assertEquals(
+        "601", lead.get("/api/v1/machines/" + machine).at("plan").get(0).get("number").asString());
+  }
+
+  @Test
   void anOffsetNumberBelongsToOneTool() {
     long other = tool("UE", "drill-twist", "DC=8 DMM=8 LCF=53 OAL=91 LU=40 SIG=140 NOF=2");
     put("3", other);

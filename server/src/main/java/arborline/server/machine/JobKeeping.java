@@ -14,6 +14,7 @@ import arborline.server.machine.Plans.Planned;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.tool.Tools.Held;
+import arborline.server.trail.TrailRecord;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -81,30 +82,49 @@ class JobKeeping {
    * @return what the trail has to say of it besides; empty where no job is changed
    */
   String needSame(Machine machine, Served before, boolean allow) {
-    List<JobChange> changes =
-        JobChanges.of(before.jobs(), before.load(), load(machine, before.jobs()));
-    if (changes.isEmpty() || Actor.role().isEmpty()) {
+    List<JobChange> changes = changes(machine, before);
+    if (changes.isEmpty()) {
       return "";
     }
-    String first = changes.getFirst().sentence();
-    String others = changes.size() == 1 ? "" : ", and %d more jobs".formatted(changes.size() - 1);
+    String would = words(changes);
     boolean lead = Actor.role().filter(Role.LEAD::equals).isPresent();
     if (allow && !lead) {
       throw Refusal.of(
-          HttpStatus.FORBIDDEN, first + others + ": only the lead changes a job in this manner");
+          HttpStatus.FORBIDDEN, would + ": only the lead changes a job in this manner");
     }
     if (!allow) {
       throw Refusal.conflict(
-          "%s%s: finish or change the job first, or %s"
+          "%s: finish or change the job first, or %s"
               .formatted(
-                  first,
-                  others,
+                  would,
                   lead
                       ? "change it all the same, which is kept on the trail"
                       : "ask the lead, who may change it all the same"),
           new ChangedJobs(changes));
     }
-    return ", although " + first + others;
+    return ", although " + would;
+  }
+
+  /** Refuses to take something back where that would change a job. */
+  void needSameTakenBack(Machine machine, Served before) {
+    List<JobChange> changes = changes(machine, before);
+    if (!changes.isEmpty()) {
+      throw Refusal.conflict(words(changes) + ": finish or change the job first");
+    }
+  }
+
+  /** Whoever sets the shop up is not held up. */
+  private List<JobChange> changes(Machine machine, Served before) {
+    return Actor.role().isEmpty()
+        ? List.of()
+        : JobChanges.of(before.jobs(), before.load(), load(machine, before.jobs()));
+  }
+
+  private static String words(List<JobChange> changes) {
+    String first = changes.getFirst().sentence();
+    return changes.size() == 1
+        ? first
+        : "%s, and %s".formatted(first, TrailRecord.count(changes.size() - 1, "more job"));
   }
 
   /** Rows, not what is held of them: places may have been renamed in this transaction. */

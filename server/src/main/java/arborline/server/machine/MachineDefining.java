@@ -307,7 +307,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
             before, PlaceNames.changed(json.read(defined.after(), Machine.class), before));
       }
       defined.fallen().forEach(fallen -> bringBack(defined.machine(), fallen));
-      jobs.needSame(before, served, false);
+      jobs.needSameTakenBack(before, served);
     }
     live.say("machine", defined.machine(), "definition");
   }

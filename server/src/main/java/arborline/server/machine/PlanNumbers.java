@@ -147,8 +147,10 @@ public class PlanNumbers {
       return Optional.empty();
     }
     PlanPlace other = taken.get(own);
-    if (other != null && !sisters(machine, place, other)) {
-      return Optional.of("that of %s in %s".formatted(fit.code(other), machine.words(other.place)));
+    if (other != null) {
+      return sisters(machine, place, other)
+          ? Optional.empty()
+          : Optional.of("that of %s in %s".formatted(fit.code(other), machine.words(other.place)));
     }
     return machine.numbering().question(own).map(outside -> "none of this machine");
   }

@@ -60,7 +60,7 @@ class PlanUndo implements Undo<Plans.Before> {
         bringBack(machine, place);
       }
     }
-    jobs.needSame(machine, served, false);
+    jobs.needSameTakenBack(machine, served);
     live.say("machine", machine.id(), "plan");
   }
 

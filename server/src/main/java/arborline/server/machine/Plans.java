@@ -166,7 +166,8 @@ public class Plans {
     old.ifPresent(then::remove);
     occupant.ifPresent(then::remove);
     then.add(put);
-    List<String> numbered = numbers.settle(machine, then, List.of(put));
+    List<String> numbered =
+        numbers.settle(machine, then, renumbered(old, put) ? List.of(put) : List.of());
     entry = entry(put);
     numbers.refuseSame(machine, then);
     Before before = before(machineId, place, old, occupant, order.toolId(), put.fields);
@@ -199,6 +200,11 @@ public class Plans {
     questions.addAll(numbered);
     PlanNumbers.question(machine, entry).ifPresent(questions::add);
     return new Put(undo, questions);
+  }
+
+  /** True for a tool that comes in, or goes by the number of another library from now on. */
+  private boolean renumbered(Optional<PlanPlace> old, PlanPlace put) {
+    return old.filter(former -> numbers.number(former) == numbers.number(put)).isEmpty();
   }
 
   /** The place that the tool leaves; empty where it comes in, or one more of it does. */

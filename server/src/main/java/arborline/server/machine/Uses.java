@@ -285,7 +285,7 @@ class Uses implements Undo<Uses.Chosen> {
     }
     JobKeeping.Served served = jobs.before(machine);
     store.write(chosen.machine(), chosen.toolId(), chosen.place(), chosen.before());
-    jobs.needSame(machine, served, false);
+    jobs.needSameTakenBack(machine, served);
     live.say("machine", chosen.machine(), "plan");
   }
 }
