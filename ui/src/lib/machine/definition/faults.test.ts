@@ -18,6 +18,9 @@ describe('faults of a definition', () => {
     expect(
       said('id: 1 to 12 letters', 'storages[1].limits.diameterFull: it must be above 0')
     ).toEqual(['id: 1 to 12 letters', 'storage 2, Ø beside taken: it must be above 0']);
+    expect(said('storages[1]: place 5 is one of storages[0] too')).toEqual([
+      'storage 2: place 5 is one of storage 1 too'
+    ]);
     expect(said('spindles[2].rpm: state it')).toEqual(['spindle 3, speed: state it']);
   });
 

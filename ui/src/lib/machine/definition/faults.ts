@@ -23,16 +23,17 @@ const FIELDS: Record<string, string> = {
   number: ''
 };
 
+/** One of several: {@code spindles[1]} is spindle 2; undefined for anything else. */
+function listed(part: string): string | undefined {
+  const found = /^(\w+)\[(\d+)]$/.exec(part);
+  return found ? `${LISTS[found[1]] ?? found[1]} ${Number(found[2]) + 1}` : undefined;
+}
+
 /** Where something is wrong, as the form calls it: {@code storages[0].places} is storage 1, places. */
 function placeInWords(path: string): string {
   return path
     .split('.')
-    .map((part) => {
-      const listed = /^(\w+)\[(\d+)]$/.exec(part);
-      return listed
-        ? `${LISTS[listed[1]] ?? listed[1]} ${Number(listed[2]) + 1}`
-        : (FIELDS[part] ?? part);
-    })
+    .map((part) => listed(part) ?? FIELDS[part] ?? part)
     .filter((word) => word !== '' && !word.startsWith('station '))
     .join(', ');
 }
@@ -41,9 +42,8 @@ function placeInWords(path: string): string {
 export function faultsOf(error: Error): string[] {
   const details = error instanceof Problem ? (error.details as { faults?: string[] } | null) : null;
   return (details?.faults ?? [error.message]).map((fault) =>
-    fault.replace(
-      /^([a-zA-Z]+(?:[.[][\w.[\]]*)?): /,
-      (_, path: string) => `${placeInWords(path)}: `
-    )
+    fault
+      .replace(/^([a-zA-Z]+(?:[.[][\w.[\]]*)?): /, (_, path: string) => `${placeInWords(path)}: `)
+      .replace(/\b(storages|spindles|axes)\[\d+]/g, (part) => listed(part) ?? part)
   );
 }

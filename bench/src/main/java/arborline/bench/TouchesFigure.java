@@ -38,7 +38,7 @@ final class TouchesFigure {
     measure("MACHINE", "M1");
   }
 
-  /** Tools of one library, 20 000 of them in one holder, some of them in a load. */
+  /** Tools of one library, 20 000 of them in one holder, some in a load, 4 000 called by jobs. */
   private void fill(long library) throws SQLException {
     PrivateDatabase database = line.database();
     try (Connection connection =
@@ -81,7 +81,17 @@ final class TouchesFigure {
             insert into plan_place (machine_id, place, tool_id, fields)
             select 'M1', seq, %1$d + seq, '{}' from seq_1_to_40\
             """,
-            "analyze table tool, tool_version, entry, stack, stack_part, plan_place"
+            """
+            insert into job (id, name, name_key, machine_id)
+            select %1$d + seq, concat('Job ', %1$d + seq), concat('job ', %1$d + seq), 'M1'
+              from seq_1_to_200\
+            """,
+            """
+            insert into job_tool (job_id, tool_no, tool_id, library_id)
+            select %1$d + j.seq, t.seq, %1$d + j.seq * 20 + t.seq, %2$d
+              from seq_1_to_200 j join seq_1_to_20 t\
+            """,
+            "analyze table tool, tool_version, entry, stack, stack_part, plan_place, job, job_tool"
           }) {
         statement.execute(String.format(Locale.ROOT, sql, base, library, TOOLS, HELD, COMPONENT));
       }
