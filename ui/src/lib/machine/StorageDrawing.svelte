@@ -71,7 +71,7 @@
   }
 </script>
 
-<div class={['overflow-x-auto', whole && !circle && 'pt-2']}>
+<div class={['max-w-full overflow-x-auto', whole && !circle && 'pt-2']}>
   <div
     class="relative"
     role="group"

@@ -189,7 +189,7 @@
           {/if}
           <div class={circle ? 'flex flex-wrap items-start gap-6' : ''}>
             <!-- A row does not fit a phone; there it is a list. -->
-            <div class={circle ? '' : 'max-sm:hidden'}>
+            <div class={circle ? 'min-w-0 max-w-full' : 'max-sm:hidden'}>
               <StorageDrawing
                 machine={view}
                 {storage}

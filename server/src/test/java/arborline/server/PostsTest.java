@@ -148,6 +148,28 @@ class PostsTest extends ServerTest {
     assertTrue(lead.get(path).at("library").isNull(), "its library was deleted");
   }
 
+  @Test
+  void aPlannedToolIsPostedUnderTheNumberThatItHasAtTheMachine() {
+    String machine = machine();
+    long id = made("machine", machine, "library", library);
+    long mill = tool("PV", "end-mill-flat", "DC=10 APMX=22 DMM=10 OAL=72 NOF=4 LU=30");
+    String path = "/api/v1/machines/" + machine;
+    assertEquals(200, lead.send("PUT", path + "/plan/3", Api.body("toolId", mill)).status());
+    lead.send("PUT", path + "/numbers", Api.body("places", List.of("3"), "first", 40));
+    String report = lead.get("%s/%d/check".formatted(POSTS, id)).body().toString();
+    assertTrue(!report.contains("is not its number"), report);
+    lead.send("PUT", path + "/numbers", Api.body("places", List.of("3"), "first", 140));
+    JsonNode beyond =
+        lead.get("%s/%d/check".formatted(POSTS, id))
+            .at("items")
+            .valueStream()
+            .filter(one -> one.get("toolId").asLong() == mill)
+            .findFirst()
+            .orElseThrow();
+    assertEquals(140, beyond.get("number").asInt());
+    assertTrue(beyond.toString().contains("140"), beyond.toString());
+  }
+
   private String machine() {
     String unique = Long.toString(System.nanoTime(), 36).toUpperCase();
     String id = "P" + unique.substring(unique.length() - 8);

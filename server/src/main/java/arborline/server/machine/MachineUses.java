@@ -45,10 +45,11 @@ public class MachineUses {
   /**
    * A tool at a machine.
    *
+   * @param number by which programs call it: as it is planned, else as its library has it
    * @param offsets its offset numbers
    * @param orientation tip orientation; empty where none follows
    */
-  public record UsedTool(List<Integer> offsets, Optional<Integer> orientation) {}
+  public record UsedTool(int number, List<Integer> offsets, Optional<Integer> orientation) {}
 
   /**
    * By tool: as they are planned, else as they usually would be.
@@ -116,6 +117,7 @@ public class MachineUses {
             .orElseGet(
                 () -> UsualUse.of(machine, placed, tool, numbers.offset(place), Map.of(), block));
     return new UsedTool(
+        Math.toIntExact(numbers.number(place)),
         use.offsets(),
         Optional.ofNullable(UseReader.of(machine, placed, tool, use, block).orientation()));
   }
@@ -130,6 +132,6 @@ public class MachineUses {
           orientation.or(
               () -> Optional.ofNullable(UseReader.of(machine, first, tool, use).orientation()));
     }
-    return new UsedTool(List.of(number), orientation);
+    return new UsedTool(number, List.of(number), orientation);
   }
 }

@@ -110,16 +110,17 @@ class PostChecks {
         post.machine() == null ? Map.of() : uses.of(post.machine(), known, numbers);
     List<PostFinding> findings = new ArrayList<>();
     held.forEach((tool, one) -> {
-      int number = numbers.get(tool);
-      UsedTool at = used.getOrDefault(tool, new UsedTool(List.of(number), Optional.empty()));
+      int own = numbers.get(tool);
+      UsedTool at = used.getOrDefault(tool, new UsedTool(own, List.of(own), Optional.empty()));
       List<Finding> said =
           PostCheck.of(
-                  post.post(), new PostedTool(one.tool(), number, at.offsets(), at.orientation()))
+                  post.post(),
+                  new PostedTool(one.tool(), at.number(), at.offsets(), at.orientation()))
               .stream()
               .filter(finding -> finding.severity() != Severity.NOTE)
               .toList();
       if (!said.isEmpty()) {
-        findings.add(new PostFinding(tool, one.tool().code(), number, said));
+        findings.add(new PostFinding(tool, one.tool().code(), at.number(), said));
       }
     });
     return findings;
