@@ -71,7 +71,7 @@
   }
 </script>
 
-<div class={['max-w-full overflow-x-auto', whole && !circle && 'pt-2']}>
+<div class={['max-w-full overflow-x-auto', whole && !circle && 'pt-3']}>
   <div
     class="relative"
     role="group"
@@ -140,7 +140,7 @@
         <span
           class={[
             'number',
-            whole && !circle && '-translate-y-1.5',
+            whole && !circle && (sparse ? '-translate-y-2.5' : '-translate-y-1.5'),
             tool ? 'text-ink' : 'text-soft',
             spot.driven && 'driven',
             own.has(spot.place) && 'own',
