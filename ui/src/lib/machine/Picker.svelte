@@ -153,5 +153,6 @@
       {/if}
     {/each}
   </ul>
+  {#if chosen === 0}<NotLoaded query={usual} />{/if}
   <NotLoaded query={tools} />
 </section>

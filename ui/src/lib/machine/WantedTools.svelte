@@ -100,5 +100,6 @@
       {/if}
     {/each}
   </ul>
+  {#if library === 0}<NotLoaded query={usual} />{/if}
   <NotLoaded query={tools} />
 </section>

@@ -13,6 +13,7 @@
   import WantedTools from '$lib/machine/WantedTools.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
+  import NotLoaded from '$lib/shell/NotLoaded.svelte';
   import { who } from '$lib/shell/session.svelte';
 
   const id = $derived(Number(page.params.id));
@@ -101,7 +102,10 @@
       may && machine.data && 'lg:grid-cols-[minmax(0,1fr)_minmax(400px,34vw)]'
     ]}
   >
-    <JobTools {view} {may} />
+    <div class="min-w-0">
+      <JobTools {view} {may} />
+      <NotLoaded query={machine} />
+    </div>
     {#if may && machine.data}
       <div class="flex min-h-[320px] flex-col">
         <h2 class="pb-1">Tools for it</h2>
