@@ -63,12 +63,12 @@ class HolderTouched implements TouchedSubject {
             TouchedEnd.JOB,
             "{calls|call} such a tool",
             """
-            from job_tool c join job j on j.id = c.job_id
-            where j.finished_at is null and j.deleted_at is null and exists (select 1 from stack s
+            from job j
+            where j.finished_at is null and j.deleted_at is null and exists (select 1
+              from job_tool c join stack s on s.tool_id = c.tool_id
               join stack_part sp on sp.stack_id = s.id
-              where s.tool_id = c.tool_id and sp.component_id = :id)\
-            """,
-            "c.tool_id"),
+              where c.job_id = j.id and sp.component_id = :id)\
+            """),
         new Touching(
             TouchedEnd.LIBRARY,
             "{has|have} such a tool",
