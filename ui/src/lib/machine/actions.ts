@@ -164,7 +164,14 @@ export const setUpMachine = (machine: Machine, planOf?: string) =>
 
 export const retireMachine = (machine: string) =>
   act({
-    ask: () => ask(api.DELETE('/api/v1/machines/{id}', { params: { path: { id: machine } } })),
+    ask: () =>
+      despiteJobs((changeJobs) =>
+        ask(
+          api.DELETE('/api/v1/machines/{id}', {
+            params: { path: { id: machine }, query: { changeJobs } }
+          })
+        )
+      ),
     message: 'Retired the machine',
     concerns: [['machine', ALL]]
   });

@@ -105,6 +105,21 @@
         </ul>
       </section>
     {/if}
+    {#if seen && seen.jobs.length > 0}
+      <section class="text-[13px]" aria-label="Jobs that would change">
+        <h2 class="text-query">
+          {seen.jobs.length === 1 ? 'This job would change' : 'These jobs would change'}
+        </h2>
+        <ul>
+          {#each seen.jobs as { job, name, why } (job)}
+            <li>
+              <a class="font-semibold underline hover:text-working" href="/jobs/{job}">{name}</a>
+              {why}
+            </li>
+          {/each}
+        </ul>
+      </section>
+    {/if}
     {#if !readonly}
       <div class="flex items-center gap-3">
         <button

@@ -5,6 +5,7 @@ import arborline.rig.RunningLine;
 import java.io.IOException;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Arrays;
@@ -36,6 +37,21 @@ final class TouchesFigure {
     measure("HOLDER", COMPONENT);
     measure("LIBRARY", library);
     measure("MACHINE", "M1");
+    hide(http.post("/libraries", "{\"name\":\"Not seen\"}").get("id").asLong());
+    System.out.println("for somebody who does not see every library:");
+    measure(new Http(line.url(), line.key("PROGRAMMER")), "HOLDER", COMPONENT);
+  }
+
+  /** A library that only its owner sees. */
+  private void hide(long library) throws SQLException {
+    PrivateDatabase database = line.database();
+    try (Connection connection =
+            DriverManager.getConnection(database.url(), database.user(), database.password());
+        PreparedStatement update =
+            connection.prepareStatement("update library set sharing = 'PRIVATE' where id = ?")) {
+      update.setLong(1, library);
+      update.executeUpdate();
+    }
   }
 
   /** Tools of one library, 20 000 of them in one holder, some in a load, 4 000 called by jobs. */
@@ -74,8 +90,8 @@ final class TouchesFigure {
             select %1$d + seq, %1$d + seq, '', '', 40 from seq_1_to_%4$d\
             """,
             """
-            insert into stack_part (stack_id, place, component_id)
-            select %1$d + seq, 0, %5$d from seq_1_to_%4$d\
+            insert into stack_part (stack_id, place, component_id, tool_id)
+            select %1$d + seq, 0, %5$d, %1$d + seq from seq_1_to_%4$d\
             """,
             """
             insert into plan_place (machine_id, place, tool_id, fields)
@@ -99,6 +115,11 @@ final class TouchesFigure {
   }
 
   private void measure(String kind, Object id) throws IOException, InterruptedException {
+    measure(http, kind, id);
+  }
+
+  private static void measure(Http http, String kind, Object id)
+      throws IOException, InterruptedException {
     String path = "/touches?kind=%s&id=%s".formatted(kind, id);
     double[] took = new double[CALLS];
     for (int call = -WARM_UP; call < CALLS; call++) {

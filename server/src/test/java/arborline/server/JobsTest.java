@@ -234,6 +234,10 @@ class JobsTest extends ServerTest {
     ObjectNode shorter = (ObjectNode) base.deepCopy();
     ((ObjectNode) shorter.at("/storages/0")).put("places", 2);
     var order = Api.body("base", base, "wanted", shorter, "letFall", true);
+    Api.Answer look = lead.send("PUT", path("/definition?preview=true"), order);
+    assertEquals(name(), look.at("jobs").get(0).get("name").asString(), look.toString());
+    assertEquals(base, lead.get(path("")).at("machine"), "a look changes nothing");
+    assertEquals(3, lead.get(path("")).at("plan").size(), "nor the load");
     assertEquals(409, lead.send("PUT", path("/definition"), order).status());
     assertEquals(200, lead.send("PUT", path("/definition?changeJobs=true"), order).status());
     Api.Answer put = lead.send("PUT", path("/plan/2"), Api.body("toolId", mills.get(2)));
@@ -329,7 +333,8 @@ class JobsTest extends ServerTest {
           asked);
     }
     String other = machine("M3", definition -> definition);
-    lead.send("DELETE", path(""), null);
+    assertEquals(409, lead.send("DELETE", path(""), null).status(), "a job runs on it");
+    assertEquals(200, lead.send("DELETE", path("?changeJobs=true"), null).status());
     assertEquals(
         List.of("runs on %s: the machine was retired".formatted(machine)), links("?strays=true"));
     var link =

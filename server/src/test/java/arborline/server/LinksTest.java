@@ -285,6 +285,42 @@ class LinksTest extends ServerTest {
   }
 
   @Test
+  void ofManyToolsInAHolderThoseOfALibraryThatSomebodyDoesNotSeeDoNotCount() {
+    var draft = Draft.holder("LKM-" + library, "Chuck");
+    draft.put("workSide", "CY-SF-12:f");
+    long part = lead.post("/api/v1/components", draft).number("id");
+    for (int i = 0; i < 102; i++) {
+      held(lead, "LM%d-%d".formatted(i, library), library, part);
+    }
+    Api owner = person("LEAD").api();
+    long hidden =
+        owner
+            .post("/api/v1/libraries?sharing=PRIVATE", Api.body("name", name + " own"))
+            .number("id");
+    held(owner, "LMH-" + library, hidden, part);
+    assertEquals(
+        List.of("103 STACK of many", "103 TOOL"), counted(owner, part), "the owner sees them all");
+    assertEquals(List.of("102 STACK of many", "102 TOOL"), counted(as("PROGRAMMER"), part));
+  }
+
+  private void held(Api api, String code, long in, long part) {
+    long made =
+        api.post("/api/v1/libraries/%d/tools".formatted(in), Draft.mill(code, "10"))
+            .number("toolId");
+    api.post(
+        "/api/v1/tools/%d/stacks".formatted(made),
+        Api.body("name", "many", "components", List.of(part)));
+  }
+
+  /** Stacks and tools that a holder touches, without the name of any. */
+  private List<String> counted(Api api, long part) {
+    return touched(api, "HOLDER", part).stream()
+        .limit(2)
+        .map(group -> group.replaceAll(" many of .*", " of many").replaceAll(" L[^ ]*$", ""))
+        .toList();
+  }
+
+  @Test
   void whatSomebodyDoesNotSeeIsNotNamed() {
     var draft = Draft.holder("LKP-" + library, "Chuck");
     draft.put("workSide", "CY-SF-12:f");

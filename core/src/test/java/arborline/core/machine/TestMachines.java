@@ -53,6 +53,20 @@ public final class TestMachines {
         Outputs.NONE);
   }
 
+  /** The same machine with other numbers. */
+  public static Machine numbered(Machine machine, Numbering numbering) {
+    return new Machine(
+        machine.id(),
+        machine.name(),
+        machine.kind(),
+        machine.spindles(),
+        machine.storages(),
+        machine.axes(),
+        machine.habits(),
+        numbering,
+        machine.outputs());
+  }
+
   /** A mill-turn: tools of the upper spindle in 1 to 36, a lower turret in front, L1 to L12. */
   public static Machine kittiwake() {
     Machine lathe = cormorant();

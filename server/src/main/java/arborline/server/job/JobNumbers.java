@@ -1,5 +1,6 @@
 package arborline.server.job;
 
+import arborline.core.job.CallNumbers;
 import arborline.core.machine.Machine;
 import arborline.core.table.TableField;
 import arborline.server.machine.Machines;
@@ -13,14 +14,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.LongStream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/**
- * Numbers of tools that come into a job without one: that which the tool has in the load of the
- * machine, else that of its library, else the next free one.
- */
+/** Numbers of tools that come into a job without one. */
 @Component
 class JobNumbers {
 
@@ -44,7 +41,6 @@ class JobNumbers {
       return job;
     }
     Machine machine = machines.get(job.machine()).machine();
-    Map<Long, Long> planned = planned(job.machine());
     Map<Long, Long> meant = new HashMap<>();
     Set<Long> taken = new HashSet<>();
     for (JobTool tool : job.tools()) {
@@ -52,48 +48,18 @@ class JobNumbers {
       taken.add((long) tool.number());
     }
     Map<Long, Held> held = tools.held(meant);
+    CallNumbers numbers = new CallNumbers(machine, planned(job.machine()), taken);
     List<JobTool> numbered = new ArrayList<>();
     for (JobTool tool : job.tools()) {
       if (tool.number() == NONE) {
         long own = Optional.ofNullable(held.get(tool.tool())).flatMap(Held::number).orElse(1);
-        long number = number(machine, planned, taken, tool.tool(), own);
-        taken.add(number);
+        long number = numbers.take(tool.tool(), own);
         numbered.add(new JobTool(Math.toIntExact(number), tool.tool(), tool.library()));
       } else {
         numbered.add(tool);
       }
     }
     return job.calling(numbered);
-  }
-
-  private static long number(
-      Machine machine, Map<Long, Long> planned, Set<Long> taken, long tool, long own) {
-    Long there = planned.get(tool);
-    if (there != null && !taken.contains(there)) {
-      return there;
-    }
-    Set<Long> others = new HashSet<>(taken);
-    others.addAll(planned.values());
-    boolean free = !others.contains(own) && called(machine, own);
-    return free ? own : next(machine, own, others);
-  }
-
-  /** True for a number that a program can call: where it is that of a place there has to be one. */
-  private static boolean called(Machine machine, long number) {
-    return machine.numbering().numberIsPlace()
-        ? places(machine).anyMatch(place -> place == number)
-        : machine.numbering().question(number).isEmpty();
-  }
-
-  private static long next(Machine machine, long own, Set<Long> others) {
-    return places(machine)
-        .filter(place -> machine.numbering().numberIsPlace() && !others.contains(place))
-        .findFirst()
-        .orElseGet(() -> machine.numbering().nextFree(own, others));
-  }
-
-  private static LongStream places(Machine machine) {
-    return machine.places().stream().map(machine::number).mapToLong(Long::parseLong);
   }
 
   /** Numbers of the load of a machine, by tool. */

@@ -9,23 +9,25 @@ import org.jspecify.annotations.Nullable;
  * @param from where they are found: a query from its {@code from} on, with {@code :id} of what is
  *     changed and {@code :hidden}, the libraries that whoever asks does not see
  * @param tool column of tools of which only those count that whoever asks sees; null for none
- * @param counted what is counted of it, each once, where there are many
- * @param counting where it is counted: without what only its name is read from
+ * @param counting how they are counted where there are many
  */
 record Touching(
-    TouchedEnd end,
-    String words,
-    String from,
-    @Nullable String tool,
-    String counted,
-    String counting) {
+    TouchedEnd end, String words, String from, @Nullable String tool, Counting counting) {
+
+  /**
+   * How many there are, without what only their names are read from.
+   *
+   * @param counted what is counted, each once
+   * @param from where
+   */
+  record Counting(String counted, String from) {}
 
   Touching(TouchedEnd end, String words, String from) {
     this(end, words, from, null);
   }
 
   Touching(TouchedEnd end, String words, String from, @Nullable String tool) {
-    this(end, words, from, tool, end.counted(), from);
+    this(end, words, from, tool, new Counting(end.counted(), from));
   }
 
   /**
@@ -40,15 +42,18 @@ record Touching(
 
   /** How many there are of them. */
   String count(boolean some) {
-    return "select count(distinct %s) %s".formatted(counted, seen(counting, some));
+    return "select count(distinct %s) %s"
+        .formatted(counting.counted(), seen(counting.from(), some));
   }
 
+  /** Without tools that stand in libraries that whoever asks does not see, and in no other. */
   private String seen(String found, boolean some) {
     return some && tool != null
         ? found
             + """
-             and (exists (select 1 from entry x where x.tool_id = %1$s and x.library_id not in (:hidden))
-              or not exists (select 1 from entry x where x.tool_id = %1$s))\
+             and %s not in (select x.tool_id from entry x where x.library_id in (:hidden)
+              and not exists (select 1 from entry y
+                where y.tool_id = x.tool_id and y.library_id not in (:hidden)))\
             """
                 .formatted(tool)
         : found;

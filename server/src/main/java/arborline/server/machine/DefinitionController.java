@@ -109,10 +109,16 @@ class DefinitionController {
         preview);
   }
 
+  /**
+   * Takes a machine out of use.
+   *
+   * @param changeJobs true where the lead has jobs lose the machine that they run on
+   */
   @DeleteMapping("/{id}")
   @MayEdit
-  Retired retire(@PathVariable String id) {
-    return new Retired(defining.retire(id));
+  Retired retire(
+      @PathVariable String id, @RequestParam(defaultValue = "false") boolean changeJobs) {
+    return new Retired(defining.retire(id, changeJobs));
   }
 
   private static Machine given(String what, @Nullable Machine machine) {

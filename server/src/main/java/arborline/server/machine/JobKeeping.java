@@ -56,8 +56,8 @@ class JobKeeping {
     this.json = json;
   }
 
-  /** Open jobs of a machine with what of its load they call. */
-  record Served(List<OpenJob> jobs, List<LoadedTool> load) {}
+  /** Open jobs of a machine with what of its load they find. */
+  record JobLoad(List<OpenJob> jobs, List<LoadedTool> load) {}
 
   /** Jobs that a change would change; what a refusal carries. */
   record ChangedJobs(List<JobChange> jobs) {}
@@ -70,9 +70,9 @@ class JobKeeping {
   record JobCall(long job, String name, int number) {}
 
   /** What the jobs of a machine find in its load before it is changed; the machine is locked. */
-  Served before(Machine machine) {
+  JobLoad before(Machine machine) {
     List<OpenJob> open = jobs.open(machine.id());
-    return new Served(open, load(machine, open));
+    return new JobLoad(open, load(machine, open));
   }
 
   /**
@@ -81,8 +81,12 @@ class JobKeeping {
    * @param allow true where the lead has it done all the same
    * @return what the trail has to say of it besides; empty where no job is changed
    */
-  String needSame(Machine machine, Served before, boolean allow) {
-    List<JobChange> changes = changes(machine, before);
+  String refuseChanged(Machine machine, JobLoad before, boolean allow) {
+    return refuse(changes(machine, before), allow);
+  }
+
+  /** As {@link #refuseChanged}, where it is known which jobs would be changed. */
+  String refuse(List<JobChange> changes, boolean allow) {
     if (changes.isEmpty()) {
       return "";
     }
@@ -106,18 +110,29 @@ class JobKeeping {
   }
 
   /** Refuses to take something back where that would change a job. */
-  void needSameTakenBack(Machine machine, Served before) {
+  void refuseTakingBack(Machine machine, JobLoad before) {
     List<JobChange> changes = changes(machine, before);
     if (!changes.isEmpty()) {
       throw Refusal.conflict(words(changes) + ": finish or change the job first");
     }
   }
 
-  /** Whoever sets the shop up is not held up. */
-  private List<JobChange> changes(Machine machine, Served before) {
+  /**
+   * Jobs that a change that was made in this transaction would change; none for whoever sets the
+   * shop up.
+   */
+  List<JobChange> changes(Machine machine, JobLoad before) {
     return Actor.role().isEmpty()
         ? List.of()
         : JobChanges.of(before.jobs(), before.load(), load(machine, before.jobs()));
+  }
+
+  /** Jobs that would lose tools with the machine itself. */
+  List<JobChange> without(Machine machine) {
+    JobLoad found = before(machine);
+    return Actor.role().isEmpty()
+        ? List.of()
+        : JobChanges.of(found.jobs(), found.load(), List.of());
   }
 
   private static String words(List<JobChange> changes) {

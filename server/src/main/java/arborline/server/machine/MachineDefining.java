@@ -1,5 +1,6 @@
 package arborline.server.machine;
 
+import arborline.core.job.JobChange;
 import arborline.core.machine.Machine;
 import arborline.core.machine.MachineFaults;
 import arborline.core.machine.PlaceNames;
@@ -19,6 +20,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.interceptor.TransactionAspectSupport;
 
 /** Sets machines up, changes, copies and retires them. */
 @Service
@@ -84,6 +86,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
    *
    * @param fallsOut tools that leave the load plan with it
    * @param misfits tools that stay planned although they do not fit there any more
+   * @param jobs open ones that it would change, or has changed
    * @param storages as they are drawn then
    * @param undo null where it was only looked at, or nothing changed
    */
@@ -92,6 +95,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
       int version,
       List<FallsOut> fallsOut,
       List<FallsOut> misfits,
+      List<JobChange> jobs,
       List<StorageView> storages,
       @Nullable Long undo) {
 
@@ -100,9 +104,10 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
         int version,
         List<FallsOut> fallsOut,
         List<FallsOut> misfits,
+        List<JobChange> jobs,
         @Nullable Long undo) {
       return new DefinitionChange(
-          machine, version, fallsOut, misfits, StorageView.all(machine, place -> 0), undo);
+          machine, version, fallsOut, misfits, jobs, StorageView.all(machine, place -> 0), undo);
     }
   }
 
@@ -135,7 +140,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
               .formatted(machine.id()));
     }
     if (look) {
-      return DefinitionChange.of(machine, 0, List.of(), List.of(), null);
+      return DefinitionChange.of(machine, 0, List.of(), List.of(), List.of(), null);
     }
     if (planOf != null) {
       machines.lock(planOf);
@@ -151,7 +156,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
     long undo =
         record(
             machine, "set up %s%s".formatted(machine.name(), copied), null, definition, List.of());
-    return DefinitionChange.of(machine, 1, List.of(), List.of(), undo);
+    return DefinitionChange.of(machine, 1, List.of(), List.of(), List.of(), undo);
   }
 
   private int copyPlan(String from, Machine to) {
@@ -178,7 +183,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
    *
    * @param base the definition that somebody started from
    * @param allowed what may come of it
-   * @param look true to see only what would come of it
+   * @param look true to see only what would come of it: it is made and taken back again
    */
   @Transactional
   DefinitionChange change(String id, Machine base, Machine wanted, Allowed allowed, boolean look) {
@@ -198,10 +203,10 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
     List<FallsOut> misfits = fit.misfits(joined, names);
     String before = json.text(now.machine());
     String after = json.text(joined);
-    if (look || before.equals(after)) {
-      return DefinitionChange.of(joined, now.version(), fallsOut, misfits, null);
+    if (before.equals(after)) {
+      return DefinitionChange.of(joined, now.version(), fallsOut, misfits, List.of(), null);
     }
-    if (!fallen.isEmpty() && !allowed.letFall()) {
+    if (!look && !fallen.isEmpty() && !allowed.letFall()) {
       throw Refusal.conflict(
           "%s would leave the load plan, since their places go away: %s"
               .formatted(
@@ -209,13 +214,18 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
                   String.join(", ", fallsOut.stream().map(FallsOut::code).toList())),
           fallsOut);
     }
-    JobKeeping.Served served = jobs.before(now.machine());
+    JobKeeping.JobLoad found = jobs.before(now.machine());
     places.deleteAll(fallen);
     MachineRow row = rows.findById(id).orElseThrow();
     write(row, joined, after);
     rows.flush();
     renaming.rename(joined, names);
-    String although = jobs.needSame(joined, served, allowed.changeJobs());
+    List<JobChange> changed = jobs.changes(joined, found);
+    if (look) {
+      TransactionAspectSupport.currentTransactionStatus().setRollbackOnly();
+      return DefinitionChange.of(joined, now.version(), fallsOut, misfits, changed, null);
+    }
+    String although = jobs.refuse(changed, allowed.changeJobs());
     long undo =
         record(
             joined,
@@ -232,7 +242,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
             fallen.stream()
                 .map(place -> new Fallen(place.place, place.toolId, place.fields, place.libraryId))
                 .toList());
-    return DefinitionChange.of(joined, row.versionNo, fallsOut, misfits, undo);
+    return DefinitionChange.of(joined, row.versionNo, fallsOut, misfits, changed, undo);
   }
 
   private void write(MachineRow row, Machine machine, String definition) {
@@ -255,15 +265,20 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
     return json.read(joined.definition().toString(), Machine.class);
   }
 
-  /** Takes a machine out of use; its plan and what was agreed with it are kept. */
+  /**
+   * Takes a machine out of use; its plan and what was agreed with it are kept.
+   *
+   * @param changeJobs true where the lead has jobs lose the machine that they run on
+   */
   @Transactional
-  long retire(String id) {
+  long retire(String id, boolean changeJobs) {
     Machine machine = machines.lock(id).machine();
+    String although = jobs.refuse(jobs.without(machine), changeJobs);
     MachineRow row = rows.findById(id).orElseThrow();
     row.retiredAt = Instant.now(clock);
     rows.save(row);
     live.say("machine", id, "definition");
-    return record(machine, "retired " + machine.name(), row.definition, null, List.of());
+    return record(machine, "retired " + machine.name() + although, row.definition, null, List.of());
   }
 
   private long record(
@@ -297,7 +312,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
       rows.save(row);
     } else {
       Machine before = json.read(defined.before(), Machine.class);
-      JobKeeping.Served served =
+      JobKeeping.JobLoad found =
           jobs.before(row.retiredAt == null ? machines.get(before.id()).machine() : before);
       row.retiredAt = null;
       write(row, before, defined.before());
@@ -307,7 +322,7 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
             before, PlaceNames.changed(json.read(defined.after(), Machine.class), before));
       }
       defined.fallen().forEach(fallen -> bringBack(defined.machine(), fallen));
-      jobs.needSameTakenBack(before, served);
+      jobs.refuseTakingBack(before, found);
     }
     live.say("machine", defined.machine(), "definition");
   }

@@ -197,7 +197,7 @@ public class PlanNumbers {
   public long renumber(String machineId, Sequence sequence, boolean changeJobs) {
     Machine machine = machines.lock(machineId).machine();
     Map<String, Integer> wanted = wanted(machine, sequence);
-    JobKeeping.Served served = jobs.before(machine);
+    JobKeeping.JobLoad found = jobs.before(machine);
     List<PlaceBefore> before = new ArrayList<>();
     for (PlanPlace place : places.findByMachineId(machineId)) {
       Integer number = wanted.get(place.place);
@@ -213,7 +213,7 @@ public class PlanNumbers {
     if (before.isEmpty()) {
       throw Refusal.conflict("they have these numbers already");
     }
-    String although = jobs.needSame(machine, served, changeJobs);
+    String although = jobs.refuseChanged(machine, found, changeJobs);
     live.say("machine", machineId, "plan");
     return trail.record(
         TrailRecord.of(

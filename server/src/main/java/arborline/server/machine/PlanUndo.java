@@ -50,7 +50,7 @@ class PlanUndo implements Undo<Plans.Before> {
   public void takeBack(Plans.Before before) {
     Machine machine = machines.lock(before.machineId()).machine();
     before.places().forEach(place -> refuseChanged(machine, place));
-    JobKeeping.Served served = jobs.before(machine);
+    JobKeeping.JobLoad found = jobs.before(machine);
     for (Plans.PlaceBefore place : before.places()) {
       places.findByMachineIdAndPlace(machine.id(), place.place()).ifPresent(places::delete);
     }
@@ -60,7 +60,7 @@ class PlanUndo implements Undo<Plans.Before> {
         bringBack(machine, place);
       }
     }
-    jobs.needSameTakenBack(machine, served);
+    jobs.refuseTakingBack(machine, found);
     live.say("machine", machine.id(), "plan");
   }
 

@@ -171,12 +171,12 @@ public class Plans {
     entry = entry(put);
     numbers.refuseSame(machine, then);
     Before before = before(machineId, place, old, occupant, order.toolId(), put.fields);
-    JobKeeping.Served served = jobs.before(machine);
+    JobKeeping.JobLoad found = jobs.before(machine);
     occupant.ifPresent(places::delete);
     old.ifPresent(places::delete);
     places.flush();
     places.save(put);
-    String changed = jobs.needSame(machine, served, changeJobs);
+    String changed = jobs.refuseChanged(machine, found, changeJobs);
     live.say("machine", machineId, "plan");
     boolean stays = old.filter(former -> former.place.equals(place)).isPresent();
     long undo =
@@ -318,7 +318,7 @@ public class Plans {
     numbers.settle(
         machine, then, then.stream().filter(place -> change.from(place.place).isEmpty()).toList());
     numbers.refuseSame(machine, then);
-    JobKeeping.Served served = jobs.before(machine);
+    JobKeeping.JobLoad found = jobs.before(machine);
     places.deleteAll(before);
     places.flush();
     then.forEach(places::save);
@@ -328,7 +328,7 @@ public class Plans {
         fit.refuseMisfit(machine, place, change.from(place.place).isEmpty());
       }
     }
-    String although = jobs.needSame(machine, served, changeJobs);
+    String although = jobs.refuseChanged(machine, found, changeJobs);
     live.say("machine", machineId, "plan");
     return trail.record(
         TrailRecord.of("machine", machineId, change.words() + although)
@@ -368,9 +368,9 @@ public class Plans {
         new Before(
             machineId,
             List.of(new PlaceBefore(place, old.toolId, old.fields, old.libraryId, 0L, null)));
-    JobKeeping.Served served = jobs.before(machine);
+    JobKeeping.JobLoad found = jobs.before(machine);
     places.delete(old);
-    String although = jobs.needSame(machine, served, changeJobs);
+    String although = jobs.refuseChanged(machine, found, changeJobs);
     live.say("machine", machineId, "plan");
     return trail.record(
         TrailRecord.of(

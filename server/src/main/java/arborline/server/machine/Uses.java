@@ -251,9 +251,9 @@ class Uses implements Undo<Uses.Chosen> {
     PlanPlace planned = there.planned();
     String machine = there.machine().id();
     String before = store.written(machine, planned.toolId, planned.place).orElse(null);
-    JobKeeping.Served served = jobs.before(there.machine());
+    JobKeeping.JobLoad found = jobs.before(there.machine());
     store.write(machine, planned.toolId, planned.place, after);
-    String although = jobs.needSame(there.machine(), served, changeJobs);
+    String although = jobs.refuseChanged(there.machine(), found, changeJobs);
     live.say("machine", machine, "plan");
     return trail.record(
         TrailRecord.of(
@@ -283,9 +283,9 @@ class Uses implements Undo<Uses.Chosen> {
           "%s was planned anew since; take that back first"
               .formatted(machine.words(chosen.place())));
     }
-    JobKeeping.Served served = jobs.before(machine);
+    JobKeeping.JobLoad found = jobs.before(machine);
     store.write(chosen.machine(), chosen.toolId(), chosen.place(), chosen.before());
-    jobs.needSameTakenBack(machine, served);
+    jobs.refuseTakingBack(machine, found);
     live.say("machine", chosen.machine(), "plan");
   }
 }

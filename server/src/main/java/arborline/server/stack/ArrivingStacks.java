@@ -178,7 +178,7 @@ class ArrivingStacks implements Belongings, OwnedByTool {
     row.name = stack.name();
     row.seat = stack.seat();
     row.overhang = BigDecimal.valueOf(overhang).setScale(4, RoundingMode.HALF_UP);
-    ordered.forEach(part -> row.parts.add(new StackPart(part.id, null)));
+    ordered.forEach(part -> row.add(new StackPart(part.id, null)));
     StackRow saved = stacks.save(row);
     versions.keep(saved);
     return saved.id;

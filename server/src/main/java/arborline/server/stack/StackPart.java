@@ -9,6 +9,9 @@ class StackPart {
 
   long componentId;
 
+  /** The tool of the stack; set when it is put into one. */
+  long toolId;
+
   /** The version that the stack stays with; null where it follows the newest. */
   @Nullable Integer versionNo;
 

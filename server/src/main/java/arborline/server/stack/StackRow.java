@@ -39,4 +39,10 @@ class StackRow {
   StackRow(long toolId) {
     this.toolId = toolId;
   }
+
+  /** Puts a part behind the others. */
+  void add(StackPart part) {
+    part.toolId = toolId;
+    parts.add(part);
+  }
 }

@@ -42,6 +42,6 @@ record StackState(String name, String seat, BigDecimal overhang, List<PartState>
     row.seat = seat;
     row.overhang = overhang;
     row.parts = new ArrayList<>();
-    parts.forEach(part -> row.parts.add(new StackPart(part.componentId(), part.versionNo())));
+    parts.forEach(part -> row.add(new StackPart(part.componentId(), part.versionNo())));
   }
 }
