@@ -97,8 +97,8 @@
     {/each}
     {#if open}
       {#if reading.view}
-        <div class="mt-2 grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2">
-          <MountedPlan shown={reading.view} {sub} />
+        <div class="mt-2 flex flex-wrap items-end gap-2">
+          <div class="min-w-60 max-w-[500px] flex-1"><MountedPlan shown={reading.view} {sub} /></div>
           {#if reading.front}<Front front={reading.front} spindle={reading.sense ?? ''} />{/if}
         </div>
       {/if}

@@ -57,6 +57,11 @@ class PostsTest extends ServerTest {
     return post;
   }
 
+  /** A post for a machine whose tools have numbers from 601 to 680. */
+  private Map<String, Object> ranged() {
+    return post("numbers", Api.body("from", 601, "to", 680));
+  }
+
   private Api.Answer create(Map<String, Object> post, Object... links) {
     Map<String, Object> draft = Api.body(links);
     draft.put("post", post);
@@ -75,7 +80,7 @@ class PostsTest extends ServerTest {
 
   @Test
   void aPostBringsItsLibraryAndSaysWhatOfItCannotBePosted() {
-    long id = made("machine", "L1", "library", library);
+    long id = create(ranged(), "machine", "L1", "library", library).number("id");
     JsonNode view = lead.get(POSTS + "/" + id).body();
     assertEquals("L1 Cormorant", view.get("machineName").asString());
     assertEquals(name + " tools", view.get("libraryName").asString());
@@ -170,10 +175,24 @@ class PostsTest extends ServerTest {
     assertTrue(beyond.toString().contains("140"), beyond.toString());
   }
 
+  @Test
+  void aToolThatIsNotPlannedIsPostedUnderTheNumberThatItWouldGet() {
+    long id = create(ranged(), "machine", machine("L1"), "library", library).number("id");
+    long mill = tool("PX", "end-mill-flat", "DC=10 APMX=22 DMM=10 OAL=72 NOF=4 LU=30");
+    JsonNode items = lead.get("%s/%d/check".formatted(POSTS, id)).at("items");
+    assertTrue(
+        items.valueStream().noneMatch(one -> one.get("toolId").asLong() == mill), items.toString());
+  }
+
   private String machine() {
+    return machine("M1");
+  }
+
+  private String machine(String like) {
     String unique = Long.toString(System.nanoTime(), 36).toUpperCase();
     String id = "P" + unique.substring(unique.length() - 8);
-    ObjectNode definition = (ObjectNode) lead.get("/api/v1/machines/M1").at("machine").deepCopy();
+    ObjectNode definition =
+        (ObjectNode) lead.get("/api/v1/machines/" + like).at("machine").deepCopy();
     definition.put("id", id).put("name", "Posts " + id);
     ((ObjectNode) definition.get("outputs"))
         .putPOJO("coolant", List.of("flood", "through the tool"));

@@ -29,11 +29,6 @@ public final class UseReader {
 
   private UseReader() {}
 
-  /** Reads a use of a tool in a place. */
-  public static UseReading of(Machine machine, Placed placed, Tool written, ToolUse use) {
-    return of(machine, placed, written, use, Optional.empty());
-  }
-
   /**
    * Reads a use of a tool in its block.
    *

@@ -25,22 +25,11 @@ public final class UsualUse {
   private UsualUse() {}
 
   /**
-   * The usual use.
+   * The usual use of a tool in its block.
    *
    * @param offset its offset number
    * @param defaults what operations begin with at the machine, by key of {@link DefaultKey}; one
    *     that the machine cannot follow does not count
-   */
-  public static ToolUse of(
-      Machine machine, Placed placed, Tool tool, int offset, Map<String, String> defaults) {
-    return of(machine, placed, tool, offset, defaults, Optional.empty());
-  }
-
-  /**
-   * The usual use of a tool in its block.
-   *
-   * @param offset its offset number
-   * @param defaults as above
    * @param block angle at which its block holds it, as {@link BlockAngle} says it
    */
   public static ToolUse of(

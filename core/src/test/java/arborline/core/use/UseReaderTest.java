@@ -62,11 +62,11 @@ class UseReaderTest {
   }
 
   private static ToolUse usual(Machine machine, String place, Tool tool) {
-    return UsualUse.of(machine, at(machine, place), tool, 7, Map.of());
+    return UsualUse.of(machine, at(machine, place), tool, 7, Map.of(), Optional.empty());
   }
 
   private static UseReading read(Machine machine, String place, Tool tool, ToolUse use) {
-    return UseReader.of(machine, at(machine, place), tool, use);
+    return UseReader.of(machine, at(machine, place), tool, use, Optional.empty());
   }
 
   private static List<String> holds(UseReading reading) {

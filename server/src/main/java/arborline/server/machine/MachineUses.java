@@ -3,7 +3,9 @@ package arborline.server.machine;
 import arborline.core.machine.Machine;
 import arborline.core.machine.Machine.Placed;
 import arborline.core.storage.StorageDefinition;
+import arborline.core.tool.Process;
 import arborline.core.tool.Tool;
+import arborline.core.tool.ToolClasses;
 import arborline.core.use.BlockAngle;
 import arborline.core.use.ToolUse;
 import arborline.core.use.UseReader;
@@ -16,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -45,7 +48,7 @@ public class MachineUses {
   /**
    * A tool at a machine.
    *
-   * @param number by which programs call it: as it is planned, else as its library has it
+   * @param number by which programs call it: as it is planned, else as it would be if it came in
    * @param offsets its offset numbers
    * @param orientation tip orientation; empty where none follows
    */
@@ -65,6 +68,8 @@ public class MachineUses {
     places.findByMachineId(machineId).forEach(place -> planned.put(place.toolId, place));
     Map<String, ToolUse> kept = store.all(machineId);
     Map<String, Map<Long, AssembledTool>> assembled = assembled(machine, tools, planned.keySet());
+    Set<Long> taken =
+        planned.values().stream().map(this.numbers::number).collect(Collectors.toSet());
     Map<Long, UsedTool> used = new HashMap<>();
     tools.forEach((id, tool) -> {
       Optional<PlanPlace> place = Optional.ofNullable(planned.get(id));
@@ -79,16 +84,34 @@ public class MachineUses {
                   tool,
                   kept,
                   block(placed.get(), assembled, id))
-              : usual(machine, tool, numbers.getOrDefault(id, 1)));
+              : usual(
+                  machine,
+                  id,
+                  tool,
+                  wouldHave(machine, numbers.getOrDefault(id, 1), taken),
+                  assembled));
     });
     return used;
   }
 
-  /** Planned tools in their holders, by the id of their storage, of turrets. */
+  /**
+   * The number that a tool would have if it came in.
+   *
+   * @param own its number in its library
+   * @param taken numbers of planned tools
+   */
+  private static int wouldHave(Machine machine, int own, Set<Long> taken) {
+    boolean kept =
+        machine.numbering().numberIsPlace()
+            || !taken.contains((long) own) && machine.numbering().question(own).isEmpty();
+    return kept ? own : Math.toIntExact(machine.numbering().nextFree(own, taken));
+  }
+
+  /** Planned tools, and turning tools, in their holders, by the id of their storage, of turrets. */
   private Map<String, Map<Long, AssembledTool>> assembled(
       Machine machine, Map<Long, Tool> tools, Set<Long> planned) {
     Map<Long, Tool> here = new HashMap<>(tools);
-    here.keySet().retainAll(planned);
+    here.entrySet().removeIf(tool -> !planned.contains(tool.getKey()) && !turns(tool.getValue()));
     Map<String, Map<Long, AssembledTool>> assembled = new HashMap<>();
     machine.storages().stream()
         .filter(storage -> storage.turret() != null)
@@ -122,15 +145,27 @@ public class MachineUses {
         Optional.ofNullable(UseReader.of(machine, placed, tool, use, block).orientation()));
   }
 
+  private static boolean turns(Tool tool) {
+    return ToolClasses.named(tool.toolClass())
+        .filter(known -> known.sheet().process() == Process.TURNING)
+        .isPresent();
+  }
+
   /** In the first storage where a tip orientation follows. */
-  private static UsedTool usual(Machine machine, Tool tool, int number) {
+  private static UsedTool usual(
+      Machine machine,
+      long id,
+      Tool tool,
+      int number,
+      Map<String, Map<Long, AssembledTool>> assembled) {
     Optional<Integer> orientation = Optional.empty();
     for (StorageDefinition storage : machine.storages()) {
       Placed first = new Placed(storage, 0);
-      ToolUse use = UsualUse.of(machine, first, tool, number, Map.of());
+      Optional<BigDecimal> block = block(first, assembled, id);
+      ToolUse use = UsualUse.of(machine, first, tool, number, Map.of(), block);
       orientation =
-          orientation.or(
-              () -> Optional.ofNullable(UseReader.of(machine, first, tool, use).orientation()));
+          orientation.or(() ->
+              Optional.ofNullable(UseReader.of(machine, first, tool, use, block).orientation()));
     }
     return new UsedTool(number, List.of(number), orientation);
   }
