@@ -19,6 +19,8 @@
     children: Snippet;
   } = $props();
 
+  const FIRST = 6;
+  let whole = $state(false);
   const after = $derived(afterLoad(machine, load, wanted));
 </script>
 
@@ -30,9 +32,16 @@
         {load.leftOut.length > 0 ? 'Not all of them can be in' : 'They cannot be in'}
       </h2>
       <ul class="text-[13px]">
-        {#each load.obstacles as obstacle, index (index)}
+        {#each load.obstacles.slice(0, whole ? undefined : FIRST) as obstacle, index (index)}
           <li>{capital(obstacle.message)}</li>
         {/each}
+        {#if load.obstacles.length > FIRST && !whole}
+          <li>
+            <button class="text-working hover:underline" onclick={() => (whole = true)}
+              >{load.obstacles.length - FIRST} more reasons</button
+            >
+          </li>
+        {/if}
       </ul>
       {#if load.leftOut.length > 0}
         <p class="text-[13px]">
@@ -47,7 +56,9 @@
       <h2>
         {count(load.moves.length, 'move')}{load.optimal
           ? ', fewer is impossible'
-          : `, fewer than ${load.leastMoves} is impossible`}
+          : load.leastMoves > 0
+            ? `, fewer than ${load.leastMoves} is impossible`
+            : ', perhaps not the fewest'}
       </h2>
       {@render children()}
     </div>

@@ -1,46 +1,38 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query';
-  import { Debounced } from 'runed';
   import type { MachineView, ToolRow } from '$lib/api/client';
-  import { foundToolsQuery, librariesQuery } from '$lib/library/queries';
   import Silhouette from '$lib/drawing/Silhouette.svelte';
   import Checkbox from '$lib/shell/Checkbox.svelte';
   import Choice from '$lib/shell/Choice.svelte';
   import NotLoaded from '$lib/shell/NotLoaded.svelte';
-  import { pickedLibrary } from './pickedLibrary';
-  import { pickedFromQuery, unsuitedQuery } from './queries';
+  import { offeredTools } from './offeredTools.svelte';
   import type { Wanted } from './wanted';
 
-  let { machine, wanted = $bindable() }: { machine: MachineView; wanted: Wanted[] } = $props();
+  let {
+    machine,
+    wanted = $bindable(),
+    allow = $bindable(false),
+    any = false
+  }: {
+    machine: MachineView;
+    wanted: Wanted[];
+    /** Whether the lead lets tools in that are not released. */
+    allow?: boolean;
+    /** Whether it does not matter how far they are trusted. */
+    any?: boolean;
+  } = $props();
 
-  let text = $state('');
   let named = $state<string | undefined>();
-  const q = new Debounced(() => text.trim(), 150);
-  const libraries = createQuery(librariesQuery);
-  const usual = createQuery(() => pickedFromQuery(machine.machine.id));
-  const library = $derived(pickedLibrary(libraries.data?.items ?? [], usual.data?.library, named));
-  const tools = createQuery(() => ({
-    ...foundToolsQuery(library, q.current, true),
-    enabled: library > 0
-  }));
-  const unsuited = createQuery(() => ({
-    ...unsuitedQuery(
-      machine.machine.id,
-      library,
-      (tools.data?.items ?? []).map(({ toolId }) => toolId)
-    ),
-    enabled: (tools.data?.items.length ?? 0) > 0
-  }));
-  const offered = $derived(
-    (tools.data?.items ?? []).filter(
-      ({ toolId, standing }) => standing !== 'RETIRED' && !unsuited.data?.[toolId]
-    )
+  const tools = offeredTools(
+    () => machine.machine.id,
+    () => named,
+    // svelte-ignore state_referenced_locally
+    any
   );
   const isWanted = (toolId: number) => wanted.some((tool) => tool.toolId === toolId);
 
   const row = ({ toolId, code, name, outline }: ToolRow): Wanted => ({
     toolId,
-    libraryId: library,
+    libraryId: tools.library,
     code,
     name,
     outline
@@ -52,7 +44,7 @@
   }
 
   function all() {
-    wanted = [...wanted, ...offered.filter(({ toolId }) => !isWanted(toolId)).map(row)];
+    wanted = [...wanted, ...tools.fitting.filter(({ toolId }) => !isWanted(toolId)).map(row)];
   }
 </script>
 
@@ -64,20 +56,25 @@
       type="search"
       aria-label="Search tools"
       placeholder="words, or dia 6..12 flutes 3"
-      bind:value={text}
+      bind:value={tools.text}
     />
     <Choice
       label="Library"
-      bind:value={() => String(library), (value) => (named = value)}
-      options={(libraries.data?.items ?? []).map(({ id, name }) => ({
-        value: String(id),
-        label: name
-      }))}
+      bind:value={() => String(tools.library), (value) => (named = value)}
+      options={tools.libraries}
     />
-    <button class="button" disabled={offered.length === 0} onclick={all}>All listed</button>
+    <button class="button" disabled={tools.fitting.length === 0} onclick={all}>All listed</button>
   </div>
+  {#if tools.mayAll}
+    <div class="pb-2">
+      <Checkbox
+        label="Also tools that are not released"
+        bind:checked={() => allow, (on) => (allow = tools.all = on)}
+      />
+    </div>
+  {/if}
   <ul class="min-h-0 flex-1 overflow-auto border-t border-hairline">
-    {#each offered as tool (tool.entryId)}
+    {#each tools.fitting as tool (tool.entryId)}
       <li class="band flex h-[30px] items-center gap-3 border-b border-hairline px-1">
         <Checkbox
           label="{tool.code} {tool.name}"
@@ -89,17 +86,12 @@
         <Silhouette outline={tool.outline} width={90} height={22} />
       </li>
     {:else}
-      {#if tools.data}
+      {#if tools.listed.length > 0 || tools.nothing}
         <li class="py-3 text-soft">
-          {tools.data.items.length > 0
-            ? `None of these can go into ${machine.machine.name}.`
-            : q.current
-              ? 'No tool is like that.'
-              : 'This library is empty.'}
+          {tools.nothing || `None of these can go into ${machine.machine.name}.`}
         </li>
       {/if}
     {/each}
   </ul>
-  {#if library === 0}<NotLoaded query={usual} />{/if}
-  <NotLoaded query={tools} />
+  {#each tools.asked as query, index (index)}<NotLoaded {query} />{/each}
 </section>

@@ -176,15 +176,23 @@ export const retireMachine = (machine: string) =>
     concerns: [['machine', ALL]]
   });
 
-/** @param keep tools that stay where they are planned */
-export const planLoad = (machine: string, wanted: Wanted[], keep: number[], longer: boolean) =>
+/**
+ * @param keep tools that stay where they are planned
+ * @param how whether fewer moves are waited for, and whether tools may be in that are not released
+ */
+export const planLoad = (
+  machine: string,
+  wanted: Wanted[],
+  keep: number[],
+  how: { longer: boolean; allow: boolean }
+) =>
   ask(
     api.POST('/api/v1/machines/{id}/load/plan', {
       params: { path: { id: machine } },
       body: {
         wanted: wanted.map(({ toolId, libraryId, number }) => ({ toolId, libraryId, number })),
         keep,
-        longer
+        ...how
       }
     })
   );
@@ -193,7 +201,8 @@ export const stopPlanning = (machine: string) =>
   ask(api.DELETE('/api/v1/machines/{id}/load/plan', { params: { path: { id: machine } } }));
 
 /** Has the plan of a machine be the load that was found. */
-export const takeLoad = (machine: string, { placement, stamp }: PlannedLoad) =>
+/** @param allow whether the lead lets tools in that are not released */
+export const takeLoad = (machine: string, { placement, stamp }: PlannedLoad, allow: boolean) =>
   act({
     ask: () =>
       despiteJobs((changeJobs) =>
@@ -206,7 +215,8 @@ export const takeLoad = (machine: string, { placement, stamp }: PlannedLoad) =>
                 toolId,
                 libraryId
               })),
-              stamp
+              stamp,
+              allow
             }
           })
         )

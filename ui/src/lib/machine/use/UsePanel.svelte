@@ -98,7 +98,9 @@
     {#if open}
       {#if reading.view}
         <div class="mt-2 flex flex-wrap items-end gap-2">
-          <div class="min-w-60 max-w-[500px] flex-1"><MountedPlan shown={reading.view} {sub} /></div>
+          <div class="min-w-60 max-w-[500px] flex-1">
+            <MountedPlan shown={reading.view} {sub} />
+          </div>
           {#if reading.front}<Front front={reading.front} spindle={reading.sense ?? ''} />{/if}
         </div>
       {/if}

@@ -109,7 +109,7 @@
     {#if may && machine.data}
       <div class="flex min-h-[320px] flex-col">
         <h2 class="pb-1">Tools for it</h2>
-        <WantedTools machine={machine.data} bind:wanted={() => shown, want} />
+        <WantedTools any machine={machine.data} bind:wanted={() => shown, want} />
       </div>
     {/if}
   </div>

@@ -184,6 +184,8 @@ class EquipTest extends BrowserTest {
     assertThat(use).containsText("static along the spindle");
     assertThat(use).containsText("Tip orientation 7");
     use.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("More")).click();
+    Locator above = page.getByLabel("The tool at the work, seen from above");
+    assertTrue(above.boundingBox().width >= 240, "drawn wide enough to see beside the front view");
     steps.choose("Tool", "driven");
     assertThat(use).containsText("Station 13 drives nothing");
     assertThat(Journey.button(page, "Use it so")).isDisabled();

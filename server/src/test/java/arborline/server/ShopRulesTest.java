@@ -87,6 +87,32 @@ class ShopRulesTest extends ServerTest {
   }
 
   @Test
+  void aLoadTakesInWhatTheLeadAllows() {
+    long tool = add();
+    var order = Api.body("wanted", List.of(Api.body("toolId", tool, "libraryId", library)));
+    String load = "/api/v1/machines/M3/load";
+    Api.Answer refused = lead.post(load + "/plan", order);
+    assertEquals(List.of(code), leftOut(refused));
+    order.put("allow", true);
+    assertEquals(List.of(code), leftOut(as("TOOLROOM").post(load + "/plan", order)));
+    Api.Answer planned = lead.post(load + "/plan", order);
+    assertEquals(List.of(), leftOut(planned), planned.toString());
+    var taken = Api.body("placement", planned.at("placement"), "stamp", planned.text("stamp"));
+    assertEquals(409, lead.send("PUT", load, taken).status());
+    taken.put("allow", true);
+    assertEquals(403, as("TOOLROOM").send("PUT", load, taken).status());
+    Api.Answer done = lead.send("PUT", load, taken);
+    assertEquals(200, done.status(), done.toString());
+    String trail = lead.get("/api/v1/trail?limit=1").at("items").get(0).get("text").asString();
+    assertTrue(trail.endsWith(", and allowed %s, not released".formatted(code)), trail);
+    lead.post("/api/v1/trail/%d/undo".formatted(done.number("undo")), null);
+  }
+
+  private static List<String> leftOut(Api.Answer planned) {
+    return planned.at("leftOut").valueStream().map(JsonNode::asString).toList();
+  }
+
+  @Test
   void whoReleasesToolsIsDecidedByTheLeadAndTakenBack() {
     long tool = add();
     decide("standings", List.of(Api.body("standing", "RELEASED", "roles", List.of())));

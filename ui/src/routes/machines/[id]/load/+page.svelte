@@ -24,6 +24,8 @@
   const may = $derived(who.may('LOAD'));
   let wanted = $state.raw<Wanted[]>([]);
   let stay = $state(false);
+  /** Whether the lead lets tools in that are not released. */
+  let allow = $state(false);
   let searching = $state(false);
   let wrong = $state('');
   /** A storage whose tools are to be sorted, and by what. */
@@ -43,12 +45,10 @@
   const search = (longer = false) =>
     look(
       () =>
-        planLoad(
-          id,
-          wanted,
-          stay ? (machine.data?.plan ?? []).map(({ toolId }) => toolId) : [],
-          longer
-        ),
+        planLoad(id, wanted, stay ? (machine.data?.plan ?? []).map(({ toolId }) => toolId) : [], {
+          longer,
+          allow
+        }),
       wanted
     );
 
@@ -78,7 +78,7 @@
   });
 
   async function take() {
-    if (found && (await takeLoad(id, found.load))) void goto(`/machines/${id}`);
+    if (found && (await takeLoad(id, found.load, allow))) void goto(`/machines/${id}`);
     else void machine.refetch();
   }
 
@@ -119,7 +119,7 @@
             {/each}
           </div>
         {/if}
-        <WantedTools machine={view} bind:wanted />
+        <WantedTools machine={view} bind:wanted bind:allow />
       </div>
       <div class="flex min-h-0 flex-col gap-4 overflow-auto">
         <div class="flex flex-wrap items-center gap-3">

@@ -6,7 +6,6 @@ import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CpSolverStatus;
 import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.LinearExprBuilder;
-import com.google.ortools.sat.Literal;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -24,6 +23,11 @@ import java.util.TreeSet;
 public final class LoadPlanner {
 
   private static final Set<Rule> ALL = EnumSet.allOf(Rule.class);
+
+  /** Parts of the time that is left. */
+  private static final double MOST = 0.8;
+
+  private static final double WHOLE = 1;
 
   private final Duration time;
   private long end = Long.MAX_VALUE;
@@ -49,15 +53,17 @@ public final class LoadPlanner {
     end = System.nanoTime() + time.toNanos();
     List<LoadObstacle> obstacles = new SingleObstacles(problem).all();
     if (obstacles.isEmpty()) {
+      LoadAnswer answer = moved(problem);
+      if (answer.feasible()) {
+        return answer;
+      }
       obstacles = new SetObstacles(problem, this::possible).all();
     }
-    if (obstacles.isEmpty()) {
-      return moved(problem);
-    }
     List<String> leftOut = leftOut(problem, obstacles);
-    LoadProblem rest =
-        problem.wanting(problem.wanted().stream().filter(tool -> !leftOut.contains(tool)).toList());
-    LoadAnswer nearest = possible(rest, needed(rest), ALL) ? moved(rest) : nothing();
+    LoadAnswer nearest =
+        moved(
+            problem.wanting(
+                problem.wanted().stream().filter(tool -> !leftOut.contains(tool)).toList()));
     return new LoadAnswer(
         false, nearest.placement(), nearest.moves(), nearest.leastMoves(), obstacles, leftOut);
   }
@@ -76,7 +82,23 @@ public final class LoadPlanner {
   private boolean possible(LoadProblem problem, Set<String> needed, Set<Rule> rules) {
     PlacementModel placement = new PlacementModel(problem, needed, rules);
     needed.forEach(placement::need);
-    return solved(solver().solve(placement.model));
+    startWith(problem.present(), placement, needed);
+    return solved(solver(MOST).solve(placement.model));
+  }
+
+  /** The search begins with tools where they stand, since few of them move. */
+  private static void startWith(
+      Map<LoadPlace, String> stands, PlacementModel placement, Set<String> tools) {
+    for (String tool : tools) {
+      placement
+          .places(tool)
+          .forEach(
+              (place, stand) -> placement.model.addHint(stand, tool.equals(stands.get(place))));
+    }
+  }
+
+  private static boolean found(CpSolverStatus status) {
+    return status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
   }
 
   /** True where a placement was found, false where there is none. */
@@ -105,7 +127,8 @@ public final class LoadPlanner {
       }
     }
     placement.model.maximize(in.build());
-    CpSolver solver = solver();
+    startWith(problem.present(), placement, needed);
+    CpSolver solver = solver(MOST);
     boolean solved = solved(solver.solve(placement.model));
     return problem.wanted().stream()
         .filter(tool ->
@@ -115,48 +138,9 @@ public final class LoadPlanner {
         .toList();
   }
 
-  private LoadAnswer moved(LoadProblem problem) {
-    Set<String> tools = needed(problem);
-    tools.addAll(problem.standing().keySet());
-    PlacementModel placement = new PlacementModel(problem, tools, ALL);
-    needed(problem).forEach(placement::need);
-    MoveModel moves = new MoveModel(problem, placement);
-    placement.model.minimize(moves.moves());
-    CpSolver solver = solver();
-    if (!solved(solver.solve(placement.model))) {
-      return nothing();
-    }
-    int least = (int) Math.ceil(solver.bestObjectiveBound() - 1e-6);
-    long fewest = Math.round(solver.objectiveValue());
-    placement.model.addEquality(moves.moves(), fewest);
-    hint(placement, tools, moves, solver);
-    placement.model.minimize(moves.distance());
-    CpSolver shorter = solver();
-    CpSolverStatus second = shorter.solve(placement.model);
-    boolean found = second == CpSolverStatus.OPTIMAL || second == CpSolverStatus.FEASIBLE;
-    return answer(problem, tools, placement, moves, found ? shorter : solver, least);
-  }
-
-  private static void hint(
-      PlacementModel placement, Set<String> tools, MoveModel moves, CpSolver solver) {
-    for (String tool : tools) {
-      for (Literal stands : placement.places(tool).values()) {
-        placement.model.addHint(stands, solver.booleanValue(stands));
-      }
-    }
-    moves
-        .bench()
-        .values()
-        .forEach(laid -> placement.model.addHint(laid, solver.booleanValue(laid)));
-  }
-
-  private static LoadAnswer answer(
-      LoadProblem problem,
-      Set<String> tools,
-      PlacementModel placement,
-      MoveModel moves,
-      CpSolver solver,
-      int least) {
+  /** What stands where, as a solver found it. */
+  private static Map<LoadPlace, String> stands(
+      Set<String> tools, PlacementModel placement, CpSolver solver) {
     Map<LoadPlace, String> stands = new TreeMap<>();
     for (String tool : tools) {
       placement
@@ -167,6 +151,88 @@ public final class LoadPlanner {
             }
           });
     }
+    return stands;
+  }
+
+  /**
+   * The fewest changes first: where they can be made one after the other, there are no fewer moves.
+   * Only where tools wait for each other it is looked for which of them best lie on the bench.
+   */
+  private LoadAnswer moved(LoadProblem problem) {
+    Set<String> tools = needed(problem);
+    tools.addAll(problem.standing().keySet());
+    PlacementModel placement = new PlacementModel(problem, tools, ALL);
+    needed(problem).forEach(placement::need);
+    Changes changes = new Changes(problem, placement);
+    placement.model.minimize(changes.count());
+    startWith(problem.present(), placement, tools);
+    CpSolver solver = solver(MOST);
+    if (!solved(solver.solve(placement.model))) {
+      return nothing();
+    }
+    int least = bound(solver);
+    Map<LoadPlace, String> stands = stands(tools, placement, solver);
+    if (least == Math.round(solver.objectiveValue())) {
+      placement.model.addEquality(changes.count(), least);
+      stands = shortest(changes, placement, tools, stands);
+    }
+    List<LoadMove> moves = MoveOrder.of(problem, stands, List.of());
+    LoadAnswer first = new LoadAnswer(true, stands, moves, least, List.of(), List.of());
+    return first.optimal() ? first : waited(problem, tools, first);
+  }
+
+  private static int bound(CpSolver solver) {
+    return (int) Math.ceil(solver.bestObjectiveBound() - 1e-6);
+  }
+
+  /** Of placements with equally many moves one whose tools are carried the least. */
+  private Map<LoadPlace, String> shortest(
+      Changes changes, PlacementModel placement, Set<String> tools, Map<LoadPlace, String> stands) {
+    placement.model.clearHints();
+    startWith(stands, placement, tools);
+    placement.model.minimize(changes.distance());
+    CpSolver solver = solver(MOST);
+    return found(solver.solve(placement.model)) ? stands(tools, placement, solver) : stands;
+  }
+
+  /**
+   * The fewest moves where tools wait for each other, or where the fewest changes are not known.
+   */
+  private LoadAnswer waited(LoadProblem problem, Set<String> tools, LoadAnswer best) {
+    PlacementModel placement = new PlacementModel(problem, tools, ALL);
+    needed(problem).forEach(placement::need);
+    MoveModel moves = new MoveModel(problem, placement);
+    placement.model.minimize(moves.moves());
+    placement.model.addGreaterOrEqual(moves.moves(), best.leastMoves());
+    startWith(best.placement(), placement, tools);
+    CpSolver solver = solver(WHOLE);
+    if (!found(solver.solve(placement.model)) || solver.objectiveValue() > best.moves().size()) {
+      return best;
+    }
+    int least = Math.max(best.leastMoves(), bound(solver));
+    LoadAnswer fewest = answer(problem, tools, placement, moves, solver, least);
+    placement.model.addEquality(moves.moves(), Math.round(solver.objectiveValue()));
+    placement.model.clearHints();
+    startWith(fewest.placement(), placement, tools);
+    moves
+        .bench()
+        .values()
+        .forEach(laid -> placement.model.addHint(laid, solver.booleanValue(laid)));
+    placement.model.minimize(new Changes(problem, placement).distance());
+    CpSolver shorter = solver(WHOLE);
+    return found(shorter.solve(placement.model))
+        ? answer(problem, tools, placement, moves, shorter, least)
+        : fewest;
+  }
+
+  private static LoadAnswer answer(
+      LoadProblem problem,
+      Set<String> tools,
+      PlacementModel placement,
+      MoveModel moves,
+      CpSolver solver,
+      int least) {
+    Map<LoadPlace, String> stands = stands(tools, placement, solver);
     List<String> bench = new ArrayList<>();
     moves
         .bench()
@@ -198,14 +264,15 @@ public final class LoadPlanner {
     return Math.max(0, (end - System.nanoTime()) / 1e9);
   }
 
-  private CpSolver solver() {
+  /** A solver that has a part of the time that is left. */
+  private CpSolver solver(double part) {
     CpSolver solver = new CpSolver();
     running = solver;
-    solver.getParameters().setMaxTimeInSeconds(stopped ? 0 : left());
+    solver.getParameters().setMaxTimeInSeconds(stopped ? 0 : left() * part);
     solver
         .getParameters()
         .setNumWorkers(Math.clamp(Runtime.getRuntime().availableProcessors(), 1, 8));
-    solver.getParameters().setRandomSeed(1);
+    solver.getParameters().setRandomSeed(1).setSymmetryLevel(0).setCpModelProbingLevel(0);
     return solver;
   }
 }

@@ -25,16 +25,14 @@ final class MoveModel {
   private final Map<String, Literal> bench = new LinkedHashMap<>();
   private final Map<String, IntVar> comes = new HashMap<>();
   private final Map<String, IntVar> leaves = new HashMap<>();
-  private final LinearExprBuilder moves = LinearExpr.newBuilder();
+  private final LinearExprBuilder moves;
 
   MoveModel(LoadProblem problem, PlacementModel placement) {
     this.problem = problem;
     this.placement = placement;
     this.standing = problem.standing();
+    this.moves = new Changes(problem, placement).count();
     standing.forEach((tool, place) -> carried(tool, place));
-    problem.wanted().stream()
-        .filter(tool -> !standing.containsKey(tool))
-        .forEach(tool -> moves.add(1));
     standing.forEach((tool, place) -> waits(tool, place));
   }
 
@@ -50,11 +48,6 @@ final class MoveModel {
 
   private void carried(String tool, LoadPlace from) {
     Map<LoadPlace, Literal> places = placement.places(tool);
-    Literal stays = places.get(from);
-    moves.add(1);
-    if (stays != null) {
-      moves.addTerm(stays, -1);
-    }
     if (problem.keep().contains(tool)) {
       return;
     }
@@ -109,28 +102,5 @@ final class MoveModel {
             });
           }
         });
-  }
-
-  /** How far tools are carried from place to place, in places; another storage is the furthest. */
-  LinearExpr distance() {
-    LinearExprBuilder distance = LinearExpr.newBuilder();
-    standing.forEach((tool, from) ->
-        placement
-            .places(tool)
-            .forEach((to, stands) -> {
-              if (!to.equals(from)) {
-                distance.addTerm(stands, steps(from, to));
-              }
-            }));
-    return distance.build();
-  }
-
-  private int steps(LoadPlace from, LoadPlace to) {
-    return from.storage() == to.storage()
-        ? problem.storages().get(to.storage()).spacing().steps(from.index(), to.index())
-        : problem.storages().stream()
-            .mapToInt(storage -> storage.definition().places())
-            .max()
-            .orElse(1);
   }
 }

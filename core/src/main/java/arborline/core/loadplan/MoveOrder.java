@@ -21,20 +21,25 @@ final class MoveOrder {
   }
 
   /**
-   * The moves from what stands now to a placement.
+   * The moves from what stands now to a placement. Where tools wait for each other, one of them
+   * lies on the bench meanwhile besides those that are named, which is a move more.
    *
    * @param bench tools that lie on the bench meanwhile, so that no others have to
    */
   static List<LoadMove> of(
       LoadProblem problem, Map<LoadPlace, String> placement, List<String> bench) {
-    MoveOrder order = new MoveOrder(problem);
     Map<String, LoadPlace> aims = new TreeMap<>();
     placement.forEach((place, tool) -> aims.put(tool, place));
-    order.out(aims, bench);
-    Map<String, LoadPlace> waiting = new TreeMap<>(aims);
-    waiting.entrySet().removeIf(aim -> aim.getValue().equals(order.now.get(aim.getKey())));
-    order.carry(waiting, bench);
-    return order.moves;
+    List<String> laid = new ArrayList<>(bench);
+    while (true) {
+      MoveOrder order = new MoveOrder(problem);
+      order.out(aims, laid);
+      Optional<String> stuck = order.carry(aims, laid);
+      if (stuck.isEmpty()) {
+        return order.moves;
+      }
+      laid.add(stuck.get());
+    }
   }
 
   private void out(Map<String, LoadPlace> aims, List<String> bench) {
@@ -49,7 +54,10 @@ final class MoveOrder {
         });
   }
 
-  private void carry(Map<String, LoadPlace> waiting, List<String> bench) {
+  /** Makes what can be made; answers a tool that has to make way for others, if there is one. */
+  private Optional<String> carry(Map<String, LoadPlace> aims, List<String> bench) {
+    Map<String, LoadPlace> waiting = new TreeMap<>(aims);
+    waiting.entrySet().removeIf(aim -> aim.getValue().equals(now.get(aim.getKey())));
     boolean moved = true;
     while (moved && !waiting.isEmpty()) {
       moved = false;
@@ -65,9 +73,15 @@ final class MoveOrder {
         }
       }
     }
-    if (!waiting.isEmpty()) {
-      throw new IllegalStateException("tools wait for each other: " + waiting.keySet());
+    if (waiting.isEmpty()) {
+      return Optional.empty();
     }
+    return Optional.of(
+        waiting.keySet().stream()
+            .filter(now::containsKey)
+            .findFirst()
+            .orElseThrow(
+                () -> new IllegalStateException("tools wait for what stays: " + waiting.keySet())));
   }
 
   private boolean free(String tool, LoadPlace to) {

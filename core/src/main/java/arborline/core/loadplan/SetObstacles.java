@@ -6,7 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 
-/** Reasons of the set of tools, where each of them alone could be in. */
+/** Reasons of a set of tools that cannot all be in, where each of them alone could. */
 final class SetObstacles {
 
   /** Says whether tools can be in under some rules. */
@@ -29,9 +29,6 @@ final class SetObstacles {
    * both where only both together are.
    */
   List<LoadObstacle> all() {
-    if (can(EnumSet.allOf(Rule.class))) {
-      return List.of();
-    }
     if (!can(EnumSet.noneOf(Rule.class))) {
       return List.of(
           new LoadObstacle(

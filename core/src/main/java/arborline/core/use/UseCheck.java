@@ -7,6 +7,7 @@ import arborline.core.tool.Process;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClass;
 import arborline.core.tool.ToolClasses;
+import arborline.core.turning.Mounting.Work;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -40,6 +41,7 @@ final class UseCheck {
     check.angle();
     block.ifPresent(check::block);
     check.spindle();
+    check.work();
     check.setPoint();
     check.offsets();
     check.depth();
@@ -126,6 +128,17 @@ final class UseCheck {
           place.reached().isEmpty()
               ? "no spindle that turns work"
               : "the %s spindle".formatted(String.join(" and the ", place.reached())));
+    }
+  }
+
+  /** A tool for grooves in a face is curved to one; it rubs in a bore and on the outside. */
+  private void work() {
+    boolean turned = !place.works().isEmpty() && process() == Process.TURNING;
+    if (turned && tool.has("DAXN") && use.work() != Work.FACE) {
+      findings.add(
+          Finding.query(
+              "use-work",
+              "a %s cuts grooves into a face: choose face, or another tool".formatted(title())));
     }
   }
 

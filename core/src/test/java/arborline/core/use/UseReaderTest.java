@@ -138,6 +138,42 @@ class UseReaderTest {
         List.of());
   }
 
+  @Test
+  void aFaceGrooverIsAskedAboutAnywhereButOnAFace() {
+    Tool groover =
+        tool("turning-face-grooving", "R", "CW=3 CDX=12 DAXN=30 DAXX=40 H=20 B=20 LF=125 WF=20");
+    ToolUse usual = usual(LATHE, "1", groover);
+    assertEquals(Work.FACE, usual.work());
+    assertEquals(List.of(), queries(read(LATHE, "1", groover, usual)));
+    assertEquals(
+        List.of("a face-grooving tool cuts grooves into a face: choose face, or another tool"),
+        queries(read(LATHE, "1", groover, worksOn(usual, Work.INTERNAL))));
+  }
+
+  private static ToolUse worksOn(ToolUse use, Work work) {
+    return new ToolUse(
+        use.driven(),
+        use.spindle(),
+        use.angle(),
+        work,
+        use.rakeUp(),
+        use.setPoint(),
+        use.offsets(),
+        use.climb(),
+        use.depth(),
+        use.speed(),
+        use.hood(),
+        use.blower(),
+        use.coolant());
+  }
+
+  private static List<String> queries(UseReading reading) {
+    return reading.findings().stream()
+        .filter(finding -> finding.severity() == Severity.QUERY)
+        .map(Finding::message)
+        .toList();
+  }
+
   /** Stations of the lathe face outwards: a straight block points across, one for a shank along. */
   @Test
   void aBlockSaysHowATurretHoldsItsTool() {
@@ -156,16 +192,12 @@ class UseReaderTest {
             .toList());
     ToolUse use = UsualUse.of(LATHE, station, drill(), 7, Map.of(), along);
     assertEquals(0, use.angle().signum());
-    List<Finding> findings =
-        UseReader.of(LATHE, station, drill(), usual(LATHE, "2", drill()), along).findings();
+    UseReading turned = UseReader.of(LATHE, station, drill(), usual(LATHE, "2", drill()), along);
     assertEquals(
         List.of(
             "the holder in its stack holds it at 0° to the axis of the work, the use says 90°:"
                 + " keep a stack with another holder, or choose its angle"),
-        findings.stream()
-            .filter(finding -> finding.severity() == Severity.QUERY)
-            .map(Finding::message)
-            .toList());
+        queries(turned));
   }
 
   @Test

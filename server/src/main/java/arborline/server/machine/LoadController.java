@@ -52,9 +52,13 @@ class LoadController {
    *
    * @param keep tools that stay where they are planned; null for none
    * @param longer true where fewer moves are worth waiting for some seconds; null for no
+   * @param allow true where the lead lets tools in that are not released; null for no
    */
   record LoadOrder(
-      @Nullable List<WantedTool> wanted, @Nullable List<Long> keep, @Nullable Boolean longer) {}
+      @Nullable List<WantedTool> wanted,
+      @Nullable List<Long> keep,
+      @Nullable Boolean longer,
+      @Nullable Boolean allow) {}
 
   /** A tool in the place where it is to stand. */
   record WantedPlace(@Nullable String place, @Nullable Long toolId, @Nullable Long libraryId) {}
@@ -63,8 +67,10 @@ class LoadController {
    * A load to be planned as it was found.
    *
    * @param stamp that came with it
+   * @param allow true where the lead lets tools in that are not released; null for no
    */
-  record TakenLoad(@Nullable List<WantedPlace> placement, @Nullable String stamp) {}
+  record TakenLoad(
+      @Nullable List<WantedPlace> placement, @Nullable String stamp, @Nullable Boolean allow) {}
 
   record LoadDone(long undo) {}
 
@@ -93,7 +99,12 @@ class LoadController {
         order.keep() == null || order.keep().isEmpty()
             ? Set.of()
             : new HashSet<>(ToolIds.of("keep", order.keep(), 2 * MOST_TOOLS));
-    return loads.plan(id, tools, keep, Boolean.TRUE.equals(order.longer()));
+    return loads.plan(
+        id,
+        tools,
+        keep,
+        new PlannedLoads.Search(
+            Boolean.TRUE.equals(order.longer()), Boolean.TRUE.equals(order.allow())));
   }
 
   /** By what the tools of a storage are to be sorted. */
@@ -140,6 +151,11 @@ class LoadController {
             "placement: %s is named twice; a place holds one tool".formatted(place.place()));
       }
     }
-    return new LoadDone(plans.rearrange(id, wanted, load.stamp(), changeJobs));
+    return new LoadDone(
+        plans.rearrange(
+            id,
+            new Plans.WantedLoad(wanted, Boolean.TRUE.equals(load.allow())),
+            load.stamp(),
+            changeJobs));
   }
 }

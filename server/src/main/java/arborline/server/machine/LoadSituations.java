@@ -77,9 +77,10 @@ class LoadSituations {
    *
    * @param wanted tools that have to be in
    * @param keep tools that stay where they are planned
+   * @param allow true where the lead lets tools in that are not released
    */
   @Transactional(readOnly = true)
-  LoadSituation of(String machineId, Map<Long, Wanted> wanted, Set<Long> keep) {
+  LoadSituation of(String machineId, Map<Long, Wanted> wanted, Set<Long> keep, boolean allow) {
     Machine machine = machines.get(machineId).machine();
     List<PlanPlace> planned =
         places.findByMachineId(machineId).stream()
@@ -94,7 +95,7 @@ class LoadSituations {
     Map<Long, Held> known = picked.all(all);
     Set<Long> standing = new HashSet<>();
     planned.forEach(place -> standing.add(place.toolId));
-    List<RefusedTool> refused = refused(wanted.keySet(), standing, known);
+    List<RefusedTool> refused = refused(wanted.keySet(), standing, known, allow);
     LoadPieces pieces = new LoadPieces(known);
     Map<LoadPlace, String> present = new HashMap<>();
     planned.forEach(place -> present.put(placed(machine, place.place), pieces.next(place.toolId)));
@@ -138,7 +139,7 @@ class LoadSituations {
    */
   @Transactional(readOnly = true)
   LoadSituation sorted(String machineId, String storage, LoadSort by) {
-    LoadSituation now = of(machineId, Map.of(), Set.of());
+    LoadSituation now = of(machineId, Map.of(), Set.of(), false);
     Machine machine = now.machine();
     int at = machine.storages().stream().map(StorageDefinition::id).toList().indexOf(storage);
     if (at < 0) {
@@ -221,12 +222,15 @@ class LoadSituations {
     return new LoadPlace(machine.storages().indexOf(placed.storage()), placed.index());
   }
 
-  private List<RefusedTool> refused(Set<Long> wanted, Set<Long> standing, Map<Long, Held> known) {
+  private List<RefusedTool> refused(
+      Set<Long> wanted, Set<Long> standing, Map<Long, Held> known, boolean allow) {
     List<RefusedTool> refused = new ArrayList<>();
     for (long tool : wanted) {
       if (!standing.contains(tool)) {
         String code = known.get(tool).tool().code();
-        plannable.obstacle(tool).ifPresent(why -> refused.add(new RefusedTool(tool, code, why)));
+        plannable
+            .obstacle(tool, allow)
+            .ifPresent(why -> refused.add(new RefusedTool(tool, code, why)));
       }
     }
     return refused;

@@ -51,10 +51,14 @@ class PlannableTools {
     return allowed(tool, standing, allow);
   }
 
-  /** Why a tool is not planned as it stands; empty where it can be. */
-  Optional<String> obstacle(long toolId) {
+  /**
+   * Why a tool is not planned as it stands; empty where it can be.
+   *
+   * @param allow true where the lead lets one in that is not released
+   */
+  Optional<String> obstacle(long toolId, boolean allow) {
     try {
-      although(toolId, false);
+      although(toolId, allow);
       return Optional.empty();
     } catch (Refusal refused) {
       return Optional.ofNullable(refused.getMessage());

@@ -77,15 +77,23 @@ class PlannedLoads {
       String stamp) {}
 
   /**
+   * What somebody lets be done for a load.
+   *
+   * @param longer true where he would rather wait for fewer moves
+   * @param allow true where the lead lets tools in that are not released
+   */
+  record Search(boolean longer, boolean allow) {}
+
+  /**
    * Plans a load; not in a transaction, since it takes a while.
    *
    * @param wanted tools that have to be in
    * @param keep tools that stay where they are planned
-   * @param longer true where somebody would rather wait for fewer moves
+   * @param how what somebody lets be done for it
    */
   PlannedLoad plan(
-      String machineId, Map<Long, LoadSituations.Wanted> wanted, Set<Long> keep, boolean longer) {
-    return planned(situations.of(machineId, wanted, keep), longer);
+      String machineId, Map<Long, LoadSituations.Wanted> wanted, Set<Long> keep, Search how) {
+    return planned(situations.of(machineId, wanted, keep, how.allow()), how.longer());
   }
 
   /** Plans the moves that have the tools of one storage stand in an order; as {@link #plan}. */

@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -299,22 +300,30 @@ public class Plans {
   /**
    * Has the whole plan be another one: every tool that stood keeps what was measured of it.
    *
-   * @param wanted the tool of each place and the library from which it is picked
+   * @param wanted what is to stand where
    * @param stamp of the plan that it was made from
    * @param changeJobs true where the lead lets jobs be changed by it
    */
   @Transactional
-  long rearrange(String machineId, Map<String, Picked> wanted, String stamp, boolean changeJobs) {
+  long rearrange(String machineId, WantedLoad wanted, String stamp, boolean changeJobs) {
     Machine machine = machines.lock(machineId).machine();
     List<PlanPlace> before = places.findByMachineId(machineId);
     LoadSituations.needStamp(
         before.stream().filter(place -> machine.hasPlace(place.place)).toList(), stamp);
-    Rearrangement change = new Rearrangement(before, wanted);
+    Rearrangement change = new Rearrangement(before, wanted.tools());
     if (!machine.numbering().sisters() && change.twice().isPresent()) {
       throw Refusal.badRequest("a tool cannot be put in twice; name each once");
     }
     List<PlanPlace> then = new ArrayList<>();
-    wanted.forEach((place, tool) -> then.add(planned(machine, place, tool, change.from(place))));
+    Set<String> allowed = new TreeSet<>();
+    wanted
+        .tools()
+        .forEach((place, tool) -> {
+          if (!allowance(machine, tool, wanted.allow()).isEmpty()) {
+            allowed.add(tools.get(tool.toolId()).tool().code());
+          }
+          then.add(planned(machine, place, tool, change.from(place)));
+        });
     numbers.settle(
         machine, then, then.stream().filter(place -> change.from(place.place).isEmpty()).toList());
     numbers.refuseSame(machine, then);
@@ -331,22 +340,41 @@ public class Plans {
     String although = jobs.refuseChanged(machine, found, changeJobs);
     live.say("machine", machineId, "plan");
     return trail.record(
-        TrailRecord.of("machine", machineId, change.words() + although)
+        TrailRecord.of("machine", machineId, change.words() + unreleased(allowed) + although)
             .undoneBy(PlanUndo.KIND, new Before(machineId, change.before(then))));
   }
 
   /** A tool as it is picked. */
   record Picked(long toolId, long libraryId) {}
 
+  /**
+   * A whole load.
+   *
+   * @param tools the tool of each place and the library from which it is picked
+   * @param allow true where the lead lets tools in that are not released
+   */
+  record WantedLoad(Map<String, Picked> tools, boolean allow) {}
+
+  /** What lets a tool in that did not stand; empty where nothing has to, and for one that stood. */
+  private String allowance(Machine machine, Picked tool, boolean allow) {
+    if (!fit.standing(machine, tool.toolId()).isEmpty()) {
+      return "";
+    }
+    seeing.needSight(List.of(tool.toolId()));
+    return plannable.although(tool.toolId(), allow);
+  }
+
+  private static String unreleased(Set<String> codes) {
+    return codes.isEmpty()
+        ? ""
+        : ", and allowed %s, not released".formatted(String.join(", ", codes));
+  }
+
   private PlanPlace planned(Machine machine, String place, Picked tool, Optional<PlanPlace> from) {
     if (!machine.hasPlace(place)) {
       throw Refusal.badRequest("%s has no place '%s'".formatted(machine.name(), place));
     }
     List<PlanPlace> standing = fit.standing(machine, tool.toolId());
-    if (standing.isEmpty()) {
-      seeing.needSight(List.of(tool.toolId()));
-      plannable.although(tool.toolId(), false);
-    }
     Held known = picked.one(tool.toolId(), tool.libraryId());
     TableEntry entry = kept(machine, place, known, from, standing);
     return new PlanPlace(machine.id(), place, tool.toolId(), tool.libraryId(), json.text(entry));
