@@ -5,6 +5,7 @@ import arborline.core.loadplan.LoadPlace;
 import arborline.core.loadplan.LoadPlanner;
 import arborline.core.loadplan.LoadProblem;
 import arborline.core.loadplan.LoadTool;
+import arborline.core.loadplan.SolverWarmUp;
 import arborline.core.storage.Blocking;
 import arborline.core.storage.Storage;
 import arborline.core.storage.StorageDefinition;
@@ -119,6 +120,7 @@ final class LoadFigure {
     int gap = 0;
     double slowest = 0;
     double all = 0;
+    SolverWarmUp.run();
     for (int load = 0; load < LOADS; load++) {
       LoadProblem problem = problem();
       long begin = System.nanoTime();

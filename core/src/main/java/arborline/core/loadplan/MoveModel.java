@@ -8,6 +8,7 @@ import com.google.ortools.sat.LinearExprBuilder;
 import com.google.ortools.sat.Literal;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -22,6 +23,7 @@ final class MoveModel {
   private final LoadProblem problem;
   private final PlacementModel placement;
   private final Map<String, LoadPlace> standing;
+  private final List<Blocking> blockings;
   private final Map<String, Literal> bench = new LinkedHashMap<>();
   private final Map<String, IntVar> comes = new HashMap<>();
   private final Map<String, IntVar> leaves = new HashMap<>();
@@ -31,6 +33,7 @@ final class MoveModel {
     this.problem = problem;
     this.placement = placement;
     this.standing = problem.standing();
+    this.blockings = problem.storages().stream().map(Blocking::new).toList();
     this.moves = new Changes(problem, placement).count();
     standing.forEach((tool, place) -> carried(tool, place));
     standing.forEach((tool, place) -> waits(tool, place));
@@ -82,7 +85,7 @@ final class MoveModel {
         .places(tool)
         .forEach((to, stands) -> {
           if (!to.equals(from)) {
-            Blocking blocking = new Blocking(problem.storages().get(to.storage()));
+            Blocking blocking = blockings.get(to.storage());
             standing.forEach((other, there) -> {
               if (!other.equals(tool)
                   && leaves.containsKey(other)

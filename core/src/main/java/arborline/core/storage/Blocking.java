@@ -52,6 +52,11 @@ public final class Blocking {
     return blocked;
   }
 
+  /** How far the blocked places of a tool are from its own at most, in places. */
+  private int furthest(ToolBody tool) {
+    return tool.overlapStated() ? Math.max(tool.plus(), tool.minus()) : byDiameter(tool);
+  }
+
   private void add(Set<Integer> blocked, int at, int steps) {
     OptionalInt place = spacing.step(at, steps);
     if (place.isPresent() && place.getAsInt() != at) {
@@ -85,6 +90,10 @@ public final class Blocking {
     if (spacing.apart()) {
       return Optional.empty();
     }
+    boolean tooClose = tooClose(one, other, spacing.steps(at, there));
+    if (!tooClose && spacing.steps(at, there) > furthest(one) + furthest(other)) {
+      return Optional.empty();
+    }
     Set<Integer> mine = blocked(one, at);
     if (mine.contains(there)) {
       return Optional.of(Clash.BLOCKS_OTHER);
@@ -97,9 +106,7 @@ public final class Blocking {
     if (alone && mine.stream().anyMatch(theirs::contains)) {
       return Optional.of(Clash.BOTH_BLOCK);
     }
-    return tooClose(one, other, spacing.steps(at, there))
-        ? Optional.of(Clash.TOO_CLOSE)
-        : Optional.empty();
+    return tooClose ? Optional.of(Clash.TOO_CLOSE) : Optional.empty();
   }
 
   /** True where the places that a tool blocks are blocked by nothing else. */

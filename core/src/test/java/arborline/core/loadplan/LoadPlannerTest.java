@@ -128,6 +128,13 @@ class LoadPlannerTest {
   }
 
   @Test
+  void theLoadThatReadiesTheSolverIsARealOne() {
+    LoadAnswer answer = SolverWarmUp.run();
+    assertTrue(answer.feasible());
+    assertTrue(answer.moves().size() > 2, "the wide tools come in where others make room");
+  }
+
+  @Test
   void whatCannotBeInIsLeftOutAndTheRestIsPlanned() {
     Map<String, LoadTool> tools = new LinkedHashMap<>();
     for (String name : List.of("A", "B", "C", "D")) {

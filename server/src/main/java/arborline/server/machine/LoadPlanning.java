@@ -4,6 +4,7 @@ import arborline.core.loadplan.LoadAnswer;
 import arborline.core.loadplan.LoadPlanner;
 import arborline.core.loadplan.LoadProblem;
 import arborline.core.loadplan.LoadUnsettledException;
+import arborline.core.loadplan.SolverWarmUp;
 import arborline.server.account.Actor;
 import arborline.server.support.Refusal;
 import java.time.Duration;
@@ -12,6 +13,8 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
@@ -29,6 +32,12 @@ public class LoadPlanning {
 
   private final Semaphore turn = new Semaphore(1, true);
   private final Semaphore explaining = new Semaphore(1, true);
+
+  /** Readies the solver in the background: the first load is planned as fast as all others. */
+  @EventListener(ApplicationReadyEvent.class)
+  void warmUp() {
+    Thread.ofPlatform().daemon().name("solver warm-up").start(SolverWarmUp::run);
+  }
 
   /** What is looked for, by who wants it. */
   private final Map<String, LoadPlanner> running = new ConcurrentHashMap<>();
