@@ -81,6 +81,9 @@ public final class LoadPlanner {
 
   private boolean possible(LoadProblem problem, Set<String> needed, Set<Rule> rules) {
     PlacementModel placement = new PlacementModel(problem, needed, rules);
+    if (rules.contains(Rule.BLOCKING) && new Room(problem).exceeded(placement, needed)) {
+      return false;
+    }
     needed.forEach(placement::need);
     startWith(problem.present(), placement, needed);
     return solved(solver(MOST).solve(placement.model));
@@ -162,6 +165,9 @@ public final class LoadPlanner {
     Set<String> tools = needed(problem);
     tools.addAll(problem.standing().keySet());
     PlacementModel placement = new PlacementModel(problem, tools, ALL);
+    if (new Room(problem).exceeded(placement, needed(problem))) {
+      return nothing();
+    }
     needed(problem).forEach(placement::need);
     Changes changes = new Changes(problem, placement);
     placement.model.minimize(changes.count());
@@ -272,7 +278,12 @@ public final class LoadPlanner {
     solver
         .getParameters()
         .setNumWorkers(Math.clamp(Runtime.getRuntime().availableProcessors(), 1, 8));
-    solver.getParameters().setRandomSeed(1).setSymmetryLevel(0).setCpModelProbingLevel(0);
+    solver
+        .getParameters()
+        .setRandomSeed(1)
+        .setSymmetryLevel(0)
+        .setCpModelProbingLevel(0)
+        .setLinearizationLevel(2);
     return solver;
   }
 }

@@ -52,9 +52,20 @@ public final class Blocking {
     return blocked;
   }
 
+  /** How many places a tool blocks on both sides together, where no end of a row cuts them off. */
+  public int beside(ToolBody tool) {
+    if (spacing.apart()) {
+      return 0;
+    }
+    int both = tool.overlapStated() ? tool.plus() + tool.minus() : 2 * byDiameter(tool);
+    return Math.min(both, 2 * (spacing.places() - 1));
+  }
+
   /** How far the blocked places of a tool are from its own at most, in places. */
-  private int furthest(ToolBody tool) {
-    return tool.overlapStated() ? Math.max(tool.plus(), tool.minus()) : byDiameter(tool);
+  public int furthest(ToolBody tool) {
+    return spacing.apart()
+        ? 0
+        : tool.overlapStated() ? Math.max(tool.plus(), tool.minus()) : byDiameter(tool);
   }
 
   private void add(Set<Integer> blocked, int at, int steps) {

@@ -134,6 +134,31 @@ class LoadPlannerTest {
     assertTrue(answer.moves().size() > 2, "the wide tools come in where others make room");
   }
 
+  /** A tool of 100 mm blocks a place on each side, and two of them share one: 30 fill 60 places. */
+  @Test
+  void thatWideToolsAreTooManyIsSaidAtOnceAndTheRestIsPlanned() {
+    Map<String, LoadTool> tools = new LinkedHashMap<>();
+    for (int number = 1; number <= 33; number++) {
+      tools.put("W" + number, tool(100, 1, null, null));
+    }
+    LoadAnswer answer =
+        new LoadPlanner(Duration.ofSeconds(30))
+            .plan(
+                new LoadProblem(
+                    List.of(storage(StorageForm.CHAIN, 60, true, null)),
+                    Map.of(),
+                    tools,
+                    Map.of(),
+                    List.copyOf(tools.keySet()),
+                    Set.of()));
+    assertTrue(!answer.feasible());
+    assertEquals(
+        List.of(LoadReason.NO_ROOM_FOR_OVERSIZE),
+        answer.obstacles().stream().map(LoadObstacle::reason).toList());
+    assertEquals(3, answer.leftOut().size());
+    assertEquals(30, answer.moves().size());
+  }
+
   @Test
   void whatCannotBeInIsLeftOutAndTheRestIsPlanned() {
     Map<String, LoadTool> tools = new LinkedHashMap<>();
