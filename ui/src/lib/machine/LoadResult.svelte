@@ -28,8 +28,12 @@
   {#if load.obstacles.length > 0}
     <div role="alert">
       <h2>
-        <Mark kind="hold" word="" />
-        {load.leftOut.length > 0 ? 'Not all of them can be in' : 'They cannot be in'}
+        <Mark kind={load.settled ? 'hold' : 'query'} word="" />
+        {!load.settled
+          ? 'Perhaps not all of them can be in'
+          : load.leftOut.length > 0
+            ? 'Not all of them can be in'
+            : 'They cannot be in'}
       </h2>
       <ul class="text-[13px]">
         {#each load.obstacles.slice(0, whole ? undefined : FIRST) as obstacle, index (index)}

@@ -174,7 +174,9 @@
             <button class="button main" onclick={() => void take()}>Plan it so</button>
             {#if !found.load.optimal && found.wanted.length > 0}
               <button class="button" disabled={searching} onclick={() => void search(true)}>
-                Look longer for fewer moves
+                {found.load.settled
+                  ? 'Look longer for fewer moves'
+                  : 'Look longer for a place for all'}
               </button>
             {/if}
           </LoadResult>

@@ -59,6 +59,30 @@ public final class LoadPlanner {
       }
       obstacles = new SetObstacles(problem, this::possible).all();
     }
+    return without(problem, obstacles);
+  }
+
+  /**
+   * As {@link #plan}; where the time is over before anything is known, what can be in for certain,
+   * which takes as long again.
+   *
+   * @throws LoadUnsettledException where nothing is found then either, and where it was stopped
+   */
+  public LoadAnswer planOrNearest(LoadProblem problem) {
+    try {
+      return plan(problem);
+    } catch (LoadUnsettledException unsettled) {
+      if (stopped) {
+        throw unsettled;
+      }
+      end = System.nanoTime() + time.toNanos();
+      return without(
+          problem, List.of(new LoadObstacle(LoadReason.NOT_SETTLED, "", unsettled.getMessage())));
+    }
+  }
+
+  /** The load with the fewest tools left out. */
+  private LoadAnswer without(LoadProblem problem, List<LoadObstacle> obstacles) {
     List<String> leftOut = leftOut(problem, obstacles);
     LoadAnswer nearest =
         moved(

@@ -16,7 +16,9 @@ public enum LoadReason {
   FIXED_PLACE_TAKEN,
   NO_ROOM,
   MASS_SUM,
-  NO_ROOM_FOR_OVERSIZE;
+  NO_ROOM_FOR_OVERSIZE,
+  /** It may be that they can: there was no time to find out. */
+  NOT_SETTLED;
 
   static LoadReason of(Limit limit) {
     return switch (limit) {

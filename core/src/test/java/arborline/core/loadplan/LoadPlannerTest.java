@@ -195,6 +195,7 @@ class LoadPlannerTest {
     LoadPlanner stopped = new LoadPlanner(Duration.ofSeconds(30));
     stopped.stop();
     assertThrows(LoadUnsettledException.class, () -> stopped.plan(problem));
+    assertThrows(LoadUnsettledException.class, () -> stopped.planOrNearest(problem));
     LoadPlanner hurried = new LoadPlanner(Duration.ZERO);
     assertThrows(LoadUnsettledException.class, () -> hurried.plan(problem));
   }

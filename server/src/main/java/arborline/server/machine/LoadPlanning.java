@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
@@ -43,28 +44,19 @@ public class LoadPlanning {
   private final Map<String, LoadPlanner> running = new ConcurrentHashMap<>();
 
   /**
-   * Says where tools go, or why they cannot. Never called inside a transaction. Where nothing is
-   * settled in the short time it goes on by itself.
+   * Says where tools go, or why they cannot; where that is not settled in time, which of them can
+   * for certain. Never called inside a transaction.
    *
-   * @param longer true where somebody would rather wait for fewer moves
-   * @throws Refusal where others plan for too long, or it is not settled in the time there is
+   * @param longer true where somebody would rather wait
+   * @throws Refusal where others plan for too long, or nothing is found in the time there is
    */
   LoadAnswer plan(LoadProblem problem, boolean longer) {
     LoadPlanner planner = new LoadPlanner(longer ? LONGER : TIME);
-    try {
-      return stoppable(problem, planner);
-    } catch (LoadUnsettledException unsettled) {
-      if (longer || planner.stopped()) {
-        throw refusal(unsettled);
-      }
-      return plan(problem, true);
-    }
-  }
-
-  private LoadAnswer stoppable(LoadProblem problem, LoadPlanner planner) {
     running.put(Actor.name(), planner);
     try {
-      return inTurn(turn, planner, problem);
+      return inTurn(turn, () -> planner.planOrNearest(problem));
+    } catch (LoadUnsettledException unsettled) {
+      throw refusal(unsettled);
     } finally {
       running.remove(Actor.name(), planner);
     }
@@ -73,16 +65,16 @@ public class LoadPlanning {
   /** As {@link #plan}, for a problem that somebody sends. */
   public LoadAnswer explain(LoadProblem problem) {
     try {
-      return inTurn(explaining, new LoadPlanner(EXPLAINED), problem);
+      return inTurn(explaining, () -> new LoadPlanner(EXPLAINED).plan(problem));
     } catch (LoadUnsettledException unsettled) {
       throw refusal(unsettled);
     }
   }
 
-  private static LoadAnswer inTurn(Semaphore turn, LoadPlanner planner, LoadProblem problem) {
+  private static LoadAnswer inTurn(Semaphore turn, Supplier<LoadAnswer> planned) {
     waitFor(turn);
     try {
-      return planner.plan(problem);
+      return planned.get();
     } finally {
       turn.release();
     }

@@ -3,6 +3,7 @@ package arborline.server.machine;
 import arborline.core.loadplan.LoadAnswer;
 import arborline.core.loadplan.LoadMove;
 import arborline.core.loadplan.LoadObstacle;
+import arborline.core.loadplan.LoadReason;
 import arborline.core.machine.Machine;
 import arborline.core.table.PlaceOrder;
 import arborline.core.tool.outline.Outline;
@@ -62,6 +63,8 @@ class PlannedLoads {
    * A planned load.
    *
    * @param leastMoves fewer are proved impossible
+   * @param optimal true where fewer moves are proved impossible
+   * @param settled false where there was no time to find out whether all can be in
    * @param obstacles why not all can be in
    * @param leftOut without these the rest can be in, as it is shown
    * @param stamp of the plan from which it starts; whoever takes it gives it back
@@ -71,6 +74,7 @@ class PlannedLoads {
       List<MoveView> moves,
       int leastMoves,
       boolean optimal,
+      boolean settled,
       List<LoadedPlace> placement,
       List<ObstacleView> obstacles,
       List<String> leftOut,
@@ -127,11 +131,17 @@ class PlannedLoads {
         answer.feasible() && situation.refused().isEmpty(),
         answer.moves().stream().map(move -> view(situation, move)).toList(),
         answer.leastMoves(),
-        answer.moves().size() == answer.leastMoves(),
+        settled(answer) && answer.moves().size() == answer.leastMoves(),
+        settled(answer),
         placement.values().stream().map(place -> place.drawn(drawn.get(place.place()))).toList(),
         obstacles,
         leftOut,
         situation.stamp());
+  }
+
+  private static boolean settled(LoadAnswer answer) {
+    return answer.obstacles().stream()
+        .noneMatch(obstacle -> obstacle.reason() == LoadReason.NOT_SETTLED);
   }
 
   private static ObstacleView view(LoadObstacle obstacle) {
