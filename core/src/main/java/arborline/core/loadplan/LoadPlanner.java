@@ -12,6 +12,7 @@ import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -26,6 +27,8 @@ public final class LoadPlanner {
 
   /** Parts of the time that is left. */
   private static final double MOST = 0.8;
+
+  private static final double HALF = 0.5;
 
   private static final double WHOLE = 1;
 
@@ -53,7 +56,7 @@ public final class LoadPlanner {
     end = System.nanoTime() + time.toNanos();
     List<LoadObstacle> obstacles = new SingleObstacles(problem).all();
     if (obstacles.isEmpty()) {
-      LoadAnswer answer = moved(problem);
+      LoadAnswer answer = moved(problem, Optional.empty());
       if (answer.feasible()) {
         return answer;
       }
@@ -81,16 +84,27 @@ public final class LoadPlanner {
     }
   }
 
-  /** The load with the fewest tools left out. */
+  /** The load with the fewest tools left out; it is moved to from the one that was found. */
   private LoadAnswer without(LoadProblem problem, List<LoadObstacle> obstacles) {
-    List<String> leftOut = leftOut(problem, obstacles);
-    LoadAnswer nearest =
-        moved(
-            problem.wanting(
-                problem.wanted().stream().filter(tool -> !leftOut.contains(tool)).toList()));
+    Nearest nearest = nearest(problem, obstacles);
+    List<String> rest =
+        problem.wanted().stream().filter(tool -> !nearest.leftOut().contains(tool)).toList();
+    LoadAnswer answer = moved(problem.wanting(rest), nearest.stands());
     return new LoadAnswer(
-        false, nearest.placement(), nearest.moves(), nearest.leastMoves(), obstacles, leftOut);
+        false,
+        answer.placement(),
+        answer.moves(),
+        answer.leastMoves(),
+        obstacles,
+        nearest.leftOut());
   }
+
+  /**
+   * What can be in where not all can.
+   *
+   * @param stands where; empty where not even what has to stay can
+   */
+  private record Nearest(List<String> leftOut, Optional<Map<LoadPlace, String>> stands) {}
 
   private static LoadAnswer nothing() {
     return new LoadAnswer(false, Map.of(), List.of(), 0, List.of(), List.of());
@@ -138,7 +152,7 @@ public final class LoadPlanner {
   }
 
   /** The fewest tools without which the rest can be in. */
-  private List<String> leftOut(LoadProblem problem, List<LoadObstacle> obstacles) {
+  private Nearest nearest(LoadProblem problem, List<LoadObstacle> obstacles) {
     Set<String> impossible = new TreeSet<>();
     obstacles.stream()
         .filter(obstacle -> !obstacle.tool().isEmpty())
@@ -155,14 +169,14 @@ public final class LoadPlanner {
     }
     placement.model.maximize(in.build());
     startWith(problem.present(), placement, needed);
-    CpSolver solver = solver(MOST);
-    boolean solved = solved(solver.solve(placement.model));
-    return problem.wanted().stream()
-        .filter(tool ->
-            impossible.contains(tool)
-                || !solved
-                || placement.places(tool).values().stream().noneMatch(solver::booleanValue))
-        .toList();
+    CpSolver solver = solver(HALF);
+    if (!solved(solver.solve(placement.model))) {
+      return new Nearest(problem.wanted(), Optional.empty());
+    }
+    Map<LoadPlace, String> stands = stands(needed, placement, solver);
+    return new Nearest(
+        problem.wanted().stream().filter(tool -> !stands.containsValue(tool)).toList(),
+        Optional.of(stands));
   }
 
   /** What stands where, as a solver found it. */
@@ -184,8 +198,10 @@ public final class LoadPlanner {
   /**
    * The fewest changes first: where they can be made one after the other, there are no fewer moves.
    * Only where tools wait for each other it is looked for which of them best lie on the bench.
+   *
+   * @param known a placement that is possible, where there is one
    */
-  private LoadAnswer moved(LoadProblem problem) {
+  private LoadAnswer moved(LoadProblem problem, Optional<Map<LoadPlace, String>> known) {
     Set<String> tools = needed(problem);
     tools.addAll(problem.standing().keySet());
     PlacementModel placement = new PlacementModel(problem, tools, ALL);
@@ -195,9 +211,19 @@ public final class LoadPlanner {
     needed(problem).forEach(placement::need);
     Changes changes = new Changes(problem, placement);
     placement.model.minimize(changes.count());
-    startWith(problem.present(), placement, tools);
+    startWith(known.orElse(problem.present()), placement, tools);
     CpSolver solver = solver(MOST);
-    if (!solved(solver.solve(placement.model))) {
+    CpSolverStatus status = solver.solve(placement.model);
+    if (status == CpSolverStatus.UNKNOWN && known.isPresent()) {
+      return new LoadAnswer(
+          true,
+          known.get(),
+          MoveOrder.of(problem, known.get(), List.of()),
+          0,
+          List.of(),
+          List.of());
+    }
+    if (!solved(status)) {
       return nothing();
     }
     int least = bound(solver);
