@@ -1,6 +1,7 @@
 package arborline.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -97,9 +98,10 @@ class EquipTest extends BrowserTest {
     field("Places").fill("3");
     Journey.button(page, "Set it up").click();
     Journey.link(page, "Plan a load").click();
+    assertThat(page.getByText("Tick the tools that have to be in")).isVisible();
     steps.choose("Library", stock.name());
     page.getByLabel("Search tools").fill("EL-FE");
-    assertThat(page.getByRole(AriaRole.CHECKBOX).first()).isVisible();
+    assertThat(page.getByRole(AriaRole.CHECKBOX, named(stock.code("FE06")))).isVisible();
     assertThat(Journey.button(page, "Find their places")).isDisabled();
     Journey.button(page, "All listed").click();
     Journey.button(page, "Find their places").click();
