@@ -25,4 +25,9 @@ public record LoadAnswer(
   public boolean optimal() {
     return feasible && moves.size() == leastMoves;
   }
+
+  /** This, unless another needs fewer moves. */
+  LoadAnswer orFewer(LoadAnswer other) {
+    return other.moves.size() < moves.size() ? other : this;
+  }
 }

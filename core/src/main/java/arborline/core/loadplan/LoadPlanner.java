@@ -215,26 +215,26 @@ public final class LoadPlanner {
     CpSolver solver = solver(MOST);
     CpSolverStatus status = solver.solve(placement.model);
     if (status == CpSolverStatus.UNKNOWN && known.isPresent()) {
-      return new LoadAnswer(
-          true,
-          known.get(),
-          MoveOrder.of(problem, known.get(), List.of()),
-          0,
-          List.of(),
-          List.of());
+      return moving(problem, known.get(), 0);
     }
     if (!solved(status)) {
       return nothing();
     }
     int least = bound(solver);
     Map<LoadPlace, String> stands = stands(tools, placement, solver);
-    if (least == Math.round(solver.objectiveValue())) {
-      placement.model.addEquality(changes.count(), least);
-      stands = shortest(changes, placement, tools, stands);
+    LoadAnswer found = moving(problem, stands, least);
+    if (least != Math.round(solver.objectiveValue())) {
+      return waited(problem, tools, found);
     }
-    List<LoadMove> moves = MoveOrder.of(problem, stands, List.of());
-    LoadAnswer first = new LoadAnswer(true, stands, moves, least, List.of(), List.of());
-    return first.optimal() ? first : waited(problem, tools, first);
+    placement.model.addEquality(changes.count(), least);
+    LoadAnswer shortest = moving(problem, shortest(changes, placement, tools, stands), least);
+    return shortest.optimal() ? shortest : waited(problem, tools, shortest.orFewer(found));
+  }
+
+  /** A placement that is moved to from what stands. */
+  static LoadAnswer moving(LoadProblem problem, Map<LoadPlace, String> stands, int least) {
+    return new LoadAnswer(
+        true, stands, MoveOrder.of(problem, stands, List.of()), least, List.of(), List.of());
   }
 
   private static int bound(CpSolver solver) {

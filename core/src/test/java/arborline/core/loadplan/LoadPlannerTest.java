@@ -257,4 +257,35 @@ class LoadPlannerTest {
             .filter(stands -> stands.getValue().equals("THERE"))
             .allMatch(stands -> Math.abs(stands.getKey().index() - 2) == 1));
   }
+
+  private static LoadTool notIn(int index) {
+    LoadTool slim = tool(40, 1, null, null);
+    return new LoadTool(
+        slim.body(),
+        Map.of(),
+        Map.of(new LoadPlace(0, index), "it cannot work there"),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  /** Changing places with each other is the shortest, but one has to lie on the bench for it. */
+  @Test
+  void toolsDoNotWaitForEachOtherWhereAnotherPlaceIsFree() {
+    LoadProblem problem =
+        new LoadProblem(
+            List.of(storage(StorageForm.RACK, 8, false, null)),
+            Map.of(),
+            Map.of("A", notIn(3), "B", notIn(4)),
+            Map.of(new LoadPlace(0, 3), "A", new LoadPlace(0, 4), "B"),
+            List.of("A", "B"),
+            Set.of());
+    LoadAnswer exchanged =
+        LoadPlanner.moving(problem, Map.of(new LoadPlace(0, 4), "A", new LoadPlace(0, 3), "B"), 2);
+    LoadAnswer apart =
+        LoadPlanner.moving(problem, Map.of(new LoadPlace(0, 4), "A", new LoadPlace(0, 2), "B"), 2);
+    assertEquals(3, exchanged.moves().size());
+    assertEquals(2, exchanged.orFewer(apart).moves().size());
+    assertEquals(2, apart.orFewer(exchanged).moves().size());
+    assertEquals(2, plan(problem).moves().size());
+  }
 }

@@ -78,11 +78,16 @@ class UseReaderTest {
 
   private static ToolUse with(
       ToolUse use, boolean driven, String spindle, String angle, boolean rakeUp) {
+    return with(use, use.work(), driven, spindle, angle, rakeUp);
+  }
+
+  private static ToolUse with(
+      ToolUse use, Work work, boolean driven, String spindle, String angle, boolean rakeUp) {
     return new ToolUse(
         driven,
         spindle,
         new BigDecimal(angle),
-        use.work(),
+        work,
         rakeUp,
         use.setPoint(),
         use.offsets(),
@@ -147,24 +152,7 @@ class UseReaderTest {
     assertEquals(List.of(), queries(read(LATHE, "1", groover, usual)));
     assertEquals(
         List.of("a face-grooving tool cuts grooves into a face: choose face, or another tool"),
-        queries(read(LATHE, "1", groover, worksOn(usual, Work.INTERNAL))));
-  }
-
-  private static ToolUse worksOn(ToolUse use, Work work) {
-    return new ToolUse(
-        use.driven(),
-        use.spindle(),
-        use.angle(),
-        work,
-        use.rakeUp(),
-        use.setPoint(),
-        use.offsets(),
-        use.climb(),
-        use.depth(),
-        use.speed(),
-        use.hood(),
-        use.blower(),
-        use.coolant());
+        queries(read(LATHE, "1", groover, with(usual, Work.INTERNAL, false, "main", "0", false))));
   }
 
   private static List<String> queries(UseReading reading) {
