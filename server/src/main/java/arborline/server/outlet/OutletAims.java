@@ -46,7 +46,7 @@ public class OutletAims implements Undo<OutletAims.Aimed> {
    */
   @Transactional
   public void write(long id, long library, @Nullable Long edition) {
-    Outlet before = outlets.known(id);
+    Outlet before = store.known(id);
     aim(id, before.libraryId(), library, edition);
     trail.record(
         TrailRecord.of("library", library, "had outlet %s write otherwise".formatted(before.name()))
@@ -70,7 +70,7 @@ public class OutletAims implements Undo<OutletAims.Aimed> {
 
   @Override
   public void takeBack(Aimed aimed) {
-    Outlet now = outlets.known(aimed.outlet());
+    Outlet now = store.known(aimed.outlet());
     if (now.libraryId() != aimed.libraryAfter()
         || !Objects.equals(now.editionId(), aimed.editionAfter())) {
       throw Refusal.conflict("the outlet writes something else since; take that back first");

@@ -21,9 +21,11 @@ import org.springframework.web.bind.annotation.RestController;
 class OutletController {
 
   private final Outlets outlets;
+  private final OutletViews views;
 
-  OutletController(Outlets outlets) {
+  OutletController(Outlets outlets, OutletViews views) {
     this.outlets = outlets;
+    this.views = views;
   }
 
   /**
@@ -32,8 +34,8 @@ class OutletController {
    * @param library null for those of all libraries
    */
   @GetMapping
-  Slice<Outlets.OutletView> all(@RequestParam(required = false) @Nullable Long library) {
-    return Slice.all(outlets.all(library));
+  Slice<OutletViews.OutletView> all(@RequestParam(required = false) @Nullable Long library) {
+    return Slice.all(views.all(library));
   }
 
   /** Opens an outlet; the address of one behind a key is told this once. */
@@ -45,17 +47,17 @@ class OutletController {
   }
 
   @GetMapping("/{id}")
-  Outlets.OutletView one(@PathVariable long id) {
-    return outlets.get(id);
+  OutletViews.OutletView one(@PathVariable long id) {
+    return views.get(id);
   }
 
   /** Has it written again, whatever stands there. */
   @PostMapping("/{id}/write")
   @MayEdit
   @ResponseStatus(HttpStatus.ACCEPTED)
-  Outlets.OutletView write(@PathVariable long id) {
+  OutletViews.OutletView write(@PathVariable long id) {
     outlets.again(id);
-    return outlets.get(id);
+    return views.get(id);
   }
 
   /** Gives it another address; the former one stops. */

@@ -1,6 +1,7 @@
 package arborline.server.outlet;
 
 import arborline.core.library.Codes;
+import arborline.server.support.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -66,6 +67,11 @@ class OutletStore {
         .param(id)
         .query(OutletStore::outlet)
         .optional();
+  }
+
+  /** One of them. */
+  Outlet known(long id) {
+    return get(id).orElseThrow(() -> Refusal.notFound("there is no outlet " + id));
   }
 
   /** Those of all libraries that are there. */

@@ -1,14 +1,11 @@
 package arborline.server.outlet;
 
-import arborline.core.convert.ConversionReport;
 import arborline.core.exchange.BundleFormat;
-import arborline.core.exchange.LossReport;
 import arborline.core.quantity.Unit;
 import arborline.core.sharing.LibraryRight;
 import arborline.server.account.Actor;
 import arborline.server.account.Permission;
 import arborline.server.account.Secrets;
-import arborline.server.edition.EditionHead;
 import arborline.server.edition.EditionStore;
 import arborline.server.exchange.Formats;
 import arborline.server.exchange.PackedFiles;
@@ -16,7 +13,6 @@ import arborline.server.library.LibraryCitations;
 import arborline.server.library.LibraryLocks;
 import arborline.server.live.Live;
 import arborline.server.right.LibraryGuard;
-import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
@@ -26,18 +22,14 @@ import arborline.server.trail.Undoable;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DuplicateKeyException;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Opens outlets of libraries, says how they stand, and closes them. */
+/** Opens outlets of libraries and closes them. */
 @Service
 public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
 
@@ -48,103 +40,35 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
   private static final String FOLDER = "[A-Za-z0-9][A-Za-z0-9 _-]{0,59}";
 
   private final OutletStore store;
-  private final OutletWriting writing;
+  private final OutletViews views;
   private final OutletFolders folders;
   private final EditionStore editions;
   private final LibraryLocks locks;
   private final LibraryGuard guard;
-  private final JdbcClient jdbc;
   private final Trail trail;
   private final Live live;
-  private final Json json;
   private final Clock clock;
 
   Outlets(
       OutletStore store,
-      OutletWriting writing,
+      OutletViews views,
       OutletFolders folders,
       EditionStore editions,
       LibraryLocks locks,
       LibraryGuard guard,
-      JdbcClient jdbc,
       Trail trail,
       Live live,
-      Json json,
       Clock clock) {
     this.store = store;
-    this.writing = writing;
+    this.views = views;
     this.folders = folders;
     this.editions = editions;
     this.locks = locks;
     this.guard = guard;
-    this.jdbc = jdbc;
     this.trail = trail;
     this.live = live;
-    this.json = json;
     this.clock = clock;
   }
-
-  /** How an outlet stands. */
-  public enum State {
-    /** It holds the edition that it should. */
-    FED,
-    /** It is going to be written. */
-    WAITING,
-    /** It holds an older edition, or somebody changed the file. */
-    STALE,
-    /** It could not be written. */
-    FAILED,
-    /** The library has no edition yet. */
-    NO_EDITION
-  }
-
-  /**
-   * A file that was written.
-   *
-   * @param edition its number
-   * @param equal true where all was read back as it was to be written
-   */
-  public record OutletFile(
-      int edition,
-      Instant at,
-      long size,
-      String sha256,
-      long tools,
-      long lossCount,
-      List<LossReport.LossGroup> losses,
-      boolean equal,
-      long compared,
-      List<String> differences) {}
-
-  /**
-   * An outlet.
-   *
-   * @param edition the one that it always holds; null for the newest
-   * @param should number of the edition that it should hold; null where there is none
-   * @param unit {@code mm}, {@code in}, or empty for lengths as authored
-   * @param path of the folder on the server; null for an address
-   * @param note what is wrong; empty where nothing is
-   * @param mine true where whoever asks may have it written, closed, or given another address
-   * @param file the last one; null while nothing was written
-   */
-  public record OutletView(
-      long id,
-      long libraryId,
-      String library,
-      @Nullable Integer edition,
-      @Nullable Integer should,
-      String format,
-      String unit,
-      OutletKind kind,
-      @Nullable String folder,
-      @Nullable String path,
-      String name,
-      State state,
-      String note,
-      boolean mine,
-      Instant madeAt,
-      String madeBy,
-      @Nullable OutletFile file) {}
 
   /**
    * What is to be opened.
@@ -166,121 +90,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
    *
    * @param address from which programs read it, told this once; null for a folder
    */
-  public record OutletOpened(OutletView outlet, @Nullable String address) {}
-
-  /**
-   * All outlets of libraries that whoever asks sees, or those of one. Folders are looked into,
-   * which may take its time, so no connection is held meanwhile.
-   */
-  List<OutletView> all(@Nullable Long library) {
-    if (library != null) {
-      guard.need(library, LibraryRight.USE);
-      return views(store.of(library));
-    }
-    Set<Long> hidden = guard.hidden();
-    return views(store.all().stream().filter(one -> !hidden.contains(one.libraryId())).toList());
-  }
-
-  private List<OutletView> views(List<Outlet> some) {
-    Map<Long, String> names = new HashMap<>();
-    return some.stream()
-        .map(one -> view(one, names.computeIfAbsent(one.libraryId(), this::name)))
-        .toList();
-  }
-
-  private String name(long library) {
-    return jdbc.sql("select name from library where id = ?")
-        .param(library)
-        .query(String.class)
-        .optional()
-        .orElse("");
-  }
-
-  /** One of them, in the same way. */
-  OutletView get(long id) {
-    Outlet one = known(id);
-    guard.need(one.libraryId(), LibraryRight.USE);
-    return view(one, name(one.libraryId()));
-  }
-
-  Outlet known(long id) {
-    return store.get(id).orElseThrow(() -> Refusal.notFound("there is no outlet " + id));
-  }
-
-  private OutletView view(Outlet one, String library) {
-    Optional<EditionHead> should = writing.should(one);
-    boolean changed =
-        one.kind() == OutletKind.FOLDER
-            && one.writtenEditionId() != null
-            && folders.root().isPresent()
-            && folders.found(one) != OutletFolders.Found.AS_WRITTEN;
-    State state = state(one, should, changed);
-    return new OutletView(
-        one.id(),
-        one.libraryId(),
-        library,
-        one.editionId() == null ? null : editions.get(one.editionId()).number(),
-        should.map(EditionHead::number).orElse(null),
-        one.format(),
-        one.unit(),
-        one.kind(),
-        one.folder(),
-        one.folder() == null || folders.root().isEmpty()
-            ? null
-            : folders.folder(one.folder()).resolve(one.name()).toString(),
-        one.name(),
-        state,
-        note(one, state, changed),
-        guard.feeds(one.libraryId()),
-        one.madeAt(),
-        one.madeBy(),
-        file(one));
-  }
-
-  private static State state(Outlet one, Optional<EditionHead> should, boolean changed) {
-    if (should.isEmpty()) {
-      return State.NO_EDITION;
-    }
-    if (one.fault() != null) {
-      return State.FAILED;
-    }
-    if (one.writtenEditionId() == null) {
-      return State.WAITING;
-    }
-    boolean behind = one.writtenEditionId() != should.get().id();
-    return behind || changed ? State.STALE : State.FED;
-  }
-
-  private static String note(Outlet one, State state, boolean changed) {
-    return switch (state) {
-      case FED -> "";
-      case WAITING -> "it is written within seconds";
-      case NO_EDITION -> "the library has no edition yet; publish one";
-      case FAILED -> Optional.ofNullable(one.fault()).orElse("");
-      case STALE ->
-          changed
-              ? "somebody changed or deleted the file; have it written again"
-              : "a newer edition is written within seconds";
-    };
-  }
-
-  private @Nullable OutletFile file(Outlet one) {
-    if (one.writtenEditionId() == null || one.writtenAt() == null) {
-      return null;
-    }
-    ConversionReport.Proof proof = json.read(one.proof(), ConversionReport.Proof.class);
-    return new OutletFile(
-        editions.get(one.writtenEditionId()).number(),
-        one.writtenAt(),
-        one.size(),
-        one.sha256(),
-        one.tools(),
-        one.lossCount(),
-        json.read(one.losses(), OutletWriting.KeptLosses.class).groups(),
-        proof.equal(),
-        proof.compared(),
-        proof.differences());
-  }
+  public record OutletOpened(OutletViews.OutletView outlet, @Nullable String address) {}
 
   /** True where this server writes into folders. */
   public boolean writesIntoFolders() {
@@ -308,7 +118,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
     long id = add(null, wanted, key == null ? null : Secrets.hash(key));
     trail.record(TrailRecord.of("library", library, "opened outlet " + wanted.name()));
     live.say("library", library, "outlet");
-    return new OutletOpened(get(id), key == null ? null : address(key, wanted.name()));
+    return new OutletOpened(views.get(id), key == null ? null : address(key, wanted.name()));
   }
 
   String locked(long library) {
@@ -395,7 +205,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
   /** Has it written again within seconds, whatever stands there. */
   @Transactional
   void again(long id) {
-    Outlet one = known(id);
+    Outlet one = store.known(id);
     guard.needFeeding(one.libraryId());
     store.want(id);
   }
@@ -403,7 +213,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
   /** A new address; the former one is nothing any more. */
   @Transactional
   OutletOpened newAddress(long id) {
-    Outlet one = known(id);
+    Outlet one = store.known(id);
     locked(one.libraryId());
     if (one.kind() != OutletKind.ADDRESS) {
       throw Refusal.conflict("the outlet writes into a folder and has no address");
@@ -413,7 +223,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
     trail.record(
         TrailRecord.of(
             "library", one.libraryId(), "gave outlet %s a new address".formatted(one.name())));
-    return new OutletOpened(get(id), address(key, one.name()));
+    return new OutletOpened(views.get(id), address(key, one.name()));
   }
 
   /** What is kept of an outlet that was closed. */
@@ -433,7 +243,7 @@ public class Outlets implements LibraryCitations, Undo<Outlets.Closed> {
   /** Writes it no more; the file in its folder stays, an address is nothing any more. */
   @Transactional
   Undoable close(long id) {
-    Outlet one = known(id);
+    Outlet one = store.known(id);
     locked(one.libraryId());
     Closed closed =
         new Closed(
