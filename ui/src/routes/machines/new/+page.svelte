@@ -10,6 +10,7 @@
   import Checkbox from '$lib/shell/Checkbox.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import FilePicker from '$lib/shell/FilePicker.svelte';
+  import { Ground } from '$lib/shell/ground.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { capital } from '$lib/shell/text';
@@ -19,10 +20,15 @@
   const kinds = createQuery(machineKindsQuery);
   const machines = createQuery(machinesQuery);
   const original = createQuery(() => ({ ...machineQuery(copied), enabled: copied !== '' }));
+  const copy = new Ground(
+    () => original.data?.machine,
+    ({ id }) => id,
+    ({ id }) => id
+  );
   let begun = $state.raw<Machine | null>(null);
   let withPlan = $state(true);
   const start = $derived(
-    begun ?? (original.data ? { ...original.data.machine, id: '', name: '' } : null)
+    begun ?? (copied && copy.began ? { ...copy.began, id: '', name: '' } : null)
   );
   const planned = $derived(copied && original.data ? original.data.plan.length : 0);
 

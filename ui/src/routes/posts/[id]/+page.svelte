@@ -10,6 +10,8 @@
   import PostForm from '$lib/post/PostForm.svelte';
   import { postQuery } from '$lib/post/queries';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
+  import { Ground } from '$lib/shell/ground.svelte';
+  import GroundMoved from '$lib/shell/GroundMoved.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import { who } from '$lib/shell/session.svelte';
   import { capital } from '$lib/shell/text';
@@ -17,9 +19,16 @@
   const id = $derived(Number(page.params.id));
   const post = createQuery(() => postQuery(id));
   const may = $derived(who.may('EDIT'));
+  const ground = new Ground(
+    () => post.data,
+    (view) => String(view.id),
+    (view) => String(view.version)
+  );
 
   async function save(draft: PostDraft) {
-    return Boolean(await changePost(id, post.data?.version ?? 0, draft));
+    const done = await changePost(id, ground.began?.version ?? 0, draft);
+    if (done) ground.saved(String(done.version));
+    return Boolean(done);
   }
 
   async function remove() {
@@ -31,8 +40,9 @@
 
 {#if post.error}
   <ErrorNote error={post.error} retry={() => void post.refetch()} />
-{:else if post.data}
+{:else if post.data && ground.began}
   {@const view = post.data}
+  {@const began = ground.began}
   <div class="min-h-0 flex-1 overflow-auto px-5 pb-8 pt-4">
     <header class="flex flex-wrap items-center gap-x-4 gap-y-2 pb-3">
       <h1>{view.post.name}</h1>
@@ -57,14 +67,15 @@
     {#each view.strays as stray (stray)}
       <p class="pb-2 text-query">{capital(stray)}</p>
     {/each}
+    {#if ground.moved && may}<GroundMoved what="the post" again={ground.again} />{/if}
     <div class="flex flex-col gap-8">
-      {#key view.version}
+      {#key began}
         <PostForm
           start={{
-            post: view.post,
-            machine: view.machine,
-            library: view.library,
-            edition: view.edition
+            post: began.post,
+            machine: began.machine,
+            library: began.library,
+            edition: began.edition
           }}
           readonly={!may}
           saving="Save"

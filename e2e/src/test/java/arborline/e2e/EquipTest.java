@@ -51,6 +51,27 @@ class EquipTest extends BrowserTest {
   }
 
   @Test
+  void whatIsTypedStaysWhileTheOneThatIsCopiedChanges() {
+    copyOfTheHeron("E6");
+    Journey.button(page, "Set it up").click();
+    assertThat(Journey.heading(page, "E6 Copy")).isVisible();
+    page.navigate("/machines/new?copy=E6");
+    field("Id").fill("E7");
+    field("Name of the machine").fill("E7 Turnstone");
+    Page other = journey.as("programmer");
+    other.navigate("/machines/E6/definition");
+    other.getByLabel("Name of the machine").fill("E6 Wigeon");
+    Journey.button(other, "Save").click();
+    assertThat(other.getByText("Saved the definition of E6 Wigeon")).isVisible();
+    other.context().close();
+    assertThat(page.getByText("as E6 Wigeon is")).isVisible();
+    assertThat(field("Id")).hasValue("E7");
+    assertThat(field("Name of the machine")).hasValue("E7 Turnstone");
+    Journey.button(page, "Set it up").click();
+    assertThat(Journey.heading(page, "E7 Turnstone")).isVisible();
+  }
+
+  @Test
   void aTurretWithFewerStationsSaysWhichOfThemAreBeyondTheLast() {
     page.navigate("/machines/new");
     Journey.link(page, "L1 Cormorant, turning centre").click();

@@ -55,4 +55,31 @@ class LinksTest extends BrowserTest {
     Journey.button(page, "Delete").click();
     assertThat(Journey.link(page, "New post")).isVisible();
   }
+
+  @Test
+  void whatIsTypedIntoAPostStaysWhileSomebodyElseChangesIt() {
+    page.navigate("/posts/new");
+    field("Name of the post").fill("Ruff post");
+    Journey.button(page, "Make it").click();
+    assertThat(Journey.heading(page, "Ruff post")).isVisible();
+    field("Name of the post").fill("Ruff post, mine");
+    Page other = journey.as("programmer");
+    other.navigate(page.url());
+    other.getByLabel("Name of the post").fill("Ruff post, yours");
+    Journey.button(other, "Save").first().click();
+    assertThat(Journey.heading(other, "Ruff post, yours")).isVisible();
+    assertThat(other.getByText("Somebody else changed")).hasCount(0);
+    other.context().close();
+    assertThat(page.getByText("Somebody else changed the post meanwhile")).isVisible();
+    assertThat(field("Name of the post")).hasValue("Ruff post, mine");
+    assertAccessible();
+    Journey.button(page, "Show it as it is now").click();
+    assertThat(field("Name of the post")).hasValue("Ruff post, yours");
+    field("Name of the post").fill("Ruff post");
+    Journey.button(page, "Save").first().click();
+    assertThat(Journey.heading(page, "Ruff post")).isVisible();
+    assertThat(page.getByText("Somebody else changed")).hasCount(0);
+    Journey.button(page, "Delete").click();
+    assertThat(Journey.link(page, "New post")).isVisible();
+  }
 }

@@ -7,11 +7,18 @@
   import { rights, said, sharings } from '$lib/library/rights';
   import RightsForm from '$lib/library/RightsForm.svelte';
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
+  import { Ground } from '$lib/shell/ground.svelte';
+  import GroundMoved from '$lib/shell/GroundMoved.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import { who } from '$lib/shell/session.svelte';
 
   const id = $derived(Number(page.params.id));
   const view = createQuery(() => rightsQuery(id));
+  const ground = new Ground(
+    () => view.data,
+    ({ library }) => String(library),
+    ({ stamp }) => stamp
+  );
   const word = (right: string | null | undefined) =>
     rights.find(({ value }) => value === right)?.label ?? 'not see it';
 </script>
@@ -27,9 +34,10 @@
     <h1>Sharing</h1>
     <p class="mt-2 max-w-3xl">{said(shown)}</p>
     <div class="mt-5 max-w-3xl">
-      {#if shown.administers && who.may('EDIT')}
-        {#key shown.stamp}
-          <RightsForm view={shown} onsaved={() => void goto(`/libraries/${id}`)} />
+      {#if shown.administers && who.may('EDIT') && ground.began}
+        {#if ground.moved}<GroundMoved what="who may do what" again={ground.again} />{/if}
+        {#key ground.began}
+          <RightsForm view={ground.began} onsaved={() => void goto(`/libraries/${id}`)} />
         {/key}
       {:else}
         <p class="text-soft">
