@@ -26,6 +26,15 @@
       {readonly}
     />
     <SizeField label="to" unit="1" optional bind:value={machine.numbering.to} {readonly} />
+    <ChoiceField
+      label="Unit of the control"
+      bind:value={() => machine.habits.unit ?? 'mm', (unit) => (machine.habits.unit = unit)}
+      options={[
+        { value: 'mm', label: 'mm' },
+        { value: 'in', label: 'inch' }
+      ]}
+      disabled={readonly}
+    />
     <SizeField label="Decimals" signed unit="1" bind:value={machine.habits.decimals} {readonly} />
     <SizeField
       label="Name length"

@@ -1,15 +1,18 @@
 package arborline.bench;
 
 import arborline.core.quantity.Unit;
+import arborline.core.table.ControlField;
 import arborline.core.table.ControlTable;
 import arborline.core.table.ControlTerms;
 import arborline.core.table.Nominal;
 import arborline.core.table.Reconciler;
+import arborline.core.table.Register;
 import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
 import arborline.core.table.ToolTables;
 import java.math.BigDecimal;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -25,6 +28,8 @@ final class ReconciliationFigure {
           Optional.empty(),
           Map.of(),
           Set.of());
+
+  private static final List<ControlField> FIELDS = Register.DIAMETER.fields(true);
 
   private final Map<String, TableEntry> plan = new HashMap<>();
   private final Map<String, TableEntry> control = new HashMap<>();
@@ -54,9 +59,7 @@ final class ReconciliationFigure {
   }
 
   void print() {
-    ControlTerms terms =
-        new ControlTerms(
-            Unit.MILLIMETRE, ControlTerms.Register.DIAMETER, Map.of(), true, true, true, Map.of());
+    ControlTerms terms = new ControlTerms(Unit.MILLIMETRE, FIELDS, true, true);
     ToolTables tables =
         new ToolTables(
             plan, nominal, Optional.of(plan), new ControlTable(control, Optional.empty()));
@@ -81,7 +84,8 @@ final class ReconciliationFigure {
     int differing = 0;
     for (Map.Entry<String, TableEntry> row : plan.entrySet()) {
       TableEntry other = control.get(row.getKey());
-      for (TableField field : TableField.values()) {
+      for (ControlField declared : FIELDS) {
+        TableField field = declared.field();
         String one = row.getValue().get(field);
         String two = other.get(field);
         boolean same =

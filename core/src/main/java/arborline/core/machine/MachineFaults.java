@@ -205,6 +205,9 @@ public final class MachineFaults {
     }
     when(habits.dialect() == null, "habits.dialect: name one, or leave it empty");
     within("habits.decimals", habits.decimals(), 0, 6);
+    when(
+        habits.unit() != null && !List.of("mm", "in").contains(habits.unit()),
+        "habits.unit: state mm or in");
     within("habits.nameLength", habits.nameLength(), 0, 80);
     when(
         habits.nameCharacters() == null || habits.nameCharacters().length() > 100,

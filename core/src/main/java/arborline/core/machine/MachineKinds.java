@@ -101,7 +101,7 @@ public final class MachineKinds {
         spindles,
         storages,
         axes,
-        new ControlHabits("", true, true, true, 3, 24, LETTERS),
+        new ControlHabits("", true, true, true, 3, 24, LETTERS, "mm"),
         new Numbering(scheme, null, null),
         outputs);
   }

@@ -4,6 +4,7 @@ import arborline.core.machine.Machine;
 import com.google.auto.service.AutoService;
 import java.io.IOException;
 import java.io.InputStream;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -44,8 +45,24 @@ public final class AssetOffsetDialect implements ControlDialect {
   }
 
   @Override
+  public List<ControlField> fields(Machine machine) {
+    int decimals = machine.habits().decimals();
+    return Register.of(machine).fields(machine.habits().wearApart()).stream()
+        .map(field -> field.field().measured() ? field.decimals(decimals) : field)
+        .map(field -> field.most(most(machine, field.field())))
+        .toList();
+  }
+
+  private static Optional<BigDecimal> most(Machine machine, TableField field) {
+    if (field.equals(TableField.LENGTH)) {
+      return machine.longest();
+    }
+    return field.equals(TableField.DIAMETER) ? machine.widest() : Optional.empty();
+  }
+
+  @Override
   public ControlTable read(Machine machine, InputStream answer) throws IOException {
-    ControlTable read = CuttingToolAssets.read(answer, ControlTerms.of(machine));
+    ControlTable read = CuttingToolAssets.read(answer, ControlTerms.of(machine, this));
     return read.with(this::registered);
   }
 

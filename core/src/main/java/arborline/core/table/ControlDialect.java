@@ -12,6 +12,9 @@ public interface ControlDialect {
   /** The name in machine definitions. */
   String id();
 
+  /** The fields that such a control keeps at a machine. */
+  List<ControlField> fields(Machine machine);
+
   /**
    * Reads a tool table, in the control's own terms.
    *

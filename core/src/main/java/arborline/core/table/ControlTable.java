@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 
 /**
@@ -49,7 +50,9 @@ public record ControlTable(Map<String, TableEntry> places, Optional<TableEntry> 
 
   private static void changes(
       String place, TableEntry before, TableEntry after, List<String> changes) {
-    for (TableField field : TableField.values()) {
+    TreeSet<TableField> either = new TreeSet<>(before.fields().keySet());
+    either.addAll(after.fields().keySet());
+    for (TableField field : either) {
       String was = before.get(field);
       String is = after.get(field);
       if (was == null ? is != null : !was.equals(is)) {

@@ -3,74 +3,99 @@ package arborline.core.table;
 import arborline.core.machine.Machine;
 import arborline.core.quantity.Conversion;
 import arborline.core.quantity.Unit;
+import arborline.core.table.ControlField.Shown;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.util.Collections;
-import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
 /**
- * How a control states what it keeps: its unit, what its registers hold, how many decimals it
- * shows. Everything is compared in these terms, rounded half up, so that no difference is seen
- * which the control could not show.
- *
- * @param decimals decimals of a size; a field that is not named has three
- * @param identityShown true where it shows tools, false where number, pocket and offset are one
- * @param wear true where it keeps wear apart from geometry
- * @param randomPlaces true where it decides which pocket a tool returns to
- * @param most largest size it can take, by field, mm; what is not named has no limit
+ * How a control states what it keeps: its unit, its fields and what their registers hold.
+ * Everything is compared in these terms, rounded half up, so that no difference is seen which the
+ * control could not show.
  */
-public record ControlTerms(
-    Unit unit,
-    Register register,
-    Map<TableField, Integer> decimals,
-    boolean identityShown,
-    boolean wear,
-    boolean randomPlaces,
-    Map<TableField, BigDecimal> most) {
+public final class ControlTerms {
 
   private static final int USUAL_DECIMALS = 3;
 
-  public ControlTerms {
-    EnumMap<TableField, Integer> stated = new EnumMap<>(TableField.class);
-    stated.putAll(decimals);
-    decimals = Collections.unmodifiableMap(stated);
-  }
+  private final Unit unit;
+  private final List<TableField> fields;
+  private final List<TableField> sizes;
+  private final List<TableField> statements;
+  private final Map<TableField, ControlField> kept = new HashMap<>();
+  private final boolean identityShown;
+  private final boolean randomPlaces;
+  private final boolean plain;
 
-  /** What the registers of a control hold. */
-  public enum Register {
-    /** Length and diameter. */
-    DIAMETER,
-    /** Length and radius. */
-    RADIUS,
-    /** X as a diameter, Z, nose radius and tip orientation. */
-    X_DIAMETER
+  /**
+   * Terms of a control.
+   *
+   * @param unit of its lengths
+   * @param declared the fields that it keeps
+   * @param identityShown true where it shows tools, false where number, pocket and offset are one
+   * @param randomPlaces true where it decides which pocket a tool returns to
+   */
+  public ControlTerms(
+      Unit unit, List<ControlField> declared, boolean identityShown, boolean randomPlaces) {
+    this.unit = unit;
+    this.identityShown = identityShown;
+    this.randomPlaces = randomPlaces;
+    declared.forEach(field -> kept.put(field.field(), field));
+    this.fields = declared.stream().map(ControlField::field).sorted().toList();
+    this.sizes = fields.stream().filter(TableField::measured).toList();
+    this.statements = fields.stream().filter(TableField::stated).toList();
+    this.plain = fields.stream().allMatch(this::plainly);
   }
 
   /** The terms of a machine's control. */
-  public static ControlTerms of(Machine machine) {
-    int decimals = machine.habits().decimals();
+  public static ControlTerms of(Machine machine, ControlDialect dialect) {
     return new ControlTerms(
-        Unit.MILLIMETRE,
-        machine.habits().diameterShown() ? Register.DIAMETER : Register.RADIUS,
-        Map.of(TableField.LENGTH, decimals, TableField.DIAMETER, decimals),
+        machine.habits().lengths(),
+        dialect.fields(machine),
         !machine.numbering().numberIsPlace(),
-        machine.habits().wearApart(),
-        machine.random(),
-        most(machine));
+        machine.random());
   }
 
-  private static Map<TableField, BigDecimal> most(Machine machine) {
-    Map<TableField, BigDecimal> most = new EnumMap<>(TableField.class);
-    machine.longest().ifPresent(length -> most.put(TableField.LENGTH, length));
-    machine.widest().ifPresent(diameter -> most.put(TableField.DIAMETER, diameter));
-    return most;
+  /** The fields that the control keeps, in their order. */
+  public List<TableField> fields() {
+    return fields;
+  }
+
+  /** Those of them that are measured. */
+  List<TableField> sizes() {
+    return sizes;
+  }
+
+  /** Those that the library states of the tool itself, its numbers and name apart. */
+  List<TableField> statements() {
+    return statements;
+  }
+
+  /** How it keeps a field; empty where it does not. */
+  public Optional<ControlField> declared(TableField field) {
+    return Optional.ofNullable(kept.get(field));
+  }
+
+  public Unit unit() {
+    return unit;
+  }
+
+  /** True where it shows which tool is in a place. */
+  public boolean identityShown() {
+    return identityShown;
+  }
+
+  /** True where it decides which pocket a tool returns to. */
+  public boolean randomPlaces() {
+    return randomPlaces;
   }
 
   int decimals(TableField field) {
-    return decimals.getOrDefault(field, USUAL_DECIMALS);
+    ControlField declared = kept.get(field);
+    return declared == null ? USUAL_DECIMALS : declared.decimals();
   }
 
   /** A size in mm and diameters as the control would show it; null stays null. */
@@ -117,18 +142,19 @@ public record ControlTerms(
       case WORD -> alikeWords(plan, control);
       case COUNT -> alikeCounts(plan, control);
       case SIZE -> plainly(field) && plan.equals(control) || shownSame(field, plan, control);
-      case WEAR -> alikeShown(field, plan, control);
+      case WEAR, AMOUNT -> alikeShown(field, plan, control);
     };
   }
 
   /** True where everything that is planned is what the control shows, but for decimals. */
   boolean plain() {
-    return unit == Unit.MILLIMETRE && register == Register.DIAMETER;
+    return plain;
   }
 
   /** True where a size in mm is what the control shows, but for its decimals. */
   private boolean plainly(TableField field) {
-    return unit == Unit.MILLIMETRE && !halved(field) && !doubled(field);
+    return field.form() != TableField.Form.SIZE
+        || unit == Unit.MILLIMETRE && !halved(field) && !doubled(field);
   }
 
   private boolean shownSame(TableField field, String plan, String control) {
@@ -150,7 +176,7 @@ public record ControlTerms(
     return switch (field.form()) {
       case WORD -> alikeWords(one, other);
       case COUNT -> alikeCounts(one, other);
-      case SIZE, WEAR -> alikeShown(field, one, other);
+      case SIZE, WEAR, AMOUNT -> alikeShown(field, one, other);
     };
   }
 
@@ -177,17 +203,22 @@ public record ControlTerms(
 
   /** The largest size of a field that the machine takes. */
   Optional<BigDecimal> most(TableField field) {
-    return Optional.ofNullable(most.get(field));
+    return declared(field).flatMap(ControlField::most);
   }
 
   /** True where the control shows half of the plain size. */
   boolean halved(TableField field) {
-    return register == Register.RADIUS && field == TableField.DIAMETER;
+    return shown(field) == Shown.HALF;
   }
 
   /** True where the control shows twice the plain size. */
   boolean doubled(TableField field) {
-    return register == Register.X_DIAMETER && field == TableField.X;
+    return shown(field) == Shown.TWICE;
+  }
+
+  private Shown shown(TableField field) {
+    ControlField declared = kept.get(field);
+    return declared == null ? Shown.AS_IS : declared.shown();
   }
 
   private BigDecimal factored(TableField field, BigDecimal plain) {

@@ -5,7 +5,6 @@ import arborline.core.quantity.Unit;
 import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigDecimal;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -60,7 +59,7 @@ public final class CuttingToolAssets {
   }
 
   private void tool(XMLStreamReader reader) throws XMLStreamException {
-    EnumMap<TableField, String> fields = new EnumMap<>(TableField.class);
+    Map<TableField, String> fields = new HashMap<>();
     put(
         fields,
         TableField.TOOL,

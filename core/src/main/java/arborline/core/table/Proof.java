@@ -22,9 +22,8 @@ public final class Proof {
       }
       return faults;
     }
-    for (TableField field : TableField.values()) {
-      if (field != TableField.PHYSICAL
-          && !terms.shownAlike(field, target.get(field), now.get(field))) {
+    for (TableField field : terms.fields()) {
+      if (!terms.shownAlike(field, target.get(field), now.get(field))) {
         faults.add(
             "%s of %s should be %s and is %s"
                 .formatted(

@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * Compares plan, last agreed state and control place by place and field by field, in the control's
@@ -151,9 +150,9 @@ public final class Reconciler {
     }
     boolean sameTool = !plan.empty() && plan.identity().equals(control.identity());
     List<TableField> differing =
-        Stream.of(TableField.values())
+        terms.fields().stream()
             .filter(field -> field != TableField.TOOL)
-            .filter(field -> plan.get(field) != null || TableField.SIZES.contains(field))
+            .filter(field -> plan.get(field) != null || field.measured())
             .filter(field -> sameTool && !terms.same(field, plan.get(field), control.get(field)))
             .toList();
     return (differing.isEmpty() ? List.of(TableField.TOOL) : differing)
@@ -202,7 +201,7 @@ public final class Reconciler {
     if (inSpindle) {
       return STANDS_IN_SPINDLE;
     }
-    for (TableField field : TableField.SIZES) {
+    for (TableField field : terms.sizes()) {
       if (!terms.exact(field, plan.get(field), control.get(field))) {
         return SAME_AS_SHOWN;
       }

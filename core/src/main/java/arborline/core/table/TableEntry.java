@@ -2,9 +2,10 @@ package arborline.core.table;
 
 import java.math.BigDecimal;
 import java.util.Collections;
-import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.TreeMap;
 
 /**
  * What one place of a tool table holds; a field that is not there is not set. What a comparison
@@ -17,7 +18,8 @@ public final class TableEntry {
   /** No code has it. */
   private static final char BEFORE_SISTER = '\0';
 
-  private final String[] texts = new String[TableField.values().length];
+  private final TableField[] fields;
+  private final String[] texts;
   private final String content;
   private final String key;
   private final String identity;
@@ -30,28 +32,37 @@ public final class TableEntry {
    * @param fields numbers as decimal text
    */
   public TableEntry(Map<TableField, String> fields) {
-    fields.forEach((field, text) -> texts[field.ordinal()] = text);
-    this.content = content(texts);
+    TreeMap<TableField, String> set = new TreeMap<>(fields);
+    set.values().removeIf(Objects::isNull);
+    this.fields = set.keySet().toArray(TableField[]::new);
+    this.texts = set.values().toArray(String[]::new);
+    this.content = content(set);
     String tool = get(TableField.TOOL);
     String sister = get(TableField.SISTER);
     this.key = tool == null ? "" : tool.toUpperCase(Locale.ROOT);
     this.named = !key.isEmpty();
     this.identity = sister == null || sister.isEmpty() ? key : key + BEFORE_SISTER + sister;
-    this.empty = tool == null && TableField.SIZES.stream().noneMatch(field -> set(get(field)));
+    this.empty = tool == null && noSize();
   }
 
   /**
-   * All texts as one, each behind a character that counts one more than its own (0 where it is not
-   * set), so that two entries are compared in one go.
+   * All texts as one, each behind its field and a character that counts its own, so that two
+   * entries are compared in one go.
    */
-  private static String content(String[] texts) {
+  private static String content(Map<TableField, String> set) {
     StringBuilder content = new StringBuilder();
-    for (String text : texts) {
-      content
-          .append((char) (text == null ? 0 : text.length() + 1))
-          .append(text == null ? "" : text);
-    }
+    set.forEach(
+        (field, text) -> content.append(field.id()).append((char) text.length()).append(text));
     return content.toString();
+  }
+
+  private boolean noSize() {
+    for (int i = 0; i < fields.length; i++) {
+      if (fields[i].measured() && set(texts[i])) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private static boolean set(String size) {
@@ -60,18 +71,21 @@ public final class TableEntry {
 
   /** Every field that is set, in the order of the fields. */
   public Map<TableField, String> fields() {
-    EnumMap<TableField, String> fields = new EnumMap<>(TableField.class);
-    for (TableField field : TableField.values()) {
-      if (get(field) != null) {
-        fields.put(field, get(field));
-      }
+    TreeMap<TableField, String> set = new TreeMap<>();
+    for (int i = 0; i < fields.length; i++) {
+      set.put(fields[i], texts[i]);
     }
-    return Collections.unmodifiableMap(fields);
+    return Collections.unmodifiableMap(set);
   }
 
   /** The text of a field, or null where it is not set. */
   public String get(TableField field) {
-    return texts[field.ordinal()];
+    for (int i = 0; i < fields.length; i++) {
+      if (fields[i].equals(field)) {
+        return texts[i];
+      }
+    }
+    return null;
   }
 
   /** The number of a field, or null where it is not set. */
@@ -102,8 +116,7 @@ public final class TableEntry {
 
   /** A copy with one field set, or taken away where the text is null. */
   public TableEntry with(TableField field, String text) {
-    EnumMap<TableField, String> changed = new EnumMap<>(TableField.class);
-    changed.putAll(fields());
+    TreeMap<TableField, String> changed = new TreeMap<>(fields());
     if (text == null) {
       changed.remove(field);
     } else {

@@ -40,10 +40,7 @@ final class ValueJudge {
             TableField.NUMBER, plan.get(TableField.NUMBER), control.get(TableField.NUMBER))
         && offsets(plan, control)
         && names(plan, control)
-        && terms.same(
-            TableField.ORIENTATION,
-            plan.get(TableField.ORIENTATION),
-            control.get(TableField.ORIENTATION))
+        && statements(plan, control)
         && sizes(plan, control);
   }
 
@@ -62,9 +59,20 @@ final class ValueJudge {
     return planned == null || terms.same(TableField.NAME, planned, control.get(TableField.NAME));
   }
 
+  /** What the plan says of the tool itself is what the control shows. */
+  private boolean statements(TableEntry plan, TableEntry control) {
+    for (TableField field : terms.statements()) {
+      String planned = plan.get(field);
+      if (planned != null && !terms.same(field, planned, control.get(field))) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   /** Every size of one side is what the control shows. */
   boolean sizes(TableEntry plain, TableEntry control) {
-    for (TableField field : TableField.SIZES) {
+    for (TableField field : terms.sizes()) {
       if (!terms.same(field, plain.get(field), control.get(field))) {
         return false;
       }
@@ -77,12 +85,12 @@ final class ValueJudge {
     return plan.identity().equals(agreed.identity())
         && IDENTITY.stream()
             .allMatch(field -> terms.same(field, plan.get(field), agreed.get(field)))
-        && TableField.SIZES.stream()
+        && terms.sizes().stream()
             .allMatch(field -> terms.alike(field, plan.get(field), agreed.get(field)));
   }
 
   boolean onlyControlHasSizes(TableEntry plan, TableEntry control) {
-    boolean noneHere = TableField.SIZES.stream().noneMatch(field -> plan.get(field) != null);
+    boolean noneHere = terms.sizes().stream().noneMatch(field -> plan.get(field) != null);
     return noneHere
         && terms.same(
             TableField.NUMBER, plan.get(TableField.NUMBER), control.get(TableField.NUMBER));
@@ -90,7 +98,7 @@ final class ValueJudge {
 
   /** What is odd about the control's values of a planned tool. */
   Optional<Verdict> question(TableEntry plan, TableEntry control) {
-    for (TableField field : TableField.SIZES) {
+    for (TableField field : terms.sizes()) {
       String told = control.get(field);
       if (told != null && !terms.same(field, plan.get(field), told)) {
         Optional<Verdict> odd = oddAtControl(field, told, tables.nominal(plan));
@@ -106,10 +114,9 @@ final class ValueJudge {
   Optional<Verdict> before(String place, TableEntry plan) {
     Nominal nominal = tables.nominal(plan);
     List<TableField> needed =
-        switch (terms.register()) {
-          case DIAMETER, RADIUS -> List.of(TableField.LENGTH, TableField.DIAMETER);
-          case X_DIAMETER -> List.of(TableField.X, TableField.Z, TableField.NOSE_RADIUS);
-        };
+        terms.sizes().stream()
+            .filter(field -> field.edge() == 1 || plan.get(field) != null)
+            .toList();
     for (TableField field : needed) {
       if (plan.get(field) == null && !nominal.unneeded().contains(field)) {
         return Optional.of(
@@ -203,7 +210,7 @@ final class ValueJudge {
   /** The fields that differ for a tool that is where plan, agreed state and control have it. */
   List<FieldReport> fields(String place, TableEntry plan, TableEntry agreed, TableEntry control) {
     List<FieldReport> reports = new ArrayList<>(2);
-    for (TableField field : TableField.values()) {
+    for (TableField field : terms.fields()) {
       verdict(place, field, plan, agreed, control)
           .ifPresent(verdict ->
               reports.add(
@@ -222,19 +229,24 @@ final class ValueJudge {
       String place, TableField field, TableEntry plan, TableEntry agreed, TableEntry control) {
     String planned = plan.get(field);
     String told = control.get(field);
-    return switch (field) {
-      case TOOL, SISTER, PHYSICAL -> Optional.empty();
-      case NUMBER, OFFSET -> number(place, field, plan, agreed.get(field), told);
-      case NAME ->
-          planned == null || terms.same(field, planned, told)
-              ? Optional.empty()
-              : Optional.of(Verdict.of(Why.RENAMED_IN_PLAN, "the name belongs to the library"));
-      case ORIENTATION -> orientation(planned, agreed.get(field), told);
-      case LENGTH, DIAMETER, X, Z, NOSE_RADIUS ->
+    if (field == TableField.TOOL || field == TableField.SISTER) {
+      return Optional.empty();
+    }
+    if (field == TableField.NUMBER || field == TableField.OFFSET) {
+      return number(place, field, plan, agreed.get(field), told);
+    }
+    if (field == TableField.NAME) {
+      return planned == null || terms.same(field, planned, told)
+          ? Optional.empty()
+          : Optional.of(Verdict.of(Why.RENAMED_IN_PLAN, "the name belongs to the library"));
+    }
+    return switch (field.owner()) {
+      case LIBRARY -> statement(field, planned, agreed.get(field), told);
+      case MEASUREMENT ->
           terms.same(field, planned, told)
               ? Optional.empty()
               : Optional.of(size(field, plan, agreed.get(field), control));
-      default ->
+      case CONTROL ->
           agreed.empty() || terms.same(field, agreed.get(field), told)
               ? Optional.empty()
               : Optional.of(
@@ -273,21 +285,38 @@ final class ValueJudge {
                     planned)));
   }
 
-  private Optional<Verdict> orientation(String planned, String agreed, String told) {
-    TableField field = TableField.ORIENTATION;
-    if (terms.same(field, planned, told)) {
+  /** What the library says of a tool, such as its tip orientation; what it leaves open may be. */
+  private Optional<Verdict> statement(
+      TableField field, String planned, String agreed, String told) {
+    if (planned == null || terms.same(field, planned, told)) {
       return Optional.empty();
     }
-    return terms.same(field, agreed, told)
-        ? Optional.of(
-            Verdict.of(
-                Why.PLANNED_CHANGE, "tip orientation changed from %s to %s", agreed, planned))
-        : Optional.of(
-            Verdict.of(
-                Why.ORIENTATION_CHANGED_AT_CONTROL,
-                "tip orientation was %s and is %s at the control: look how the tool stands",
-                agreed,
-                told));
+    if (terms.same(field, agreed, told)) {
+      return Optional.of(
+          Verdict.of(
+              Why.PLANNED_CHANGE,
+              "%s changed from %s to %s",
+              field.title(),
+              orUnset(agreed),
+              planned));
+    }
+    if (field.equals(TableField.ORIENTATION)) {
+      return Optional.of(
+          Verdict.of(
+              Why.ORIENTATION_CHANGED_AT_CONTROL,
+              "tip orientation was %s and is %s at the control: look how the tool stands",
+              agreed,
+              told));
+    }
+    return Optional.of(
+        terms.alike(field, planned, agreed)
+            ? Verdict.of(
+                Why.CHANGED_AT_CONTROL,
+                "%s was %s and is %s at the control",
+                field.title(),
+                orUnset(agreed),
+                orUnset(told))
+            : bothChanged(field, planned, agreed, told));
   }
 
   private Verdict size(TableField field, TableEntry plan, String agreed, TableEntry control) {
@@ -323,9 +352,13 @@ final class ValueJudge {
         Why.BOTH_CHANGED,
         "%s was %s; the plan says %s now and the control %s",
         field.title(),
-        agreed == null ? "not set" : agreed,
-        planned == null ? "not set" : planned,
-        told == null ? "not set" : told);
+        orUnset(agreed),
+        orUnset(planned),
+        orUnset(told));
+  }
+
+  private static String orUnset(String text) {
+    return text == null ? "not set" : text;
   }
 
   private static Optional<Verdict> oldWear(TableField field, TableEntry control) {

@@ -1,11 +1,11 @@
 package arborline.core.table;
 
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * Turns decisions about places into what is written to the control and into the plan. Whatever
@@ -47,7 +47,7 @@ public final class WritePlan {
   private PlaceOutcome send(PlaceReport report, boolean zeroWear) {
     TableEntry plan = report.plan();
     if (plan.empty()) {
-      return written(report, TableEntry.EMPTY, EnumSet.of(TableField.TOOL), true, plan);
+      return written(report, TableEntry.EMPTY, Set.of(TableField.TOOL), true, plan);
     }
     boolean other = !report.physicalStays();
     Set<TableField> differing = differing(report);
@@ -56,11 +56,12 @@ public final class WritePlan {
     boolean whole = other || renumbered || differing.contains(TableField.TOOL);
     TableEntry present = report.physicalStays() ? report.control() : present(report);
     TableEntry target = target(plan, present, zeroWear);
-    Set<TableField> fields = EnumSet.noneOf(TableField.class);
-    for (TableField field : TableField.values()) {
-      boolean kept = field != TableField.PHYSICAL && relevant(field, target, report.control());
-      boolean worn = field.owner() == Owner.CONTROL;
-      if (kept && (whole || differing.contains(field) && !worn || worn && zeroWear)) {
+    Set<TableField> fields = new TreeSet<>();
+    for (TableField field : terms.fields()) {
+      boolean kept = relevant(field, target, report.control());
+      boolean counted = field.owner() == Owner.CONTROL;
+      boolean zeroed = zeroWear && field.form() == TableField.Form.WEAR;
+      if (kept && (whole || differing.contains(field) && !counted || zeroed)) {
         fields.add(field);
       }
     }
@@ -83,31 +84,26 @@ public final class WritePlan {
   /** All that the control must hold: sizes of the plan, else its own; wear of the real piece. */
   private TableEntry target(TableEntry plan, TableEntry present, boolean zeroWear) {
     TableEntry target = TableEntry.EMPTY;
-    for (TableField field : TableField.values()) {
+    for (TableField field : terms.fields()) {
       String planned = terms.shown(field, plan.get(field));
       String text =
           switch (field.owner()) {
-            case LIBRARY -> field == TableField.PHYSICAL ? null : planned;
+            case LIBRARY -> planned == null && field.stated() ? present.get(field) : planned;
             case MEASUREMENT -> planned == null ? present.get(field) : planned;
-            case CONTROL -> terms.wear() ? wear(field, present, zeroWear) : null;
+            case CONTROL -> kept(field, present, zeroWear);
           };
       target = target.with(field, text);
     }
     return target;
   }
 
-  private String wear(TableField field, TableEntry present, boolean zeroWear) {
-    boolean used =
-        switch (terms.register()) {
-          case DIAMETER, RADIUS ->
-              field == TableField.LENGTH_WEAR || field == TableField.DIAMETER_WEAR;
-          case X_DIAMETER -> field == TableField.X_WEAR || field == TableField.Z_WEAR;
-        };
-    if (!used) {
-      return null;
-    }
+  /** What the control counts goes on with the same piece, and begins anew with another one. */
+  private String kept(TableField field, TableEntry present, boolean zeroWear) {
     String now = present.get(field);
-    return zeroWear || now == null ? "0" : now;
+    boolean zeroed = zeroWear && field.form() == TableField.Form.WEAR;
+    return zeroed || now == null
+        ? terms.declared(field).flatMap(ControlField::fresh).orElse(now)
+        : now;
   }
 
   /** Fields that the control has for this tool, or had. */
@@ -138,7 +134,7 @@ public final class WritePlan {
     TableEntry known = index.planned(control).map(tables.plan()::get).orElse(TableEntry.EMPTY);
     boolean moved = !known.empty() && !index.planned(control).orElseThrow().equals(report.place());
     TableEntry taken = known;
-    for (TableField field : TableField.values()) {
+    for (TableField field : terms.fields()) {
       String told = control.get(field);
       boolean kept = field.owner() == Owner.CONTROL || moved && known.get(field) != null;
       boolean named = field == TableField.NAME && known.get(field) != null;
@@ -150,7 +146,7 @@ public final class WritePlan {
   }
 
   private PlaceOutcome byOwner(PlaceReport report) {
-    Set<TableField> sent = EnumSet.noneOf(TableField.class);
+    Set<TableField> sent = new TreeSet<>();
     TableEntry plan = report.plan();
     TableEntry target = report.control();
     boolean renumbered = false;
@@ -170,7 +166,7 @@ public final class WritePlan {
   }
 
   private static Set<TableField> differing(PlaceReport report) {
-    Set<TableField> fields = EnumSet.noneOf(TableField.class);
+    Set<TableField> fields = new TreeSet<>();
     report.fields().forEach(field -> fields.add(field.field()));
     return fields;
   }

@@ -48,7 +48,7 @@ public final class TestMachines {
                 null,
                 null)),
         List.of(new Axis("X", of("0"), of("1000"), false)),
-        new ControlHabits("assets-g10", true, true, true, 3, 24, "A-Z0-9 .+/-"),
+        new ControlHabits("assets-g10", true, true, true, 3, 24, "A-Z0-9 .+/-", "mm"),
         new Numbering(Numbering.Scheme.NUMBER_APART, null, null),
         Outputs.NONE);
   }
@@ -174,7 +174,7 @@ public final class TestMachines {
                     List.of("main"),
                     List.of(new Station(2, true, of("6000"), null, false, of("90")))))),
         List.of(),
-        new ControlHabits("", true, true, false, 3, 0, ""),
+        new ControlHabits("", true, true, false, 3, 0, "", "mm"),
         new Numbering(Numbering.Scheme.PROGRAM_NUMBERS, 601, 680),
         Outputs.NONE);
   }

@@ -11,8 +11,8 @@ import arborline.core.machine.TestMachines;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -31,13 +31,13 @@ class AssetOffsetDialectTest {
         heron.spindles(),
         heron.storages(),
         heron.axes(),
-        new ControlHabits("assets-g10", true, diameterShown, true, 3, 10, "A-Z0-9 "),
+        new ControlHabits("assets-g10", true, diameterShown, true, 3, 10, "A-Z0-9 ", "mm"),
         heron.numbering(),
         heron.outputs());
   }
 
   private static RowWrite row(String target, TableField... fields) {
-    return new RowWrite("5", Tables.entry(target), EnumSet.copyOf(List.of(fields)), true);
+    return new RowWrite("5", Tables.entry(target), Set.copyOf(List.of(fields)), true);
   }
 
   private static final RowWrite NEW_TOOL =
@@ -92,7 +92,7 @@ class AssetOffsetDialectTest {
 
   @Test
   void clearedPocketIsWrittenAsEmpty() {
-    RowWrite clear = new RowWrite("7", TableEntry.EMPTY, EnumSet.of(TableField.TOOL), true);
+    RowWrite clear = new RowWrite("7", TableEntry.EMPTY, Set.of(TableField.TOOL), true);
     assertEquals(
         "pocket\ttool\tnumber\tname\n7\t-\t0\t\n",
         DIALECT.write(MACHINE, List.of(clear)).getFirst().content());

@@ -57,9 +57,6 @@ class ReconcilerTest {
         "TOOL=A NUMBER=7 | TOOL=A NUMBER=5 | 5:TOOL=A NUMBER=5; 9:TOOL=B NUMBER=7 | NUMBER_TAKEN",
         "TOOL=A NUMBER=7 | TOOL=A NUMBER=5 | 5:TOOL=A NUMBER=6 | BOTH_CHANGED",
         "TOOL=A OFFSET=5 | TOOL=A OFFSET=4 | 5:TOOL=A OFFSET=4 | RENUMBERED_IN_PLAN",
-        "TOOL=A ORIENTATION=3 | TOOL=A ORIENTATION=3 | 5:TOOL=A ORIENTATION=2 |"
-            + " ORIENTATION_CHANGED_AT_CONTROL",
-        "TOOL=A ORIENTATION=2 | TOOL=A ORIENTATION=3 | 5:TOOL=A ORIENTATION=3 | PLANNED_CHANGE",
         "TOOL=A | TOOL=A LENGTH=120 | 5:TOOL=A LENGTH=120 | NOT_MEASURED",
         "TOOL=A SISTER=1 | TOOL=A SISTER=1 | 5:TOOL=A SISTER=2 | OTHER_TOOL_IN_PLACE",
         "TOOL=A PHYSICAL=2 LENGTH=120 DIAMETER=10 | TOOL=A PHYSICAL=1 LENGTH=119 DIAMETER=10 |"
@@ -112,12 +109,9 @@ class ReconcilerTest {
     ControlTerms small =
         new ControlTerms(
             Unit.MILLIMETRE,
-            ControlTerms.Register.DIAMETER,
-            Map.of(),
+            Tables.limited(Register.DIAMETER, new BigDecimal("119.9")),
             true,
-            true,
-            true,
-            Map.of(TableField.LENGTH, new BigDecimal("119.9")));
+            true);
     ToolTables longer = tables("5:TOOL=A LENGTH=120 DIAMETER=10", "", "");
     assertEquals(Why.BEYOND_MACHINE, at("5", longer, small).why());
     ToolTables fits = tables("5:TOOL=A LENGTH=119.9 DIAMETER=10", "", "");
@@ -175,7 +169,7 @@ class ReconcilerTest {
 
   @Test
   void radiusRegistersAgreeInWhatTheyCanShow() {
-    ControlTerms radius = Tables.terms(true, ControlTerms.Register.RADIUS);
+    ControlTerms radius = Tables.terms(true, Register.RADIUS);
     ToolTables tables = tables("5:TOOL=A DIAMETER=11.987", "", "5:TOOL=A DIAMETER=5.994");
     assertEquals(PlaceReport.State.IN_STEP, at("5", tables, radius).state());
     ToolTables wrong =

@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -115,12 +114,12 @@ class TableCasesTest {
   }
 
   private static ControlTerms terms(JsonNode machine) {
-    Map<TableField, Integer> decimals = new EnumMap<>(TableField.class);
+    Map<TableField, Integer> decimals = new HashMap<>();
     machine
         .get("decimals")
         .properties()
         .forEach(field -> decimals.put(NAMES.get(field.getKey()), field.getValue().asInt()));
-    Map<TableField, BigDecimal> most = new EnumMap<>(TableField.class);
+    Map<TableField, BigDecimal> most = new HashMap<>();
     machine
         .get("limits")
         .properties()
@@ -128,19 +127,21 @@ class TableCasesTest {
             most.put(NAMES.get(field.getKey()), new BigDecimal(field.getValue().asString())));
     return new ControlTerms(
         Unit.named(machine.get("unit").asString()).orElseThrow(),
-        ControlTerms.Register.valueOf(
-            machine.get("register").asString().toUpperCase(Locale.ROOT).replace('-', '_')),
-        decimals,
+        Register.valueOf(
+                machine.get("register").asString().toUpperCase(Locale.ROOT).replace('-', '_'))
+            .fields(machine.get("wear").asBoolean())
+            .stream()
+            .map(field -> field.decimals(decimals.getOrDefault(field.field(), 3)))
+            .map(field -> field.most(Optional.ofNullable(most.get(field.field()))))
+            .toList(),
         machine.get("identity").asString().equals("apart"),
-        machine.get("wear").asBoolean(),
-        machine.get("random").asBoolean(),
-        most);
+        machine.get("random").asBoolean());
   }
 
   private static Map<String, Nominal> nominal(JsonNode tools) {
     Map<String, Nominal> nominal = new HashMap<>();
     for (Map.Entry<String, JsonNode> tool : tools.properties()) {
-      Map<TableField, BigDecimal> sizes = new EnumMap<>(TableField.class);
+      Map<TableField, BigDecimal> sizes = new HashMap<>();
       for (TableField field : TableField.SIZES) {
         NAMES.forEach((name, candidate) -> {
           if (candidate == field && tool.getValue().hasNonNull(name)) {

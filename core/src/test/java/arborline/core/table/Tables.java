@@ -2,8 +2,8 @@ package arborline.core.table;
 
 import arborline.core.quantity.Unit;
 import java.math.BigDecimal;
-import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -11,29 +11,29 @@ import java.util.Set;
 /** Tool tables for tests; a row is written {@code TOOL=A NUMBER=5 LENGTH=120}. */
 final class Tables {
 
-  static final ControlTerms RANDOM = terms(true, ControlTerms.Register.DIAMETER);
-  static final ControlTerms FIXED = terms(false, ControlTerms.Register.DIAMETER);
+  static final ControlTerms RANDOM = terms(true, Register.DIAMETER);
+  static final ControlTerms FIXED = terms(false, Register.DIAMETER);
 
   /** Number, pocket and offset are one: no tool is shown. */
   static final ControlTerms UNSEEN =
-      new ControlTerms(
-          Unit.MILLIMETRE, ControlTerms.Register.DIAMETER, Map.of(), false, true, false, Map.of());
+      new ControlTerms(Unit.MILLIMETRE, Register.DIAMETER.fields(true), false, false);
 
   private Tables() {}
 
-  static ControlTerms terms(boolean random, ControlTerms.Register register) {
+  static ControlTerms terms(boolean random, Register register) {
     return new ControlTerms(
-        Unit.MILLIMETRE,
-        register,
-        Map.of(),
-        true,
-        true,
-        random,
-        Map.of(TableField.LENGTH, new BigDecimal("300")));
+        Unit.MILLIMETRE, limited(register, new BigDecimal("300")), true, random);
+  }
+
+  /** Registers that take a length up to a limit. */
+  static List<ControlField> limited(Register register, BigDecimal most) {
+    return register.fields(true).stream()
+        .map(field -> field.field() == TableField.LENGTH ? field.most(Optional.of(most)) : field)
+        .toList();
   }
 
   static TableEntry entry(String text) {
-    EnumMap<TableField, String> fields = new EnumMap<>(TableField.class);
+    Map<TableField, String> fields = new HashMap<>();
     for (String pair : text.strip().split("\\s+")) {
       if (!pair.isEmpty()) {
         String[] parts = pair.split("=");

@@ -9,7 +9,6 @@ import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -53,7 +52,7 @@ class WritePlanTest {
         write
             .fields()
             .containsAll(
-                EnumSet.of(
+                Set.of(
                     TableField.TOOL,
                     TableField.NUMBER,
                     TableField.LENGTH,
@@ -130,7 +129,7 @@ class WritePlanTest {
                 Decision.SEND)
             .write()
             .orElseThrow();
-    assertEquals(EnumSet.of(TableField.LENGTH), write.fields());
+    assertEquals(Set.of(TableField.LENGTH), write.fields());
     assertEquals("-0.01", write.target().get(TableField.DIAMETER_WEAR));
   }
 
@@ -186,7 +185,7 @@ class WritePlanTest {
             "TOOL=A NAME=old LENGTH=120",
             "TOOL=A NAME=old LENGTH=119.2",
             Decision.OWNER);
-    assertEquals(EnumSet.of(TableField.NAME), outcome.write().orElseThrow().fields());
+    assertEquals(Set.of(TableField.NAME), outcome.write().orElseThrow().fields());
     assertEquals("119.2", outcome.plan().get(TableField.LENGTH));
   }
 
@@ -209,7 +208,7 @@ class WritePlanTest {
         new RowWrite(
             "5",
             entry("TOOL=A NUMBER=15 LENGTH=120 LENGTH_WEAR=0"),
-            EnumSet.of(TableField.NUMBER),
+            Set.of(TableField.NUMBER),
             false);
     ControlTable otherLength =
         new ControlTable(

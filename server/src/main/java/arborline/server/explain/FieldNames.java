@@ -1,8 +1,9 @@
 package arborline.server.explain;
 
-import arborline.core.table.ControlTerms.Register;
+import arborline.core.table.ControlField;
+import arborline.core.table.ControlTerms;
 import arborline.core.table.TableField;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -49,12 +50,13 @@ final class FieldNames {
   }
 
   /** Names of fields as a control shows them. */
-  static Map<TableField, String> shown(Register register) {
-    Map<TableField, String> names = new EnumMap<>(TableField.class);
+  static Map<TableField, String> shown(ControlTerms terms) {
+    Map<TableField, String> names = new HashMap<>();
     FIELDS.forEach((name, field) -> names.put(field, name));
-    if (register == Register.RADIUS) {
-      names.put(TableField.DIAMETER, RADIUS);
-    }
+    terms
+        .declared(TableField.DIAMETER)
+        .filter(diameter -> diameter.shown() == ControlField.Shown.HALF)
+        .ifPresent(diameter -> names.put(TableField.DIAMETER, RADIUS));
     return names;
   }
 }

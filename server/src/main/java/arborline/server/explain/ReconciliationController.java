@@ -45,7 +45,7 @@ class ReconciliationController {
     ControlTerms terms = reader.terms();
     ToolTables tables = reader.tables();
     WritePlan writes = new WritePlan(tables, terms);
-    Map<TableField, String> names = FieldNames.shown(terms.register());
+    Map<TableField, String> names = FieldNames.shown(terms);
     Map<String, PlaceProposal> proposals = new LinkedHashMap<>();
     for (PlaceReport report : Reconciler.reconcile(tables, terms)) {
       Decision proposed = report.why().proposed();
@@ -59,7 +59,7 @@ class ReconciliationController {
                   ? writes
                       .of(report, Decision.SEND)
                       .write()
-                      .map(write -> written(write, names))
+                      .map(write -> written(write, terms, names))
                       .orElse(null)
                   : null));
     }
@@ -67,9 +67,10 @@ class ReconciliationController {
   }
 
   /** A field that is to be not set is written as nothing. */
-  private static Map<String, String> written(RowWrite write, Map<TableField, String> names) {
+  private static Map<String, String> written(
+      RowWrite write, ControlTerms terms, Map<TableField, String> names) {
     Map<String, String> written = new LinkedHashMap<>();
-    for (TableField field : TableField.values()) {
+    for (TableField field : terms.fields()) {
       if (write.fields().contains(field) && names.containsKey(field)) {
         written.put(names.get(field), Optional.ofNullable(write.target().get(field)).orElse(""));
       }

@@ -1,10 +1,11 @@
 package arborline.server.explain;
 
 import arborline.core.quantity.Unit;
+import arborline.core.table.ControlField;
 import arborline.core.table.ControlTable;
 import arborline.core.table.ControlTerms;
-import arborline.core.table.ControlTerms.Register;
 import arborline.core.table.Nominal;
+import arborline.core.table.Register;
 import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
 import arborline.core.table.ToolTables;
@@ -12,8 +13,8 @@ import arborline.server.explain.TableInput.TableControlInput;
 import arborline.server.explain.TableInput.TableMachineInput;
 import arborline.server.support.Refusal;
 import java.math.BigDecimal;
-import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -57,14 +58,14 @@ final class TableInputReader {
     if (!apart && !"pocket".equals(machine.identity())) {
       throw Refusal.badRequest("machine.identity: state apart or pocket");
     }
-    return new ControlTerms(
-        unit,
-        register(machine.register()),
-        decimals(machine.decimals()),
-        apart,
-        Boolean.TRUE.equals(machine.wear()),
-        Boolean.TRUE.equals(machine.random()),
-        limits(machine.limits()));
+    Map<TableField, Integer> decimals = decimals(machine.decimals());
+    Map<TableField, BigDecimal> limits = limits(machine.limits());
+    List<ControlField> fields =
+        register(machine.register()).fields(Boolean.TRUE.equals(machine.wear())).stream()
+            .map(field -> field.decimals(decimals.getOrDefault(field.field(), field.decimals())))
+            .map(field -> field.most(Optional.ofNullable(limits.get(field.field()))))
+            .toList();
+    return new ControlTerms(unit, fields, apart, Boolean.TRUE.equals(machine.random()));
   }
 
   private static Register register(@Nullable String named) {
@@ -77,7 +78,7 @@ final class TableInputReader {
   }
 
   private static Map<TableField, Integer> decimals(@Nullable Map<String, Integer> given) {
-    Map<TableField, Integer> decimals = new EnumMap<>(TableField.class);
+    Map<TableField, Integer> decimals = new HashMap<>();
     each(given)
         .forEach((name, number) -> {
           String where = "machine.decimals." + name;
@@ -90,7 +91,7 @@ final class TableInputReader {
   }
 
   private static Map<TableField, BigDecimal> limits(@Nullable Map<String, BigDecimal> given) {
-    Map<TableField, BigDecimal> limits = new EnumMap<>(TableField.class);
+    Map<TableField, BigDecimal> limits = new HashMap<>();
     each(given)
         .forEach((name, most) -> {
           String where = "machine.limits." + name;
@@ -118,7 +119,7 @@ final class TableInputReader {
     Map<String, Nominal> nominal = new HashMap<>();
     few("nominal", each(input.nominal()))
         .forEach((tool, given) -> {
-          Map<TableField, BigDecimal> sizes = new EnumMap<>(TableField.class);
+          Map<TableField, BigDecimal> sizes = new HashMap<>();
           Optional<BigDecimal> tolerance = Optional.empty();
           for (Map.Entry<String, JsonNode> size : given.entrySet()) {
             String where = "nominal.%s.%s".formatted(tool, size.getKey());
@@ -153,7 +154,7 @@ final class TableInputReader {
   }
 
   private static TableEntry entry(String where, Map<String, JsonNode> row) {
-    Map<TableField, String> fields = new EnumMap<>(TableField.class);
+    Map<TableField, String> fields = new HashMap<>();
     row.forEach((name, text) -> {
       String at = "%s.%s".formatted(where, name);
       TableField field = field(at, name);
@@ -175,16 +176,16 @@ final class TableInputReader {
     if (text.isEmpty() || text.length() > LONGEST) {
       throw Refusal.badRequest("%s: write 1 to %d characters".formatted(where, LONGEST));
     }
-    return switch (field) {
-      case TOOL, PHYSICAL, NAME -> text;
-      case NUMBER, OFFSET, SISTER, ORIENTATION -> {
+    return switch (field.form()) {
+      case WORD -> text;
+      case COUNT -> {
         BigDecimal number = number(where, text);
         if (number.stripTrailingZeros().scale() > 0) {
           throw Refusal.badRequest(where + ": write a whole number");
         }
         yield number.toBigInteger().toString();
       }
-      default -> number(where, text).toPlainString();
+      case SIZE, WEAR, AMOUNT -> number(where, text).toPlainString();
     };
   }
 

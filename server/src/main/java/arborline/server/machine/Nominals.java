@@ -9,7 +9,6 @@ import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
 import arborline.server.stack.Assemblies;
 import java.math.BigDecimal;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -50,10 +49,10 @@ public class Nominals {
 
   private static Nominal nominal(Tool written, Optional<BigDecimal> gaugeLength) {
     Tool tool = Completed.of(written).tool();
-    Map<TableField, BigDecimal> sizes = new EnumMap<>(TableField.class);
+    Map<TableField, BigDecimal> sizes = new HashMap<>();
     gaugeLength.ifPresent(length -> sizes.put(TableField.LENGTH, length));
     first(tool, "DC", "DCX", "TD").ifPresent(size -> sizes.put(TableField.DIAMETER, size));
-    Map<TableField, Nominal.Window> bounds = new EnumMap<>(TableField.class);
+    Map<TableField, Nominal.Window> bounds = new HashMap<>();
     first(tool, "OAL", "LF", "LPR")
         .ifPresent(length ->
             bounds.put(

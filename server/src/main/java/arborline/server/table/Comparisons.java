@@ -62,7 +62,7 @@ class Comparisons {
             nominal,
             store.agreed(machine.id()).map(rows -> registered(rows, dialect)),
             control);
-    ControlTerms terms = ControlTerms.of(machine);
+    ControlTerms terms = ControlTerms.of(machine, dialect);
     List<PlaceReport> reports =
         Reconciler.reconcile(tables, terms).stream()
             .map(report -> carried(report, machine, dialect))

@@ -252,7 +252,7 @@ class TableController {
   /** {@code LENGTH_WEAR} is {@code lengthWear}. */
   private static String name(TableField field) {
     StringBuilder name = new StringBuilder();
-    for (String word : field.name().toLowerCase(Locale.ROOT).split("_")) {
+    for (String word : field.id().toLowerCase(Locale.ROOT).split("_")) {
       name.append(
           name.isEmpty() ? word : Character.toUpperCase(word.charAt(0)) + word.substring(1));
     }
