@@ -13,6 +13,7 @@ while [ $# -gt 0 ]; do
 done
 export ARBOR_DEMO="$demo"
 export ARBOR_WATCHED="${ARBOR_WATCHED:-$RUN/watched}"
+export ARBOR_CONTROL_FOLDERS="${ARBOR_CONTROL_FOLDERS:-$RUN/shop/folders}"
 export ARBOR_OUTLETS="${ARBOR_OUTLETS:-$RUN/outlets}"
 
 # How many accounts there are; 0 where there is no schema yet.

@@ -73,6 +73,7 @@ public final class RunningLine implements AutoCloseable {
             "ARBOR_DB_PASSWORD", database.password(),
             "ARBOR_PORT", Integer.toString(port),
             "ARBOR_SHOP_URL", shopUrl(),
+            "ARBOR_CONTROL_FOLDERS", work.resolve("shop-" + shopPort).resolve("folders").toString(),
             "ARBOR_OUTLETS", work.resolve("outlets").toString(),
             "ARBOR_DEMO", root.resolve("demo").toString());
     server =

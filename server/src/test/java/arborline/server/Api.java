@@ -25,6 +25,9 @@ import tools.jackson.databind.json.JsonMapper;
 /** Speaks to the server under test over HTTP, as scripts do. */
 final class Api {
 
+  /** Where the stand-in controls keep what they remember. */
+  static final Path STATES = temporary("shop");
+
   static final String SHOP = shop();
 
   private static final PrivateDatabase DATABASE = database();
@@ -46,10 +49,8 @@ final class Api {
 
   private static String shop() {
     try {
-      int port =
-          Shop.start(0, Files.createTempDirectory("shop"), Path.of("../demo/vendors"))
-              .getAddress()
-              .getPort();
+      System.setProperty("shop.looks", "20");
+      int port = Shop.start(0, STATES, Path.of("../demo/vendors")).getAddress().getPort();
       return "http://127.0.0.1:" + port;
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
@@ -62,16 +63,15 @@ final class Api {
     return database;
   }
 
-  /** Points the server under test to a private database and to the demo. */
   /** Where the watched folders of tests stand. */
-  static final Path WATCHED = watched();
+  static final Path WATCHED = temporary("watched");
 
   /** Where the folders of the outlets of tests stand. */
   static final Path OUTLETS = WATCHED.resolve("outlets");
 
-  private static Path watched() {
+  private static Path temporary(String name) {
     try {
-      Path folder = Files.createTempDirectory("watched");
+      Path folder = Files.createTempDirectory(name);
       folder.toFile().deleteOnExit();
       return folder;
     } catch (IOException failed) {
@@ -79,9 +79,12 @@ final class Api {
     }
   }
 
+  /** Points the server under test to a private database and to the demo. */
   static void properties(DynamicPropertyRegistry registry) {
     registry.add("arbor.watched", WATCHED::toString);
     registry.add("arbor.outlets", OUTLETS::toString);
+    registry.add("arbor.controls.folders", () -> STATES.resolve("folders").toString());
+    registry.add("arbor.controls.patience", () -> "3s");
     registry.add("spring.datasource.url", DATABASE::url);
     registry.add("spring.datasource.username", DATABASE::user);
     registry.add("spring.datasource.password", DATABASE::password);

@@ -9,6 +9,8 @@ package arborline.shop;
  * @param protectedMemory refuses all writing
  * @param cutAfterRows drops the connection after so many rows, once; null for never
  * @param silentAfterFiles goes offline once it has taken so many files; null for never
+ * @param garbage answers what no control says
+ * @param halfFile answers the first half of it
  */
 public record Behaviour(
     boolean offline,
@@ -16,13 +18,22 @@ public record Behaviour(
     int refuseRegister,
     boolean protectedMemory,
     Integer cutAfterRows,
-    Integer silentAfterFiles) {
+    Integer silentAfterFiles,
+    boolean garbage,
+    boolean halfFile) {
 
-  static final Behaviour GOOD = new Behaviour(false, 0, 0, false, null, null);
+  static final Behaviour GOOD = new Behaviour(false, 0, 0, false, null, null, false, false);
 
   Behaviour cutTo(Integer rows) {
     return new Behaviour(
-        offline, slowMillis, refuseRegister, protectedMemory, rows, silentAfterFiles);
+        offline,
+        slowMillis,
+        refuseRegister,
+        protectedMemory,
+        rows,
+        silentAfterFiles,
+        garbage,
+        halfFile);
   }
 
   /** A file was taken: one less until it falls silent. */
@@ -37,6 +48,8 @@ public record Behaviour(
         refuseRegister,
         protectedMemory,
         cutAfterRows,
-        silent ? null : Integer.valueOf(silentAfterFiles - 1));
+        silent ? null : Integer.valueOf(silentAfterFiles - 1),
+        garbage,
+        halfFile);
   }
 }

@@ -6,27 +6,29 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** A simulated control: keeps a tool table and takes it row by row. */
-final class Control {
+final class Control implements StandIn {
 
   private static final int POCKETS = 48;
 
   private static final Pattern OFFSET =
       Pattern.compile("G10\\s*L(1[0-3])\\s*P(\\d{1,4})(?:\\s*R(-?\\d*\\.?\\d*))?");
 
-  private final StateFile file;
+  private final StateFile<State> file;
   private State state;
   private Behaviour behaviour = Behaviour.GOOD;
 
-  Control(StateFile file) {
+  Control(StateFile<State> file) {
     this.file = file;
     this.state = file.load();
   }
 
-  synchronized Behaviour behaviour() {
+  @Override
+  public synchronized Behaviour behaviour() {
     return behaviour;
   }
 
-  synchronized void behave(Behaviour next) {
+  @Override
+  public synchronized void behave(Behaviour next) {
     behaviour = Objects.requireNonNull(next, "how to behave is not said");
   }
 
@@ -35,8 +37,8 @@ final class Control {
     behaviour = behaviour.fileTaken();
   }
 
-  /** Forgets everything since delivery. */
-  synchronized void forget() {
+  @Override
+  public synchronized void forget() {
     state = file.factory();
     behaviour = Behaviour.GOOD;
     file.save(state);
@@ -121,7 +123,15 @@ final class Control {
     behaviour = behaviour.cutTo(left - 1);
   }
 
-  /** The operator changes a register at the panel. */
+  /** A register that the operator changes; a value of null is not set. */
+  record PanelEntry(int list, int number, BigDecimal value) {}
+
+  @Override
+  public void panel(String json) {
+    PanelEntry entry = PanelEndpoint.JSON.readValue(json, PanelEntry.class);
+    operator(entry.list(), entry.number(), entry.value());
+  }
+
   synchronized void operator(int list, int number, BigDecimal value) {
     State.Register register = state.registers().getOrDefault(number, State.Register.UNSET);
     state.registers().put(number, register.with(list, value));
@@ -130,8 +140,12 @@ final class Control {
 
   /** The tool table as MTConnect assets. */
   synchronized String assets() {
+    if (behaviour.garbage()) {
+      return "<html><body>BUSY</body></html>";
+    }
     StringBuilder tools = new StringBuilder();
     state.pockets().forEach((pocket, tool) -> tools.append(AssetXml.tool(state, pocket, tool)));
-    return AssetXml.document(tools.toString(), state.pockets().size());
+    String document = AssetXml.document(tools.toString(), state.pockets().size());
+    return behaviour.halfFile() ? document.substring(0, document.length() / 2) : document;
   }
 }

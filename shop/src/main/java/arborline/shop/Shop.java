@@ -15,6 +15,8 @@ import java.util.concurrent.Executors;
  */
 public final class Shop {
 
+  private static final long LOOKS_EVERY_MILLIS = Long.getLong("shop.looks", 1500);
+
   private Shop() {}
 
   public static void main(String[] arguments) throws IOException {
@@ -29,8 +31,15 @@ public final class Shop {
   /** Starts on a port; 0 takes a free one. */
   public static HttpServer start(int port, Path folder, Path vendors) throws IOException {
     HttpServer server = HttpServer.create(new InetSocketAddress("127.0.0.1", port), 0);
-    Control heron = new Control(new StateFile(folder.resolve("m1-heron.json"), "m1-heron.json"));
-    server.createContext("/m1", new ControlEndpoint("/m1", heron));
+    Control heron =
+        new Control(new StateFile<>(folder.resolve("m1-heron.json"), "m1-heron.json", State.class));
+    server.createContext("/m1", new PanelEndpoint("/m1", heron, new ControlEndpoint(heron)));
+    RegisterControl plover =
+        new RegisterControl(
+            new StateFile<>(
+                folder.resolve("m2-plover.json"), "m2-plover.json", RegisterState.class));
+    server.createContext("/m2", new PanelEndpoint("/m2", plover, LinkHandler.NONE));
+    new DropFolder(folder.resolve("folders").resolve("m2"), plover).watch(LOOKS_EVERY_MILLIS);
     server.createContext("/dispatch", new DispatchEndpoint("/dispatch", Dispatch.of(vendors)));
     server.setExecutor(Executors.newVirtualThreadPerTaskExecutor());
     server.start();

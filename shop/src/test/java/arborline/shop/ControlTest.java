@@ -22,11 +22,11 @@ class ControlTest {
   }
 
   private Control control() {
-    return new Control(new StateFile(folder.resolve("m1.json"), "m1-heron.json"));
+    return new Control(new StateFile<>(folder.resolve("m1.json"), "m1-heron.json", State.class));
   }
 
   private void behave(int refuse, boolean protectedMemory, Integer cut) {
-    control.behave(new Behaviour(false, 0, refuse, protectedMemory, cut, null));
+    control.behave(new Behaviour(false, 0, refuse, protectedMemory, cut, null, false, false));
   }
 
   @Test

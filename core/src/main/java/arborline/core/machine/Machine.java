@@ -52,6 +52,14 @@ public record Machine(
     return storages.stream().flatMap(storage -> storage.all().stream()).toList();
   }
 
+  /** The places that its control knows: a cart stands beside it. */
+  public List<String> controlPlaces() {
+    return storages.stream()
+        .filter(storage -> storage.form() != StorageForm.CART)
+        .flatMap(storage -> storage.all().stream())
+        .toList();
+  }
+
   public boolean hasPlace(String place) {
     return placed(place).isPresent();
   }

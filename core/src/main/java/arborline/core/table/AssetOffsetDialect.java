@@ -2,9 +2,8 @@ package arborline.core.table;
 
 import arborline.core.machine.Machine;
 import com.google.auto.service.AutoService;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.InputStream;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +20,7 @@ import java.util.regex.Pattern;
 @AutoService(ControlDialect.class)
 public final class AssetOffsetDialect implements ControlDialect {
 
+  public static final String ASSETS = "assets";
   public static final String OFFSETS = "offsets.nc";
   public static final String POCKETS = "pockets.tsv";
 
@@ -49,20 +49,20 @@ public final class AssetOffsetDialect implements ControlDialect {
     int decimals = machine.habits().decimals();
     return Register.of(machine).fields(machine.habits().wearApart()).stream()
         .map(field -> field.field().measured() ? field.decimals(decimals) : field)
-        .map(field -> field.most(most(machine, field.field())))
+        .map(field -> field.most(Register.most(machine, field.field())))
         .toList();
   }
 
-  private static Optional<BigDecimal> most(Machine machine, TableField field) {
-    if (field.equals(TableField.LENGTH)) {
-      return machine.longest();
-    }
-    return field.equals(TableField.DIAMETER) ? machine.widest() : Optional.empty();
+  @Override
+  public List<String> documents() {
+    return List.of(ASSETS);
   }
 
   @Override
-  public ControlTable read(Machine machine, InputStream answer) throws IOException {
-    ControlTable read = CuttingToolAssets.read(answer, ControlTerms.of(machine, this));
+  public ControlTable read(Machine machine, Map<String, byte[]> documents) throws IOException {
+    ControlTable read =
+        CuttingToolAssets.read(
+            new ByteArrayInputStream(documents.get(ASSETS)), ControlTerms.of(machine, this));
     return read.with(this::registered);
   }
 
@@ -99,7 +99,7 @@ public final class AssetOffsetDialect implements ControlDialect {
   }
 
   @Override
-  public List<ControlFile> write(Machine machine, List<RowWrite> rows) {
+  public List<ControlFile> write(Machine machine, ControlTable now, List<RowWrite> rows) {
     List<ControlFile> files = new ArrayList<>(2);
     String offsets = offsets(rows);
     if (!offsets.isEmpty()) {

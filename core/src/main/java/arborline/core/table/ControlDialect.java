@@ -2,11 +2,14 @@ package arborline.core.table;
 
 import arborline.core.machine.Machine;
 import java.io.IOException;
-import java.io.InputStream;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
-/** How one kind of control is read and written. Stateless and safe between threads. */
+/**
+ * How one kind of control is read and written: what its documents say. How they travel is not its
+ * concern. Stateless and safe between threads.
+ */
 public interface ControlDialect {
 
   /** The name in machine definitions. */
@@ -15,12 +18,16 @@ public interface ControlDialect {
   /** The fields that such a control keeps at a machine. */
   List<ControlField> fields(Machine machine);
 
+  /** Names of the documents that make up a reading. */
+  List<String> documents();
+
   /**
    * Reads a tool table, in the control's own terms.
    *
-   * @throws IOException where it is not in this control's form; the message says why
+   * @param documents all that {@link #documents} names
+   * @throws IOException where they are not in this control's form; the message says why
    */
-  ControlTable read(Machine machine, InputStream answer) throws IOException;
+  ControlTable read(Machine machine, Map<String, byte[]> documents) throws IOException;
 
   /** A row of the plan with the offset number that this control uses for it. */
   TableEntry registered(TableEntry entry);
@@ -28,6 +35,10 @@ public interface ControlDialect {
   /** Why the control cannot keep a tool as it is called and numbered; empty where it can. */
   Optional<String> refusal(Machine machine, TableEntry entry);
 
-  /** The files that carry these rows to the control, in the order in which they must be sent. */
-  List<ControlFile> write(Machine machine, List<RowWrite> rows);
+  /**
+   * The files that carry these rows to the control, in the order in which they must be sent.
+   *
+   * @param now what the control holds, for controls that take their table as a whole
+   */
+  List<ControlFile> write(Machine machine, ControlTable now, List<RowWrite> rows);
 }

@@ -1,5 +1,7 @@
 package arborline.core.table;
 
+import java.util.Comparator;
+import java.util.List;
 import java.util.ServiceLoader;
 
 /** The control dialects that ship with the product. */
@@ -7,14 +9,21 @@ public final class ControlDialects {
 
   private ControlDialects() {}
 
+  /** All of them, by their names. */
+  public static List<ControlDialect> all() {
+    return ServiceLoader.load(ControlDialect.class, ControlDialect.class.getClassLoader()).stream()
+        .map(ServiceLoader.Provider::get)
+        .sorted(Comparator.comparing(ControlDialect::id))
+        .toList();
+  }
+
   /**
    * The dialect of that name.
    *
    * @throws IllegalArgumentException where there is none
    */
   public static ControlDialect named(String id) {
-    return ServiceLoader.load(ControlDialect.class, ControlDialect.class.getClassLoader()).stream()
-        .map(ServiceLoader.Provider::get)
+    return all().stream()
         .filter(dialect -> dialect.id().equals(id))
         .findFirst()
         .orElseThrow(() -> new IllegalArgumentException("no control dialect '" + id + "'"));

@@ -2,6 +2,7 @@ package arborline.core.table;
 
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * What was found at one place.
@@ -51,10 +52,16 @@ public record PlaceReport(
         refusal);
   }
 
-  /** What may be decided about it. */
+  /** What may be decided about it: a tool that nobody names cannot be taken into the plan. */
   public Set<Decision> possible() {
-    return suggested == Decision.OWNER
-        ? Set.of(Decision.OWNER, Decision.SEND, Decision.TAKE, Decision.LEAVE)
-        : why.possible();
+    Set<Decision> possible =
+        new TreeSet<>(
+            suggested == Decision.OWNER
+                ? Set.of(Decision.OWNER, Decision.SEND, Decision.TAKE, Decision.LEAVE)
+                : why.possible());
+    if (plan.empty() && !control.empty() && !control.named()) {
+      possible.remove(Decision.TAKE);
+    }
+    return possible;
   }
 }

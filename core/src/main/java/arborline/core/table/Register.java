@@ -2,8 +2,10 @@ package arborline.core.table;
 
 import arborline.core.machine.Machine;
 import arborline.core.table.ControlField.Shown;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What the offset registers of most controls hold. */
 public enum Register {
@@ -31,6 +33,14 @@ public enum Register {
   /** The registers of a machine for milling tools. */
   static Register of(Machine machine) {
     return machine.habits().diameterShown() ? DIAMETER : RADIUS;
+  }
+
+  /** The largest size that the places of a machine take, mm and diameters. */
+  static Optional<BigDecimal> most(Machine machine, TableField field) {
+    if (field.equals(TableField.LENGTH)) {
+      return machine.longest();
+    }
+    return field.equals(TableField.DIAMETER) ? machine.widest() : Optional.empty();
   }
 
   /**

@@ -114,6 +114,20 @@ public final class TableEntry {
     return identity;
   }
 
+  /** A copy with what the control counts and wears off taken from another row. */
+  public TableEntry countedAs(TableEntry control) {
+    TreeMap<TableField, String> changed = new TreeMap<>(fields());
+    changed.keySet().removeIf(field -> field.owner() == Owner.CONTROL);
+    control
+        .fields()
+        .forEach((field, text) -> {
+          if (field.owner() == Owner.CONTROL) {
+            changed.put(field, text);
+          }
+        });
+    return new TableEntry(changed);
+  }
+
   /** A copy with one field set, or taken away where the text is null. */
   public TableEntry with(TableField field, String text) {
     TreeMap<TableField, String> changed = new TreeMap<>(fields());

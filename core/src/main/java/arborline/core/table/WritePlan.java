@@ -131,18 +131,42 @@ public final class WritePlan {
     if (control.empty()) {
       return TableEntry.EMPTY;
     }
-    TableEntry known = index.planned(control).map(tables.plan()::get).orElse(TableEntry.EMPTY);
-    boolean moved = !known.empty() && !index.planned(control).orElseThrow().equals(report.place());
+    Optional<String> planned = control.named() ? index.planned(control) : unseen(report);
+    TableEntry known = planned.map(tables.plan()::get).orElse(TableEntry.EMPTY);
+    boolean moved = !known.empty() && !planned.orElseThrow().equals(report.place());
     TableEntry taken = known;
     for (TableField field : terms.fields()) {
       String told = control.get(field);
-      boolean kept = field.owner() == Owner.CONTROL || moved && known.get(field) != null;
+      boolean ofPlace =
+          !terms.identityShown()
+              && (field.equals(TableField.NUMBER) || field.equals(TableField.OFFSET));
+      boolean kept =
+          field.owner() == Owner.CONTROL || moved && !ofPlace && known.get(field) != null;
       boolean named = field == TableField.NAME && known.get(field) != null;
       if (!kept && !named && !terms.same(field, known.get(field), told) && told != null) {
         taken = taken.with(field, terms.plain(field, told));
       }
     }
     return taken;
+  }
+
+  /**
+   * Whose tool a control means that shows none: that of the place, and where two places have
+   * exchanged their values, that of the other one.
+   */
+  private Optional<String> unseen(PlaceReport report) {
+    if (report.why() != Why.SWAPPED_AT_MACHINE) {
+      return Optional.of(report.place()).filter(tables.plan()::containsKey);
+    }
+    return tables.agreed().orElse(Map.of()).entrySet().stream()
+        .filter(row -> !row.getKey().equals(report.place()))
+        .filter(row ->
+            terms.sizes().stream()
+                .allMatch(
+                    size -> terms.same(size, row.getValue().get(size), report.control().get(size))))
+        .map(Map.Entry::getKey)
+        .filter(tables.plan()::containsKey)
+        .findFirst();
   }
 
   private PlaceOutcome byOwner(PlaceReport report) {

@@ -53,6 +53,36 @@ public final class TestMachines {
         Outputs.NONE);
   }
 
+  /** The same machine with a control that speaks otherwise. */
+  public static Machine withControl(Machine machine, String dialect) {
+    ControlHabits habits = machine.habits();
+    return withHabits(
+        machine,
+        new ControlHabits(
+            dialect,
+            habits.wearApart(),
+            habits.diameterShown(),
+            habits.spindleReported(),
+            habits.decimals(),
+            habits.nameLength(),
+            habits.nameCharacters(),
+            habits.unit()));
+  }
+
+  /** The same machine with a control of other habits. */
+  public static Machine withHabits(Machine machine, ControlHabits habits) {
+    return new Machine(
+        machine.id(),
+        machine.name(),
+        machine.kind(),
+        machine.spindles(),
+        machine.storages(),
+        machine.axes(),
+        habits,
+        machine.numbering(),
+        machine.outputs());
+  }
+
   /** The same machine with other numbers. */
   public static Machine numbered(Machine machine, Numbering numbering) {
     return new Machine(

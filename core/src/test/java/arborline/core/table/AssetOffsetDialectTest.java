@@ -8,10 +8,11 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import arborline.core.machine.ControlHabits;
 import arborline.core.machine.Machine;
 import arborline.core.machine.TestMachines;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -40,6 +41,8 @@ class AssetOffsetDialectTest {
     return new RowWrite("5", Tables.entry(target), Set.copyOf(List.of(fields)), true);
   }
 
+  private static final ControlTable NOW = new ControlTable(Map.of(), Optional.empty());
+
   private static final RowWrite NEW_TOOL =
       row(
           "TOOL=A NUMBER=12 NAME=Fräser_lang LENGTH=120.013 DIAMETER=10.000 LENGTH_WEAR=0"
@@ -54,7 +57,7 @@ class AssetOffsetDialectTest {
 
   @Test
   void anotherToolGetsGeometryAndFreshWearThenItsPocket() {
-    List<ControlFile> files = DIALECT.write(MACHINE, List.of(NEW_TOOL));
+    List<ControlFile> files = DIALECT.write(MACHINE, NOW, List.of(NEW_TOOL));
     assertEquals(
         List.of("offsets.nc", "pockets.tsv"), files.stream().map(ControlFile::name).toList());
     assertEquals(
@@ -77,7 +80,7 @@ class AssetOffsetDialectTest {
   void whatIsNotMeasuredIsNotSetRatherThanZero() {
     RowWrite unmeasured =
         row("TOOL=A NUMBER=12 LENGTH=120", TableField.LENGTH, TableField.DIAMETER);
-    String program = DIALECT.write(MACHINE, List.of(unmeasured)).getFirst().content();
+    String program = DIALECT.write(MACHINE, NOW, List.of(unmeasured)).getFirst().content();
     assertTrue(program.contains("G10 L12 P12\n"), program);
     assertFalse(program.contains("R0."));
   }
@@ -85,7 +88,7 @@ class AssetOffsetDialectTest {
   @Test
   void onlyChangedRegistersAreWritten() {
     RowWrite length = row("TOOL=A NUMBER=12 LENGTH=120 DIAMETER=10", TableField.LENGTH);
-    List<ControlFile> files = DIALECT.write(MACHINE, List.of(length));
+    List<ControlFile> files = DIALECT.write(MACHINE, NOW, List.of(length));
     assertEquals(1, files.size());
     assertFalse(files.getFirst().content().contains("L12"));
   }
@@ -95,7 +98,7 @@ class AssetOffsetDialectTest {
     RowWrite clear = new RowWrite("7", TableEntry.EMPTY, Set.of(TableField.TOOL), true);
     assertEquals(
         "pocket\ttool\tnumber\tname\n7\t-\t0\t\n",
-        DIALECT.write(MACHINE, List.of(clear)).getFirst().content());
+        DIALECT.write(MACHINE, NOW, List.of(clear)).getFirst().content());
   }
 
   @ParameterizedTest
@@ -115,7 +118,7 @@ class AssetOffsetDialectTest {
 
   @Test
   void whatIsShownIsWhatIsSent() {
-    ControlFile file = DIALECT.write(MACHINE, List.of(NEW_TOOL)).getFirst();
+    ControlFile file = DIALECT.write(MACHINE, NOW, List.of(NEW_TOOL)).getFirst();
     assertEquals(file.content(), new String(file.bytes(), StandardCharsets.UTF_8));
     assertThrows(
         IllegalStateException.class, () -> new ControlFile("x", "text/plain", "Ä").bytes());
@@ -156,6 +159,6 @@ class AssetOffsetDialectTest {
   }
 
   private static ControlTable read(String xml) throws IOException {
-    return DIALECT.read(MACHINE, new ByteArrayInputStream(xml.getBytes(StandardCharsets.UTF_8)));
+    return DIALECT.read(MACHINE, Map.of("assets", xml.getBytes(StandardCharsets.UTF_8)));
   }
 }

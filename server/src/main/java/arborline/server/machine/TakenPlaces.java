@@ -91,10 +91,7 @@ public class TakenPlaces {
           "%s is planned for %s as well; decide that place too"
               .formatted(code, PlanFit.words(machine, standing)));
     }
-    TableEntry kept = entry.with(TableField.OFFSET, null);
-    for (TableField wear : TableField.WEAR) {
-      kept = kept.with(wear, null);
-    }
+    TableEntry kept = entry.countedAs(TableEntry.EMPTY).with(TableField.OFFSET, null);
     long library = libraries.getOrDefault(toolId, 0L);
     places.save(new PlanPlace(machineId, place, toolId, library, json.text(kept)));
   }

@@ -30,7 +30,9 @@ class FirstStart implements ApplicationRunner {
   private static final String DEMO_PASSWORD = "tidewrack";
 
   /** Machines for whose controls there are stand-ins. */
-  private static final Set<String> CONTROLS = Set.of("M1");
+  private static final Set<String> ON_THE_NETWORK = Set.of("M1");
+
+  private static final Set<String> BY_FOLDER = Set.of("M2");
 
   private final JdbcClient jdbc;
   private final Accounts accounts;
@@ -162,7 +164,11 @@ class FirstStart implements ApplicationRunner {
   }
 
   private String address(Machine machine) {
-    return shop + "/" + machine.id().toLowerCase(Locale.ROOT);
+    String id = machine.id().toLowerCase(Locale.ROOT);
+    if (ON_THE_NETWORK.contains(machine.id())) {
+      return shop + "/" + id;
+    }
+    return BY_FOLDER.contains(machine.id()) ? "folder:" + id : "";
   }
 
   /** Machines of the demo, linked to the stand-in controls wherever those listen now. */
@@ -170,7 +176,7 @@ class FirstStart implements ApplicationRunner {
     try (Stream<Path> files = Files.list(Path.of(demo, "machines"))) {
       for (Path file : files.filter(path -> path.toString().endsWith(".json")).sorted().toList()) {
         Machine machine = json.read(Files.readString(file), Machine.class);
-        machines.link(machine, CONTROLS.contains(machine.id()) ? address(machine) : "");
+        machines.link(machine, address(machine));
       }
     }
   }

@@ -18,6 +18,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,9 +47,13 @@ class Comparisons {
     ControlDialect dialect = ControlDialects.named(machine.habits().dialect());
     Map<String, TableEntry> plan = new HashMap<>();
     Map<Long, Long> libraries = new HashMap<>();
+    Set<String> known = Set.copyOf(machine.controlPlaces());
     plans
         .plan(machine.id())
         .forEach((place, planned) -> {
+          if (!known.contains(place)) {
+            return;
+          }
           plan.put(place, dialect.registered(planned.entry()));
           libraries.put(planned.toolId(), planned.libraryId());
         });

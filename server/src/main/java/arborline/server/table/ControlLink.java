@@ -10,18 +10,17 @@ import io.github.resilience4j.circuitbreaker.CallNotPermittedException;
 import io.github.resilience4j.circuitbreaker.CircuitBreaker;
 import io.github.resilience4j.circuitbreaker.CircuitBreakerConfig;
 import io.github.resilience4j.circuitbreaker.CircuitBreakerRegistry;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.time.Duration;
+import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
@@ -33,17 +32,10 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Component
 class ControlLink {
 
-  private static final Duration TIMEOUT = Duration.ofSeconds(8);
   private static final Duration LEFT_ALONE = Duration.ofSeconds(10);
   private static final int FAILURES = 5;
-  private static final int LARGEST_ANSWER = 32 * 1024 * 1024;
-  private static final int LONGEST_COMPLAINT = 500;
 
-  private final HttpClient http =
-      HttpClient.newBuilder()
-          .version(HttpClient.Version.HTTP_1_1)
-          .connectTimeout(Duration.ofSeconds(3))
-          .build();
+  private final Map<String, ControlChannel> channels;
   private final CircuitBreakerRegistry breakers =
       CircuitBreakerRegistry.of(
           CircuitBreakerConfig.custom()
@@ -57,22 +49,9 @@ class ControlLink {
   private final ConcurrentHashMap<String, CompletableFuture<ControlTable>> reading =
       new ConcurrentHashMap<>();
 
-  /** The control answered, and refused; the message is what it said. */
-  static final class RefusedByControlException extends IOException {
-    private static final long serialVersionUID = 1L;
-
-    RefusedByControlException(String said) {
-      super(said);
-    }
-  }
-
-  /** The control answered, but not as a control does; the message says how. */
-  private static final class OddAnswerException extends IOException {
-    private static final long serialVersionUID = 1L;
-
-    OddAnswerException(String how) {
-      super(how);
-    }
+  ControlLink(List<ControlChannel> channels) {
+    this.channels =
+        channels.stream().collect(Collectors.toMap(ControlChannel::scheme, Function.identity()));
   }
 
   ControlDialect dialect(Machines.Linked machine) {
@@ -117,31 +96,11 @@ class ControlLink {
   /** As {@link #read}, from a request that begins now: what was written before is in it. */
   ControlTable readAnew(Machines.Linked machine) throws IOException {
     needControl(machine);
-    HttpRequest request =
-        HttpRequest.newBuilder(URI.create(machine.link() + "/assets")).timeout(TIMEOUT).build();
-    byte[] answer =
-        guarded(
-            machine,
-            () -> {
-              HttpResponse<InputStream> response =
-                  http.send(request, HttpResponse.BodyHandlers.ofInputStream());
-              try (InputStream body = response.body()) {
-                if (response.statusCode() != 200) {
-                  throw new OddAnswerException(
-                      "it answered %d to reading".formatted(response.statusCode()));
-                }
-                return whole(body);
-              }
-            });
-    return dialect(machine).read(machine.machine(), new ByteArrayInputStream(answer));
-  }
-
-  private static byte[] whole(InputStream body) throws IOException {
-    byte[] bytes = body.readNBytes(LARGEST_ANSWER + 1);
-    if (bytes.length > LARGEST_ANSWER) {
-      throw new OddAnswerException("its answer is larger than 32 MB");
-    }
-    return bytes;
+    ControlDialect dialect = dialect(machine);
+    URI link = URI.create(machine.link());
+    Map<String, byte[]> documents =
+        guarded(machine, () -> channel(link).read(link, dialect.documents()));
+    return dialect.read(machine.machine(), documents);
   }
 
   /**
@@ -150,29 +109,21 @@ class ControlLink {
    * @throws IOException where the control refuses it or drops the connection; the message says why
    */
   void send(Machines.Linked machine, ControlFile file) throws IOException {
-    HttpRequest request =
-        HttpRequest.newBuilder(URI.create(machine.link() + "/files/" + file.name()))
-            .timeout(TIMEOUT)
-            .header("Content-Type", file.mediaType())
-            .PUT(HttpRequest.BodyPublishers.ofByteArray(file.bytes()))
-            .build();
+    URI link = URI.create(machine.link());
     guarded(
         machine,
         () -> {
-          HttpResponse<String> response = http.send(request, HttpResponse.BodyHandlers.ofString());
-          if (response.statusCode() / 100 != 2) {
-            throw new RefusedByControlException(complaint(response));
-          }
+          channel(link).send(link, file);
           return file;
         });
   }
 
-  private static String complaint(HttpResponse<String> response) {
-    String said = response.body().strip();
-    if (said.isEmpty()) {
-      return "it answered %d".formatted(response.statusCode());
+  private ControlChannel channel(URI link) {
+    ControlChannel channel = channels.get(link.getScheme());
+    if (channel == null) {
+      throw new IllegalStateException("nothing travels over " + link.getScheme());
     }
-    return said.length() > LONGEST_COMPLAINT ? said.substring(0, LONGEST_COMPLAINT) : said;
+    return channel;
   }
 
   /** Refuses where nothing can be read or written. */
@@ -181,6 +132,12 @@ class ControlLink {
       throw Refusal.conflict(
           "no control is linked to %s: its load can be planned, its tool table not read"
               .formatted(machine.machine().name()));
+    }
+    String dialect = machine.machine().habits().dialect();
+    if (ControlDialects.all().stream().noneMatch(known -> known.id().equals(dialect))) {
+      throw Refusal.conflict(
+          "the definition of %s names the dialect '%s' of its control, which is not known"
+              .formatted(machine.machine().name(), dialect));
     }
   }
 
@@ -196,17 +153,8 @@ class ControlLink {
           "it did not answer %d times in a row; it is asked again in %d seconds"
               .formatted(FAILURES, LEFT_ALONE.toSeconds()),
           leftAlone);
-    } catch (java.net.http.HttpTimeoutException slow) {
-      throw new IOException("no answer within %d seconds".formatted(TIMEOUT.toSeconds()), slow);
-    } catch (java.net.ConnectException refused) {
-      throw new IOException("nothing answers at its address", refused);
-    } catch (InterruptedException interrupted) {
-      Thread.currentThread().interrupt();
-      throw new IOException("interrupted", interrupted);
-    } catch (RefusedByControlException | OddAnswerException | RuntimeException said) {
+    } catch (IOException | RuntimeException said) {
       throw said;
-    } catch (IOException broken) {
-      throw new IOException("it broke the connection off before it had answered", broken);
     } catch (Exception impossible) {
       throw new IllegalStateException(impossible);
     }

@@ -120,11 +120,12 @@ public class Reconciliations {
     if (!open.isEmpty()) {
       throw Refusal.badRequest("there is no place " + String.join(", ", open));
     }
-    return new Decided(compared, outcomes, files(machine, outcomes));
+    return new Decided(compared, outcomes, files(machine, reading.table(), outcomes));
   }
 
-  private List<ControlFile> files(Machines.Linked machine, List<PlaceOutcome> outcomes) {
+  private List<ControlFile> files(
+      Machines.Linked machine, ControlTable now, List<PlaceOutcome> outcomes) {
     List<RowWrite> rows = outcomes.stream().flatMap(outcome -> outcome.write().stream()).toList();
-    return rows.isEmpty() ? List.of() : link.dialect(machine).write(machine.machine(), rows);
+    return rows.isEmpty() ? List.of() : link.dialect(machine).write(machine.machine(), now, rows);
   }
 }

@@ -8,7 +8,6 @@ import arborline.core.table.PlaceReport;
 import arborline.core.table.Proof;
 import arborline.core.table.RowWrite;
 import arborline.core.table.TableEntry;
-import arborline.core.table.TableField;
 import arborline.server.live.Live;
 import arborline.server.machine.Machines;
 import arborline.server.machine.TakenPlaces;
@@ -231,15 +230,9 @@ class TableWriting {
         .orElse(after.at(outcome.place()));
   }
 
-  /** What is agreed of a place: the plan, and the wear that the control has for it. */
+  /** What is agreed of a place: the plan, with what the control counts and wears off. */
   private static TableEntry worn(TableEntry plan, TableEntry control) {
-    TableEntry agreed = plan;
-    if (!plan.empty()) {
-      for (TableField field : TableField.WEAR) {
-        agreed = agreed.with(field, control.get(field));
-      }
-    }
-    return agreed;
+    return plan.empty() ? plan : plan.countedAs(control);
   }
 
   private Applied ended(Machines.Linked machine, long writeId, Applied applied) {

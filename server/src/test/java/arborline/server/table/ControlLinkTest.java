@@ -13,6 +13,7 @@ import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -23,7 +24,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** What a faulty control does to the link. */
 class ControlLinkTest {
 
-  private final ControlLink link = new ControlLink();
+  private final ControlLink link = new ControlLink(List.of(new HttpChannel()));
   private HttpServer control;
   private int status = 200;
   private String body = "";
