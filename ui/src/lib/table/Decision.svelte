@@ -4,15 +4,16 @@
 
   let {
     row,
+    word,
     decision = $bindable(),
     editable
-  }: { row: ReportRow; decision: string; editable: boolean } = $props();
+  }: { row: ReportRow; word: string; decision: string; editable: boolean } = $props();
 
   const labels = $derived<Record<string, string>>({
     ask: 'needs an answer',
     send: row.plan.tool ? 'send the plan' : 'empty it at the control',
     'send zero wear': 'send it, wear to zero',
-    take: row.control.tool ? "take the control's" : 'take it out of the plan',
+    take: row.held ? "take the control's" : 'take it out of the plan',
     owner: 'each field to its owner',
     leave: 'leave as it is'
   });
@@ -25,7 +26,7 @@
 </script>
 
 <Choice
-  label="What to do with pocket {row.place}"
+  label="What to do with {word} {row.place}"
   bind:value={decision}
   {options}
   disabled={!editable}

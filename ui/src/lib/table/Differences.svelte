@@ -10,21 +10,27 @@
 
   let {
     rows,
+    word,
+    unit,
     editable,
     decision,
     ondecide
   }: {
     rows: ReportRow[];
+    /** What places of the machine are called. */
+    word: string;
+    /** Of the lengths that the control shows. */
+    unit: string;
     editable: boolean;
     decision: (row: ReportRow) => string;
     ondecide: (row: ReportRow, next: string) => void;
   } = $props();
 
   const tool = (row: ReportRow) => row.plan.tool ?? row.control.tool ?? '';
-  const columns: Column<ReportRow>[] = [
+  const columns = $derived<Column<ReportRow>[]>([
     {
       id: 'place',
-      title: 'Pocket',
+      title: capital(word),
       width: '56px',
       numeric: true,
       fixed: true,
@@ -35,7 +41,10 @@
     {
       id: 'fields',
       title: 'Field, plan, last agreed, control',
-      heads: { titles: ['Field', 'Plan', 'Last agreed', 'Control'], tracks: FIELD_TRACKS },
+      heads: {
+        titles: ['Field', 'Plan, mm', 'Last agreed', `Control, ${unit}`],
+        tracks: FIELD_TRACKS
+      },
       width: 'minmax(344px, 5fr)',
       fixed: true,
       text: (row) =>
@@ -56,7 +65,7 @@
       width: 'minmax(150px, 4fr)',
       text: (row) => capital(row.reason)
     }
-  ];
+  ]);
 </script>
 
 {#snippet cell(row: ReportRow, column: Column<ReportRow>)}
@@ -73,6 +82,7 @@
     {#if row.state !== 'in step'}
       <Decision
         {row}
+        {word}
         {editable}
         bind:decision={() => decision(row), (next) => ondecide(row, next)}
       />
@@ -84,7 +94,7 @@
 
 <Grid
   name="tool table"
-  label="Pockets of the tool table"
+  label="Places of the tool table"
   {columns}
   {rows}
   key={(row) => row.place}

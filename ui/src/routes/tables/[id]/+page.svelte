@@ -29,6 +29,8 @@
   let busy = $state(false);
   const may = $derived(who.may('LOAD'));
   const rows = $derived(report.data?.items ?? []);
+  const word = $derived(report.data?.placeWord ?? 'place');
+  const places = (some: string[]) => `${word} ${some.join(', ')}`;
   const shown = $derived(rows.filter((row) => all || row.state !== 'in step'));
   const decided = $derived(
     Object.fromEntries(
@@ -104,7 +106,7 @@
       <Mark kind="differs" word="{report.data.differ} differ" />
       <Mark kind="unknown tool" word="{report.data.unknown} unknown" />
     </div>
-    <Checkbox label="all pockets" bind:checked={all} />
+    <Checkbox label="all {word}s" bind:checked={all} />
   {/if}
   <div class="ml-auto flex gap-2">
     <a class="button" href="/machines/{id}">Load plan</a>
@@ -136,7 +138,7 @@
         {#if applied.state === 'in step'}
           <p class="font-semibold">
             Written, read back and equal{applied.written.length
-              ? `: ${count(applied.written.length, 'pocket')}`
+              ? `: ${count(applied.written.length, word)}`
               : ''}.
           </p>
         {:else if applied.state === 'not read back'}
@@ -144,14 +146,11 @@
         {:else}
           <p class="font-semibold">Interrupted: {applied.problem}.</p>
           <p>
-            Not written: pocket {applied.notWritten.join(', ')}. Compare below and run again; what
-            is written stays written.
+            {`Not written: ${places(applied.notWritten)}. Compare below and run again; what is written stays written.`}
           </p>
         {/if}
-        {#if applied.written.length}<p>Written: pocket {applied.written.join(', ')}.</p>{/if}
-        {#if applied.taken.length}<p>
-            Taken into the plan: pocket {applied.taken.join(', ')}.
-          </p>{/if}
+        {#if applied.written.length}<p>{`Written: ${places(applied.written)}.`}</p>{/if}
+        {#if applied.taken.length}<p>{`Taken into the plan: ${places(applied.taken)}.`}</p>{/if}
       </div>
     {/if}
     {#if !applied}<LastWriting machine={id} />{/if}
@@ -162,11 +161,13 @@
           style="--line-colour: var(--working)"
           aria-hidden="true"
         ></div>
-        <p class="text-working">In step: plan and control are the same in all pockets.</p>
+        <p class="text-working">In step: plan and control are the same in all {word}s.</p>
       </div>
     {:else}
       <Differences
         rows={shown}
+        {word}
+        unit={report.data.unit}
         editable={may}
         decision={(row) => decided[row.place] ?? 'leave'}
         ondecide={(row, next) => (decisions[row.place] = next)}
@@ -179,7 +180,7 @@
       class="flex h-14 shrink-0 items-center gap-4 border-t border-hairline bg-sheet px-5"
     >
       <p>
-        <strong>{count(doing, 'pocket')}</strong> will be settled{#if asked > 0},
+        <strong>{count(doing, word)}</strong> will be settled{#if asked > 0},
           <span class="text-query">{asked} {asked === 1 ? 'needs' : 'need'} an answer</span>{/if}, {rows.length -
           report.data.inStep -
           doing -

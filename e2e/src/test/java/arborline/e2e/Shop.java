@@ -6,13 +6,13 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 
-/** Tells the simulated control how to behave. */
+/** Tells the simulated controls how to behave; that of M1 where none is named. */
 final class Shop {
 
   private final String url;
 
   Shop(String url) {
-    this.url = url + "/m1";
+    this.url = url;
   }
 
   void behave(String json) {
@@ -30,10 +30,15 @@ final class Shop {
   }
 
   private void send(String method, String path, String body) {
+    send("m1", method, path, body);
+  }
+
+  /** Whatever one of the controls is told. */
+  void send(String control, String method, String path, String body) {
     try (HttpClient http = HttpClient.newHttpClient()) {
       HttpResponse<String> response =
           http.send(
-              HttpRequest.newBuilder(URI.create(url + path))
+              HttpRequest.newBuilder(URI.create("%s/%s%s".formatted(url, control, path)))
                   .method(method, HttpRequest.BodyPublishers.ofString(body))
                   .build(),
               HttpResponse.BodyHandlers.ofString());

@@ -77,19 +77,24 @@ record Stock(Script script, String prefix, long library, String name) {
 
   /** Id of one of its tools. */
   long tool(String tool) {
-    return script
-        .get(path() + "/tools?q=" + code(tool))
-        .getAsJsonArray("items")
-        .get(0)
-        .getAsJsonObject()
-        .get("toolId")
-        .getAsLong();
+    for (JsonElement found :
+        script.get(path() + "/tools?q=" + code(tool)).getAsJsonArray("items")) {
+      if (found.getAsJsonObject().get("code").getAsString().equals(code(tool))) {
+        return found.getAsJsonObject().get("toolId").getAsLong();
+      }
+    }
+    throw new IllegalStateException("there is no " + code(tool));
   }
 
   /** Plans one of its tools for a pocket of M1. */
   void plan(String tool, int pocket, String length, String diameter) {
+    plan("M1", tool, pocket, length, diameter);
+  }
+
+  /** Plans one of its tools for a pocket. */
+  void plan(String machine, String tool, int pocket, String length, String diameter) {
     script.put(
-        "/machines/M1/plan/" + pocket,
+        "/machines/%s/plan/%d".formatted(machine, pocket),
         "{\"toolId\":%d,\"length\":\"%s\",\"diameter\":\"%s\"}"
             .formatted(tool(tool), length, diameter));
   }
@@ -101,6 +106,11 @@ record Stock(Script script, String prefix, long library, String name) {
         "{\"tools\":%s,\"standing\":\"RELEASED\"}"
             .formatted(script.get("/tools/ids?library=" + library).getAsJsonArray("items")));
     return this;
+  }
+
+  /** Takes a tool out of a plan again. */
+  void unplan(String machine, int pocket) {
+    script.delete("/machines/%s/plan/%d".formatted(machine, pocket));
   }
 
   /** Empties the plan of M1. */

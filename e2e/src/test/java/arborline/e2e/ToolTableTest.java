@@ -15,14 +15,19 @@ class ToolTableTest extends BrowserTest {
 
   @BeforeEach
   void emptyPlan() {
-    journey.shop.forget();
+    forget();
     stock = Stock.of(journey, "TT").released();
     stock.clearPlan();
   }
 
+  private void forget() {
+    journey.shop.forget();
+    journey.shop.send("m2", "POST", "/forget", "");
+  }
+
   @AfterEach
   void behaveAgain() {
-    journey.shop.forget();
+    forget();
   }
 
   @Test
@@ -70,5 +75,29 @@ class ToolTableTest extends BrowserTest {
     journey.shop.behave("{}");
     Journey.button(page, "Try again").click();
     assertThat(page.getByText("control read")).isVisible();
+  }
+
+  /** 120.5 mm are 4.7441 in, half of 12 mm are 0.2362 in. */
+  @Test
+  void aControlOfRegistersIsWrittenInItsOwnTermsAndProved() {
+    stock.plan("M2", "FE12", 22, "120.5", "12");
+    page.navigate("/tables/M2");
+    assertThat(page.getByLabel("What to do with pocket 22")).containsText("send the plan");
+    assertThat(page.getByLabel("What to do with pocket 10")).containsText("needs an answer");
+    assertAccessible();
+    Journey.button(page, "Show what will be written").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("TOOLDATA INCH  24");
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText(" 22 H   4.7441 R   0.2362");
+    Journey.button(page, "Write, read back, compare").click();
+    assertThat(page.getByText("Written, read back and equal: 1 pocket.")).isVisible();
+    journey.shop.send("m2", "POST", "/operator", "{\"number\":22,\"radius\":0.4724}");
+    Journey.button(page, "Read again").click();
+    assertThat(page.getByText("0.4724 would be right as a diameter")).isVisible();
+    assertThat(page.getByText("= 0.2362")).isVisible();
+    steps.choose("What to do with pocket 22", "send the plan");
+    Journey.button(page, "Show what will be written").click();
+    Journey.button(page, "Write, read back, compare").click();
+    assertThat(page.getByText("Written, read back and equal: 1 pocket.")).isVisible();
+    stock.unplan("M2", 22);
   }
 }

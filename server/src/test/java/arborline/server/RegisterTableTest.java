@@ -36,7 +36,7 @@ class RegisterTableTest extends ServerTest {
     jdbc.sql("delete from agreed_place where machine_id = 'M2'").update();
     jdbc.sql("delete from table_claim").update();
     mill = mill();
-    plan(5, mill, "120", "12");
+    plan(17, mill, "120", "12");
   }
 
   private long mill() {
@@ -103,41 +103,50 @@ class RegisterTableTest extends ServerTest {
   void aPlannedToolGoesIntoItsRegistersAndIsProved() {
     Api.Answer compared = compare();
     assertEquals(200, compared.status(), compared.body().toString());
-    assertEquals("new-in-plan", row(compared, "5").get("why").asString());
+    assertEquals("new-in-plan", row(compared, "17").get("why").asString());
     Api.Answer dry =
         lead.post(
             M2 + "/reconciliation/dry-run",
-            Api.body("read", compared.number("read"), "decisions", Map.of("5", "send")));
+            Api.body("read", compared.number("read"), "decisions", Map.of("17", "send")));
     String text = dry.at("files").get(0).get("content").asString();
     assertTrue(text.startsWith("TOOLDATA INCH  24\r\n"), text);
-    assertTrue(text.contains("\r\n  5 H   4.7244 R   0.2362\r\n"), text);
-    Api.Answer applied = apply(compared, Map.of("5", "send"));
+    assertTrue(text.contains("\r\n 17 H   4.7244 R   0.2362\r\n"), text);
+    Api.Answer applied = apply(compared, Map.of("17", "send"));
     assertEquals("in step", applied.text("state"), applied.body().toString());
     Api.Answer after = compare();
-    assertEquals("within-resolution", row(after, "5").get("why").asString());
-    assertEquals(0, after.number("differ"));
-    assertEquals("0.2362", row(after, "5").get("control").get("diameter").asString());
+    assertEquals("within-resolution", row(after, "17").get("why").asString());
+    assertEquals(6, after.number("differ"), "what was keyed in before anybody planned it");
+    assertEquals("0.2362", row(after, "17").get("control").get("diameter").asString());
+    assertEquals("in", after.text("unit"));
+    assertEquals("pocket", after.text("placeWord"));
   }
 
   @Test
   void whatTheOperatorKeyedInIsTakenAndADiameterInARadiusRegisterIsAsked() {
-    apply(compare(), Map.of("5", "send"));
-    operator("{\"number\":5,\"length\":4.7250}");
+    apply(compare(), Map.of("17", "send"));
+    operator("{\"number\":17,\"length\":4.7250}");
     Api.Answer longer = compare();
-    assertEquals("measured-at-control", row(longer, "5").get("why").asString());
-    assertEquals("in step", apply(longer, Map.of("5", "take")).text("state"));
-    assertEquals("120.015", row(compare(), "5").get("plan").get("length").asString(), "4.7250 in");
-    operator("{\"number\":5,\"radius\":0.4724}");
-    assertEquals("diameter-in-radius-register", row(compare(), "5").get("why").asString());
+    assertTrue(row(longer, "17").get("held").asBoolean());
+    assertFalse(row(longer, "18").get("held").asBoolean());
+    assertEquals("measured-at-control", row(longer, "17").get("why").asString());
+    assertEquals("in step", apply(longer, Map.of("17", "take")).text("state"));
+    assertEquals("120.015", row(compare(), "17").get("plan").get("length").asString(), "4.7250 in");
+    operator("{\"number\":17,\"radius\":0.4724}");
+    JsonNode wide = row(compare(), "17");
+    assertEquals("diameter-in-radius-register", wide.get("why").asString());
+    JsonNode diameter = wide.get("fields").get(0);
+    assertEquals("radius", diameter.get("controlTitle").asString());
+    assertEquals("12", diameter.get("plan").asString(), "mm");
+    assertEquals("0.2362", diameter.get("planShown").asString(), "in, of the radius");
   }
 
   @Test
   void whoChangedItMeanwhileIsNotOverwritten() {
     Api.Answer compared = compare();
-    operator("{\"number\":9,\"length\":3.1}");
-    Api.Answer refused = apply(compared, Map.of("5", "send"));
+    operator("{\"number\":21,\"length\":3.1}");
+    Api.Answer refused = apply(compared, Map.of("17", "send"));
     assertEquals(409, refused.status());
-    assertTrue(refused.body().toString().contains("pocket 9"), refused.body().toString());
+    assertTrue(refused.body().toString().contains("pocket 21"), refused.body().toString());
     assertTrue(compare().body().toString().contains("3.1000"));
   }
 
@@ -155,51 +164,51 @@ class RegisterTableTest extends ServerTest {
     Api.Answer refused = compare();
     assertEquals(502, refused.status());
     assertTrue(refused.text("detail").contains(reason), refused.text("detail"));
-    assertEquals(502, apply(compared, Map.of("5", "send")).status());
+    assertEquals(502, apply(compared, Map.of("17", "send")).status());
     try (var left = Files.list(IN)) {
       assertEquals(List.of(), left.toList(), "nothing waits there to be picked up later");
     }
     behave("{}");
-    assertEquals("in step", apply(compare(), Map.of("5", "send")).text("state"));
+    assertEquals("in step", apply(compare(), Map.of("17", "send")).text("state"));
   }
 
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
       value = {
-        "{\"refuseRegister\":5} | ALARM 32: register 5 is locked",
+        "{\"refuseRegister\":17} | ALARM 32: register 17 is locked",
         "{\"protectedMemory\":true} | ALARM 70: memory protect key is on",
         "{\"cutAfterRows\":0} | it took the file and did not acknowledge it within 3 seconds",
       })
   void whatIsNotTakenIsSaidAndDoingItAgainEndsInStep(String behaviour, String problem) {
     Api.Answer compared = compare();
     behave(behaviour);
-    Api.Answer interrupted = apply(compared, Map.of("5", "send"));
+    Api.Answer interrupted = apply(compared, Map.of("17", "send"));
     assertEquals("interrupted", interrupted.text("state"), interrupted.body().toString());
     assertEquals(problem, interrupted.text("problem"));
-    assertEquals("5", interrupted.at("notWritten").get(0).asString());
+    assertEquals("17", interrupted.at("notWritten").get(0).asString());
     behave("{}");
-    assertEquals("in step", apply(compare(), Map.of("5", "send")).text("state"));
+    assertEquals("in step", apply(compare(), Map.of("17", "send")).text("state"));
   }
 
   /** The first of two rows stays changed; which, is read back and said. */
   @Test
   void whatWasWrittenBeforeACutIsKnown() {
     jdbc.sql("delete from plan_place where machine_id = 'M2'").update();
-    plan(7, mill, "110", "12");
-    apply(compare(), Map.of("7", "send"));
+    plan(19, mill, "110", "12");
+    apply(compare(), Map.of("19", "send"));
     jdbc.sql("delete from plan_place where machine_id = 'M2'").update();
-    plan(5, mill, "120", "12");
+    plan(17, mill, "120", "12");
     Api.Answer compared = compare();
-    assertEquals("planned-change", row(compared, "5").get("why").asString());
+    assertEquals("planned-change", row(compared, "17").get("why").asString());
     behave("{\"cutAfterRows\":1}");
-    Api.Answer cut = apply(compared, Map.of("5", "send", "7", "send"));
+    Api.Answer cut = apply(compared, Map.of("17", "send", "19", "send"));
     assertEquals("interrupted", cut.text("state"));
-    assertEquals("[\"5\"]", cut.at("written").toString());
-    assertEquals("[\"7\"]", cut.at("notWritten").toString());
+    assertEquals("[\"17\"]", cut.at("written").toString());
+    assertEquals("[\"19\"]", cut.at("notWritten").toString());
     Api.Answer after = compare();
-    assertFalse(row(after, "7").get("state").asString().equals("in step"));
-    assertEquals("in step", apply(after, Map.of("7", "send")).text("state"));
-    assertEquals(0, compare().number("differ"));
+    assertFalse(row(after, "19").get("state").asString().equals("in step"));
+    assertEquals("in step", apply(after, Map.of("19", "send")).text("state"));
+    assertEquals(6, compare().number("differ"), "what was keyed in before anybody planned it");
   }
 }

@@ -72,9 +72,4 @@ public record ControlField(
   public ControlField most(Optional<BigDecimal> largest) {
     return new ControlField(field, shown, decimals, scope, fresh, largest);
   }
-
-  /** A field that does not change when another real piece comes in. */
-  public ControlField lasting() {
-    return new ControlField(field, shown, decimals, scope, Optional.empty(), most);
-  }
 }

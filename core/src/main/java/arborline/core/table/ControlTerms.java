@@ -151,8 +151,8 @@ public final class ControlTerms {
     return plain;
   }
 
-  /** True where a size in mm is what the control shows, but for its decimals. */
-  private boolean plainly(TableField field) {
+  /** True where a value of a plan is what the control shows, but for its decimals. */
+  public boolean plainly(TableField field) {
     return field.form() != TableField.Form.SIZE
         || unit == Unit.MILLIMETRE && !halved(field) && !doubled(field);
   }
@@ -199,6 +199,13 @@ public final class ControlTerms {
         || control == null
         || plainly(field) && plan.equals(control)
         || inUnit(factored(field, new BigDecimal(plan))).compareTo(new BigDecimal(control)) == 0;
+  }
+
+  /** What the control keeps of a field: a radius where the field is a diameter. */
+  public String title(TableField field) {
+    return halved(field)
+        ? field.title().replace("diameter", "radius")
+        : doubled(field) ? field.title() + " as a diameter" : field.title();
   }
 
   /** The largest size of a field that the machine takes. */

@@ -62,6 +62,6 @@ public record PlaceReport(
     if (plan.empty() && !control.empty() && !control.named()) {
       possible.remove(Decision.TAKE);
     }
-    return possible;
+    return Set.copyOf(possible);
   }
 }

@@ -18,7 +18,9 @@ public final class Proof {
     List<String> faults = new ArrayList<>();
     if (target.empty()) {
       if (!now.empty()) {
-        faults.add("%s still holds %s".formatted(row.place(), now.get(TableField.TOOL)));
+        faults.add(
+            "%s still holds %s"
+                .formatted(row.place(), now.named() ? now.get(TableField.TOOL) : "a tool"));
       }
       return faults;
     }

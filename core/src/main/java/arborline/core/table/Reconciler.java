@@ -148,7 +148,8 @@ public final class Reconciler {
     if (verdict.why() == Why.EQUAL) {
       return List.of();
     }
-    boolean sameTool = !plan.empty() && plan.identity().equals(control.identity());
+    boolean unseen = !terms.identityShown() && !control.empty();
+    boolean sameTool = !plan.empty() && (unseen || plan.identity().equals(control.identity()));
     List<TableField> differing =
         terms.fields().stream()
             .filter(field -> field != TableField.TOOL)

@@ -15,6 +15,9 @@ public final class TableEntry {
 
   public static final TableEntry EMPTY = new TableEntry(Map.of());
 
+  /** No id of a field has it. */
+  private static final char BEFORE_LENGTH = '\0';
+
   /** No code has it. */
   private static final char BEFORE_SISTER = '\0';
 
@@ -51,8 +54,8 @@ public final class TableEntry {
    */
   private static String content(Map<TableField, String> set) {
     StringBuilder content = new StringBuilder();
-    set.forEach(
-        (field, text) -> content.append(field.id()).append((char) text.length()).append(text));
+    set.forEach((field, text) ->
+        content.append(field.id()).append(BEFORE_LENGTH).append((char) text.length()).append(text));
     return content.toString();
   }
 

@@ -51,8 +51,11 @@ public final class TableField implements Comparable<TableField> {
   public static final TableField WIDTH = field("WIDTH", "width", "CW", Owner.LIBRARY, Form.SIZE);
   public static final TableField EDGES =
       field("EDGES", "number of edges", "ZEFP", Owner.LIBRARY, Form.COUNT);
-  public static final TableField HAND =
-      field("HAND", "direction", "HAND", Owner.LIBRARY, Form.WORD);
+
+  /** Which way the edge goes into the work: up-cut or down-cut. */
+  public static final TableField DIRECTION =
+      field("DIRECTION", "direction", "", Owner.LIBRARY, Form.WORD);
+
   public static final TableField HOOD = field("HOOD", "hood height", "", Owner.LIBRARY, Form.SIZE);
   public static final TableField BLOWER = field("BLOWER", "blower", "", Owner.LIBRARY, Form.WORD);
   public static final TableField LIFE_LIMIT =
@@ -99,10 +102,6 @@ public final class TableField implements Comparable<TableField> {
   /** What was measured of a tool, first edge. */
   public static final List<TableField> SIZES = List.of(LENGTH, DIAMETER, X, Z, NOSE_RADIUS);
 
-  /** What cutting takes off the sizes of the first edge. */
-  public static final List<TableField> WEAR =
-      List.of(LENGTH_WEAR, DIAMETER_WEAR, X_WEAR, Z_WEAR, NOSE_RADIUS_WEAR);
-
   private static final Set<TableField> NUMBERS =
       Set.of(TOOL, SISTER, PHYSICAL, NUMBER, OFFSET, NAME);
 
@@ -131,11 +130,6 @@ public final class TableField implements Comparable<TableField> {
     TableField field = new TableField(id, STANDARD.size(), 1, title, meaning, owner, form);
     STANDARD.put(id, field);
     return field;
-  }
-
-  /** Every field that a standard or our vocabulary names, in their order. */
-  public static List<TableField> standard() {
-    return List.copyOf(STANDARD.values());
   }
 
   /**

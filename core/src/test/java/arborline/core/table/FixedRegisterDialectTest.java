@@ -95,6 +95,9 @@ class FixedRegisterDialectTest {
         files.getFirst().content());
     ControlTable after = read(files.getFirst().content());
     assertEquals("3.9370", after.at("2").get(TableField.LENGTH));
+    ControlTerms terms = ControlTerms.of(MACHINE, DIALECT);
+    assertEquals(List.of(), Proof.faults(terms, after, cleared));
+    assertEquals(List.of("3 still holds a tool"), Proof.faults(terms, read(FILE), cleared));
     assertTrue(after.at("3").empty());
   }
 
@@ -172,6 +175,27 @@ class FixedRegisterDialectTest {
     assertEquals("E", taken(tables, "1").plan().get(TableField.TOOL));
     assertEquals("1", taken(tables, "1").plan().get(TableField.NUMBER));
     assertEquals("A", taken(tables, "3").plan().get(TableField.TOOL));
+  }
+
+  @Test
+  void whatRegistersHoldIsShownBesideAPlannedTool() throws IOException {
+    ToolTables tables =
+        new ToolTables(
+            Tables.rows("3:TOOL=E NUMBER=3 OFFSET=3 LENGTH=131"),
+            Map.of("E", Nominal.UNKNOWN),
+            Optional.of(Map.of()),
+            read(FILE));
+    PlaceReport report =
+        Reconciler.reconcile(tables, ControlTerms.of(MACHINE, DIALECT)).stream()
+            .filter(row -> row.place().equals("3"))
+            .findFirst()
+            .orElseThrow();
+    assertEquals(Why.PLACE_OCCUPIED, report.why());
+    assertEquals(
+        List.of("LENGTH 131 5.1181"),
+        report.fields().stream()
+            .map(field -> "%s %s %s".formatted(field.field(), field.plan(), field.control()))
+            .toList());
   }
 
   @Test

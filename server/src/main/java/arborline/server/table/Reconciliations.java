@@ -2,6 +2,7 @@ package arborline.server.table;
 
 import arborline.core.table.ControlFile;
 import arborline.core.table.ControlTable;
+import arborline.core.table.ControlTerms;
 import arborline.core.table.Decision;
 import arborline.core.table.PlaceOutcome;
 import arborline.core.table.PlaceReport;
@@ -36,7 +37,7 @@ public class Reconciliations {
   }
 
   /** A reading with what was found on it. */
-  record Compared(TableStore.Reading reading, List<PlaceReport> reports) {}
+  record Compared(TableStore.Reading reading, ControlTerms terms, List<PlaceReport> reports) {}
 
   /** Decisions as what they do. */
   record Decided(
@@ -66,16 +67,18 @@ public class Reconciliations {
   Compared compare(String machineId) {
     Machines.Linked machine = machines.get(machineId);
     TableStore.Reading reading = store.keep(machineId, ask(machine));
-    return new Compared(reading, comparisons.of(machine.machine(), reading.table()).reports());
+    return compared(machine, reading);
+  }
+
+  private Compared compared(Machines.Linked machine, TableStore.Reading reading) {
+    Comparisons.Compared found = comparisons.of(machine.machine(), reading.table());
+    return new Compared(reading, found.terms(), found.reports());
   }
 
   /** Compares with the last reading, without asking the control. */
   Optional<Compared> lastKnown(String machineId) {
     Machines.Linked machine = machines.get(machineId);
-    return store
-        .latest(machineId)
-        .map(reading ->
-            new Compared(reading, comparisons.of(machine.machine(), reading.table()).reports()));
+    return store.latest(machineId).map(reading -> compared(machine, reading));
   }
 
   /** What decisions would write, in the control's own terms. */

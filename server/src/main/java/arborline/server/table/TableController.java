@@ -1,6 +1,8 @@
 package arborline.server.table;
 
+import arborline.core.machine.Machine;
 import arborline.core.table.ControlFile;
+import arborline.core.table.ControlTerms;
 import arborline.core.table.Decision;
 import arborline.core.table.FieldReport;
 import arborline.core.table.PlaceOrder;
@@ -56,12 +58,19 @@ class TableController {
   record TableView(
       String machine, long read, Instant readAt, List<PlaceRow> items, @Nullable String next) {}
 
-  /** One field that differs. */
+  /**
+   * One field that differs.
+   *
+   * @param controlTitle what the control keeps of it, where that is not the same: radius
+   * @param planShown the plan as the control would show it, where that is another text
+   */
   record FieldRow(
       String field,
       String title,
+      @Nullable String controlTitle,
       String owner,
       @Nullable String plan,
+      @Nullable String planShown,
       @Nullable String agreed,
       @Nullable String control,
       String why,
@@ -72,6 +81,7 @@ class TableController {
    * One place of a reconciliation.
    *
    * @param control as the control shows it, in its own terms
+   * @param held true where the control has something there
    * @param state {@code in step}, {@code differs} or {@code unknown tool}
    * @param why stable name of the reason: {@code far-from-nominal}
    * @param suggested send, take, owner, leave, or ask: a person decides
@@ -83,6 +93,7 @@ class TableController {
       Map<String, String> plan,
       Map<String, String> agreed,
       Map<String, String> control,
+      boolean held,
       boolean inSpindle,
       List<FieldRow> fields,
       String why,
@@ -90,9 +101,17 @@ class TableController {
       String reason,
       List<String> possible) {}
 
+  /**
+   * A comparison.
+   *
+   * @param placeWord what places of the machine are called
+   * @param unit of the lengths that the control shows
+   */
   record ReconciliationView(
       String machine,
       String name,
+      String placeWord,
+      String unit,
       long read,
       Instant readAt,
       int inStep,
@@ -143,14 +162,17 @@ class TableController {
   }
 
   private ReconciliationView view(String id, Reconciliations.Compared compared, boolean all) {
+    Machine machine = machines.get(id).machine();
     List<ReportRow> rows =
         compared.reports().stream()
             .filter(report -> all || report.state() != PlaceReport.State.IN_STEP)
-            .map(TableController::row)
+            .map(report -> row(report, compared.terms()))
             .toList();
     return new ReconciliationView(
         id,
-        machines.get(id).machine().name(),
+        machine.name(),
+        machine.placeWord(),
+        compared.terms().unit().code(),
         compared.reading().id(),
         compared.reading().at(),
         count(compared, PlaceReport.State.IN_STEP),
@@ -211,27 +233,32 @@ class TableController {
     }
   }
 
-  private static ReportRow row(PlaceReport report) {
+  private static ReportRow row(PlaceReport report, ControlTerms terms) {
     return new ReportRow(
         report.place(),
         report.state().name().toLowerCase(Locale.ROOT).replace('_', ' '),
         fields(report.plan()),
         fields(report.agreed()),
         fields(report.control()),
+        !report.control().empty(),
         report.inSpindle(),
-        report.fields().stream().map(TableController::field).toList(),
+        report.fields().stream().map(field -> field(field, terms)).toList(),
         report.why().code(),
         word(report.suggested()),
         report.reason(),
         report.possible().stream().sorted().map(TableController::word).toList());
   }
 
-  private static FieldRow field(FieldReport field) {
+  private static FieldRow field(FieldReport field, ControlTerms terms) {
+    String shown = terms.shown(field.field(), field.plan());
+    String title = terms.title(field.field());
     return new FieldRow(
         name(field.field()),
         field.field().title(),
+        title.equals(field.field().title()) ? null : title,
         field.field().owner().name().toLowerCase(Locale.ROOT),
         field.plan(),
+        shown == null || terms.plainly(field.field()) ? null : shown,
         field.agreed(),
         field.control(),
         field.why().code(),
