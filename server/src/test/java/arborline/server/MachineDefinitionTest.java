@@ -204,6 +204,20 @@ class MachineDefinitionTest extends ServerTest {
   }
 
   @Test
+  void aDialectThatNobodySpeaksIsRefused() {
+    ObjectNode machine = definition(12);
+    machine.put("id", id + "D");
+    ((ObjectNode) machine.get("habits")).put("dialect", "morse").put("unit", "mm");
+    Api.Answer refused = create(machine);
+    assertEquals(400, refused.status());
+    assertEquals(
+        "habits.dialect: there is no 'morse'; name assets-g10 or fixed-registers, or leave it empty",
+        refused.text("detail"));
+    ((ObjectNode) machine.get("habits")).put("dialect", "").put("unit", "furlong");
+    assertEquals("habits.unit: state mm or in", create(machine).text("detail"));
+  }
+
+  @Test
   void aRetiredMachineIsNotThereUntilItIsTakenBack() {
     Api.Answer retired = lead.send("DELETE", MACHINES + "/" + id, null);
     assertEquals(200, retired.status());

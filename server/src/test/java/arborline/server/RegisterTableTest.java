@@ -17,6 +17,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.http.MediaType;
 import org.springframework.web.client.RestClient;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A control of registers, which exchanges files in folders: inches, radii, number and pocket one.
@@ -138,6 +139,33 @@ class RegisterTableTest extends ServerTest {
     assertEquals("radius", diameter.get("controlTitle").asString());
     assertEquals("12", diameter.get("plan").asString(), "mm");
     assertEquals("0.2362", diameter.get("planShown").asString(), "in, of the radius");
+  }
+
+  /** As after a change of the definition: what was read before is not compared any more. */
+  @Test
+  void withoutADialectNothingIsComparedOrSent() {
+    Api.Answer compared = compare();
+    Api.Answer machine = lead.get(M2);
+    ObjectNode wanted = (ObjectNode) machine.at("machine").deepCopy();
+    ((ObjectNode) wanted.get("habits")).put("dialect", "");
+    Api.Answer changed =
+        lead.send(
+            "PUT", M2 + "/definition", Api.body("base", machine.at("machine"), "wanted", wanted));
+    assertEquals(200, changed.status(), changed.body().toString());
+    try {
+      assertEquals(200, lead.get(M2 + "/reconciliation?fresh=false").status());
+      assertEquals(409, compare().status());
+      assertEquals(409, apply(compared, Map.of("17", "send")).status());
+      Api.Answer dry =
+          lead.post(
+              M2 + "/reconciliation/dry-run",
+              Api.body("read", compared.number("read"), "decisions", Map.of("17", "send")));
+      assertEquals(409, dry.status());
+      assertTrue(dry.text("detail").contains("the dialect ''"), dry.text("detail"));
+    } finally {
+      lead.post("/api/v1/trail/%d/undo".formatted(changed.number("undo")), null);
+    }
+    assertEquals(200, compare().status());
   }
 
   @Test

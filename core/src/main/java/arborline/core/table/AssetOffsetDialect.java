@@ -1,6 +1,7 @@
 package arborline.core.table;
 
 import arborline.core.machine.Machine;
+import arborline.core.quantity.Unit;
 import com.google.auto.service.AutoService;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -107,8 +108,11 @@ public final class AssetOffsetDialect implements ControlDialect {
           new ControlFile(
               OFFSETS,
               "text/plain;charset=US-ASCII",
-              "%%\n(%s TOOL OFFSETS)\nG21 G90\n%sM30\n%%\n"
-                  .formatted(machine.habits().fit(machine.name()), offsets)));
+              "%%\n(%s TOOL OFFSETS)\n%s G90\n%sM30\n%%\n"
+                  .formatted(
+                      machine.habits().fit(machine.name()),
+                      machine.habits().lengths() == Unit.INCH ? "G20" : "G21",
+                      offsets)));
     }
     String pockets = pockets(machine, rows);
     if (!pockets.isEmpty()) {

@@ -3,6 +3,7 @@ package arborline.core.table;
 import java.util.Comparator;
 import java.util.List;
 import java.util.ServiceLoader;
+import java.util.stream.Collectors;
 
 /** The control dialects that ship with the product. */
 public final class ControlDialects {
@@ -15,6 +16,16 @@ public final class ControlDialects {
         .map(ServiceLoader.Provider::get)
         .sorted(Comparator.comparing(ControlDialect::id))
         .toList();
+  }
+
+  /** Their names as people read them. */
+  public static String names() {
+    return all().stream().map(ControlDialect::id).collect(Collectors.joining(" or "));
+  }
+
+  /** True for the name of a dialect, and for that of none. */
+  public static boolean known(String id) {
+    return id.isEmpty() || all().stream().anyMatch(dialect -> dialect.id().equals(id));
   }
 
   /**

@@ -33,13 +33,14 @@ public final class FixedRegisterDialect implements ControlDialect {
   public static final String REGISTERS = "TOOLS.TXT";
 
   private static final int LARGEST_FILE_ROWS = 10_000;
-  private static final BigDecimal LARGEST = new BigDecimal("9999");
-  private static final String NUMBER = "-?\\d{1,4}\\.\\d{1,6}";
+  private static final int COLUMNS = 9;
+  private static final String NUMBER = "-?\\d{1,4}(?:\\.\\d{1,6})?";
   private static final Pattern HEAD = Pattern.compile("TOOLDATA (INCH|METR) +(\\d{1,5})");
   private static final Pattern ROW =
       Pattern.compile(
           "(?<number> *\\d{1,5}) H *(?<length>%1$s) R *(?<radius>%1$s)".formatted(NUMBER));
-  private static final Pattern END = Pattern.compile("END +(\\d{1,5}) +(-?\\d{1,9}\\.\\d{1,6})");
+  private static final Pattern END =
+      Pattern.compile("END +(\\d{1,5}) +(-?\\d{1,9}(?:\\.\\d{1,6})?)");
 
   @Override
   public String id() {
@@ -150,15 +151,16 @@ public final class FixedRegisterDialect implements ControlDialect {
     ControlTerms terms = ControlTerms.of(machine, this);
     for (TableField field : terms.sizes()) {
       String shown = terms.shown(field, entry.get(field));
-      if (shown != null && new BigDecimal(shown).abs().compareTo(LARGEST) > 0) {
+      if (shown != null && shown.length() > COLUMNS) {
         return Optional.of(
-            "%s keeps no %s above %s; %s has %s"
+            "%s writes a %s in %d characters; %s of %s has %d"
                 .formatted(
                     machine.name(),
-                    field.title(),
-                    LARGEST.toPlainString(),
+                    terms.title(field),
+                    COLUMNS,
+                    shown,
                     entry.get(TableField.TOOL),
-                    shown));
+                    shown.length()));
       }
     }
     return Optional.empty();

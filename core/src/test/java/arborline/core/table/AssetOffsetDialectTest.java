@@ -76,6 +76,24 @@ class AssetOffsetDialectTest {
     assertEquals("pocket\ttool\tnumber\tname\n5\tA\t12\tFRAESER\n", files.get(1).content());
   }
 
+  /** Numbers in inches never stand behind the word for millimetres. */
+  @Test
+  void aControlInInchesGetsTheWordForInches() {
+    ControlHabits habits = MACHINE.habits();
+    Machine inches =
+        TestMachines.withHabits(
+            MACHINE, new ControlHabits(habits.dialect(), true, true, true, 4, 10, "A-Z0-9 ", "in"));
+    ControlTerms terms = ControlTerms.of(inches, DIALECT);
+    assertEquals("4.7244", terms.shown(TableField.LENGTH, "120"));
+    String program =
+        DIALECT
+            .write(inches, NOW, List.of(row("NUMBER=12 LENGTH=4.7244", TableField.LENGTH)))
+            .getFirst()
+            .content();
+    assertTrue(program.contains("G20 G90\nG10 L10 P12 R4.7244\n"), program);
+    assertFalse(program.contains("G21"), program);
+  }
+
   @Test
   void whatIsNotMeasuredIsNotSetRatherThanZero() {
     RowWrite unmeasured =

@@ -61,7 +61,7 @@ class FixedRegisterDialectTest {
       value = {
         "INCH   3 | METR   3 | it sends mm",
         "INCH   3 | INCH   4 | announces 4 registers and has 3",
-        "  2 H   0.0000 R   0.0000 | 2 H 0 R 0 | is no register",
+        "  2 H   0.0000 R   0.0000 | 2 H x R 0 | is no register",
         "  2 H   0.0000 R   0.0000 | '  7 H   0.0000 R   0.0000' | has no such pocket",
         "  2 H   0.0000 R   0.0000 | '  1 H   0.0000 R   0.0000' | register 1 twice",
         "4.7244 | 47.244 | whose sum is 52.5590",
@@ -196,6 +196,47 @@ class FixedRegisterDialectTest {
         report.fields().stream()
             .map(field -> "%s %s %s".formatted(field.field(), field.plan(), field.control()))
             .toList());
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0, 120, 5", "4, 4.7244, 0.1969", "6, 4.724409, 0.196850"})
+  void whatItWritesItReadsWithAnyDecimals(int decimals, String length, String radius)
+      throws IOException {
+    Machine machine =
+        TestMachines.withHabits(
+            MACHINE,
+            new ControlHabits(
+                "fixed-registers",
+                false,
+                false,
+                false,
+                decimals,
+                0,
+                "",
+                decimals == 0 ? "mm" : "in"));
+    TableEntry target =
+        TableEntry.EMPTY
+            .with(TableField.NUMBER, "2")
+            .with(TableField.OFFSET, "2")
+            .with(TableField.LENGTH, length)
+            .with(TableField.DIAMETER, radius);
+    ControlFile file =
+        DIALECT
+            .write(
+                machine,
+                new ControlTable(Map.of(), Optional.empty()),
+                List.of(new RowWrite("2", target, Set.of(TableField.LENGTH), false)))
+            .getFirst();
+    assertEquals(target, DIALECT.read(machine, Map.of("TOOLS.TXT", file.bytes())).at("2"));
+  }
+
+  @Test
+  void whatItsColumnsCannotHoldIsRefused() {
+    assertEquals(Optional.empty(), DIALECT.refusal(MACHINE, Tables.entry("TOOL=A LENGTH=253000")));
+    Optional<String> refused =
+        DIALECT.refusal(MACHINE, Tables.entry("TOOL=A LENGTH=254000 DIAMETER=10"));
+    assertEquals(
+        Optional.of("M1 Heron writes a length in 9 characters; 10000.0000 of A has 10"), refused);
   }
 
   @Test

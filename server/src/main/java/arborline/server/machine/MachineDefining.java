@@ -4,6 +4,7 @@ import arborline.core.job.JobChange;
 import arborline.core.machine.Machine;
 import arborline.core.machine.MachineFaults;
 import arborline.core.machine.PlaceNames;
+import arborline.core.table.ControlDialects;
 import arborline.server.account.Permission;
 import arborline.server.live.Live;
 import arborline.server.support.Json;
@@ -14,6 +15,7 @@ import arborline.server.trail.Undo;
 import arborline.server.trail.UndoKind;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -172,7 +174,12 @@ class MachineDefining implements Undo<MachineDefining.Defined> {
   }
 
   private static void refuseFaults(Machine machine) {
-    List<String> faults = MachineFaults.of(machine);
+    List<String> faults = new ArrayList<>(MachineFaults.of(machine));
+    if (faults.isEmpty() && !ControlDialects.known(machine.habits().dialect())) {
+      faults.add(
+          "habits.dialect: there is no '%s'; name %s, or leave it empty"
+              .formatted(machine.habits().dialect(), ControlDialects.names()));
+    }
     if (!faults.isEmpty()) {
       throw Refusal.badRequest(String.join("; ", faults), new DefinitionFaults(faults));
     }

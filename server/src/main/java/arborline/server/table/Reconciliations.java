@@ -78,12 +78,16 @@ public class Reconciliations {
   /** Compares with the last reading, without asking the control. */
   Optional<Compared> lastKnown(String machineId) {
     Machines.Linked machine = machines.get(machineId);
-    return store.latest(machineId).map(reading -> compared(machine, reading));
+    return store
+        .latest(machineId)
+        .filter(reading -> !machine.machine().habits().dialect().isEmpty())
+        .map(reading -> compared(machine, reading));
   }
 
   /** What decisions would write, in the control's own terms. */
   List<ControlFile> dryRun(String machineId, long readingId, Map<String, Decision> decisions) {
     Machines.Linked machine = machines.get(machineId);
+    ControlLink.needControl(machine);
     return decide(machine, reading(machineId, readingId), decisions).files();
   }
 
