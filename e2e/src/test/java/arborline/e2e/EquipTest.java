@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -69,6 +70,11 @@ class EquipTest extends BrowserTest {
     assertThat(field("Name of the machine")).hasValue("E7 Turnstone");
     Journey.button(page, "Set it up").click();
     assertThat(Journey.heading(page, "E7 Turnstone")).isVisible();
+    for (String machine : List.of("E6", "E7")) {
+      page.navigate("/machines/%s/definition".formatted(machine));
+      Journey.button(page, "Retire").click();
+      assertThat(Journey.link(page, "New machine")).isVisible();
+    }
   }
 
   @Test

@@ -81,11 +81,13 @@ class OrganiseTest extends BrowserTest {
             page.getByLabel("Name of section", new Page.GetByLabelOptions().setExact(false))
                 .first())
         .hasValue("Seldom");
+    assertThat(page.getByLabel("Name of section Seldom")).isEnabled();
     page.getByLabel("Name of section Seldom").press("Alt+ArrowDown");
     assertThat(
             page.getByLabel("Name of section", new Page.GetByLabelOptions().setExact(false))
                 .first())
         .hasValue("Everyday");
+    assertThat(page.getByLabel("Name of section Seldom")).isEnabled();
     page.getByLabel("Name of section Seldom").press("Alt+ArrowUp");
     page.keyboard().press("Escape");
     Journey.button(page, "Show all").click();
