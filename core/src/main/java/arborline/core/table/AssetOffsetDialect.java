@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /**
  * Reads MTConnect CuttingTool assets, writes a G10 program for the registers and a tab-separated
@@ -25,9 +24,7 @@ public final class AssetOffsetDialect implements ControlDialect {
   public static final String OFFSETS = "offsets.nc";
   public static final String POCKETS = "pockets.tsv";
 
-  private static final int LONGEST_TOOL = 32;
   private static final int HIGHEST_NUMBER = 9999;
-  private static final Pattern PRINTABLE = Pattern.compile("[\\x21-\\x7e]+");
   private static final Map<TableField, String> LISTS =
       Map.of(
           TableField.LENGTH, "L10",
@@ -77,15 +74,9 @@ public final class AssetOffsetDialect implements ControlDialect {
   public Optional<String> refusal(Machine machine, TableEntry entry) {
     String tool = entry.get(TableField.TOOL);
     String number = entry.get(TableField.NUMBER);
-    if (tool == null || !PRINTABLE.matcher(tool).matches() || tool.equals("-")) {
-      return Optional.of(
-          "%s keeps tools by plain letters, digits and signs; '%s' has others: give it another code"
-              .formatted(machine.name(), tool));
-    }
-    if (tool.length() > LONGEST_TOOL) {
-      return Optional.of(
-          "%s keeps codes of %d characters; %s has %d"
-              .formatted(machine.name(), LONGEST_TOOL, tool, tool.length()));
+    Optional<String> code = KeptCodes.refusal(machine, tool);
+    if (code.isPresent()) {
+      return code;
     }
     boolean possible =
         number != null

@@ -55,8 +55,14 @@ public final class ControlTerms {
     return new ControlTerms(
         machine.habits().lengths(),
         dialect.fields(machine),
-        !machine.numbering().numberIsPlace(),
+        shown(machine, dialect),
         machine.random());
+  }
+
+  /** It shows a tool by its code, or by a number that is not that of the place. */
+  private static boolean shown(Machine machine, ControlDialect dialect) {
+    return !machine.numbering().numberIsPlace()
+        || dialect.fields(machine).stream().anyMatch(kept -> kept.field().equals(TableField.TOOL));
   }
 
   /** The fields that the control keeps, in their order. */
@@ -86,6 +92,11 @@ public final class ControlTerms {
   /** True where it shows which tool is in a place. */
   public boolean identityShown() {
     return identityShown;
+  }
+
+  /** True where it tells tools apart by their numbers, and shows no codes. */
+  public boolean onlyNumbersShown() {
+    return identityShown && !kept.containsKey(TableField.TOOL);
   }
 
   /** True where it decides which pocket a tool returns to. */

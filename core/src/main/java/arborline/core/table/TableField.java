@@ -83,8 +83,15 @@ public final class TableField implements Comparable<TableField> {
   public static final TableField STATUS =
       field("STATUS", "status", "CutterStatus", Owner.CONTROL, Form.WORD);
 
-  /** Whether a tool was touched off since power-up. */
-  public static final TableField SET = field("SET", "set", "", Owner.CONTROL, Form.WORD);
+  /**
+   * Whether the control takes the sizes of a tool for valid: {@code yes}, or {@code no} where it
+   * forgot. The plan says yes of every tool whose sizes it has.
+   */
+  public static final TableField SET = field("SET", "set", "MEASURED", Owner.LIBRARY, Form.WORD);
+
+  /** The number by which programs call a tool that has another one in its library. */
+  public static final TableField PROGRAM_NUMBER =
+      field("PROGRAM_NUMBER", "number in programs", "", Owner.LIBRARY, Form.COUNT);
 
   /** How a field is written. */
   public enum Form {

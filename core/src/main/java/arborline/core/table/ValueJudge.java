@@ -300,6 +300,13 @@ final class ValueJudge {
               orUnset(agreed),
               planned));
     }
+    if (field.equals(TableField.SET)) {
+      return Optional.of(
+          Verdict.of(
+              Why.NOT_SET,
+              "the control has forgotten that this tool is set: touch it off, or send its sizes"
+                  + " again where nobody changed it"));
+    }
     if (field.equals(TableField.ORIENTATION)) {
       return Optional.of(
           Verdict.of(
