@@ -27,6 +27,7 @@ server_environment() {
   export ARBOR_DB_USER=arbor ARBOR_DB_PASSWORD
   ARBOR_DB_PASSWORD=$(database_password)
   export ARBOR_PORT="$PORT" ARBOR_SHOP_URL="http://127.0.0.1:$SHOP_PORT"
+  export ARBOR_SHOP_NODES="opc.tcp://127.0.0.1:$((SHOP_PORT + 1))/m3"
 }
 
 # Records the classes that a start loads, so that later starts take seconds.

@@ -34,6 +34,7 @@ export type ToolField = Schemas['ToolField'];
 export type Sheet = Schemas['Sheet'];
 export type MachineView = Schemas['MachineView'];
 export type PlaceView = Schemas['PlaceView'];
+export type MeasureView = Schemas['MeasureView'];
 export type StorageView = Schemas['StorageView'];
 export type Machine = Schemas['Machine'];
 export type JobHead = Schemas['JobHead'];

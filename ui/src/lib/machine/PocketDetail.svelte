@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import type { MachineView, PlaceView } from '$lib/api/client';
+  import type { MachineView, MeasureView, PlaceView } from '$lib/api/client';
   import { entries } from '$lib/quantity/entries';
   import Mark from '$lib/marks/Mark.svelte';
   import Checkbox from '$lib/shell/Checkbox.svelte';
@@ -46,11 +46,6 @@
   );
   const keptFor = $derived(place !== null && (view.ownPlaces ?? []).includes(place));
   const word = $derived(storage?.placeWord ?? view.placeWord);
-  const fields = [
-    { key: 'length' as const, label: 'Measured length', hint: ', from the gauge line' },
-    { key: 'diameter' as const, label: 'Measured diameter', hint: '' }
-  ];
-
   const pocket = $derived(place);
   $effect(() => {
     void pocket;
@@ -63,12 +58,8 @@
     if ((await onmeasure(sent)) && given === sent) given = {};
   }
 
-  function expected(key: keyof Measures): string | null | undefined {
-    return key === 'length' ? planned?.nominalLength : planned?.nominalDiameter;
-  }
-
-  function shown(key: keyof Measures): number | null {
-    const text = given[key] ?? planned?.[key];
+  function shown(measure: MeasureView): number | null {
+    const text = given[measure.field] ?? measure.value;
     return text ? Number(text) : null;
   }
 </script>
@@ -113,29 +104,30 @@
       }}
     >
       {#key place}
-        {#each fields as field (field.key)}
-          <label for="measured-{field.key}">{field.label}</label>
+        {#each planned.measures as measure (measure.field)}
+          <label for="measured-{measure.field}">Measured {measure.title}</label>
           <NumberField
-            id="measured-{field.key}"
-            label={field.label}
+            id="measured-{measure.field}"
+            label="Measured {measure.title}"
             unit="mm"
             class="w-full"
             optional
-            positive
+            positive={!measure.signed}
             readonly={!editable}
-            value={shown(field.key)}
-            onvalue={(_, exact) => (given = { ...given, [field.key]: exact })}
+            value={shown(measure)}
+            onvalue={(_, exact) => (given = { ...given, [measure.field]: exact })}
           />
           <span class="text-soft">
-            {units.label('mm')}{field.hint}{#if expected(field.key)}, expected {units.entry(
-                Number(expected(field.key)),
+            {units.label('mm')}{#if measure.field === 'length'}, from the gauge line{/if}{#if measure.note},
+              {measure.note}{/if}{#if measure.expected}, expected {units.entry(
+                Number(measure.expected),
                 'mm'
               )}{/if}
-            {#if editable && field.key === 'diameter' && shown('diameter') === null && planned.nominalDiameter}
+            {#if editable && (measure.field === 'diameter' || measure.field === 'noseRadius') && shown(measure) === null && measure.expected}
               <button
                 type="button"
                 class="button quiet"
-                onclick={() => (given = { ...given, diameter: planned.nominalDiameter! })}
+                onclick={() => (given = { ...given, [measure.field]: measure.expected! })}
               >
                 Use it
               </button>

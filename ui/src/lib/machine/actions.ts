@@ -7,7 +7,7 @@ import type { Dragged } from './dragged';
 import type { Measures } from './measures';
 import type { Wanted } from './wanted';
 
-type Planned = Dragged & Partial<Measures> & { another?: boolean; allow?: boolean };
+type Planned = Dragged & { sizes?: Measures; another?: boolean; allow?: boolean };
 
 /**
  * Plans a tool for a place, or saves what was measured of it there.
@@ -43,7 +43,7 @@ export const planTool = (
     message: (done) =>
       !done
         ? ''
-        : 'length' in order || 'diameter' in order
+        : order.sizes
           ? `Saved the measures of ${words}`
           : `Planned for ${words}`,
     concerns: [['machine', machine]]

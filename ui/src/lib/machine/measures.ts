@@ -1,5 +1,2 @@
-/** What was measured of a tool, as exact decimals in mm; empty takes a measure away. */
-export interface Measures {
-  length?: string;
-  diameter?: string;
-}
+/** What was measured of a tool, by field, as exact decimals in mm; empty takes a measure away. */
+export type Measures = Record<string, string>;

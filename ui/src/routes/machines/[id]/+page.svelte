@@ -86,7 +86,7 @@
       id,
       place,
       `${wordOf(place)} ${place}`,
-      { toolId, libraryId, from, another, ...measures, allow },
+      { toolId, libraryId, from, another, sizes: measures, allow },
       who.current.role === 'lead'
         ? (why) => (asked = { place, tool: { toolId, libraryId, from, another }, why })
         : undefined

@@ -27,6 +27,7 @@ public final class RunningLine implements AutoCloseable {
   private final PrivateDatabase database;
   private final Background shop;
   private final int shopPort;
+  private final int nodesPort;
   private final int port;
   private Background server;
 
@@ -35,12 +36,14 @@ public final class RunningLine implements AutoCloseable {
     this.work = work;
     this.database = PrivateDatabase.start(work);
     this.shopPort = Background.freePort();
+    this.nodesPort = Background.freePort();
     this.port = Background.freePort();
     this.shop =
         Background.start(
             List.of(
                 java(),
                 "-Xmx128m",
+                "-Dshop.nodes=" + nodesPort,
                 "-jar",
                 root.resolve("shop/target/arbor-shop-exec.jar").toString(),
                 Integer.toString(shopPort),
@@ -73,6 +76,7 @@ public final class RunningLine implements AutoCloseable {
             "ARBOR_DB_PASSWORD", database.password(),
             "ARBOR_PORT", Integer.toString(port),
             "ARBOR_SHOP_URL", shopUrl(),
+            "ARBOR_SHOP_NODES", "opc.tcp://127.0.0.1:%d/m3".formatted(nodesPort),
             "ARBOR_CONTROL_FOLDERS", work.resolve("shop-" + shopPort).resolve("folders").toString(),
             "ARBOR_OUTLETS", work.resolve("outlets").toString(),
             "ARBOR_DEMO", root.resolve("demo").toString());

@@ -1,5 +1,6 @@
 package arborline.server;
 
+import arborline.rig.Background;
 import arborline.rig.PrivateDatabase;
 import arborline.shop.Shop;
 import java.io.IOException;
@@ -28,6 +29,7 @@ final class Api {
   /** Where the stand-in controls keep what they remember. */
   static final Path STATES = temporary("shop");
 
+  private static final int NODES = Background.freePort();
   static final String SHOP = shop();
 
   private static final PrivateDatabase DATABASE = database();
@@ -50,6 +52,7 @@ final class Api {
   private static String shop() {
     try {
       System.setProperty("shop.looks", "20");
+      System.setProperty("shop.nodes", Integer.toString(NODES));
       int port = Shop.start(0, STATES, Path.of("../demo/vendors")).getAddress().getPort();
       return "http://127.0.0.1:" + port;
     } catch (IOException failed) {
@@ -89,6 +92,7 @@ final class Api {
     registry.add("spring.datasource.username", DATABASE::user);
     registry.add("spring.datasource.password", DATABASE::password);
     registry.add("ARBOR_SHOP_URL", () -> SHOP);
+    registry.add("ARBOR_SHOP_NODES", () -> "opc.tcp://127.0.0.1:%d/m3".formatted(NODES));
     registry.add("arbor.demo", () -> Path.of("../demo").toAbsolutePath().toString());
   }
 

@@ -204,8 +204,8 @@ class RegisterTableTest extends ServerTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "{\"refuseRegister\":17} | ALARM 32: register 17 is locked",
-        "{\"protectedMemory\":true} | ALARM 70: memory protect key is on",
+        "{\"refuseRegister\":17} | ALARM 032: register 17 is locked",
+        "{\"protectedMemory\":true} | ALARM 070: memory protect key is on",
         "{\"cutAfterRows\":0} | it took the file and did not acknowledge it within 3 seconds",
       })
   void whatIsNotTakenIsSaidAndDoingItAgainEndsInStep(String behaviour, String problem) {

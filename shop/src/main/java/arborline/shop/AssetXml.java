@@ -2,23 +2,25 @@ package arborline.shop;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 
 /** Writes a tool table as MTConnect CuttingTool assets, with wear in extension elements. */
 final class AssetXml {
 
   private AssetXml() {}
 
-  static String document(String tools, int count) {
+  static String document(String sender, Instant now, String tools, int count) {
     return """
     <?xml version="1.0" encoding="UTF-8"?>
     <MTConnectAssets xmlns="urn:mtconnect.org:MTConnectAssets:1.8" xmlns:w="urn:arborline:wear:1">
-    <Header creationTime="2026-01-01T00:00:00Z" sender="M1" instanceId="1" version="1.8.0" \
+    <Header creationTime="%s" sender="%s" instanceId="1" version="1.8.0" \
     assetBufferSize="64" assetCount="%d"/>
     <Assets>
     %s</Assets>
     </MTConnectAssets>
     """
-        .formatted(count, tools);
+        .formatted(now.truncatedTo(ChronoUnit.SECONDS), sender, count, tools);
   }
 
   static String tool(State state, int pocket, State.PocketTool tool) {
@@ -62,7 +64,7 @@ final class AssetXml {
     return value == null ? "" : value.setScale(3, RoundingMode.HALF_UP).toPlainString();
   }
 
-  private static String escape(String text) {
+  static String escape(String text) {
     return text.replace("&", "&amp;").replace("<", "&lt;").replace("\"", "&quot;");
   }
 }

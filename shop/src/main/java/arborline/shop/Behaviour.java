@@ -11,6 +11,7 @@ package arborline.shop;
  * @param silentAfterFiles goes offline once it has taken so many files; null for never
  * @param garbage answers what no control says
  * @param halfFile answers the first half of it
+ * @param clockMinutes how far its clock is ahead
  */
 public record Behaviour(
     boolean offline,
@@ -20,9 +21,15 @@ public record Behaviour(
     Integer cutAfterRows,
     Integer silentAfterFiles,
     boolean garbage,
-    boolean halfFile) {
+    boolean halfFile,
+    long clockMinutes) {
 
-  static final Behaviour GOOD = new Behaviour(false, 0, 0, false, null, null, false, false);
+  static final Behaviour GOOD = of("{}");
+
+  /** From JSON such as {@code {"offline": true}}; what is not named is well. */
+  static Behaviour of(String json) {
+    return PanelEndpoint.JSON.readValue(json, Behaviour.class);
+  }
 
   Behaviour cutTo(Integer rows) {
     return new Behaviour(
@@ -33,7 +40,8 @@ public record Behaviour(
         rows,
         silentAfterFiles,
         garbage,
-        halfFile);
+        halfFile,
+        clockMinutes);
   }
 
   /** A file was taken: one less until it falls silent. */
@@ -50,6 +58,7 @@ public record Behaviour(
         cutAfterRows,
         silent ? null : Integer.valueOf(silentAfterFiles - 1),
         garbage,
-        halfFile);
+        halfFile,
+        clockMinutes);
   }
 }

@@ -1,56 +1,41 @@
 package arborline.shop;
 
 import java.math.BigDecimal;
-import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** A simulated control: keeps a tool table and takes it row by row. */
-final class Control implements StandIn {
+final class Control extends SimulatedControl<State> {
 
   private static final int POCKETS = 48;
 
   private static final Pattern OFFSET =
       Pattern.compile("G10\\s*L(1[0-3])\\s*P(\\d{1,4})(?:\\s*R(-?\\d*\\.?\\d*))?");
 
-  private final StateFile<State> file;
-  private State state;
-  private Behaviour behaviour = Behaviour.GOOD;
-
   Control(StateFile<State> file) {
-    this.file = file;
-    this.state = file.load();
+    super(file);
   }
 
   @Override
-  public synchronized Behaviour behaviour() {
-    return behaviour;
+  public synchronized String document(String name) {
+    return name.equals("assets") ? assets() : null;
   }
 
   @Override
-  public synchronized void behave(Behaviour next) {
-    behaviour = Objects.requireNonNull(next, "how to behave is not said");
-  }
-
-  /** A file came over the link and was taken whole. */
-  synchronized void fileTaken() {
-    behaviour = behaviour.fileTaken();
-  }
-
-  @Override
-  public synchronized void forget() {
-    state = file.factory();
-    behaviour = Behaviour.GOOD;
-    file.save(state);
-  }
-
-  synchronized State state() {
-    return state;
+  public synchronized boolean take(String name, String text) {
+    switch (name) {
+      case "offsets.nc" -> offsets(text);
+      case "pockets.tsv" -> pockets(text);
+      default -> {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** Runs an offset program; rows before a fault stay written, as on a real control. */
   synchronized void offsets(String program) {
-    writable();
+    needWritable();
     for (String line : program.split("\n")) {
       String block = line.replaceAll("\\([^)]*\\)", "").strip();
       Matcher offset = OFFSET.matcher(block);
@@ -68,17 +53,15 @@ final class Control implements StandIn {
 
   /** A register without a value is not set from then on. */
   private void offset(int list, int number, BigDecimal value) {
-    if (number == behaviour.refuseRegister()) {
-      throw new RefusedException("ALARM 032: register " + number + " is locked");
-    }
-    State.Register register = state.registers().getOrDefault(number, State.Register.UNSET);
-    state.registers().put(number, register.with(list, value));
-    file.save(state);
+    needUnlocked(number);
+    State.Register register = state().registers().getOrDefault(number, State.Register.UNSET);
+    state().registers().put(number, register.with(list, value));
+    remember(state());
   }
 
   /** Takes a pocket table: pocket, tool, number, name; a tool of "-" empties the pocket. */
   synchronized void pockets(String table) {
-    writable();
+    needWritable();
     for (String line : table.split("\n")) {
       if (line.startsWith("pocket\t") || line.isBlank()) {
         continue;
@@ -97,55 +80,33 @@ final class Control implements StandIn {
       throw new RefusedException("ALARM 042: there is no pocket " + pocket);
     }
     if (tool.equals("-")) {
-      state.pockets().remove(pocket);
+      state().pockets().remove(pocket);
     } else {
-      state.pockets().values().removeIf(held -> held.tool().equals(tool));
-      state.pockets().put(pocket, new State.PocketTool(tool, number, name));
+      state().pockets().values().removeIf(held -> held.tool().equals(tool));
+      state().pockets().put(pocket, new State.PocketTool(tool, number, name));
     }
-    file.save(state);
-  }
-
-  private void writable() {
-    if (behaviour.protectedMemory()) {
-      throw new RefusedException("ALARM 070: memory protect key is on");
-    }
-  }
-
-  private void row() {
-    Integer left = behaviour.cutAfterRows();
-    if (left == null) {
-      return;
-    }
-    if (left <= 0) {
-      behaviour = behaviour.cutTo(null);
-      throw new CutOffException();
-    }
-    behaviour = behaviour.cutTo(left - 1);
+    remember(state());
   }
 
   /** A register that the operator changes; a value of null is not set. */
   record PanelEntry(int list, int number, BigDecimal value) {}
 
   @Override
-  public void panel(String json) {
+  void operated(String json) {
     PanelEntry entry = PanelEndpoint.JSON.readValue(json, PanelEntry.class);
     operator(entry.list(), entry.number(), entry.value());
   }
 
   synchronized void operator(int list, int number, BigDecimal value) {
-    State.Register register = state.registers().getOrDefault(number, State.Register.UNSET);
-    state.registers().put(number, register.with(list, value));
-    file.save(state);
+    State.Register register = state().registers().getOrDefault(number, State.Register.UNSET);
+    state().registers().put(number, register.with(list, value));
+    remember(state());
   }
 
   /** The tool table as MTConnect assets. */
   synchronized String assets() {
-    if (behaviour.garbage()) {
-      return "<html><body>BUSY</body></html>";
-    }
     StringBuilder tools = new StringBuilder();
-    state.pockets().forEach((pocket, tool) -> tools.append(AssetXml.tool(state, pocket, tool)));
-    String document = AssetXml.document(tools.toString(), state.pockets().size());
-    return behaviour.halfFile() ? document.substring(0, document.length() / 2) : document;
+    state().pockets().forEach((pocket, tool) -> tools.append(AssetXml.tool(state(), pocket, tool)));
+    return AssetXml.document("M1", now(), tools.toString(), state().pockets().size());
   }
 }

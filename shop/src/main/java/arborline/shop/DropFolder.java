@@ -10,20 +10,21 @@ import java.nio.file.StandardCopyOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.List;
 
 /**
  * The folders of a control that looks for files every while: a request in {@code in} is answered in
- * {@code out}, a table in {@code in} is taken and acknowledged.
+ * {@code out}, a file in {@code in} is taken and acknowledged.
  */
 final class DropFolder {
 
-  private static final String TABLE = "TOOLS.TXT";
-
   private final Path in;
   private final Path out;
-  private final RegisterControl control;
+  private final SimulatedControl<?> control;
+  private final List<String> names;
 
-  DropFolder(Path folder, RegisterControl control) throws IOException {
+  DropFolder(Path folder, SimulatedControl<?> control, String... names) throws IOException {
+    this.names = List.of(names);
     this.in = Files.createDirectories(folder.resolve("in"));
     this.out = Files.createDirectories(folder.resolve("out"));
     this.control = control;
@@ -56,9 +57,13 @@ final class DropFolder {
       return;
     }
     Pause.of(behaviour.slowMillis());
+    names.forEach(this::look);
+  }
+
+  private void look(String name) {
     try {
-      punch();
-      take();
+      punch(name);
+      take(name);
     } catch (NoSuchFileException withdrawn) {
       return;
     } catch (IOException broken) {
@@ -66,8 +71,8 @@ final class DropFolder {
     }
   }
 
-  private void punch() throws IOException {
-    Path request = in.resolve(TABLE + ".REQ");
+  private void punch(String name) throws IOException {
+    Path request = in.resolve(name + ".REQ");
     if (!Files.exists(request)) {
       return;
     }
@@ -75,13 +80,13 @@ final class DropFolder {
     if (word.isBlank()) {
       return;
     }
-    put(TABLE, control.punch());
-    put(TABLE + ".OUT", word + "\r\n");
+    put(name, control.sent(control.document(name)));
+    put(name + ".OUT", word + "\r\n");
     Files.deleteIfExists(request);
   }
 
-  private void take() throws IOException {
-    Path dropped = in.resolve(TABLE);
+  private void take(String name) throws IOException {
+    Path dropped = in.resolve(name);
     if (!Files.exists(dropped)) {
       return;
     }
@@ -89,14 +94,15 @@ final class DropFolder {
     Files.delete(dropped);
     String said;
     try {
-      control.take(new String(bytes, StandardCharsets.US_ASCII));
+      control.take(name, new String(bytes, StandardCharsets.US_ASCII));
+      control.fileTaken();
       said = "OK";
     } catch (RefusedException refused) {
       said = refused.getMessage();
     } catch (CutOffException cut) {
       return;
     }
-    put(TABLE + ".ACK", "%s %s\r\n".formatted(sha256(bytes), said));
+    put(name + ".ACK", "%s %s\r\n".formatted(sha256(bytes), said));
   }
 
   private void put(String name, String text) throws IOException {

@@ -6,41 +6,33 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 
 /**
  * A simulated older control: 24 pockets, one length and one radius register each, inches. Its table
  * is punched out and taken in whole; registers before a fault stay changed, as on a real one.
  */
-final class RegisterControl implements StandIn {
+final class RegisterControl extends SimulatedControl<RegisterState> {
 
+  static final String TABLE = "TOOLS.TXT";
   static final int POCKETS = 24;
   private static final int DECIMALS = 4;
 
-  private final StateFile<RegisterState> file;
-  private RegisterState state;
-  private Behaviour behaviour = Behaviour.GOOD;
-
   RegisterControl(StateFile<RegisterState> file) {
-    this.file = file;
-    this.state = file.load();
+    super(file);
   }
 
   @Override
-  public synchronized Behaviour behaviour() {
-    return behaviour;
+  public synchronized String document(String name) {
+    return name.equals(TABLE) ? punch() : null;
   }
 
   @Override
-  public synchronized void behave(Behaviour next) {
-    behaviour = Objects.requireNonNull(next, "how to behave is not said");
-  }
-
-  @Override
-  public synchronized void forget() {
-    state = file.factory();
-    behaviour = Behaviour.GOOD;
-    file.save(state);
+  public synchronized boolean take(String name, String text) {
+    if (!name.equals(TABLE)) {
+      return false;
+    }
+    take(text);
+    return true;
   }
 
   /**
@@ -52,22 +44,18 @@ final class RegisterControl implements StandIn {
   record PanelEntry(int number, BigDecimal length, BigDecimal radius) {}
 
   @Override
-  public synchronized void panel(String json) {
+  synchronized void operated(String json) {
     PanelEntry entry = PanelEndpoint.JSON.readValue(json, PanelEntry.class);
-    LengthAndRadius now = state.at(entry.number());
+    LengthAndRadius now = state().at(entry.number());
     put(
         entry.number(),
         entry.length() == null ? now.length() : entry.length(),
         entry.radius() == null ? now.radius() : entry.radius());
   }
 
-  synchronized RegisterState state() {
-    return state;
-  }
-
   private void put(int number, BigDecimal length, BigDecimal radius) {
-    state.registers().put(number, new LengthAndRadius(shown(length), shown(radius)));
-    file.save(state);
+    state().registers().put(number, new LengthAndRadius(shown(length), shown(radius)));
+    remember(state());
   }
 
   private static BigDecimal shown(BigDecimal value) {
@@ -76,29 +64,23 @@ final class RegisterControl implements StandIn {
 
   /** The whole table as text. */
   synchronized String punch() {
-    if (behaviour.garbage()) {
-      return "TAPE READER ERROR\r\n";
-    }
     List<String> lines = new ArrayList<>();
     lines.add(String.format(Locale.ROOT, "TOOLDATA INCH %3d", POCKETS));
     BigDecimal sum = BigDecimal.ZERO;
     for (int number = 1; number <= POCKETS; number++) {
-      LengthAndRadius register = state.at(number);
+      LengthAndRadius register = state().at(number);
       sum = sum.add(register.length()).add(register.radius());
       lines.add(
           String.format(
               Locale.ROOT, "%3d H%9s R%9s", number, register.length(), register.radius()));
     }
     lines.add(String.format(Locale.ROOT, "END %3d %13s", POCKETS, sum));
-    String text = String.join("\r\n", lines) + "\r\n";
-    return behaviour.halfFile() ? text.substring(0, text.length() / 2) : text;
+    return String.join("\r\n", lines) + "\r\n";
   }
 
   /** Takes a table in. */
   synchronized void take(String text) {
-    if (behaviour.protectedMemory()) {
-      throw new RefusedException("ALARM 70: memory protect key is on");
-    }
+    needWritable();
     List<String> lines = text.lines().toList();
     boolean framed =
         lines.size() == POCKETS + 2
@@ -110,16 +92,13 @@ final class RegisterControl implements StandIn {
     checkSum(lines);
     for (int number = 1; number <= POCKETS; number++) {
       LengthAndRadius register = register(lines.get(number), number);
-      if (register.equals(state.at(number))) {
+      if (register.equals(state().at(number))) {
         continue;
       }
-      cut();
-      if (number == behaviour.refuseRegister()) {
-        throw new RefusedException("ALARM 32: register %d is locked".formatted(number));
-      }
+      row();
+      needUnlocked(number);
       put(number, register.length(), register.radius());
     }
-    behaviour = behaviour.fileTaken();
   }
 
   private static void checkSum(List<String> lines) {
@@ -149,17 +128,5 @@ final class RegisterControl implements StandIn {
       throw new RefusedException("ALARM 12: line '%s'".formatted(line));
     }
     throw new RefusedException("ALARM 12: line '%s'".formatted(line));
-  }
-
-  private void cut() {
-    Integer left = behaviour.cutAfterRows();
-    if (left == null) {
-      return;
-    }
-    if (left <= 0) {
-      behaviour = behaviour.cutTo(null);
-      throw new CutOffException();
-    }
-    behaviour = behaviour.cutTo(left - 1);
   }
 }

@@ -25,10 +25,6 @@ class ControlTest {
     return new Control(new StateFile<>(folder.resolve("m1.json"), "m1-heron.json", State.class));
   }
 
-  private void behave(int refuse, boolean protectedMemory, Integer cut) {
-    control.behave(new Behaviour(false, 0, refuse, protectedMemory, cut, null, false, false));
-  }
-
   @Test
   void offsetProgramFillsRegistersAndSurvivesARestart() {
     control.offsets("%\n(OFFSETS)\nG21 G90\nG10 L10 P6 R120.5\nG10 L13 P6 R-.02\nM30\n%\n");
@@ -54,7 +50,7 @@ class ControlTest {
 
   @Test
   void rowsBeforeACutStayWrittenAndTheNextTimeItWorks() {
-    behave(0, false, 1);
+    control.behave(Behaviour.of("{\"cutAfterRows\":1}"));
     String program = "G10 L10 P1 R1.\nG10 L10 P2 R2.\n";
     assertThrows(CutOffException.class, () -> control.offsets(program));
     assertTrue(control.state().registers().containsKey(1));
@@ -65,12 +61,12 @@ class ControlTest {
 
   @Test
   void lockedRegisterAndProtectedMemoryRaiseAlarms() {
-    behave(6, false, null);
+    control.behave(Behaviour.of("{\"refuseRegister\":6}"));
     assertEquals(
         "ALARM 032: register 6 is locked",
         assertThrows(RefusedException.class, () -> control.offsets("G10 L10 P6 R1.\n"))
             .getMessage());
-    behave(0, true, null);
+    control.behave(Behaviour.of("{\"protectedMemory\":true}"));
     assertThrows(RefusedException.class, () -> control.pockets("30\tA\t1\tA\n"));
   }
 

@@ -72,12 +72,12 @@ class RegisterControlTest {
   void registersBeforeALockedOneStayChanged() {
     control.panel("{\"number\":2,\"length\":1}");
     String text = with(3, "5.5");
-    control.behave(new Behaviour(false, 0, 3, false, null, null, false, false));
+    control.behave(Behaviour.of("{\"refuseRegister\":3}"));
     assertEquals(
-        "ALARM 32: register 3 is locked",
+        "ALARM 032: register 3 is locked",
         assertThrows(RefusedException.class, () -> control.take(text)).getMessage());
     assertEquals(new BigDecimal("1.0000"), control.state().at(2).length());
-    control.behave(new Behaviour(false, 0, 0, true, null, null, false, false));
+    control.behave(Behaviour.of("{\"protectedMemory\":true}"));
     assertThrows(RefusedException.class, () -> control.take(text));
   }
 
@@ -92,7 +92,7 @@ class RegisterControlTest {
   @Test
   void theFoldersAnswerWhatIsAskedAndTakeWhatIsDropped() throws IOException {
     String wanted = with(7, "2.25");
-    DropFolder drops = new DropFolder(folder.resolve("m2"), control);
+    DropFolder drops = new DropFolder(folder.resolve("m2"), control, "TOOLS.TXT");
     drop("TOOLS.TXT", wanted);
     drops.look();
     assertTrue(out("TOOLS.TXT.ACK").matches("[0-9a-f]{64} OK"), out("TOOLS.TXT.ACK"));
@@ -108,16 +108,16 @@ class RegisterControlTest {
   @Test
   void anAlarmIsAcknowledgedACutIsNotAndOfflineNothingIsTouched() throws IOException {
     String wanted = with(7, "2.25");
-    DropFolder drops = new DropFolder(folder.resolve("m2"), control);
+    DropFolder drops = new DropFolder(folder.resolve("m2"), control, "TOOLS.TXT");
     drop("TOOLS.TXT", "TOOLDATA");
     drops.look();
     assertTrue(out("TOOLS.TXT.ACK").contains("ALARM 11"), out("TOOLS.TXT.ACK"));
     Files.delete(folder.resolve("m2/out/TOOLS.TXT.ACK"));
-    control.behave(new Behaviour(false, 0, 0, false, 0, null, false, false));
+    control.behave(Behaviour.of("{\"cutAfterRows\":0}"));
     drop("TOOLS.TXT", wanted);
     drops.look();
     assertFalse(Files.exists(folder.resolve("m2/out/TOOLS.TXT.ACK")));
-    control.behave(new Behaviour(true, 0, 0, false, null, null, false, false));
+    control.behave(Behaviour.of("{\"offline\":true}"));
     drop("TOOLS.TXT", wanted);
     drops.look();
     assertTrue(Files.exists(folder.resolve("m2/in/TOOLS.TXT")));

@@ -2,6 +2,7 @@ package arborline.core.table;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.ServiceLoader;
 import java.util.stream.Collectors;
 
@@ -25,7 +26,12 @@ public final class ControlDialects {
 
   /** True for the name of a dialect, and for that of none. */
   public static boolean known(String id) {
-    return id.isEmpty() || all().stream().anyMatch(dialect -> dialect.id().equals(id));
+    return id.isEmpty() || find(id).isPresent();
+  }
+
+  /** The dialect of that name, where there is one. */
+  public static Optional<ControlDialect> find(String id) {
+    return all().stream().filter(dialect -> dialect.id().equals(id)).findFirst();
   }
 
   /**
@@ -34,9 +40,7 @@ public final class ControlDialects {
    * @throws IllegalArgumentException where there is none
    */
   public static ControlDialect named(String id) {
-    return all().stream()
-        .filter(dialect -> dialect.id().equals(id))
-        .findFirst()
+    return find(id)
         .orElseThrow(() -> new IllegalArgumentException("no control dialect '" + id + "'"));
   }
 }

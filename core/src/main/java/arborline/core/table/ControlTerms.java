@@ -71,7 +71,7 @@ public final class ControlTerms {
   }
 
   /** Those of them that are measured. */
-  List<TableField> sizes() {
+  public List<TableField> sizes() {
     return sizes;
   }
 
@@ -230,7 +230,7 @@ public final class ControlTerms {
   }
 
   /** True where the control shows twice the plain size. */
-  boolean doubled(TableField field) {
+  public boolean doubled(TableField field) {
     return shown(field) == Shown.TWICE;
   }
 

@@ -44,7 +44,9 @@ public final class Statements {
     if (machine.outputs().blower()) {
       stated.put(TableField.BLOWER, use.blower() ? "on" : "off");
     }
-    stated.put(TableField.DIRECTION, use.climb() ? "down-cut" : "up-cut");
+    tool.word("DIRECTION")
+        .map(Statements::cut)
+        .ifPresent(cut -> stated.put(TableField.DIRECTION, cut));
     put(stated, TableField.POINT_ANGLE, tool.size("SIG"));
     put(stated, TableField.PITCH, tool.size("TP"));
     put(stated, TableField.WIDTH, tool.size("CW"));
@@ -53,6 +55,10 @@ public final class Statements {
         TableField.EDGES,
         Stream.of("ZEFP", "NOF").map(tool::size).filter(Objects::nonNull).findFirst().orElse(null));
     return stated;
+  }
+
+  private static String cut(String direction) {
+    return direction.equals("compression") ? direction : direction + "-cut";
   }
 
   /**
@@ -82,6 +88,15 @@ public final class Statements {
       }
     }
     return parted;
+  }
+
+  /** The plan's row without anything that was taken from the control instead of a statement. */
+  public static TableEntry forgotten(TableEntry plan) {
+    TableEntry forgotten = plan;
+    for (TableField field : plan.fields().keySet()) {
+      forgotten = field.stated() ? forgotten.with(field, null) : forgotten;
+    }
+    return forgotten;
   }
 
   private static void put(Map<TableField, String> stated, TableField field, BigDecimal value) {

@@ -113,7 +113,7 @@ public final class TableEntry {
   }
 
   /** Tool and sister number: what tells two pieces in the magazine apart. */
-  String identity() {
+  public String identity() {
     return identity;
   }
 

@@ -52,7 +52,7 @@ public final class TableField implements Comparable<TableField> {
   public static final TableField EDGES =
       field("EDGES", "number of edges", "ZEFP", Owner.LIBRARY, Form.COUNT);
 
-  /** Which way the edge goes into the work: up-cut or down-cut. */
+  /** Which way chips leave a router bit: up-cut, down-cut or compression. */
   public static final TableField DIRECTION =
       field("DIRECTION", "direction", "", Owner.LIBRARY, Form.WORD);
 
@@ -177,6 +177,15 @@ public final class TableField implements Comparable<TableField> {
 
   public String title() {
     return title;
+  }
+
+  /** Its name in JSON: {@code noseRadius}, of the second edge {@code noseRadius@2}. */
+  public String key() {
+    StringBuilder key = new StringBuilder();
+    for (String word : id.toLowerCase(Locale.ROOT).split("_")) {
+      key.append(key.isEmpty() ? word : Character.toUpperCase(word.charAt(0)) + word.substring(1));
+    }
+    return key.toString();
   }
 
   /** Name in MTConnect or symbol in ISO 13399; empty where neither has it. */

@@ -38,8 +38,8 @@ final class ValueJudge {
     return tool
         && terms.same(
             TableField.NUMBER, plan.get(TableField.NUMBER), control.get(TableField.NUMBER))
-        && offsets(plan, control)
-        && names(plan, control)
+        && shows(TableField.OFFSET, plan, control)
+        && shows(TableField.NAME, plan, control)
         && statements(plan, control)
         && sizes(plan, control);
   }
@@ -48,15 +48,12 @@ final class ValueJudge {
     return !terms.identityShown();
   }
 
-  private boolean offsets(TableEntry plan, TableEntry control) {
-    String planned = plan.get(TableField.OFFSET);
+  /** Where the control keeps a field, it shows what the plan says, if that says anything. */
+  private boolean shows(TableField field, TableEntry plan, TableEntry control) {
+    String planned = plan.get(field);
     return planned == null
-        || terms.same(TableField.OFFSET, planned, control.get(TableField.OFFSET));
-  }
-
-  private boolean names(TableEntry plan, TableEntry control) {
-    String planned = plan.get(TableField.NAME);
-    return planned == null || terms.same(TableField.NAME, planned, control.get(TableField.NAME));
+        || terms.declared(field).isEmpty()
+        || terms.same(field, planned, control.get(field));
   }
 
   /** What the plan says of the tool itself is what the control shows. */

@@ -7,6 +7,7 @@ import arborline.core.quantity.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -81,6 +82,27 @@ class DeclaredFieldsTest {
   void whatTheControlDoesNotKeepIsNoDifference() {
     PlaceReport report = report("TOOL=A PITCH=1.5 X=30", "TOOL=A", "TOOL=A");
     assertEquals(Why.EQUAL, report.why());
+  }
+
+  /** A name that the control cannot show does not make a tool another one. */
+  @Test
+  void aNameThatTheControlDoesNotKeepIsNoDifferenceWhereNothingWasAgreed() {
+    ControlTerms nameless =
+        new ControlTerms(
+            Unit.MILLIMETRE,
+            List.of(
+                ControlField.of(TableField.TOOL),
+                ControlField.of(TableField.NUMBER),
+                ControlField.of(TableField.LENGTH)),
+            true,
+            false);
+    ToolTables tables =
+        tables(
+            "5:TOOL=A NUMBER=7 OFFSET=7 NAME=MILL LENGTH=120",
+            Optional.empty(),
+            "5:TOOL=A NUMBER=7 LENGTH=120",
+            Optional.empty());
+    assertEquals(Why.EQUAL, Reconciler.reconcile(tables, nameless).getFirst().why());
   }
 
   private static Map<String, String> written(String plan, String agreed, String control) {

@@ -3,6 +3,8 @@ package arborline.server.machine;
 import arborline.core.machine.Machine;
 import arborline.core.machine.Machine.Placed;
 import arborline.core.storage.StorageDefinition;
+import arborline.core.table.Statements;
+import arborline.core.table.TableField;
 import arborline.core.tool.Process;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
@@ -135,14 +137,49 @@ public class MachineUses {
       Tool tool,
       Map<String, ToolUse> kept,
       Optional<BigDecimal> block) {
-    ToolUse use =
-        Optional.ofNullable(kept.get(UseStore.key(place.toolId, place.place)))
-            .orElseGet(
-                () -> UsualUse.of(machine, placed, tool, numbers.offset(place), Map.of(), block));
+    ToolUse use = use(machine, placed, place, tool, kept, block);
     return new UsedTool(
         Math.toIntExact(numbers.number(place)),
         use.offsets(),
         Optional.ofNullable(UseReader.of(machine, placed, tool, use, block).orientation()));
+  }
+
+  private ToolUse use(
+      Machine machine,
+      Placed placed,
+      PlanPlace place,
+      Tool tool,
+      Map<String, ToolUse> kept,
+      Optional<BigDecimal> block) {
+    return Optional.ofNullable(kept.get(UseStore.key(place.toolId, place.place)))
+        .orElseGet(
+            () -> UsualUse.of(machine, placed, tool, numbers.offset(place), Map.of(), block));
+  }
+
+  /**
+   * What the library says of planned tools to their control, by place.
+   *
+   * @param tools by id
+   */
+  @Transactional(readOnly = true)
+  public Map<String, Map<TableField, String>> statements(Machine machine, Map<Long, Tool> tools) {
+    List<PlanPlace> planned = places.findByMachineId(machine.id());
+    Map<String, ToolUse> kept = store.all(machine.id());
+    Map<String, Map<Long, AssembledTool>> assembled = assembled(machine, tools, tools.keySet());
+    Map<String, Map<TableField, String>> statements = new HashMap<>();
+    for (PlanPlace place : planned) {
+      Tool tool = tools.get(place.toolId);
+      Optional<Placed> placed = machine.placed(place.place);
+      if (tool != null && placed.isPresent()) {
+        Optional<BigDecimal> block = block(placed.get(), assembled, place.toolId);
+        ToolUse use = use(machine, placed.get(), place, tool, kept, block);
+        Integer orientation = UseReader.of(machine, placed.get(), tool, use, block).orientation();
+        statements.put(
+            place.place,
+            Statements.of(machine, placed.get(), tool, use, Optional.ofNullable(orientation)));
+      }
+    }
+    return statements;
   }
 
   private static boolean turns(Tool tool) {

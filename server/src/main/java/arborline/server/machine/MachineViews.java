@@ -90,6 +90,7 @@ class MachineViews {
    * @param diameter measured diameter in mm; null while not measured
    * @param nominalLength gauge length of the kept stack in mm; null where none is kept
    * @param nominalDiameter diameter of the sheet in mm; null where it states none
+   * @param measures what is measured of it at this machine
    * @param questions what is odd about the measures, in sentences
    * @param outline of the tool in its holder; of the bare cutter where no stack is kept
    * @param turned what of it lies on an axis that its holder turned; null where nothing does
@@ -110,6 +111,7 @@ class MachineViews {
       @Nullable String diameter,
       @Nullable String nominalLength,
       @Nullable String nominalDiameter,
+      List<MeasuredFields.MeasureView> measures,
       List<String> questions,
       @Nullable Long libraryId,
       @Nullable String library,
@@ -269,6 +271,7 @@ class MachineViews {
         planned.entry().get(TableField.DIAMETER),
         size(nominal, TableField.LENGTH),
         size(nominal, TableField.DIAMETER),
+        MeasuredFields.of(machine, planned.entry(), nominal),
         questions,
         from.map(UsedIn::libraryId).orElse(null),
         from.map(UsedIn::library).orElse(null),

@@ -1,6 +1,8 @@
 package arborline.server.machine;
 
 import arborline.core.machine.Machine;
+import arborline.core.table.ControlDialects;
+import arborline.core.table.ControlTerms;
 import arborline.core.table.Nominal;
 import arborline.core.table.TableField;
 import arborline.core.tool.Completed;
@@ -10,6 +12,7 @@ import arborline.core.tool.ToolClasses;
 import arborline.server.stack.Assemblies;
 import java.math.BigDecimal;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -43,22 +46,58 @@ public class Nominals {
         nominal.put(
             tool.code().toUpperCase(Locale.ROOT),
             nominal(
-                tool, Optional.ofNullable(held.get(id)).map(known -> known.assembly().length()))));
+                tool,
+                Optional.ofNullable(held.get(id)).map(known -> known.assembly().length()),
+                lengthKept(machine))));
     return nominal;
   }
 
-  private static Nominal nominal(Tool written, Optional<BigDecimal> gaugeLength) {
+  /** False where the control keeps X and Z of all tools, and no lengths. */
+  private static boolean lengthKept(Machine machine) {
+    return ControlDialects.find(machine.habits().dialect())
+        .map(dialect -> ControlTerms.of(machine, dialect))
+        .filter(terms -> terms.declared(TableField.X).isPresent())
+        .filter(terms -> terms.declared(TableField.LENGTH).isEmpty())
+        .isEmpty();
+  }
+
+  private static Nominal nominal(
+      Tool written, Optional<BigDecimal> gaugeLength, boolean lengthKept) {
     Tool tool = Completed.of(written).tool();
     Map<TableField, BigDecimal> sizes = new HashMap<>();
     gaugeLength.ifPresent(length -> sizes.put(TableField.LENGTH, length));
     first(tool, "DC", "DCX", "TD").ifPresent(size -> sizes.put(TableField.DIAMETER, size));
+    first(tool, "RE").ifPresent(radius -> sizes.put(TableField.NOSE_RADIUS, radius));
     Map<TableField, Nominal.Window> bounds = new HashMap<>();
     first(tool, "OAL", "LF", "LPR")
-        .ifPresent(length ->
-            bounds.put(
-                TableField.LENGTH, new Nominal.Window(shortest(tool), length.add(LONGEST_HOLDER))));
-    return new Nominal(
-        sizes, Optional.empty(), bounds, mills(tool) ? Set.of() : Set.of(TableField.DIAMETER));
+        .ifPresent(length -> {
+          BigDecimal most = length.add(LONGEST_HOLDER);
+          bounds.put(TableField.LENGTH, new Nominal.Window(shortest(tool), most));
+          bounds.put(TableField.X, new Nominal.Window(most.negate(), most));
+          bounds.put(TableField.Z, new Nominal.Window(most.negate(), most));
+        });
+    return new Nominal(sizes, Optional.empty(), bounds, unneeded(tool, lengthKept));
+  }
+
+  /**
+   * A turning tool has X, Z and nose radius; any other length and diameter where these are kept.
+   */
+  private static Set<TableField> unneeded(Tool tool, boolean lengthKept) {
+    if (motion(tool).filter(Motion.TURNS::equals).isPresent()) {
+      return Set.of(TableField.LENGTH, TableField.DIAMETER);
+    }
+    Set<TableField> unneeded = new HashSet<>(Set.of(TableField.NOSE_RADIUS));
+    if (lengthKept) {
+      unneeded.addAll(Set.of(TableField.X, TableField.Z));
+    }
+    if (!mills(tool)) {
+      unneeded.add(TableField.DIAMETER);
+    }
+    return unneeded;
+  }
+
+  private static Optional<Motion> motion(Tool tool) {
+    return ToolClasses.named(tool.toolClass()).map(known -> known.sheet().motion());
   }
 
   private static Optional<BigDecimal> first(Tool tool, String... symbols) {
@@ -75,8 +114,6 @@ public class Nominals {
 
   /** Only what mills is compensated by its radius. */
   private static boolean mills(Tool tool) {
-    return ToolClasses.named(tool.toolClass())
-        .filter(known -> known.sheet().motion() != Motion.MILLS)
-        .isEmpty();
+    return motion(tool).filter(motion -> motion != Motion.MILLS).isEmpty();
   }
 }

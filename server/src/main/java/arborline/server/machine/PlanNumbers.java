@@ -21,6 +21,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -121,6 +123,7 @@ public class PlanNumbers {
    * @return what was numbered otherwise, in sentences
    */
   List<String> settle(Machine machine, List<PlanPlace> plan, List<PlanPlace> arriving) {
+    sisterNumbers(machine, plan, arriving);
     Map<Long, PlanPlace> taken = new HashMap<>();
     plan.stream()
         .filter(place -> !arriving.contains(place))
@@ -138,6 +141,36 @@ public class PlanNumbers {
       taken.putIfAbsent(number(place), place);
     }
     return sentences;
+  }
+
+  /** Tells pieces of one tool apart: each that comes in has a sister number that is free. */
+  private void sisterNumbers(Machine machine, List<PlanPlace> plan, List<PlanPlace> arriving) {
+    if (!machine.numbering().sisters()) {
+      return;
+    }
+    List<PlanPlace> settled = new ArrayList<>(plan);
+    settled.removeAll(arriving);
+    for (PlanPlace place : arriving) {
+      Set<Integer> taken =
+          settled.stream()
+              .filter(other -> other.toolId == place.toolId)
+              .map(this::sister)
+              .collect(Collectors.toSet());
+      if (taken.contains(sister(place))) {
+        int free =
+            IntStream.iterate(1, next -> next + 1)
+                .filter(n -> !taken.contains(n))
+                .findFirst()
+                .orElseThrow();
+        place.fields = json.text(entry(place).with(TableField.SISTER, Integer.toString(free)));
+      }
+      settled.add(place);
+    }
+  }
+
+  private int sister(PlanPlace place) {
+    String sister = entry(place).get(TableField.SISTER);
+    return sister == null ? 1 : Integer.parseInt(sister);
   }
 
   /** Why a tool cannot keep the number of its library; empty where it can. */

@@ -1,5 +1,6 @@
 package arborline.server.machine;
 
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -12,6 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param length measured length from the gauge line as typed; null keeps what is known
  * @param diameter measured diameter as typed; null keeps what is known
  * @param allow true where the lead lets a tool in that is not released
+ * @param sizes measured sizes as typed, by name, such as {@code noseRadius}; a blank forgets one;
+ *     null keeps all
  */
 public record PlanOrder(
     long toolId,
@@ -20,7 +23,8 @@ public record PlanOrder(
     @Nullable Boolean another,
     @Nullable String length,
     @Nullable String diameter,
-    @Nullable Boolean allow) {
+    @Nullable Boolean allow,
+    @Nullable Map<String, String> sizes) {
 
   boolean sister() {
     return Boolean.TRUE.equals(another);

@@ -162,6 +162,7 @@ public class Plans {
     TableEntry entry = kept(machine, place, known, old, standing);
     entry = TypedMeasures.typed(entry, TableField.LENGTH, order.length());
     entry = TypedMeasures.typed(entry, TableField.DIAMETER, order.diameter());
+    entry = TypedMeasures.typed(machine, entry, order.sizes());
     PlanPlace put = new PlanPlace(machineId, place, order.toolId(), library, json.text(entry));
     List<PlanPlace> then = new ArrayList<>(places.findByMachineId(machineId));
     old.ifPresent(then::remove);

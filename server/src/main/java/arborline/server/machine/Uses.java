@@ -6,6 +6,8 @@ import arborline.core.machine.Machine;
 import arborline.core.machine.Machine.Placed;
 import arborline.core.machine.MachineSpindle;
 import arborline.core.machine.MachineSpindle.Carries;
+import arborline.core.table.Statements;
+import arborline.core.table.TableEntry;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
 import arborline.core.use.BlockAngle;
@@ -253,6 +255,7 @@ class Uses implements Undo<Uses.Chosen> {
     String before = store.written(machine, planned.toolId, planned.place).orElse(null);
     JobKeeping.JobLoad found = jobs.before(there.machine());
     store.write(machine, planned.toolId, planned.place, after);
+    planned.fields = json.text(Statements.forgotten(json.read(planned.fields, TableEntry.class)));
     String although = jobs.refuseChanged(there.machine(), found, changeJobs);
     live.say("machine", machine, "plan");
     return trail.record(

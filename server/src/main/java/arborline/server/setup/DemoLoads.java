@@ -71,7 +71,7 @@ class DemoLoads {
     plans.put(
         load.machine(),
         place,
-        new PlanOrder(tool, libraryId, null, another, null, null, true),
+        new PlanOrder(tool, libraryId, null, another, null, null, true, null),
         false);
   }
 }

@@ -12,13 +12,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.type.TypeReference;
 
 /**
  * Fills an empty database: with the demo where a demo folder is given, else with one lead account
@@ -28,11 +29,6 @@ import org.springframework.stereotype.Component;
 class FirstStart implements ApplicationRunner {
 
   private static final String DEMO_PASSWORD = "tidewrack";
-
-  /** Machines for whose controls there are stand-ins. */
-  private static final Set<String> ON_THE_NETWORK = Set.of("M1");
-
-  private static final Set<String> BY_FOLDER = Set.of("M2");
 
   private final JdbcClient jdbc;
   private final Accounts accounts;
@@ -47,11 +43,13 @@ class FirstStart implements ApplicationRunner {
   private final String demo;
   private final String firstPassword;
   private final String shop;
+  private final String nodes;
   private final DemoDerived derived;
   private final DemoOutlets outlets;
   private final DemoPosts posts;
   private final DemoStacks stacks;
   private final DemoLoads loads;
+  private final DemoMeasures measures;
   private final DemoJobs jobs;
 
   FirstStart(
@@ -68,12 +66,15 @@ class FirstStart implements ApplicationRunner {
       @Value("${arbor.demo}") String demo,
       @Value("${ARBOR_FIRST_PASSWORD:}") String firstPassword,
       @Value("${ARBOR_SHOP_URL:http://127.0.0.1:8090}") String shop,
+      @Value("${ARBOR_SHOP_NODES:opc.tcp://127.0.0.1:8091/m3}") String nodes,
       DemoDerived derived,
       DemoOutlets outlets,
       DemoPosts posts,
       DemoStacks stacks,
       DemoLoads loads,
+      DemoMeasures measures,
       DemoJobs jobs) {
+    this.measures = measures;
     this.stacks = stacks;
     this.loads = loads;
     this.jobs = jobs;
@@ -93,6 +94,7 @@ class FirstStart implements ApplicationRunner {
     this.demo = demo;
     this.firstPassword = firstPassword;
     this.shop = shop;
+    this.nodes = nodes;
   }
 
   @Override
@@ -123,6 +125,7 @@ class FirstStart implements ApplicationRunner {
       posts.make(Path.of(demo, "posts.json"));
       stacks.make(Path.of(demo, "stacks.json"));
       loads.make(Path.of(demo, "loads.json"));
+      measures.make(Path.of(demo, "measured.json"));
       jobs.make(Path.of(demo, "jobs.json"));
     }
   }
@@ -163,20 +166,21 @@ class FirstStart implements ApplicationRunner {
     }
   }
 
-  private String address(Machine machine) {
-    String id = machine.id().toLowerCase(Locale.ROOT);
-    if (ON_THE_NETWORK.contains(machine.id())) {
-      return shop + "/" + id;
-    }
-    return BY_FOLDER.contains(machine.id()) ? "folder:" + id : "";
+  /** Where the control of a machine is; empty for none. */
+  private String address(Machine machine, Map<String, String> links) {
+    return links.getOrDefault(machine.id(), "").replace("{shop}", shop).replace("{nodes}", nodes);
   }
 
   /** Machines of the demo, linked to the stand-in controls wherever those listen now. */
   private void link() throws IOException {
+    Map<String, String> links =
+        json.read(
+            Files.readString(Path.of(demo, "controls.json")),
+            new TypeReference<Map<String, String>>() {});
     try (Stream<Path> files = Files.list(Path.of(demo, "machines"))) {
       for (Path file : files.filter(path -> path.toString().endsWith(".json")).sorted().toList()) {
         Machine machine = json.read(Files.readString(file), Machine.class);
-        machines.link(machine, address(machine));
+        machines.link(machine, address(machine, links));
       }
     }
   }

@@ -5,12 +5,15 @@ import arborline.core.table.ControlDialect;
 import arborline.core.table.ControlDialects;
 import arborline.core.table.ControlTable;
 import arborline.core.table.ControlTerms;
-import arborline.core.table.Nominal;
+import arborline.core.table.NumberedTools;
 import arborline.core.table.PlaceReport;
 import arborline.core.table.Reconciler;
+import arborline.core.table.Statements;
 import arborline.core.table.TableEntry;
+import arborline.core.table.TableField;
 import arborline.core.table.ToolTables;
 import arborline.core.tool.Tool;
+import arborline.server.machine.MachineUses;
 import arborline.server.machine.Nominals;
 import arborline.server.machine.Plans;
 import arborline.server.tool.Tools;
@@ -30,21 +33,32 @@ class Comparisons {
   private final Plans plans;
   private final Tools tools;
   private final Nominals nominals;
+  private final MachineUses uses;
   private final TableStore store;
 
-  Comparisons(Plans plans, Tools tools, Nominals nominals, TableStore store) {
+  Comparisons(Plans plans, Tools tools, Nominals nominals, MachineUses uses, TableStore store) {
+    this.uses = uses;
     this.plans = plans;
     this.tools = tools;
     this.nominals = nominals;
     this.store = store;
   }
 
-  /** What was compared, in which terms, and what was found. */
-  record Compared(ToolTables tables, ControlTerms terms, List<PlaceReport> reports) {}
+  /**
+   * What was compared, in which terms, and what was found.
+   *
+   * @param stated what the library says of planned tools, by place
+   */
+  record Compared(
+      ToolTables tables,
+      ControlTerms terms,
+      Map<String, Map<TableField, String>> stated,
+      List<PlaceReport> reports) {}
 
   @Transactional(readOnly = true)
-  public Compared of(Machine machine, ControlTable control) {
+  public Compared of(Machine machine, ControlTable shown) {
     ControlDialect dialect = ControlDialects.named(machine.habits().dialect());
+    ControlTerms terms = ControlTerms.of(machine, dialect);
     Map<String, TableEntry> plan = new HashMap<>();
     Map<Long, Long> libraries = new HashMap<>();
     Set<String> known = Set.copyOf(machine.controlPlaces());
@@ -57,22 +71,22 @@ class Comparisons {
           plan.put(place, dialect.registered(planned.entry()));
           libraries.put(planned.toolId(), planned.libraryId());
         });
+    Optional<Map<String, TableEntry>> agreed =
+        store.agreed(machine.id()).map(rows -> registered(rows, dialect));
+    ControlTable control =
+        terms.onlyNumbersShown() ? new NumberedTools(plan, agreed).named(shown) : shown;
     tools.byCodes(codes(control)).values().forEach(id -> libraries.putIfAbsent(id, 0L));
     Map<Long, Tool> meant = new HashMap<>();
     tools.held(libraries).forEach((id, held) -> meant.put(id, held.tool()));
-    Map<String, Nominal> nominal = nominals.of(machine, meant);
-    ToolTables tables =
-        new ToolTables(
-            plan,
-            nominal,
-            store.agreed(machine.id()).map(rows -> registered(rows, dialect)),
-            control);
-    ControlTerms terms = ControlTerms.of(machine, dialect);
+    Map<String, Map<TableField, String>> stated = uses.statements(machine, meant);
+    plan.replaceAll((place, entry) ->
+        Statements.joined(entry, stated.getOrDefault(place, Map.of()), terms.fields()));
+    ToolTables tables = new ToolTables(plan, nominals.of(machine, meant), agreed, control);
     List<PlaceReport> reports =
         Reconciler.reconcile(tables, terms).stream()
             .map(report -> carried(report, machine, dialect))
             .toList();
-    return new Compared(tables, terms, reports);
+    return new Compared(tables, terms, stated, reports);
   }
 
   private static Map<String, TableEntry> registered(

@@ -133,6 +133,6 @@ public class Reconciliations {
   private List<ControlFile> files(
       Machines.Linked machine, ControlTable now, List<PlaceOutcome> outcomes) {
     List<RowWrite> rows = outcomes.stream().flatMap(outcome -> outcome.write().stream()).toList();
-    return rows.isEmpty() ? List.of() : link.dialect(machine).write(machine.machine(), now, rows);
+    return link.dialect(machine).write(machine.machine(), now, rows);
   }
 }

@@ -8,7 +8,6 @@ import arborline.core.table.FieldReport;
 import arborline.core.table.PlaceOrder;
 import arborline.core.table.PlaceReport;
 import arborline.core.table.TableEntry;
-import arborline.core.table.TableField;
 import arborline.server.account.MayLoad;
 import arborline.server.machine.Machines;
 import arborline.server.support.Refusal;
@@ -253,7 +252,7 @@ class TableController {
     String shown = terms.shown(field.field(), field.plan());
     String title = terms.title(field.field());
     return new FieldRow(
-        name(field.field()),
+        field.field().key(),
         field.field().title(),
         title.equals(field.field().title()) ? null : title,
         field.field().owner().name().toLowerCase(Locale.ROOT),
@@ -272,17 +271,7 @@ class TableController {
 
   private static Map<String, String> fields(TableEntry entry) {
     Map<String, String> fields = new LinkedHashMap<>();
-    entry.fields().forEach((field, text) -> fields.put(name(field), text));
+    entry.fields().forEach((field, text) -> fields.put(field.key(), text));
     return fields;
-  }
-
-  /** {@code LENGTH_WEAR} is {@code lengthWear}. */
-  private static String name(TableField field) {
-    StringBuilder name = new StringBuilder();
-    for (String word : field.id().toLowerCase(Locale.ROOT).split("_")) {
-      name.append(
-          name.isEmpty() ? word : Character.toUpperCase(word.charAt(0)) + word.substring(1));
-    }
-    return name.toString();
   }
 }

@@ -7,7 +7,9 @@ import arborline.core.table.PlaceOutcome;
 import arborline.core.table.PlaceReport;
 import arborline.core.table.Proof;
 import arborline.core.table.RowWrite;
+import arborline.core.table.Statements;
 import arborline.core.table.TableEntry;
+import arborline.core.table.TableField;
 import arborline.server.live.Live;
 import arborline.server.machine.Machines;
 import arborline.server.machine.TakenPlaces;
@@ -94,25 +96,29 @@ class TableWriting {
     TableStore.Reading reading = reconciliations.reading(machineId, readingId);
     String claim = writes.claim(machineId);
     try {
-      refuseIfChanged(machine, reading);
-      Reconciliations.Decided decided = reconciliations.decide(machine, reading, decisions);
-      return carryOut(machine, reading, decided);
+      ControlTable now = unchanged(machine, reading);
+      TableStore.Reading fresh = new TableStore.Reading(reading.id(), reading.at(), now);
+      Reconciliations.Decided decided = reconciliations.decide(machine, fresh, decisions);
+      return carryOut(machine, fresh, decided);
     } finally {
       writes.release(machineId, claim);
     }
   }
 
-  private void refuseIfChanged(Machines.Linked machine, TableStore.Reading reading) {
-    List<String> changes;
+  /** The control as it is now; refused where it is no longer as it was read. */
+  private ControlTable unchanged(Machines.Linked machine, TableStore.Reading reading) {
+    ControlTable now;
     try {
-      changes = link.readAnew(machine).changesSince(reading.table());
+      now = link.readAnew(machine);
     } catch (IOException silent) {
       throw Reconciliations.unreadable(machine, silent);
     }
+    List<String> changes = now.changesSince(reading.table());
     if (!changes.isEmpty()) {
       throw Refusal.conflict(
           "the control changed since it was read; nothing was written. Compare again", changes);
     }
+    return now;
   }
 
   private Applied carryOut(
@@ -198,7 +204,11 @@ class TableWriting {
       if (missing.isEmpty()) {
         TableEntry before = reports.get(outcome.place()).plan();
         if (!outcome.plan().equals(before)) {
-          taken.put(outcome.place(), new TakenPlaces.Change(before, outcome.plan()));
+          Map<TableField, String> stated =
+              decided.compared().stated().getOrDefault(outcome.place(), Map.of());
+          taken.put(
+              outcome.place(),
+              new TakenPlaces.Change(before, Statements.parted(outcome.plan(), stated)));
         }
         agreed.put(outcome.place(), worn(outcome.plan(), shown(after, outcome)));
       }
@@ -226,7 +236,7 @@ class TableWriting {
   private static TableEntry shown(ControlTable after, PlaceOutcome outcome) {
     return after
         .spindle()
-        .filter(entry -> !entry.key().isEmpty() && entry.key().equals(outcome.plan().key()))
+        .filter(entry -> !entry.empty() && entry.identity().equals(outcome.plan().identity()))
         .orElse(after.at(outcome.place()));
   }
 

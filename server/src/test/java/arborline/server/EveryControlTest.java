@@ -1,0 +1,305 @@
+package arborline.server;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.http.MediaType;
+import org.springframework.web.client.RestClient;
+import tools.jackson.databind.JsonNode;
+
+/** Read, compare, write, prove, misbehave, recover: the same for controls of every dialect. */
+class EveryControlTest extends ServerTest {
+
+  /** A planned tool of each machine, and how its operator changes a size of it. */
+  enum Subject {
+    L1("5", "OT-GR2-C", "Cormorant turning", "z", 603, "{\"number\":603,\"values\":{\"Z\":%s}}"),
+    M3(
+        "11",
+        "MM-BL03",
+        "Marram milling",
+        "length",
+        11,
+        "{\"tool\":\"MM-BL03|1\",\"values\":{\"Edge1.Length\":%s}}"),
+    R1(
+        "6",
+        "PR-DC06",
+        "Pelican router",
+        "length",
+        6,
+        "{\"file\":\"TOOLS.DB\",\"cells\":[\"6\",\"PR-DC06\",\"Down-cut router bit 6\",\"%s\","
+            + "\"5.989\",\"down-cut\"],\"all\":true}"),
+    X1(
+        "20",
+        "MM-BL04",
+        "Marram milling",
+        "length",
+        12,
+        "{\"place\":\"20\",\"edge\":1,\"values\":{\"length\":%s}}");
+
+    private final String place;
+    private final String code;
+    private final String library;
+    private final String field;
+    private final int number;
+    private final String operator;
+
+    Subject(String place, String code, String library, String field, int number, String operator) {
+      this.place = place;
+      this.code = code;
+      this.library = library;
+      this.field = field;
+      this.number = number;
+      this.operator = operator;
+    }
+
+    String path() {
+      return "/api/v1/machines/" + name();
+    }
+  }
+
+  private List<Map<String, Object>> before = List.of();
+
+  /** The machine of a test has only the one tool that the test is about, and its control too. */
+  private Map<String, String> alone(Subject subject) throws IOException {
+    behave(subject, "{}");
+    shop(subject).post().uri("/forget").retrieve().toBodilessEntity();
+    before =
+        jdbc.sql("select * from plan_place where machine_id = ?")
+            .param(subject.name())
+            .query()
+            .listOfRows();
+    for (String table : List.of("plan_place", "agreed_place", "table_claim")) {
+      jdbc.sql("delete from %s where machine_id = ?".formatted(table))
+          .param(subject.name())
+          .update();
+    }
+    JsonNode measured =
+        Api.JSON
+            .readTree(Files.readString(Path.of("../demo/measured.json")))
+            .get(subject.name())
+            .get(subject.place);
+    Map<String, String> sizes = new TreeMap<>();
+    measured.properties().forEach(size -> sizes.put(size.getKey(), size.getValue().asString()));
+    plan(subject, sizes);
+    operator(subject, sizes.get(subject.field));
+    Api.Answer compared = compare(subject);
+    assertEquals(
+        "in step", row(subject, compared).get("state").asString(), compared.body().toString());
+    assertEquals("in step", apply(subject, compared, Map.of()).text("state"));
+    return sizes;
+  }
+
+  @AfterEach
+  void planAsBefore() {
+    if (before.isEmpty()) {
+      return;
+    }
+    jdbc.sql("delete from plan_place where machine_id = ?")
+        .param(before.getFirst().get("machine_id"))
+        .update();
+    for (Map<String, Object> row : before) {
+      List<String> columns = List.copyOf(row.keySet());
+      jdbc.sql(
+              "insert into plan_place (%s) values (%s)"
+                  .formatted(
+                      String.join(", ", columns),
+                      String.join(", ", columns.stream().map(column -> "?").toList())))
+          .params(columns.stream().map(row::get).toList())
+          .update();
+    }
+  }
+
+  private void plan(Subject subject, Map<String, String> sizes) {
+    Map<String, Object> ids =
+        jdbc.sql(
+                "select e.tool_id, e.library_id from entry e join library l on l.id = e.library_id"
+                    + " where e.code = ? and l.name = ?")
+            .params(subject.code, subject.library)
+            .query()
+            .singleRow();
+    Api.Answer planned =
+        lead.send(
+            "PUT",
+            subject.path() + "/plan/" + subject.place,
+            Api.body(
+                "toolId",
+                ids.get("tool_id"),
+                "libraryId",
+                ids.get("library_id"),
+                "sizes",
+                sizes,
+                "allow",
+                true));
+    assertEquals(200, planned.status(), planned.body().toString());
+    if (subject == Subject.L1) {
+      lead.send(
+          "PUT",
+          subject.path() + "/numbers",
+          Api.body("places", List.of(subject.place), "first", subject.number, "step", 1));
+    }
+  }
+
+  private void measure(Subject subject, Map<String, String> sizes, String added) {
+    String longer =
+        new BigDecimal(sizes.get(subject.field)).add(new BigDecimal(added)).toPlainString();
+    sizes.put(subject.field, longer);
+    plan(subject, sizes);
+  }
+
+  private static RestClient shop(Subject subject) {
+    return RestClient.create(Api.SHOP + "/" + subject.name().toLowerCase(Locale.ROOT));
+  }
+
+  private static void behave(Subject subject, String json) {
+    shop(subject)
+        .put()
+        .uri("/behaviour")
+        .contentType(MediaType.APPLICATION_JSON)
+        .body(json)
+        .retrieve()
+        .toBodilessEntity();
+  }
+
+  private static void operator(Subject subject, String size) {
+    shop(subject)
+        .post()
+        .uri("/operator")
+        .body(subject.operator.formatted(size))
+        .retrieve()
+        .toBodilessEntity();
+  }
+
+  private Api.Answer compare(Subject subject) {
+    return lead.get(subject.path() + "/reconciliation");
+  }
+
+  private static JsonNode row(Subject subject, Api.Answer compared) {
+    assertEquals(200, compared.status(), compared.body().toString());
+    return StreamSupport.stream(compared.at("items").spliterator(), false)
+        .filter(row -> row.get("place").asString().equals(subject.place))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private Api.Answer apply(Subject subject, Api.Answer compared, Map<String, String> decisions) {
+    return lead.post(
+        subject.path() + "/reconciliation/apply",
+        Api.body("read", compared.number("read"), "decisions", decisions));
+  }
+
+  private Api.Answer send(Subject subject) {
+    Api.Answer compared = compare(subject);
+    assertEquals("measured", row(subject, compared).get("why").asString());
+    return apply(subject, compared, Map.of(subject.place, "send"));
+  }
+
+  @ParameterizedTest
+  @EnumSource(Subject.class)
+  void aNewMeasureGoesOutAndIsProved(Subject subject) throws IOException {
+    Map<String, String> sizes = alone(subject);
+    measure(subject, sizes, "0.25");
+    Api.Answer compared = compare(subject);
+    Api.Answer dry =
+        lead.post(
+            subject.path() + "/reconciliation/dry-run",
+            Api.body("read", compared.number("read"), "decisions", Map.of(subject.place, "send")));
+    String digits = sizes.get(subject.field).replaceAll("0+$", "");
+    assertTrue(dry.at("files").toString().contains(digits), dry.body().toString());
+    Api.Answer applied = send(subject);
+    assertEquals("in step", applied.text("state"), applied.body().toString());
+    JsonNode after = row(subject, compare(subject));
+    assertEquals("in step", after.get("state").asString());
+    String shown = after.get("control").get(subject.field).asString();
+    assertEquals(0, new BigDecimal(sizes.get(subject.field)).compareTo(new BigDecimal(shown)));
+  }
+
+  @ParameterizedTest
+  @EnumSource(Subject.class)
+  void whatTheOperatorMeasuredIsTakenAndNotOverwrittenUnseen(Subject subject) throws IOException {
+    Map<String, String> sizes = alone(subject);
+    Api.Answer seen = compare(subject);
+    String other =
+        new BigDecimal(sizes.get(subject.field)).add(new BigDecimal("0.125")).toPlainString();
+    operator(subject, other);
+    assertEquals(409, apply(subject, seen, Map.of()).status());
+    Api.Answer compared = compare(subject);
+    assertEquals("measured-at-control", row(subject, compared).get("why").asString());
+    Api.Answer taken = apply(subject, compared, Map.of(subject.place, "take"));
+    assertEquals("in step", taken.text("state"), taken.body().toString());
+    JsonNode after = row(subject, compare(subject));
+    assertEquals("in step", after.get("state").asString(), after.toString());
+    String kept = after.get("plan").get(subject.field).asString();
+    assertEquals(0, new BigDecimal(other).compareTo(new BigDecimal(kept)));
+  }
+
+  static List<Arguments> unreadable() {
+    return Stream.of(Subject.values())
+        .flatMap(subject ->
+            List.of("offline", "garbage", "halfFile").stream()
+                .map(fault -> Arguments.of(subject, fault)))
+        .toList();
+  }
+
+  @ParameterizedTest
+  @MethodSource("unreadable")
+  void whatCannotBeReadIsSaidAndWritesNothing(Subject subject, String fault) throws IOException {
+    Map<String, String> sizes = alone(subject);
+    measure(subject, sizes, "0.25");
+    Api.Answer compared = compare(subject);
+    behave(subject, "{\"%s\":true}".formatted(fault));
+    Api.Answer refused = compare(subject);
+    assertEquals(502, refused.status(), refused.body().toString());
+    assertTrue(refused.text("detail").contains(subject.name()), refused.text("detail"));
+    assertEquals(502, apply(subject, compared, Map.of(subject.place, "send")).status());
+    behave(subject, "{}");
+    assertEquals("in step", send(subject).text("state"));
+  }
+
+  static List<Arguments> refusing() {
+    return Stream.of(Subject.values())
+        .flatMap(subject ->
+            List.of(
+                    "{\"refuseRegister\":%d}".formatted(subject.number),
+                    "{\"protectedMemory\":true}",
+                    "{\"cutAfterRows\":0}")
+                .stream()
+                .map(fault -> Arguments.of(subject, fault)))
+        .toList();
+  }
+
+  @ParameterizedTest
+  @MethodSource("refusing")
+  void whatIsNotTakenIsSaidAndDoingItAgainEndsInStep(Subject subject, String fault)
+      throws IOException {
+    Map<String, String> sizes = alone(subject);
+    measure(subject, sizes, "0.25");
+    Api.Answer compared = compare(subject);
+    behave(subject, fault);
+    Api.Answer interrupted = apply(subject, compared, Map.of(subject.place, "send"));
+    assertEquals(200, interrupted.status(), interrupted.body().toString());
+    assertFalse(interrupted.text("state").equals("in step"), interrupted.body().toString());
+    assertEquals(subject.place, interrupted.at("notWritten").get(0).asString());
+    if (!fault.contains("cut")) {
+      assertTrue(interrupted.text("problem").contains("ALARM 0"), interrupted.text("problem"));
+    }
+    behave(subject, "{}");
+    assertEquals("in step", send(subject).text("state"));
+    assertEquals("in step", row(subject, compare(subject)).get("state").asString());
+  }
+}
