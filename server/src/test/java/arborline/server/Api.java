@@ -88,6 +88,7 @@ final class Api {
     registry.add("arbor.outlets", OUTLETS::toString);
     registry.add("arbor.controls.folders", () -> STATES.resolve("folders").toString());
     registry.add("arbor.controls.patience", () -> "3s");
+    registry.add("arbor.controls.pace", () -> "0s");
     registry.add("spring.datasource.url", DATABASE::url);
     registry.add("spring.datasource.username", DATABASE::user);
     registry.add("spring.datasource.password", DATABASE::password);

@@ -248,6 +248,38 @@ class EveryControlTest extends ServerTest {
     assertEquals(0, new BigDecimal(other).compareTo(new BigDecimal(kept)));
   }
 
+  /** What changed where, when it was seen, and who wrote it. */
+  @ParameterizedTest
+  @EnumSource(Subject.class)
+  void whatChangedAtTheControlIsKept(Subject subject) throws IOException {
+    Map<String, String> sizes = alone(subject);
+    String other =
+        new BigDecimal(sizes.get(subject.field)).add(new BigDecimal("0.125")).toPlainString();
+    operator(subject, other);
+    compare(subject);
+    JsonNode changed = newest(subject);
+    assertEquals(subject.field, changed.get("field").asString());
+    assertEquals(
+        0, new BigDecimal(other).compareTo(new BigDecimal(changed.get("became").asString())));
+    assertTrue(changed.get("by").isNull(), "at the machine");
+    measure(subject, sizes, "0.25");
+    Api.Answer compared = compare(subject);
+    assertEquals("both-changed", row(subject, compared).get("why").asString());
+    apply(subject, compared, Map.of(subject.place, "send"));
+    JsonNode written = newest(subject);
+    assertEquals(changed.get("became").asString(), written.get("was").asString());
+    assertTrue(written.get("by").asString().contains("lead"), written.toString());
+  }
+
+  private JsonNode newest(Subject subject) {
+    Api.Answer history = lead.get(subject.path() + "/table/history?place=" + subject.place);
+    assertEquals(200, history.status(), history.body().toString());
+    return StreamSupport.stream(history.at("items").spliterator(), false)
+        .filter(change -> change.get("field").asString().equals(subject.field))
+        .findFirst()
+        .orElseThrow();
+  }
+
   static List<Arguments> unreadable() {
     return Stream.of(Subject.values())
         .flatMap(subject ->

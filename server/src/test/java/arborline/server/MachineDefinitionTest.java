@@ -211,7 +211,8 @@ class MachineDefinitionTest extends ServerTest {
     Api.Answer refused = create(machine);
     assertEquals(400, refused.status());
     assertEquals(
-        "habits.dialect: there is no 'morse'; name assets-g10 or fixed-registers, or leave it empty",
+        "habits.dialect: there is no 'morse'; name assets-g10 or fixed-registers or lathe-offsets or"
+            + " revised-json or saved-files or tool-nodes, or leave it empty",
         refused.text("detail"));
     ((ObjectNode) machine.get("habits")).put("dialect", "").put("unit", "furlong");
     assertEquals("habits.unit: state mm or in", create(machine).text("detail"));

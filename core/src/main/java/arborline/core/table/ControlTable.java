@@ -1,5 +1,6 @@
 package arborline.core.table;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -53,40 +54,65 @@ public record ControlTable(
   }
 
   /**
-   * What became different between two readings, in sentences; empty where nothing did. What a
-   * control counts while it cuts is no difference.
+   * What became different between two readings, place by place; the tool in the spindle under
+   * {@link TableIndex#SPINDLE}. What a control counts while it cuts is no difference.
    */
-  public List<String> changesSince(ControlTable before) {
-    List<String> changes = new ArrayList<>();
+  public List<TableChange> changesFrom(ControlTable before) {
+    List<TableChange> changes = new ArrayList<>();
     TreeMap<String, TableEntry> either = new TreeMap<>(PlaceOrder.BY_NUMBER);
     either.putAll(before.places);
     either.putAll(places);
     for (String place : either.keySet()) {
       changes(place, before.at(place), at(place), changes);
     }
-    if (!spindle.equals(before.spindle)) {
-      changes.add("the spindle held %s, now %s".formatted(name(before.spindle), name(spindle)));
+    String was = tool(before.spindle);
+    String is = tool(spindle);
+    if (!Objects.equals(was, is)) {
+      changes.add(new TableChange(TableIndex.SPINDLE, TableField.TOOL, was, is));
     }
     return changes;
   }
 
+  /** As {@link #changesFrom}, in sentences. */
+  public List<String> changesSince(ControlTable before) {
+    return changesFrom(before).stream().map(ControlTable::sentence).toList();
+  }
+
+  private static String sentence(TableChange change) {
+    return change.place().equals(TableIndex.SPINDLE)
+        ? "the spindle held %s, now %s"
+            .formatted(orNothing(change.was()), orNothing(change.became()))
+        : "pocket %s: %s".formatted(change.place(), change.words());
+  }
+
+  private static String orNothing(String tool) {
+    return tool == null ? "nothing" : tool;
+  }
+
   private static void changes(
-      String place, TableEntry before, TableEntry after, List<String> changes) {
+      String place, TableEntry before, TableEntry after, List<TableChange> changes) {
+    if (before.equals(after)) {
+      return;
+    }
     TreeSet<TableField> either = new TreeSet<>(before.fields().keySet());
     either.addAll(after.fields().keySet());
     for (TableField field : either) {
       String was = before.get(field);
       String is = after.get(field);
-      if (!counter(field) && !Objects.equals(was, is)) {
-        changes.add(
-            "pocket %s: %s was %s, now %s"
-                .formatted(
-                    place,
-                    field.title(),
-                    was == null ? "not set" : was,
-                    is == null ? "not set" : is));
+      if (!counter(field) && !same(field, was, is)) {
+        changes.add(new TableChange(place, field, was, is));
       }
     }
+  }
+
+  /** The same value, however many decimals it is written with; an empty word is none. */
+  private static boolean same(TableField field, String one, String other) {
+    if (one == null || other == null) {
+      return (one == null || one.isEmpty()) && (other == null || other.isEmpty());
+    }
+    return one.equals(other)
+        || field.form() != TableField.Form.WORD
+            && new BigDecimal(one).compareTo(new BigDecimal(other)) == 0;
   }
 
   private static boolean counter(TableField field) {
@@ -94,7 +120,7 @@ public record ControlTable(
         && (field.form() == TableField.Form.COUNT || field.form() == TableField.Form.AMOUNT);
   }
 
-  private static String name(Optional<TableEntry> entry) {
-    return entry.map(row -> row.get(TableField.TOOL)).orElse("nothing");
+  private static String tool(Optional<TableEntry> entry) {
+    return entry.map(row -> row.get(TableField.TOOL)).orElse(null);
   }
 }

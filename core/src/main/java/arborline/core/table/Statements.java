@@ -1,7 +1,6 @@
 package arborline.core.table;
 
 import arborline.core.machine.Machine;
-import arborline.core.machine.Machine.Placed;
 import arborline.core.machine.Numbering.Scheme;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
@@ -28,7 +27,7 @@ public final class Statements {
    * @param orientation tip orientation that follows from the use
    */
   public static Map<TableField, String> of(
-      Machine machine, Placed placed, Tool written, ToolUse use, Optional<Integer> orientation) {
+      Machine machine, Tool written, ToolUse use, Optional<Integer> orientation) {
     Tool tool = Completed.of(written).tool();
     Map<TableField, String> stated = new TreeMap<>();
     orientation.ifPresent(code -> stated.put(TableField.ORIENTATION, code.toString()));
@@ -36,7 +35,9 @@ public final class Statements {
       stated.put(TableField.SPINDLE, use.spindle());
     }
     if (machine.numbering().scheme() == Scheme.PROGRAM_NUMBERS) {
-      stated.put(TableField.PROGRAM_NUMBER, machine.number(placed.storage().place(placed.index())));
+      use.offsets().stream()
+          .findFirst()
+          .ifPresent(first -> stated.put(TableField.PROGRAM_NUMBER, first.toString()));
     }
     if (machine.outputs().hoodFrom() != null) {
       put(stated, TableField.HOOD, use.hood());

@@ -34,4 +34,14 @@ class ControlTableTest {
     assertEquals(List.of(), table.changesSince(table));
     assertEquals(TableEntry.EMPTY, table.at("3"));
   }
+
+  @Test
+  void whatTheControlCountsAndHowItWritesNumbersIsNoChange() {
+    ControlTable before = table("2:TOOL=B LENGTH=90 LIFE_USED=12 PARTS_USED=4", "");
+    ControlTable now = table("2:TOOL=B LENGTH=90.000 LIFE_USED=13 PARTS_USED=5", "");
+    assertEquals(List.of(), now.changesSince(before));
+    assertEquals(
+        List.of(new TableChange("2", TableField.LENGTH_WEAR, null, "0.01")),
+        table("2:TOOL=B LENGTH=90 LENGTH_WEAR=0.01", "").changesFrom(before));
+  }
 }

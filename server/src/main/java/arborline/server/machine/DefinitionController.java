@@ -30,8 +30,10 @@ class DefinitionController {
 
   private final Machines machines;
   private final MachineDefining defining;
+  private final ControlLinks links;
 
-  DefinitionController(Machines machines, MachineDefining defining) {
+  DefinitionController(Machines machines, MachineDefining defining, ControlLinks links) {
+    this.links = links;
     this.machines = machines;
     this.defining = defining;
   }
@@ -53,6 +55,16 @@ class DefinitionController {
       @Nullable Machine base, @Nullable Machine wanted, @Nullable Boolean letFall) {}
 
   record Retired(long undo) {}
+
+  /**
+   * Where a control is.
+   *
+   * @param link {@code http://host:port/path}, {@code opc.tcp://host:port/path} or {@code
+   *     folder:name}; empty or null for none
+   */
+  record LinkOrder(@Nullable String link) {}
+
+  record LinkDone(String link, long undo) {}
 
   @PostMapping
   @MayEdit
@@ -119,6 +131,21 @@ class DefinitionController {
   Retired retire(
       @PathVariable String id, @RequestParam(defaultValue = "false") boolean changeJobs) {
     return new Retired(defining.retire(id, changeJobs));
+  }
+
+  /** Where the control of a machine is; for those who may change it. */
+  @GetMapping("/{id}/link")
+  @MayEdit
+  LinkOrder link(@PathVariable String id) {
+    return new LinkOrder(machines.get(id).link());
+  }
+
+  /** Says where the control of a machine is. */
+  @PutMapping("/{id}/link")
+  @MayEdit
+  LinkDone link(@PathVariable String id, @RequestBody LinkOrder order) {
+    String link = order.link() == null ? "" : order.link();
+    return new LinkDone(link.strip(), links.link(id, link));
   }
 
   private static Machine given(String what, @Nullable Machine machine) {

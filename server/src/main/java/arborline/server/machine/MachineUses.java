@@ -152,8 +152,8 @@ public class MachineUses {
       Map<String, ToolUse> kept,
       Optional<BigDecimal> block) {
     return Optional.ofNullable(kept.get(UseStore.key(place.toolId, place.place)))
-        .orElseGet(
-            () -> UsualUse.of(machine, placed, tool, numbers.offset(place), Map.of(), block));
+        .orElseGet(() ->
+            UsualUse.of(machine, placed, tool, numbers.offset(machine, place), Map.of(), block));
   }
 
   /**
@@ -175,8 +175,7 @@ public class MachineUses {
         ToolUse use = use(machine, placed.get(), place, tool, kept, block);
         Integer orientation = UseReader.of(machine, placed.get(), tool, use, block).orientation();
         statements.put(
-            place.place,
-            Statements.of(machine, placed.get(), tool, use, Optional.ofNullable(orientation)));
+            place.place, Statements.of(machine, tool, use, Optional.ofNullable(orientation)));
       }
     }
     return statements;

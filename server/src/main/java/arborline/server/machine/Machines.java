@@ -5,6 +5,7 @@ import arborline.core.machine.MachineFaults;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -15,6 +16,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class Machines {
 
   private static final int MOST = 200;
+
+  /** Controls of the demo, which may listen elsewhere at each start. */
+  private static final Pattern STAND_IN =
+      Pattern.compile("(http|opc\\.tcp)://127\\.0\\.0\\.1:\\d+/[a-z]\\d|folder:[a-z]\\d");
 
   private final MachineRepository machines;
   private final Json json;
@@ -68,7 +73,10 @@ public class Machines {
     return new Linked(json.read(row.definition, Machine.class), row.link, row.versionNo);
   }
 
-  /** Sets a machine up as it is defined, where there is none of its id, and links its control. */
+  /**
+   * Sets a machine up as it is defined, where there is none of its id, and links its control; one
+   * that somebody linked elsewhere stays so.
+   */
   @Transactional
   public void link(Machine machine, String link) {
     List<String> faults = MachineFaults.of(machine);
@@ -80,7 +88,9 @@ public class Machines {
             .findById(machine.id())
             .orElseGet(
                 () -> new MachineRow(machine.id(), machine.name(), json.text(machine), link));
-    row.link = link;
+    if (row.link.isEmpty() || STAND_IN.matcher(row.link).matches()) {
+      row.link = link;
+    }
     machines.save(row);
   }
 }

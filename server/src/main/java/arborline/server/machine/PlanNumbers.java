@@ -81,14 +81,20 @@ public class PlanNumbers {
     return number(entry(place));
   }
 
-  /** The offset number that a planned tool has until somebody says otherwise: its number. */
-  static int offset(TableEntry entry) {
-    String number = entry.get(TableField.NUMBER);
-    return number == null ? 1 : Integer.parseInt(number);
+  /**
+   * The offset number that a planned tool has until somebody says otherwise: its number; that of
+   * its place where programs have numbers of their own.
+   */
+  static int offset(Machine machine, String place, TableEntry entry) {
+    String number =
+        machine.numbering().scheme() == Numbering.Scheme.PROGRAM_NUMBERS
+            ? machine.number(place)
+            : entry.get(TableField.NUMBER);
+    return number == null || !number.matches("\\d{1,9}") ? 1 : Integer.parseInt(number);
   }
 
-  int offset(PlanPlace place) {
-    return offset(entry(place));
+  int offset(Machine machine, PlanPlace place) {
+    return offset(machine, place.place, entry(place));
   }
 
   /**

@@ -90,7 +90,7 @@ class UseHeads {
                               machine,
                               placed,
                               tool,
-                              PlanNumbers.offset(planned.entry()),
+                              PlanNumbers.offset(machine, planned.place(), planned.entry()),
                               defaults,
                               block));
               heads.put(place, head(use, UseReader.of(machine, placed, tool, use, block)));

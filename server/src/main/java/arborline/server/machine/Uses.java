@@ -6,8 +6,11 @@ import arborline.core.machine.Machine;
 import arborline.core.machine.Machine.Placed;
 import arborline.core.machine.MachineSpindle;
 import arborline.core.machine.MachineSpindle.Carries;
+import arborline.core.table.ControlDialects;
+import arborline.core.table.ControlTerms;
 import arborline.core.table.Statements;
 import arborline.core.table.TableEntry;
+import arborline.core.table.TableField;
 import arborline.core.tool.Tool;
 import arborline.core.tool.ToolClasses;
 import arborline.core.use.BlockAngle;
@@ -140,7 +143,7 @@ class Uses implements Undo<Uses.Chosen> {
         there.machine(),
         there.placed(),
         there.tool(),
-        numbers.offset(there.planned()),
+        numbers.offset(there.machine(), there.planned()),
         heads.defaults(there.machine()),
         there.block());
   }
@@ -183,7 +186,7 @@ class Uses implements Undo<Uses.Chosen> {
       List<Integer> theirs =
           Optional.ofNullable(kept.get(UseStore.key(other.toolId, other.place)))
               .map(ToolUse::offsets)
-              .orElseGet(() -> List.of(numbers.offset(other)));
+              .orElseGet(() -> List.of(numbers.offset(there.machine(), other)));
       use.offsets().stream()
           .filter(number -> !together(there, other) && theirs.contains(number))
           .findFirst()
@@ -195,15 +198,25 @@ class Uses implements Undo<Uses.Chosen> {
                           .formatted(
                               number, fit.code(other), there.machine().words(other.place)))));
     }
-    boolean bound = !there.machine().habits().dialect().isEmpty();
-    if (bound && !use.offsets().equals(List.of(numbers.offset(there.planned())))) {
+    if (bound(there.machine())
+        && !use.offsets().equals(List.of(numbers.offset(there.machine(), there.planned())))) {
       findings.add(
           Finding.hold(
               "use-offset-bound",
               "the control of %s keeps the offsets of a tool under its number, %d"
-                  .formatted(there.machine().name(), numbers.offset(there.planned()))));
+                  .formatted(
+                      there.machine().name(), numbers.offset(there.machine(), there.planned()))));
     }
     return findings;
+  }
+
+  /** True where the control keeps offsets under the numbers by which programs call tools. */
+  private static boolean bound(Machine machine) {
+    return ControlDialects.find(machine.habits().dialect())
+        .map(dialect -> ControlTerms.of(machine, dialect))
+        .filter(terms -> terms.declared(TableField.OFFSET).isPresent())
+        .filter(terms -> terms.declared(TableField.PROGRAM_NUMBER).isEmpty())
+        .isPresent();
   }
 
   /** True for the same piece, and for sisters, each of which has offsets of its own. */

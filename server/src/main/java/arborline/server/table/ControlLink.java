@@ -104,6 +104,21 @@ class ControlLink {
   }
 
   /**
+   * As {@link #readAnew}, unasked: whether it answers does not count, and one that is left alone
+   * is.
+   */
+  ControlTable watched(Machines.Linked machine) throws IOException {
+    CircuitBreaker breaker = breakers.circuitBreaker(machine.link());
+    if (breaker.getState() == CircuitBreaker.State.OPEN) {
+      throw new IOException("it does not answer, and is left alone for a while");
+    }
+    needNoTransaction();
+    ControlDialect dialect = dialect(machine);
+    URI link = URI.create(machine.link());
+    return dialect.read(machine.machine(), channel(link).read(link, dialect.documents()));
+  }
+
+  /**
    * Sends one file.
    *
    * @throws IOException where the control refuses it or drops the connection; the message says why
@@ -141,10 +156,14 @@ class ControlLink {
     }
   }
 
-  private <T> T guarded(Machines.Linked machine, Callable<T> call) throws IOException {
+  private static void needNoTransaction() {
     if (TransactionSynchronizationManager.isActualTransactionActive()) {
       throw new IllegalStateException("a control is spoken to inside a transaction");
     }
+  }
+
+  private <T> T guarded(Machines.Linked machine, Callable<T> call) throws IOException {
+    needNoTransaction();
     CircuitBreaker breaker = breakers.circuitBreaker(machine.link());
     try {
       return breaker.executeCallable(call);

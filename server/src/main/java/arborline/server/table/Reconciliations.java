@@ -11,6 +11,8 @@ import arborline.core.table.WritePlan;
 import arborline.server.machine.Machines;
 import arborline.server.support.Refusal;
 import java.io.IOException;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -28,8 +30,18 @@ public class Reconciliations {
   private final Comparisons comparisons;
   private final ControlLink link;
   private final TableStore store;
+  private final TableWatches watches;
+  private final Clock clock;
 
-  Reconciliations(Machines machines, Comparisons comparisons, ControlLink link, TableStore store) {
+  Reconciliations(
+      Machines machines,
+      Comparisons comparisons,
+      ControlLink link,
+      TableStore store,
+      TableWatches watches,
+      Clock clock) {
+    this.watches = watches;
+    this.clock = clock;
     this.machines = machines;
     this.comparisons = comparisons;
     this.link = link;
@@ -45,13 +57,17 @@ public class Reconciliations {
 
   /** Reads the control's table as it is now. */
   public TableStore.Reading read(String machineId) {
-    return store.keep(machineId, ask(machines.get(machineId)));
+    Instant begun = Instant.now(clock);
+    return store.keep(machineId, ask(machines.get(machineId)), begun, null);
   }
 
   private ControlTable ask(Machines.Linked machine) {
     try {
-      return link.read(machine);
+      ControlTable table = link.read(machine);
+      watches.answered(machine.machine().id());
+      return table;
     } catch (IOException silent) {
+      watches.silent(machine.machine().id(), String.valueOf(silent.getMessage()));
       throw unreadable(machine, silent);
     }
   }
@@ -66,7 +82,8 @@ public class Reconciliations {
   /** Reads the control and compares. */
   Compared compare(String machineId) {
     Machines.Linked machine = machines.get(machineId);
-    TableStore.Reading reading = store.keep(machineId, ask(machine));
+    Instant begun = Instant.now(clock);
+    TableStore.Reading reading = store.keep(machineId, ask(machine), begun, null);
     return compared(machine, reading);
   }
 

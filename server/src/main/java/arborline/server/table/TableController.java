@@ -37,13 +37,19 @@ class TableController {
   private final TableWrites writes;
   private final Machines machines;
   private final TableStore store;
+  private final TableHistory history;
+  private final TableWatches watches;
 
   TableController(
       Reconciliations reconciliations,
       TableWriting writing,
       TableWrites writes,
       Machines machines,
-      TableStore store) {
+      TableStore store,
+      TableHistory history,
+      TableWatches watches) {
+    this.history = history;
+    this.watches = watches;
     this.reconciliations = reconciliations;
     this.writing = writing;
     this.writes = writes;
@@ -105,6 +111,8 @@ class TableController {
    *
    * @param placeWord what places of the machine are called
    * @param unit of the lengths that the control shows
+   * @param troubles what is wrong with its table as a whole, in sentences
+   * @param watch how the control answers; null where it was never asked
    */
   record ReconciliationView(
       String machine,
@@ -116,6 +124,8 @@ class TableController {
       int inStep,
       int differ,
       int unknown,
+      List<String> troubles,
+      TableWatches.@Nullable WatchView watch,
       List<ReportRow> items,
       @Nullable String next) {}
 
@@ -177,6 +187,8 @@ class TableController {
         count(compared, PlaceReport.State.IN_STEP),
         count(compared, PlaceReport.State.DIFFERS),
         count(compared, PlaceReport.State.UNKNOWN_TOOL),
+        compared.reading().table().troubles(),
+        watches.of(id).orElse(null),
         rows,
         null);
   }
@@ -189,6 +201,20 @@ class TableController {
   @GetMapping("/table/writes")
   Slice<TableWrites.Writing> writes(@PathVariable String id) {
     return Slice.all(writes.latest(machines.get(id).machine().id()));
+  }
+
+  /**
+   * What became different at the control, the newest first.
+   *
+   * @param place null for all places
+   * @param below id below which the changes are; null for the newest
+   */
+  @GetMapping("/table/history")
+  Slice<TableHistory.ChangeView> history(
+      @PathVariable String id,
+      @RequestParam(required = false) @Nullable String place,
+      @RequestParam(required = false) @Nullable Long below) {
+    return history.latest(machines.get(id).machine().id(), place, below);
   }
 
   @PostMapping("/reconciliation/dry-run")

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,8 +26,12 @@ class TableStore {
   private final JdbcClient jdbc;
   private final Json json;
   private final Clock clock;
+  private final TableHistory history;
+  private final TableWatches watch;
 
-  TableStore(JdbcClient jdbc, Json json, Clock clock) {
+  TableStore(JdbcClient jdbc, Json json, Clock clock, TableHistory history, TableWatches watch) {
+    this.history = history;
+    this.watch = watch;
     this.jdbc = jdbc;
     this.json = json;
     this.clock = clock;
@@ -35,12 +40,24 @@ class TableStore {
   /** A control's table as it was read at one time. */
   record Reading(long id, Instant at, ControlTable table) {}
 
-  /** Keeps a reading; one that says the same as the last takes its place. */
+  /**
+   * Keeps a reading and what became different since the last; one that says the same as the last
+   * takes its place. A reading that was begun before the last had come is older than that one,
+   * which is answered instead.
+   *
+   * @param begun when the control was asked
+   * @param writtenBy who wrote to the control since the last reading; null where nobody did
+   */
   @Transactional
-  public Reading keep(String machineId, ControlTable table) {
+  public Reading keep(
+      String machineId, ControlTable table, Instant begun, @Nullable String writtenBy) {
+    watch.lock(machineId);
     Instant now = Instant.now(clock);
-    Optional<Reading> last = latest(machineId).filter(reading -> reading.table().equals(table));
-    if (last.isPresent()) {
+    Optional<Reading> last = latest(machineId);
+    if (last.filter(reading -> reading.at().isAfter(begun)).isPresent()) {
+      return last.get();
+    }
+    if (last.filter(reading -> reading.table().equals(table)).isPresent()) {
       jdbc.sql("update table_reading set read_at = ?, read_by = ? where id = ?")
           .params(Timestamp.from(now), Actor.name(), last.get().id())
           .update();
@@ -51,6 +68,8 @@ class TableStore {
         .params(machineId, Timestamp.from(now), Actor.name(), json.text(table))
         .update();
     long id = jdbc.sql("select last_insert_id()").query(Long.class).single();
+    last.ifPresent(before ->
+        history.record(machineId, table.changesFrom(before.table()), before.at(), now, writtenBy));
     forgetOld(machineId);
     return new Reading(id, now, table);
   }

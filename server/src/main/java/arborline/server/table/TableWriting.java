@@ -10,6 +10,7 @@ import arborline.core.table.RowWrite;
 import arborline.core.table.Statements;
 import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
+import arborline.server.account.Actor;
 import arborline.server.live.Live;
 import arborline.server.machine.Machines;
 import arborline.server.machine.TakenPlaces;
@@ -17,6 +18,8 @@ import arborline.server.support.Refusal;
 import arborline.server.trail.Trail;
 import arborline.server.trail.TrailRecord;
 import java.io.IOException;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -43,6 +46,7 @@ class TableWriting {
   private final Trail trail;
   private final Live live;
   private final TransactionTemplate transaction;
+  private final Clock clock;
 
   TableWriting(
       Machines machines,
@@ -53,7 +57,9 @@ class TableWriting {
       TableWrites writes,
       Trail trail,
       Live live,
-      TransactionTemplate transaction) {
+      TransactionTemplate transaction,
+      Clock clock) {
+    this.clock = clock;
     this.machines = machines;
     this.reconciliations = reconciliations;
     this.takenPlaces = takenPlaces;
@@ -128,6 +134,7 @@ class TableWriting {
         writes.intend(machineId, decided.files(), new Intention(reading.id(), decided.outcomes()));
     String problem = send(machine, writeId, decided.files());
     ControlTable after = reading.table();
+    Instant read = Instant.now(clock);
     if (!decided.files().isEmpty()) {
       try {
         after = link.readAnew(machine);
@@ -136,7 +143,7 @@ class TableWriting {
       }
     }
     ControlTable now = after;
-    return transaction.execute(status -> proven(machine, writeId, decided, now, problem));
+    return transaction.execute(status -> proven(machine, writeId, decided, now, read, problem));
   }
 
   private @Nullable String send(Machines.Linked machine, long writeId, List<ControlFile> files) {
@@ -181,6 +188,7 @@ class TableWriting {
       long writeId,
       Reconciliations.Decided decided,
       ControlTable after,
+      Instant read,
       @Nullable String problem) {
     String machineId = machine.machine().id();
     machines.lock(machineId);
@@ -215,7 +223,7 @@ class TableWriting {
     }
     takenPlaces.take(machineId, taken);
     store.agree(machineId, agreed);
-    store.keep(machineId, after);
+    store.keep(machineId, after, read, decided.files().isEmpty() ? null : Actor.name());
     return ended(
         machine,
         writeId,

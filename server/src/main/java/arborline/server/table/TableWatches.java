@@ -1,0 +1,99 @@
+package arborline.server.table;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** When controls were asked last, and since when one does not answer. */
+@Component
+class TableWatches {
+
+  private static final int LONGEST = 500;
+
+  private final JdbcClient jdbc;
+  private final Clock clock;
+
+  TableWatches(JdbcClient jdbc, Clock clock) {
+    this.jdbc = jdbc;
+    this.clock = clock;
+  }
+
+  /**
+   * How a control answers.
+   *
+   * @param silentSince null while it answers
+   * @param problem why it does not; null while it does
+   */
+  record WatchView(Instant askedAt, @Nullable Instant silentSince, @Nullable String problem) {}
+
+  /** Keeps everybody else from keeping a reading of a control until the transaction ends. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  void lock(String machineId) {
+    jdbc.sql("insert ignore into table_watch (machine_id) values (?)").param(machineId).update();
+    jdbc.sql("select machine_id from table_watch where machine_id = ? for update")
+        .param(machineId)
+        .query(String.class)
+        .single();
+  }
+
+  /** The control answered. True where it had not before. */
+  @Transactional
+  boolean answered(String machineId) {
+    lock(machineId);
+    boolean silent = of(machineId).filter(watch -> watch.silentSince() != null).isPresent();
+    Timestamp now = Timestamp.from(Instant.now(clock));
+    jdbc.sql(
+            """
+            update table_watch set asked_at = ?, answered_at = ?, silent_since = null, problem = null
+            where machine_id = ?\
+            """)
+        .params(now, now, machineId)
+        .update();
+    return silent;
+  }
+
+  /** The control did not answer. True where it had before, or says something else now. */
+  @Transactional
+  boolean silent(String machineId, String problem) {
+    lock(machineId);
+    String cut = problem.length() > LONGEST ? problem.substring(0, LONGEST) : problem;
+    boolean known = of(machineId).filter(watch -> cut.equals(watch.problem())).isPresent();
+    Timestamp now = Timestamp.from(Instant.now(clock));
+    jdbc.sql(
+            """
+            update table_watch set asked_at = ?, silent_since = coalesce(silent_since, ?),
+              problem = ? where machine_id = ?\
+            """)
+        .params(now, now, cut, machineId)
+        .update();
+    return !known;
+  }
+
+  /** How a control answers; empty where it was never asked. */
+  Optional<WatchView> of(String machineId) {
+    return jdbc.sql(
+            """
+            select asked_at, silent_since, problem from table_watch
+            where machine_id = ? and asked_at is not null\
+            """)
+        .param(machineId)
+        .query((row, index) -> watch(row))
+        .optional();
+  }
+
+  private static WatchView watch(ResultSet row) throws SQLException {
+    Timestamp silent = row.getTimestamp("silent_since");
+    return new WatchView(
+        row.getTimestamp("asked_at").toInstant(),
+        silent == null ? null : silent.toInstant(),
+        row.getString("problem"));
+  }
+}
