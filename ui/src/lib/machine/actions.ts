@@ -41,12 +41,25 @@ export const planTool = (
       }
     },
     message: (done) =>
-      !done
-        ? ''
-        : order.sizes
-          ? `Saved the measures of ${words}`
-          : `Planned for ${words}`,
+      !done ? '' : order.sizes ? `Saved the measures of ${words}` : `Planned for ${words}`,
     concerns: [['machine', machine]]
+  });
+
+/** Says where the control of a machine is; empty for none. */
+export const linkControl = (machine: string, link: string) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/machines/{id}/link', {
+          params: { path: { id: machine } },
+          body: { link }
+        })
+      ),
+    message: () => (link ? 'Linked its control' : 'Its control is linked no more'),
+    concerns: [
+      ['machine', machine],
+      ['reconciliation', machine]
+    ]
   });
 
 /** True where the lead may allow what was refused. */

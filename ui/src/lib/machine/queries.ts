@@ -22,6 +22,13 @@ export const machineQuery = (id: string) =>
     queryFn: () => ask(api.GET('/api/v1/machines/{id}', { params: { path: { id } } }))
   });
 
+/** Where the control of a machine is. */
+export const linkQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['machine', id, 'link'],
+    queryFn: () => ask(api.GET('/api/v1/machines/{id}/link', { params: { path: { id } } }))
+  });
+
 /** Why tools of a library can go into no place of a machine; those that can are left out. */
 export const unsuitedQuery = (id: string, libraryId: number, tools: number[]) =>
   queryOptions({

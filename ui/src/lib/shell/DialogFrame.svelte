@@ -6,12 +6,15 @@
     open = $bindable(false),
     title,
     hint,
+    wide = false,
     onclose,
     children
   }: {
     open: boolean;
     title: string;
     hint?: string;
+    /** For tables. */
+    wide?: boolean;
     onclose?: () => void;
     children: Snippet;
   } = $props();
@@ -21,7 +24,10 @@
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-black/30" />
     <Dialog.Content
-      class="floating fixed left-1/2 top-24 z-50 max-h-[75vh] w-[680px] max-w-[94vw] -translate-x-1/2 overflow-auto p-5"
+      class={[
+        'floating fixed left-1/2 top-24 z-50 max-h-[75vh] max-w-[94vw] -translate-x-1/2 overflow-auto p-5',
+        wide ? 'w-[960px]' : 'w-[680px]'
+      ]}
     >
       <Dialog.Title class="text-[17px] font-semibold">{title}</Dialog.Title>
       {#if hint}

@@ -22,6 +22,14 @@ export const lastReconciliationQuery = (machine: string) =>
       )) || null
   });
 
+/** What became different at the control, the newest first. */
+export const historyQuery = (machine: string) =>
+  queryOptions({
+    queryKey: ['machine', machine, 'table history'],
+    queryFn: () =>
+      ask(api.GET('/api/v1/machines/{id}/table/history', { params: { path: { id: machine } } }))
+  });
+
 /** What was sent to the control last. */
 export const writesQuery = (machine: string) =>
   queryOptions({

@@ -67,7 +67,10 @@ export function nextAtMachines(machines: Watched[], may: boolean): Next[] {
   return machines.flatMap(({ view, table }) => {
     const { id, name } = view.machine;
     const apart = (table?.items ?? []).filter((row) => row.state !== 'in step').length;
-    const unmeasured = view.linked ? view.plan.filter((place) => !place.length).length : 0;
+    const unmeasured = view.linked
+      ? view.plan.filter(({ measures }) => measures.some(({ needed, value }) => needed && !value))
+          .length
+      : 0;
     const asked = view.plan.filter((place) => place.questions.length > 0).length;
     const waits: Next[] = [
       {

@@ -4,7 +4,7 @@
   import ChoiceField from './ChoiceField.svelte';
   import SizeField from './SizeField.svelte';
   import WordField from './WordField.svelte';
-  import { schemes } from './words';
+  import { dialects, schemes } from './words';
 
   let { machine = $bindable(), readonly }: { machine: Machine; readonly: boolean } = $props();
 </script>
@@ -26,6 +26,12 @@
       {readonly}
     />
     <SizeField label="to" unit="1" optional bind:value={machine.numbering.to} {readonly} />
+    <ChoiceField
+      label="Its control speaks"
+      bind:value={machine.habits.dialect}
+      options={dialects}
+      disabled={readonly}
+    />
     <ChoiceField
       label="Unit of the control"
       bind:value={() => machine.habits.unit ?? 'mm', (unit) => (machine.habits.unit = unit)}

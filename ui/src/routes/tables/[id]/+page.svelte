@@ -15,6 +15,7 @@
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import LastWriting from '$lib/table/LastWriting.svelte';
   import Differences from '$lib/table/Differences.svelte';
+  import History from '$lib/table/History.svelte';
 
   const id = $derived(page.params.id ?? '');
   const report = createQuery(() => reconciliationQuery(id));
@@ -27,10 +28,12 @@
   let applied = $state<Applied | null>(null);
   let changes = $state<string[]>([]);
   let busy = $state(false);
+  let history = $state(false);
   const may = $derived(who.may('LOAD'));
   const rows = $derived(report.data?.items ?? []);
   const word = $derived(report.data?.placeWord ?? 'place');
   const places = (some: string[]) => `${word} ${some.join(', ')}`;
+  const troubles = $derived(report.data?.troubles ?? []);
   const shown = $derived(rows.filter((row) => all || row.state !== 'in step'));
   const decided = $derived(
     Object.fromEntries(
@@ -110,6 +113,7 @@
   {/if}
   <div class="ml-auto flex gap-2">
     <a class="button" href="/machines/{id}">Load plan</a>
+    <button class="button" onclick={() => (history = true)}>History</button>
     <button class="button" onclick={compare} disabled={report.isFetching}>Read again</button>
   </div>
 </header>
@@ -118,6 +122,20 @@
   <ErrorNote error={report.error} retry={compare} />
 {:else if report.data}
   <div class="min-h-0 flex-1 overflow-auto">
+    {#if troubles.length > 0 && !applied}
+      <div role="alert" class="m-5 border-l-4 border-hold py-2 pl-4">
+        <p class="font-semibold">Its table does not agree with itself.</p>
+        <ul class="mt-1">
+          {#each troubles as trouble, index (index)}<li>{trouble}</li>{/each}
+        </ul>
+        {#if may}
+          <p class="mt-1 text-soft">
+            The next writing brings it together; nothing else is changed by that.
+          </p>
+          <button class="button mt-2" onclick={show}>Show what will be written</button>
+        {/if}
+      </div>
+    {/if}
     {#if changes.length > 0}
       <div role="alert" class="m-5 border-l-4 border-hold py-2 pl-4">
         <p class="font-semibold">The control changed since it was read. Nothing was written.</p>
@@ -154,7 +172,7 @@
       </div>
     {/if}
     {#if !applied}<LastWriting machine={id} />{/if}
-    {#if shown.length === 0}
+    {#if shown.length === 0 && troubles.length === 0}
       <div class="px-5 py-6">
         <div
           class="centre-line mb-4 w-64"
@@ -163,7 +181,7 @@
         ></div>
         <p class="text-working">In step: plan and control are the same in all {word}s.</p>
       </div>
-    {:else}
+    {:else if shown.length > 0}
       <Differences
         rows={shown}
         {word}
@@ -214,3 +232,5 @@
     </button>
   </div>
 </DialogFrame>
+
+<History machine={id} {word} bind:open={history} />

@@ -4,6 +4,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import type { Machine } from '$lib/api/client';
   import { changeDefinition, lookAtDefinition, retireMachine } from '$lib/machine/actions';
+  import ControlLink from '$lib/machine/definition/ControlLink.svelte';
   import Definition from '$lib/machine/definition/Definition.svelte';
   import { machineQuery } from '$lib/machine/queries';
   import Touched from '$lib/link/Touched.svelte';
@@ -55,6 +56,7 @@
       {/if}
     </span>
   </header>
+  {#if may}<ControlLink machine={id} />{/if}
   {#key base}
     <Definition
       start={base}

@@ -23,6 +23,7 @@ final class MeasuredFields {
    * @param field name: {@code noseRadius}
    * @param value measured, mm; null while it is not
    * @param expected mm; null where nothing says it
+   * @param needed true where a program goes wrong without it
    * @param signed true where it may be zero or below
    * @param note how the control shows it, where that is not as it is measured
    */
@@ -31,6 +32,7 @@ final class MeasuredFields {
       String title,
       @Nullable String value,
       @Nullable String expected,
+      boolean needed,
       boolean signed,
       @Nullable String note) {}
 
@@ -71,6 +73,7 @@ final class MeasuredFields {
         field.title(),
         entry.get(field),
         expected == null ? null : expected.toPlainString(),
+        field.edge() == 1 && !nominal.unneeded().contains(field),
         signed(field),
         terms.filter(kept -> kept.doubled(field)).isPresent()
             ? "from the axis; the control shows it as a diameter"

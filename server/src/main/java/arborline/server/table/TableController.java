@@ -210,7 +210,7 @@ class TableController {
    * @param below id below which the changes are; null for the newest
    */
   @GetMapping("/table/history")
-  Slice<TableHistory.ChangeView> history(
+  Slice<TableHistory.ControlChange> history(
       @PathVariable String id,
       @RequestParam(required = false) @Nullable String place,
       @RequestParam(required = false) @Nullable Long below) {

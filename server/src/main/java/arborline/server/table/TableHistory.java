@@ -32,7 +32,7 @@ class TableHistory {
    * @param seenAt when it was first seen as it became
    * @param by who wrote it from here; null where it was changed at the machine
    */
-  record ChangeView(
+  record ControlChange(
       long id,
       String place,
       String field,
@@ -78,8 +78,8 @@ class TableHistory {
    * @param place null for all places
    * @param below the id below which they are; null for the newest
    */
-  Slice<ChangeView> latest(String machineId, @Nullable String place, @Nullable Long below) {
-    List<ChangeView> read =
+  Slice<ControlChange> latest(String machineId, @Nullable String place, @Nullable Long below) {
+    List<ControlChange> read =
         jdbc.sql(
                 """
                 select id, place, field, was, became, unchanged_at, seen_at, written_by
@@ -94,7 +94,7 @@ class TableHistory {
             .param("below", below)
             .query((row, index) -> {
               TableField field = TableField.valueOf(row.getString("field"));
-              return new ChangeView(
+              return new ControlChange(
                   row.getLong("id"),
                   row.getString("place"),
                   field.key(),
