@@ -22,8 +22,10 @@ const planned = {
   name: 'Mill',
   number: 4,
   jobs: [],
-  length: '98.214',
-  diameter: '5.992'
+  measures: [
+    { field: 'length', title: 'length', value: '98.214', needed: true, signed: false },
+    { field: 'diameter', title: 'diameter', value: '5.992', needed: true, signed: false }
+  ]
 } as unknown as PlaceView;
 
 describe('measures of a pocket', () => {

@@ -89,6 +89,11 @@
     {/if}
   {:else}
     <span class="text-[13px] text-soft">{capital(row.reason)}</span>
+    {#each row.missing as missing (missing.field)}
+      <span class="block text-[13px]" class:text-hold={missing.hold} class:text-soft={!missing.hold}
+        ><Mark kind={missing.hold ? 'hold' : 'note'} word="" /> {capital(missing.reason)}</span
+      >
+    {/each}
   {/if}
 {/snippet}
 

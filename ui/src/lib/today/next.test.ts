@@ -98,9 +98,9 @@ describe('what to do next', () => {
 
   it('says what is apart, asked and not measured at a machine', () => {
     const plan = [
-      { length: '100', questions: [] },
-      { length: '90', questions: ['is it 90?'] },
-      { questions: [] }
+      { measures: [{ needed: true, value: '100' }, { needed: false }], questions: [] },
+      { measures: [{ needed: true, value: '90' }], questions: ['is it 90?'] },
+      { measures: [{ needed: true }], questions: [] }
     ];
     const next = nextAtMachines(
       [{ view: view(plan), table: table(['in step', 'differs', 'unknown tool']) }],

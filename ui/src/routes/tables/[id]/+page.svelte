@@ -34,7 +34,9 @@
   const word = $derived(report.data?.placeWord ?? 'place');
   const places = (some: string[]) => `${word} ${some.join(', ')}`;
   const troubles = $derived(report.data?.troubles ?? []);
-  const shown = $derived(rows.filter((row) => all || row.state !== 'in step'));
+  const shown = $derived(
+    rows.filter((row) => all || row.state !== 'in step' || row.missing.some(({ hold }) => hold))
+  );
   const decided = $derived(
     Object.fromEntries(
       rows

@@ -73,16 +73,20 @@ public record ControlTable(
     return changes;
   }
 
-  /** As {@link #changesFrom}, in sentences. */
-  public List<String> changesSince(ControlTable before) {
-    return changesFrom(before).stream().map(ControlTable::sentence).toList();
+  /**
+   * As {@link #changesFrom}, in sentences.
+   *
+   * @param placeWord what people call a place of the machine
+   */
+  public List<String> changesSince(ControlTable before, String placeWord) {
+    return changesFrom(before).stream().map(change -> sentence(change, placeWord)).toList();
   }
 
-  private static String sentence(TableChange change) {
+  private static String sentence(TableChange change, String placeWord) {
     return change.place().equals(TableIndex.SPINDLE)
         ? "the spindle held %s, now %s"
             .formatted(orNothing(change.was()), orNothing(change.became()))
-        : "pocket %s: %s".formatted(change.place(), change.words());
+        : "%s %s: %s".formatted(placeWord, change.place(), change.words());
   }
 
   private static String orNothing(String tool) {

@@ -21,6 +21,9 @@ public final class ControlTerms {
 
   private static final int USUAL_DECIMALS = 3;
 
+  /** What most controls call a place; sentences are written with it. */
+  private static final String POCKET = "pocket";
+
   private final Unit unit;
   private final List<TableField> fields;
   private final List<TableField> sizes;
@@ -29,6 +32,7 @@ public final class ControlTerms {
   private final boolean identityShown;
   private final boolean randomPlaces;
   private final boolean plain;
+  private final String placeWord;
 
   /**
    * Terms of a control.
@@ -40,6 +44,16 @@ public final class ControlTerms {
    */
   public ControlTerms(
       Unit unit, List<ControlField> declared, boolean identityShown, boolean randomPlaces) {
+    this(unit, declared, identityShown, randomPlaces, POCKET);
+  }
+
+  private ControlTerms(
+      Unit unit,
+      List<ControlField> declared,
+      boolean identityShown,
+      boolean randomPlaces,
+      String placeWord) {
+    this.placeWord = placeWord;
     this.unit = unit;
     this.identityShown = identityShown;
     this.randomPlaces = randomPlaces;
@@ -56,13 +70,28 @@ public final class ControlTerms {
         machine.habits().lengths(),
         dialect.fields(machine),
         shown(machine, dialect),
-        machine.random());
+        machine.random(),
+        machine.placeWord());
   }
 
   /** It shows a tool by its code, or by a number that is not that of the place. */
   private static boolean shown(Machine machine, ControlDialect dialect) {
     return !machine.numbering().numberIsPlace()
         || dialect.fields(machine).stream().anyMatch(kept -> kept.field().equals(TableField.TOOL));
+  }
+
+  /** What people call a place of the machine. */
+  public String placeWord() {
+    return placeWord;
+  }
+
+  /**
+   * A sentence in the words of this machine.
+   *
+   * @param pattern that speaks of pockets, with nothing filled in yet
+   */
+  String worded(String pattern) {
+    return pattern.replace(POCKET, placeWord);
   }
 
   /** The fields that the control keeps, in their order. */

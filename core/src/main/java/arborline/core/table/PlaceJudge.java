@@ -105,10 +105,10 @@ final class PlaceJudge {
 
   private Verdict withoutPlan() {
     if (control.empty()) {
-      return Verdict.of(Why.EQUAL, "nothing is planned and the pocket is empty");
+      return verdict(Why.EQUAL, "nothing is planned and the pocket is empty");
     }
     if (tables.agreed().isEmpty()) {
-      return Verdict.of(
+      return verdict(
           Why.NEVER_AGREED,
           "%s stands here at the control and nothing was ever agreed with it: look into the pocket",
           name(control));
@@ -124,7 +124,7 @@ final class PlaceJudge {
   }
 
   private Verdict notInPlan() {
-    return Verdict.of(
+    return verdict(
         Why.NOT_IN_PLAN,
         "%s was put in at the machine and nobody planned it: look into the pocket",
         name(control));
@@ -133,8 +133,8 @@ final class PlaceJudge {
   private Verdict cleared(TableEntry tool) {
     Optional<String> now = index.planned(tool).filter(other -> !other.equals(place));
     return now.isPresent()
-        ? Verdict.of(Why.PLANNED_CHANGE, "%s is planned for pocket %s now", name(tool), now.get())
-        : Verdict.of(
+        ? verdict(Why.PLANNED_CHANGE, "%s is planned for pocket %s now", name(tool), now.get())
+        : verdict(
             Why.PLAN_CLEARED,
             "%s was taken out of the plan, but nobody said that it is out of the pocket: look there",
             name(tool));
@@ -142,12 +142,12 @@ final class PlaceJudge {
 
   private Verdict moved(TableEntry tool, String before) {
     return terms.randomPlaces()
-        ? Verdict.of(
+        ? verdict(
             Why.MOVED_BY_CONTROL,
             "the control chooses pockets itself and moved %s from %s to here",
             name(tool),
             before)
-        : Verdict.of(
+        : verdict(
             Why.MOVED_AT_MACHINE,
             "%s was agreed for pocket %s: look into both",
             name(tool),
@@ -190,7 +190,7 @@ final class PlaceJudge {
     if (!control.named()) {
       return swappedUnseen()
           .map(other ->
-              Verdict.of(
+              verdict(
                   Why.SWAPPED_AT_MACHINE,
                   "this pocket shows what was agreed for %s, and the other way round: look into both",
                   other));
@@ -250,18 +250,18 @@ final class PlaceJudge {
     Optional<String> now =
         index.shown(agreed).stream().filter(other -> !other.equals(place)).findFirst();
     if (now.isEmpty()) {
-      return Verdict.of(
+      return verdict(
           Why.GONE_FROM_CONTROL,
           "the control no longer has %s: is it in the pocket?",
           name(agreed));
     }
     return terms.randomPlaces()
-        ? Verdict.of(
+        ? verdict(
             Why.MOVED_BY_CONTROL,
             "the control chooses pockets itself and put %s into %s",
             name(agreed),
             now.get())
-        : Verdict.of(
+        : verdict(
             Why.MOVED_AT_MACHINE,
             "the control shows %s in %s: look into both",
             name(agreed),
@@ -272,13 +272,13 @@ final class PlaceJudge {
     boolean other = !control.named() || !control.identity().equals(plan.identity());
     if (other) {
       return tables.agreed().isEmpty()
-          ? Verdict.of(
+          ? verdict(
               Why.NEVER_AGREED,
               "planned is %s, the control has %s, and nothing was ever agreed with it: look into the"
                   + " pocket",
               name(plan),
               name(control))
-          : Verdict.of(
+          : verdict(
               Why.PLACE_OCCUPIED,
               "%s is planned here, but the control has %s in this pocket: look there",
               name(plan),
@@ -288,11 +288,11 @@ final class PlaceJudge {
         .question(plan, control)
         .orElseGet(() ->
             values.onlyControlHasSizes(plan, control)
-                ? Verdict.of(
+                ? verdict(
                     Why.MEASURED_AT_CONTROL,
                     "%s was set at the machine and not measured here",
                     name(plan))
-                : Verdict.of(
+                : verdict(
                     Why.NEVER_AGREED,
                     "plan and control have other values for %s and nothing was agreed: measure again",
                     name(plan)));
@@ -305,8 +305,8 @@ final class PlaceJudge {
     Optional<Verdict> question = values.before(place, plan).or(this::shownElsewhere);
     return question.orElseGet(() ->
         agreed.empty() && index.agreed(plan).isEmpty()
-            ? Verdict.of(Why.NEW_IN_PLAN, "%s is planned here and new", name(plan))
-            : Verdict.of(
+            ? verdict(Why.NEW_IN_PLAN, "%s is planned here and new", name(plan))
+            : verdict(
                 Why.PLANNED_CHANGE,
                 "the plan changed from %s to %s",
                 agreed.empty() ? "nothing" : name(agreed),
@@ -321,12 +321,12 @@ final class PlaceJudge {
             .findFirst();
     return elsewhere.map(other ->
         tables.agreed().isEmpty()
-            ? Verdict.of(
+            ? verdict(
                 Why.NEVER_AGREED,
                 "the control shows %s in %s, and nothing was ever agreed: look there",
                 name(plan),
                 other)
-            : Verdict.of(
+            : verdict(
                 Why.SHOWN_ELSEWHERE,
                 "the control shows %s in %s, where it was not agreed: look there",
                 name(plan),
@@ -338,14 +338,18 @@ final class PlaceJudge {
         .before(place, plan)
         .or(() -> values.sizes(agreed, control) ? Optional.empty() : bothChanged())
         .orElseGet(() ->
-            Verdict.of(
+            verdict(
                 Why.NEW_PHYSICAL_TOOL,
                 "another piece of %s was put in: its values go out and the wear begins at zero",
                 name(plan)));
   }
 
-  private static Optional<Verdict> ask(Why why, String sentence, Object... parts) {
-    return Optional.of(Verdict.of(why, sentence, parts));
+  private Optional<Verdict> ask(Why why, String sentence, Object... parts) {
+    return Optional.of(verdict(why, sentence, parts));
+  }
+
+  private Verdict verdict(Why why, String sentence, Object... parts) {
+    return Verdict.of(why, terms.worded(sentence), parts);
   }
 
   private static String name(TableEntry entry) {

@@ -108,7 +108,7 @@ public final class TableEntry {
   }
 
   /** True where it says which tool it is. */
-  boolean named() {
+  public boolean named() {
     return named;
   }
 

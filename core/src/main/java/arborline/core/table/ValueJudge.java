@@ -139,7 +139,7 @@ final class ValueJudge {
         .map(other ->
             Verdict.of(
                 Why.NUMBER_TAKEN,
-                "number %s is the number of pocket %s at the control",
+                terms.worded("number %s is the number of pocket %s at the control"),
                 plan.get(TableField.NUMBER),
                 other));
   }

@@ -32,7 +32,8 @@ public final class WritePlan {
   public PlaceOutcome of(PlaceReport report, Decision decision) {
     if (!report.possible().contains(decision)) {
       throw new IllegalArgumentException(
-          "pocket %s cannot be decided so: %s".formatted(report.place(), report.reason()));
+          "%s %s cannot be decided so: %s"
+              .formatted(terms.placeWord(), report.place(), report.reason()));
     }
     return switch (decision) {
       case SEND -> send(report, false);
@@ -40,7 +41,8 @@ public final class WritePlan {
       case TAKE -> new PlaceOutcome(report.place(), Optional.empty(), taken(report));
       case OWNER -> byOwner(report);
       case LEAVE, ASK ->
-          throw new IllegalArgumentException("nothing is done about pocket " + report.place());
+          throw new IllegalArgumentException(
+              "nothing is done about %s %s".formatted(terms.placeWord(), report.place()));
     };
   }
 
@@ -214,8 +216,9 @@ public final class WritePlan {
           String before = tools.put(entry.identity(), row.getKey());
           if (before != null) {
             throw new IllegalArgumentException(
-                "%s would be planned for %s and %s: decide both pockets together"
-                    .formatted(entry.get(TableField.TOOL), before, row.getKey()));
+                "%s would be planned for %s and %s: decide both %ss together"
+                    .formatted(
+                        entry.get(TableField.TOOL), before, row.getKey(), terms.placeWord()));
           }
           String number = entry.get(TableField.NUMBER);
           String other = number == null ? null : numbers.put(number, row.getKey());

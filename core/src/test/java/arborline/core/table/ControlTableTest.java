@@ -25,13 +25,13 @@ class ControlTableTest {
             "pocket 10: length was 120, now 121",
             "pocket 11: tool was not set, now D",
             "the spindle held nothing, now B"),
-        now.changesSince(before));
+        now.changesSince(before, "pocket"));
   }
 
   @Test
   void nothingChangedIsNothingSaid() {
     ControlTable table = table("2:TOOL=B LENGTH=90", "TOOL=B");
-    assertEquals(List.of(), table.changesSince(table));
+    assertEquals(List.of(), table.changesSince(table, "pocket"));
     assertEquals(TableEntry.EMPTY, table.at("3"));
   }
 
@@ -39,7 +39,7 @@ class ControlTableTest {
   void whatTheControlCountsAndHowItWritesNumbersIsNoChange() {
     ControlTable before = table("2:TOOL=B LENGTH=90 LIFE_USED=12 PARTS_USED=4", "");
     ControlTable now = table("2:TOOL=B LENGTH=90.000 LIFE_USED=13 PARTS_USED=5", "");
-    assertEquals(List.of(), now.changesSince(before));
+    assertEquals(List.of(), now.changesSince(before, "pocket"));
     assertEquals(
         List.of(new TableChange("2", TableField.LENGTH_WEAR, null, "0.01")),
         table("2:TOOL=B LENGTH=90 LENGTH_WEAR=0.01", "").changesFrom(before));

@@ -195,8 +195,9 @@ class ReconcilerTest {
         new ControlTable(Map.of("5", entry("TOOL=A LENGTH=120")), Optional.empty());
     ControlTable after =
         new ControlTable(Map.of("5", entry("TOOL=A LENGTH=121")), Optional.empty());
-    assertEquals(List.of("pocket 5: length was 120, now 121"), after.changesSince(before));
-    assertEquals(List.of(), before.changesSince(before));
+    assertEquals(
+        List.of("pocket 5: length was 120, now 121"), after.changesSince(before, "pocket"));
+    assertEquals(List.of(), before.changesSince(before, "pocket"));
   }
 
   /** The texts AO and B0 have one hash, which does not make them one tool. */

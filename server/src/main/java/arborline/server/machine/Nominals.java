@@ -3,12 +3,12 @@ package arborline.server.machine;
 import arborline.core.machine.Machine;
 import arborline.core.table.ControlDialects;
 import arborline.core.table.ControlTerms;
+import arborline.core.table.FieldNeeds;
 import arborline.core.table.Nominal;
+import arborline.core.table.ProgramUse;
 import arborline.core.table.TableField;
 import arborline.core.tool.Completed;
-import arborline.core.tool.Motion;
 import arborline.core.tool.Tool;
-import arborline.core.tool.ToolClasses;
 import arborline.server.stack.Assemblies;
 import java.math.BigDecimal;
 import java.util.HashMap;
@@ -52,13 +52,10 @@ public class Nominals {
     return nominal;
   }
 
-  /** False where the control keeps X and Z of all tools, and no lengths. */
   private static boolean lengthKept(Machine machine) {
     return ControlDialects.find(machine.habits().dialect())
-        .map(dialect -> ControlTerms.of(machine, dialect))
-        .filter(terms -> terms.declared(TableField.X).isPresent())
-        .filter(terms -> terms.declared(TableField.LENGTH).isEmpty())
-        .isEmpty();
+        .map(dialect -> FieldNeeds.lengthKept(ControlTerms.of(machine, dialect)))
+        .orElse(true);
   }
 
   private static Nominal nominal(
@@ -79,25 +76,11 @@ public class Nominals {
     return new Nominal(sizes, Optional.empty(), bounds, unneeded(tool, lengthKept));
   }
 
-  /**
-   * A turning tool has X, Z and nose radius; any other length and diameter where these are kept.
-   */
   private static Set<TableField> unneeded(Tool tool, boolean lengthKept) {
-    if (motion(tool).filter(Motion.TURNS::equals).isPresent()) {
-      return Set.of(TableField.LENGTH, TableField.DIAMETER);
-    }
-    Set<TableField> unneeded = new HashSet<>(Set.of(TableField.NOSE_RADIUS));
-    if (lengthKept) {
-      unneeded.addAll(Set.of(TableField.X, TableField.Z));
-    }
-    if (!mills(tool)) {
-      unneeded.add(TableField.DIAMETER);
-    }
+    Map<TableField, Optional<ProgramUse>> needs = FieldNeeds.usual(tool, lengthKept);
+    Set<TableField> unneeded = new HashSet<>(TableField.SIZES);
+    unneeded.removeIf(size -> needs.getOrDefault(size, Optional.empty()).isPresent());
     return unneeded;
-  }
-
-  private static Optional<Motion> motion(Tool tool) {
-    return ToolClasses.named(tool.toolClass()).map(known -> known.sheet().motion());
   }
 
   private static Optional<BigDecimal> first(Tool tool, String... symbols) {
@@ -110,10 +93,5 @@ public class Nominals {
         .filter(Objects::nonNull)
         .max(BigDecimal::compareTo)
         .orElse(BigDecimal.ONE);
-  }
-
-  /** Only what mills is compensated by its radius. */
-  private static boolean mills(Tool tool) {
-    return motion(tool).filter(motion -> motion != Motion.MILLS).isEmpty();
   }
 }

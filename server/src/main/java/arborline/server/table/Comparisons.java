@@ -5,6 +5,7 @@ import arborline.core.table.ControlDialect;
 import arborline.core.table.ControlDialects;
 import arborline.core.table.ControlTable;
 import arborline.core.table.ControlTerms;
+import arborline.core.table.FieldNeeds;
 import arborline.core.table.NumberedTools;
 import arborline.core.table.PlaceReport;
 import arborline.core.table.Reconciler;
@@ -19,6 +20,7 @@ import arborline.server.machine.Plans;
 import arborline.server.tool.Tools;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -48,11 +50,13 @@ class Comparisons {
    * What was compared, in which terms, and what was found.
    *
    * @param stated what the library says of planned tools, by place
+   * @param missing what the control does not have of the tools in its places, by place
    */
   record Compared(
       ToolTables tables,
       ControlTerms terms,
       Map<String, Map<TableField, String>> stated,
+      Map<String, List<FieldNeeds.Need>> missing,
       List<PlaceReport> reports) {}
 
   @Transactional(readOnly = true)
@@ -86,7 +90,28 @@ class Comparisons {
         Reconciler.reconcile(tables, terms).stream()
             .map(report -> carried(report, machine, dialect))
             .toList();
-    return new Compared(tables, terms, stated, reports);
+    return new Compared(tables, terms, stated, missing(reports, terms, meant), reports);
+  }
+
+  /** What programs would miss, of every tool that the control shows and a library knows. */
+  private static Map<String, List<FieldNeeds.Need>> missing(
+      List<PlaceReport> reports, ControlTerms terms, Map<Long, Tool> meant) {
+    Map<String, Tool> byCode = new HashMap<>();
+    meant.values().forEach(tool -> byCode.put(tool.code().toUpperCase(Locale.ROOT), tool));
+    boolean lengthKept = FieldNeeds.lengthKept(terms);
+    Map<String, List<FieldNeeds.Need>> missing = new HashMap<>();
+    for (PlaceReport report : reports) {
+      TableEntry held = report.control();
+      Tool tool = byCode.get(held.named() ? held.key() : report.plan().key());
+      if (tool != null && !held.empty()) {
+        List<FieldNeeds.Need> needs =
+            FieldNeeds.missing(FieldNeeds.usual(tool, lengthKept), terms.fields(), held);
+        if (!needs.isEmpty()) {
+          missing.put(report.place(), needs);
+        }
+      }
+    }
+    return missing;
   }
 
   private static Map<String, TableEntry> registered(

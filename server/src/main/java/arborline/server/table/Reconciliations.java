@@ -49,7 +49,16 @@ public class Reconciliations {
   }
 
   /** A reading with what was found on it. */
-  record Compared(TableStore.Reading reading, ControlTerms terms, List<PlaceReport> reports) {}
+  record Compared(TableStore.Reading reading, Comparisons.Compared found) {
+
+    ControlTerms terms() {
+      return found.terms();
+    }
+
+    List<PlaceReport> reports() {
+      return found.reports();
+    }
+  }
 
   /** Decisions as what they do. */
   record Decided(
@@ -88,8 +97,7 @@ public class Reconciliations {
   }
 
   private Compared compared(Machines.Linked machine, TableStore.Reading reading) {
-    Comparisons.Compared found = comparisons.of(machine.machine(), reading.table());
-    return new Compared(reading, found.terms(), found.reports());
+    return new Compared(reading, comparisons.of(machine.machine(), reading.table()));
   }
 
   /** Compares with the last reading, without asking the control. */

@@ -91,6 +91,7 @@ class TableController {
    * @param why stable name of the reason: {@code far-from-nominal}
    * @param suggested send, take, owner, leave, or ask: a person decides
    * @param possible what may be decided
+   * @param missing what the control does not have of the tool
    */
   record ReportRow(
       String place,
@@ -104,7 +105,15 @@ class TableController {
       String why,
       String suggested,
       String reason,
-      List<String> possible) {}
+      List<String> possible,
+      List<MissingValue> missing) {}
+
+  /**
+   * A value that the control does not have of a tool.
+   *
+   * @param hold true where a program goes wrong without it, false where no usual one uses it
+   */
+  record MissingValue(String field, boolean hold, String reason) {}
 
   /**
    * A comparison.
@@ -175,7 +184,7 @@ class TableController {
     List<ReportRow> rows =
         compared.reports().stream()
             .filter(report -> all || report.state() != PlaceReport.State.IN_STEP)
-            .map(report -> row(report, compared.terms()))
+            .map(report -> row(report, compared.found()))
             .toList();
     return new ReconciliationView(
         id,
@@ -253,12 +262,12 @@ class TableController {
       return Decision.valueOf(text.toUpperCase(Locale.ROOT).replace(' ', '_'));
     } catch (IllegalArgumentException unknown) {
       throw Refusal.badRequest(
-          "pocket %s: '%s' is not send, send zero wear, take, owner or leave"
-              .formatted(place, text));
+          "%s: '%s' is not send, send zero wear, take, owner or leave".formatted(place, text));
     }
   }
 
-  private static ReportRow row(PlaceReport report, ControlTerms terms) {
+  private static ReportRow row(PlaceReport report, Comparisons.Compared compared) {
+    ControlTerms terms = compared.terms();
     return new ReportRow(
         report.place(),
         report.state().name().toLowerCase(Locale.ROOT).replace('_', ' '),
@@ -271,7 +280,10 @@ class TableController {
         report.why().code(),
         word(report.suggested()),
         report.reason(),
-        report.possible().stream().sorted().map(TableController::word).toList());
+        report.possible().stream().sorted().map(TableController::word).toList(),
+        compared.missing().getOrDefault(report.place(), List.of()).stream()
+            .map(need -> new MissingValue(need.field().key(), need.holds(), need.reason()))
+            .toList());
   }
 
   private static FieldRow field(FieldReport field, ControlTerms terms) {

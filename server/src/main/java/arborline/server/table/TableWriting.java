@@ -119,7 +119,7 @@ class TableWriting {
     } catch (IOException silent) {
       throw Reconciliations.unreadable(machine, silent);
     }
-    List<String> changes = now.changesSince(reading.table());
+    List<String> changes = now.changesSince(reading.table(), machine.machine().placeWord());
     if (!changes.isEmpty()) {
       throw Refusal.conflict(
           "the control changed since it was read; nothing was written. Compare again", changes);
@@ -262,7 +262,7 @@ class TableWriting {
             "%s: %s written, %d taken, %d not written"
                 .formatted(
                     machine.machine().name(),
-                    TrailRecord.count(applied.written().size(), "pocket"),
+                    TrailRecord.count(applied.written().size(), machine.machine().placeWord()),
                     applied.taken().size(),
                     applied.notWritten().size())));
     live.say("machine", machine.machine().id(), applied.state());

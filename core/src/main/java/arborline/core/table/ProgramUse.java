@@ -1,0 +1,33 @@
+package arborline.core.table;
+
+import arborline.core.tool.Motion;
+import java.util.EnumSet;
+import java.util.Locale;
+import java.util.Set;
+
+/** What a program does with a tool, as far as values of the tool table count for it. */
+public enum ProgramUse {
+  /** Moves with the length, or X and Z, of the tool active. */
+  PLAIN_MOVES,
+  /** Paths that keep off by the radius of the tool, or of its nose. */
+  RADIUS_COMPENSATION,
+  /** Canned cycles that drill. */
+  DRILLING_CYCLES,
+  /** Cycles that cut a thread with a tool of that thread. */
+  TAPPING;
+
+  /** What programs usually do with a tool. */
+  public static Set<ProgramUse> usual(Motion motion) {
+    return switch (motion) {
+      case MILLS, TURNS -> EnumSet.of(PLAIN_MOVES, RADIUS_COMPENSATION);
+      case DRILLS -> EnumSet.of(PLAIN_MOVES, DRILLING_CYCLES);
+      case TAPS -> EnumSet.of(PLAIN_MOVES, TAPPING);
+      case STANDS -> EnumSet.of(PLAIN_MOVES);
+    };
+  }
+
+  /** As people say it: {@code radius compensation}. */
+  public String words() {
+    return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+  }
+}
