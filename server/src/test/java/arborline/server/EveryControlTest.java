@@ -8,13 +8,20 @@ import java.io.IOException;
 import java.math.BigDecimal;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -246,6 +253,31 @@ class EveryControlTest extends ServerTest {
     assertEquals("in step", after.get("state").asString(), after.toString());
     String kept = after.get("plan").get(subject.field).asString();
     assertEquals(0, new BigDecimal(other).compareTo(new BigDecimal(kept)));
+  }
+
+  /** Everybody gets an answer, and a change is kept once. */
+  @Test
+  void twentyWhoReadAtOnceDisturbNobody() throws IOException {
+    Map<String, String> sizes = alone(Subject.X1);
+    String other = new BigDecimal(sizes.get("length")).add(BigDecimal.ONE).toPlainString();
+    long before = changes();
+    operator(Subject.X1, other);
+    List<Callable<Api.Answer>> readings =
+        Collections.nCopies(20, (Callable<Api.Answer>) () -> compare(Subject.X1));
+    try (ExecutorService threads = Executors.newFixedThreadPool(20)) {
+      for (Future<Api.Answer> answer : threads.invokeAll(readings)) {
+        assertEquals("measured-at-control", row(Subject.X1, answer.get()).get("why").asString());
+      }
+    } catch (InterruptedException | ExecutionException failed) {
+      throw new AssertionError(failed);
+    }
+    assertEquals(before + 1, changes());
+  }
+
+  private long changes() {
+    return jdbc.sql("select count(*) from table_change where machine_id = 'X1'")
+        .query(Long.class)
+        .single();
   }
 
   /** What changed where, when it was seen, and who wrote it. */

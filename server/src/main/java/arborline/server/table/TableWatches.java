@@ -37,11 +37,13 @@ class TableWatches {
   /** Keeps everybody else from keeping a reading of a control until the transaction ends. */
   @Transactional(propagation = Propagation.MANDATORY)
   void lock(String machineId) {
-    jdbc.sql("insert ignore into table_watch (machine_id) values (?)").param(machineId).update();
-    jdbc.sql("select machine_id from table_watch where machine_id = ? for update")
+    jdbc.sql(
+            """
+            insert into table_watch (machine_id) values (?)
+            on duplicate key update machine_id = values(machine_id)\
+            """)
         .param(machineId)
-        .query(String.class)
-        .single();
+        .update();
   }
 
   /** The control answered. True where it had not before. */
