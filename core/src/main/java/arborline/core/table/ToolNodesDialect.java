@@ -24,8 +24,8 @@ import java.util.TreeMap;
  * write  MM-BA08|1|Edge1.Length  120.012
  * </pre>
  *
- * <p>A tool that is loaded has no sizes until they are written: no place ever holds a tool with the
- * sizes of another one.
+ * <p>The status is the control's own, and never written. A tool that is loaded has no sizes until
+ * they are written: no place ever holds a tool with the sizes of another one.
  */
 @AutoService(ControlDialect.class)
 public final class ToolNodesDialect implements ControlDialect {
@@ -225,7 +225,8 @@ public final class ToolNodesDialect implements ControlDialect {
               machine.habits().fit(name)));
     }
     NODES.forEach((node, field) -> {
-      if (row.fields().contains(field) && !IDENTITY.contains(field)) {
+      boolean written = !IDENTITY.contains(field) && !field.equals(TableField.STATUS);
+      if (written && row.fields().contains(field)) {
         String value = Optional.ofNullable(target.get(field)).orElse("");
         text.append(line(WRITE, "%s|%s|%s".formatted(code, sister, node), value));
       }

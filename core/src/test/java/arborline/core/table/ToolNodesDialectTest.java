@@ -93,6 +93,14 @@ class ToolNodesDialectTest {
         written("TOOL=A NUMBER=53 LENGTH=120 LIFE_USED=0", "DIAMETER", "LIFE_USED"));
   }
 
+  /** A tool that moves is written whole; its status stays the control's. */
+  @Test
+  void theStatusIsNeverWritten() {
+    assertEquals(
+        "write\tA|1|Edge1.Length\t120\n",
+        written("TOOL=A LENGTH=120 STATUS=usable", "STATUS", "LENGTH"));
+  }
+
   @Test
   void aClearedPlaceIsUnloaded() {
     assertEquals(
