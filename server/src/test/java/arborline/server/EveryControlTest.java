@@ -12,6 +12,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
@@ -35,17 +36,29 @@ class EveryControlTest extends ServerTest {
 
   /** A planned tool of each machine, and how its operator changes a size of it. */
   enum Subject {
-    L1("5", "OT-GR2-C", "Cormorant turning", "z", 603, "{\"number\":603,\"values\":{\"Z\":%s}}"),
+    L1(
+        "5",
+        "7",
+        "OT-GR2-C",
+        "OT-GR3-C",
+        "Cormorant turning",
+        "z",
+        603,
+        "{\"number\":603,\"values\":{\"Z\":%s}}"),
     M3(
         "11",
+        "13",
         "MM-BL03",
+        "MM-BL04",
         "Marram milling",
         "length",
         11,
         "{\"tool\":\"MM-BL03|1\",\"values\":{\"Edge1.Length\":%s}}"),
     R1(
         "6",
+        "5",
         "PR-DC06",
+        "PR-CP16",
         "Pelican router",
         "length",
         6,
@@ -53,22 +66,36 @@ class EveryControlTest extends ServerTest {
             + "\"5.989\",\"down-cut\"],\"all\":true}"),
     X1(
         "20",
+        "9",
         "MM-BL04",
+        "MM-BL03",
         "Marram milling",
         "length",
         12,
         "{\"place\":\"20\",\"edge\":1,\"values\":{\"length\":%s}}");
 
     private final String place;
+    private final String otherPlace;
     private final String code;
+    private final String otherCode;
     private final String library;
     private final String field;
     private final int number;
     private final String operator;
 
-    Subject(String place, String code, String library, String field, int number, String operator) {
+    Subject(
+        String place,
+        String otherPlace,
+        String code,
+        String otherCode,
+        String library,
+        String field,
+        int number,
+        String operator) {
       this.place = place;
+      this.otherPlace = otherPlace;
       this.code = code;
+      this.otherCode = otherCode;
       this.library = library;
       this.field = field;
       this.number = number;
@@ -96,19 +123,25 @@ class EveryControlTest extends ServerTest {
           .param(subject.name())
           .update();
     }
-    JsonNode measured =
-        Api.JSON
-            .readTree(Files.readString(Path.of("../demo/measured.json")))
-            .get(subject.name())
-            .get(subject.place);
-    Map<String, String> sizes = new TreeMap<>();
-    measured.properties().forEach(size -> sizes.put(size.getKey(), size.getValue().asString()));
+    Map<String, String> sizes = measured(subject, subject.place);
     plan(subject, sizes);
     operator(subject, sizes.get(subject.field));
     Api.Answer compared = compare(subject);
     assertEquals(
         "in step", row(subject, compared).get("state").asString(), compared.body().toString());
     assertEquals("in step", apply(subject, compared, Map.of()).text("state"));
+    return sizes;
+  }
+
+  /** What the demo measured of the tool of a place. */
+  private static Map<String, String> measured(Subject subject, String place) throws IOException {
+    Map<String, String> sizes = new TreeMap<>();
+    Api.JSON
+        .readTree(Files.readString(Path.of("../demo/measured.json")))
+        .get(subject.name())
+        .get(place)
+        .properties()
+        .forEach(size -> sizes.put(size.getKey(), size.getValue().asString()));
     return sizes;
   }
 
@@ -133,17 +166,33 @@ class EveryControlTest extends ServerTest {
   }
 
   private void plan(Subject subject, Map<String, String> sizes) {
+    plan(subject, subject.place, subject.code, sizes);
+    if (subject == Subject.L1) {
+      Api.Answer numbered = numbered(subject, subject.number);
+      assertTrue(Set.of(200, 409).contains(numbered.status()), numbered.body().toString());
+    }
+  }
+
+  /** Gives the tool its number, also where jobs call it by another; 409 where it has it. */
+  private Api.Answer numbered(Subject subject, int number) {
+    return lead.send(
+        "PUT",
+        subject.path() + "/numbers?changeJobs=true",
+        Api.body("places", List.of(subject.place), "first", number, "step", 1));
+  }
+
+  private void plan(Subject subject, String place, String code, Map<String, String> sizes) {
     Map<String, Object> ids =
         jdbc.sql(
                 "select e.tool_id, e.library_id from entry e join library l on l.id = e.library_id"
                     + " where e.code = ? and l.name = ?")
-            .params(subject.code, subject.library)
+            .params(code, subject.library)
             .query()
             .singleRow();
     Api.Answer planned =
         lead.send(
             "PUT",
-            subject.path() + "/plan/" + subject.place,
+            subject.path() + "/plan/" + place,
             Api.body(
                 "toolId",
                 ids.get("tool_id"),
@@ -154,12 +203,12 @@ class EveryControlTest extends ServerTest {
                 "allow",
                 true));
     assertEquals(200, planned.status(), planned.body().toString());
-    if (subject == Subject.L1) {
-      lead.send(
-          "PUT",
-          subject.path() + "/numbers",
-          Api.body("places", List.of(subject.place), "first", subject.number, "step", 1));
-    }
+  }
+
+  private void clear(Subject subject, String place) {
+    Api.Answer cleared =
+        lead.send("DELETE", subject.path() + "/plan/" + place + "?changeJobs=true", null);
+    assertEquals(200, cleared.status(), cleared.body().toString());
   }
 
   private void measure(Subject subject, Map<String, String> sizes, String added) {
@@ -197,11 +246,47 @@ class EveryControlTest extends ServerTest {
   }
 
   private static JsonNode row(Subject subject, Api.Answer compared) {
+    return row(subject.place, compared);
+  }
+
+  private static JsonNode row(String place, Api.Answer compared) {
     assertEquals(200, compared.status(), compared.body().toString());
     return StreamSupport.stream(compared.at("items").spliterator(), false)
-        .filter(row -> row.get("place").asString().equals(subject.place))
+        .filter(row -> row.get("place").asString().equals(place))
         .findFirst()
         .orElseThrow();
+  }
+
+  /** Sends every place that is not in step; afterwards the control holds just this. */
+  private void sendAll(Subject subject, Map<String, String> held) {
+    Api.Answer compared = compare(subject);
+    Map<String, String> decisions = new TreeMap<>();
+    compared
+        .at("items")
+        .forEach(row -> {
+          if (!row.get("state").asString().equals("in step")) {
+            decisions.put(row.get("place").asString(), "send");
+          }
+        });
+    Api.Answer applied = apply(subject, compared, decisions);
+    assertEquals("in step", applied.text("state"), applied.body().toString());
+    Api.Answer after = compare(subject);
+    Map<String, String> shown = new TreeMap<>();
+    after
+        .at("items")
+        .forEach(row -> {
+          assertEquals("in step", row.get("state").asString(), row.toString());
+          if (row.get("held").asBoolean()) {
+            JsonNode size = row.get("control").get(subject.field);
+            shown.put(
+                row.get("place").asString(),
+                new BigDecimal(size.asString()).stripTrailingZeros().toPlainString());
+          }
+        });
+    Map<String, String> expected = new TreeMap<>();
+    held.forEach((place, size) ->
+        expected.put(place, new BigDecimal(size).stripTrailingZeros().toPlainString()));
+    assertEquals(expected, shown, after.body().toString());
   }
 
   private Api.Answer apply(Subject subject, Api.Answer compared, Map<String, String> decisions) {
@@ -253,6 +338,60 @@ class EveryControlTest extends ServerTest {
     assertEquals("in step", after.get("state").asString(), after.toString());
     String kept = after.get("plan").get(subject.field).asString();
     assertEquals(0, new BigDecimal(other).compareTo(new BigDecimal(kept)));
+  }
+
+  @ParameterizedTest
+  @EnumSource(Subject.class)
+  void aToolThatMovedIsInItsNewPlaceOnly(Subject subject) throws IOException {
+    Map<String, String> sizes = alone(subject);
+    clear(subject, subject.place);
+    plan(subject, subject.otherPlace, subject.code, sizes);
+    sendAll(subject, Map.of(subject.otherPlace, sizes.get(subject.field)));
+  }
+
+  @ParameterizedTest
+  @EnumSource(Subject.class)
+  void aToolThatIsNoLongerPlannedIsTakenOffTheControl(Subject subject) throws IOException {
+    alone(subject);
+    clear(subject, subject.place);
+    sendAll(subject, Map.of());
+  }
+
+  @ParameterizedTest
+  @EnumSource(Subject.class)
+  void twoToolsThatChangePlacesTakeTheirSizesAlong(Subject subject) throws IOException {
+    Map<String, String> sizes = alone(subject);
+    Map<String, String> others = measured(subject, subject.otherPlace);
+    plan(subject, subject.otherPlace, subject.otherCode, others);
+    sendAll(
+        subject,
+        Map.of(
+            subject.place,
+            sizes.get(subject.field),
+            subject.otherPlace,
+            others.get(subject.field)));
+    clear(subject, subject.place);
+    clear(subject, subject.otherPlace);
+    plan(subject, subject.place, subject.otherCode, others);
+    plan(subject, subject.otherPlace, subject.code, sizes);
+    sendAll(
+        subject,
+        Map.of(
+            subject.place,
+            others.get(subject.field),
+            subject.otherPlace,
+            sizes.get(subject.field)));
+  }
+
+  @ParameterizedTest
+  @EnumSource(
+      value = Subject.class,
+      names = {"L1", "M3", "X1"})
+  void aToolWithAnotherNumberKeepsItsSizes(Subject subject) throws IOException {
+    Map<String, String> sizes = alone(subject);
+    int number = subject == Subject.L1 ? 650 : 77;
+    assertEquals(200, numbered(subject, number).status());
+    sendAll(subject, Map.of(subject.place, sizes.get(subject.field)));
   }
 
   /** Everybody gets an answer, and a change is kept once. */

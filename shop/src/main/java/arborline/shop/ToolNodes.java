@@ -27,9 +27,9 @@ import org.eclipse.milo.opcua.stack.core.types.structured.ViewDescription;
 import org.eclipse.milo.opcua.stack.core.types.structured.WriteValue;
 
 /**
- * Tools of a control as nodes: {@code tools} holds {@code CODE|SISTER|Name}, {@code groups} says
- * which tools take turns, {@code LastAlarm} why something was refused last; methods {@code Load}
- * and {@code Unload}.
+ * Tools of a control as nodes: {@code tools} holds {@code CODE|SISTER|Name} and {@code Count}, how
+ * many tools there are; {@code groups} says which tools take turns, {@code LastAlarm} why something
+ * was refused last; methods {@code Load} and {@code Unload}.
  */
 final class ToolNodes extends ManagedNamespaceWithLifecycle {
 
@@ -61,6 +61,7 @@ final class ToolNodes extends ManagedNamespaceWithLifecycle {
       return;
     }
     Map<String, NodeTool> known = control.state().tools();
+    variable(tools, "Count", NodeIds.Int32, known.size());
     known.entrySet().stream()
         .limit(behaviour.halfFile() ? 0 : known.size())
         .forEach(tool -> tool(tools, tool.getKey(), tool.getValue()));

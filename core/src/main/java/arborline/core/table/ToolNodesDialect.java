@@ -15,9 +15,10 @@ import java.util.TreeMap;
 
 /**
  * Tools as nodes of an OPC UA server, each named {@code CODE|SISTER|Name}: where it stands, life,
- * status and up to four edges. Read as one line for each node, its name and its value with a tab
- * between them; written as lines that are carried out one after the other, {@code write} a node or
- * {@code call} a method:
+ * status and up to four edges; {@code Count} says how many tools there are, so that a list which
+ * ends early is not taken for all. Read as one line for each node, its name and its value with a
+ * tab between them; written as lines that are carried out one after the other, {@code write} a node
+ * or {@code call} a method:
  *
  * <pre>
  * call  Load  MM-BA08  1  12  5  BALL 8
@@ -44,6 +45,7 @@ public final class ToolNodesDialect implements ControlDialect {
   private static final String FIRST_SISTER = "1";
   private static final String IN_SPINDLE = "SPINDLE";
   private static final String PLACE = "Place";
+  private static final String COUNT = "Count\t";
   private static final Map<String, TableField> NODES = nodes();
   private static final Set<TableField> IDENTITY =
       Set.of(TableField.TOOL, TableField.SISTER, TableField.NUMBER, TableField.NAME);
@@ -107,7 +109,12 @@ public final class ToolNodesDialect implements ControlDialect {
     Map<String, String> stands = new HashMap<>();
     List<String> lines =
         new String(documents.get(TOOLS), StandardCharsets.UTF_8).lines().limit(MOST_LINES).toList();
+    String count = null;
     for (String line : lines) {
+      if (line.startsWith(COUNT)) {
+        count = line.substring(COUNT.length());
+        continue;
+      }
       String[] cells = line.split("\t", -1);
       String[] parts = cells[0].split("\\|", -1);
       if (cells.length != 2 || parts.length != 3) {
@@ -123,7 +130,12 @@ public final class ToolNodesDialect implements ControlDialect {
       }
     }
     if (!tools.keySet().equals(stands.keySet())) {
-      throw new IOException("of some of its tools it does not say where they stand, or of none");
+      throw new IOException("of some of its tools it does not say where they stand");
+    }
+    if (!Integer.toString(tools.size()).equals(count)) {
+      throw new IOException(
+          "it shows %d tools and says that it has %s; read it again"
+              .formatted(tools.size(), count == null ? "no number of them" : count));
     }
     return table(machine, tools, stands);
   }
@@ -135,9 +147,6 @@ public final class ToolNodesDialect implements ControlDialect {
   private static ControlTable table(
       Machine machine, Map<String, TableEntry> tools, Map<String, String> stands)
       throws IOException {
-    if (tools.isEmpty()) {
-      throw new IOException("it has no node of any tool");
-    }
     Map<String, TableEntry> places = new HashMap<>();
     List<TableEntry> unplaced = new ArrayList<>();
     Optional<TableEntry> spindle = Optional.empty();

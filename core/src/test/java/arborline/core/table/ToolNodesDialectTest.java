@@ -34,6 +34,7 @@ class ToolNodesDialectTest {
       A|2|Place\tSPINDLE
       A|2|Number\t53
       B|1|Place\t
+      Count\t3
       """;
 
   private final ToolNodesDialect dialect = new ToolNodesDialect();
@@ -61,6 +62,8 @@ class ToolNodesDialectTest {
         "Place\tSPINDLE ; Place\t5 ; two tools in 5",
         "120.5 ; long ; is no number",
         "Place\t5 ; Stand\t5 ; does not say where they stand",
+        "Count\t3 ; Count\t4 ; it shows 3 tools and says that it has 4",
+        "Count\t3 ; A|1|Note\t ; has no number of them",
         "Life.Used\t ; Life.Used ; is none of its tools",
       })
   void whatIsNoTableIsRefused(String change) {
@@ -68,6 +71,12 @@ class ToolNodesDialectTest {
     IOException refused =
         assertThrows(IOException.class, () -> read(NODES.replace(parts[0], parts[1])));
     assertTrue(refused.getMessage().contains(parts[2].strip()), refused.getMessage());
+  }
+
+  @Test
+  void aControlWithoutToolsIsEmpty() throws IOException {
+    assertEquals(NOTHING, read("Count\t0\n"));
+    assertThrows(IOException.class, () -> read(""));
   }
 
   private String written(String target, String... fields) {
