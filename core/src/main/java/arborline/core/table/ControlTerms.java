@@ -254,7 +254,7 @@ public final class ControlTerms {
   }
 
   /** True where the control shows half of the plain size. */
-  boolean halved(TableField field) {
+  public boolean halved(TableField field) {
     return shown(field) == Shown.HALF;
   }
 

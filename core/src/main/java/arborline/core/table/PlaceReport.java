@@ -52,6 +52,22 @@ public record PlaceReport(
         refusal);
   }
 
+  /** The same with an answer to what was asked. */
+  PlaceReport answered(Decision decision) {
+    return new PlaceReport(
+        place,
+        state,
+        plan,
+        agreed,
+        control,
+        inSpindle,
+        physicalStays,
+        fields,
+        why,
+        decision,
+        reason);
+  }
+
   /** What may be decided about it: a tool that nobody names cannot be taken into the plan. */
   public Set<Decision> possible() {
     Set<Decision> possible =

@@ -170,6 +170,11 @@ public final class TableField implements Comparable<TableField> {
             first, rank, number, "%s of edge %d".formatted(title, number), meaning, owner, form);
   }
 
+  /** The same of the first cutting edge. */
+  public TableField firstEdge() {
+    return edge == 1 ? this : STANDARD.get(first);
+  }
+
   /** Stable id: {@code LENGTH_WEAR}, of the second edge {@code LENGTH_WEAR@2}. */
   public String id() {
     return id;

@@ -1,0 +1,96 @@
+package arborline.core.table;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Which values of a tool table count for tools of one kind: those that its programs need, and all
+ * that are set for any of them; the first edge first. A size and its wear are one column.
+ */
+public final class TableColumns {
+
+  /** What says which tool it is and how it is called; lists show these apart. */
+  private static final Set<TableField> IDENTITY =
+      Set.of(
+          TableField.TOOL,
+          TableField.SISTER,
+          TableField.PHYSICAL,
+          TableField.NUMBER,
+          TableField.OFFSET,
+          TableField.NAME,
+          TableField.PROGRAM_NUMBER);
+
+  private TableColumns() {}
+
+  /**
+   * One column.
+   *
+   * @param wear its wear, where the control keeps it apart
+   * @param title as the control keeps it: a radius where the field is a diameter
+   * @param use the first use that needs it; empty where no usual program does
+   */
+  public record Column(
+      TableField field,
+      Optional<TableField> wear,
+      String title,
+      String meaning,
+      Optional<ProgramUse> use) {}
+
+  /**
+   * The columns of tools of one kind.
+   *
+   * @param needs what programs need of them, as {@link FieldNeeds#of} says
+   * @param rows the tools, as the control shows them
+   */
+  public static List<Column> of(
+      ControlTerms terms,
+      Map<TableField, Optional<ProgramUse>> needs,
+      Collection<TableEntry> rows) {
+    Set<TableField> set = new HashSet<>();
+    rows.forEach(row ->
+        row.fields()
+            .forEach((field, text) -> {
+              if (counts(field, text)) {
+                set.add(field);
+              }
+            }));
+    List<Column> columns = new ArrayList<>();
+    Set<TableField> besides = new HashSet<>(IDENTITY);
+    for (TableField field : terms.fields()) {
+      Optional<TableField> wear = field.wear().filter(worn -> terms.declared(worn).isPresent());
+      boolean counts =
+          needs.containsKey(field) || set.contains(field) || wear.filter(set::contains).isPresent();
+      if (counts && !besides.contains(field)) {
+        columns.add(column(terms, field, wear, needs.getOrDefault(field, Optional.empty())));
+        wear.ifPresent(besides::add);
+      }
+    }
+    columns.sort(Comparator.comparingInt(column -> column.field().edge()));
+    return columns;
+  }
+
+  private static Column column(
+      ControlTerms terms, TableField field, Optional<TableField> wear, Optional<ProgramUse> use) {
+    String shown =
+        terms.halved(field)
+            ? ", half of it: this control keeps radii"
+            : terms.doubled(field) ? ", twice: this control keeps diameters" : "";
+    return new Column(field, wear, terms.title(field), FieldMeanings.of(field) + shown, use);
+  }
+
+  /** A wear of zero, and a word that is empty, are none. */
+  private static boolean counts(TableField field, String text) {
+    return switch (field.form()) {
+      case WORD -> !text.isEmpty();
+      case WEAR -> new BigDecimal(text).signum() != 0;
+      case COUNT, SIZE, AMOUNT -> true;
+    };
+  }
+}

@@ -1,0 +1,82 @@
+package arborline.core.table;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertSame;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class DecisionRulesTest {
+
+  private static PlaceReport report(String plan, String agreed, String control) {
+    return Reconciler.reconcile(Tables.tables(plan, agreed, control), Tables.FIXED).getFirst();
+  }
+
+  /** A was planned and agreed, and is gone. */
+  private static PlaceReport gone() {
+    return report("5: TOOL=A LENGTH=120 DIAMETER=10", "5: TOOL=A LENGTH=120 DIAMETER=10", "");
+  }
+
+  @Test
+  void whatWasDecidedOnceForAllIsNotAskedAgain() {
+    PlaceReport asked = gone();
+    assertEquals(Why.GONE_FROM_CONTROL, asked.why());
+    assertEquals(Decision.ASK, asked.suggested());
+    PlaceReport answered =
+        DecisionRules.applied(asked, Map.of(Why.GONE_FROM_CONTROL, Decision.TAKE));
+    assertEquals(Decision.TAKE, answered.suggested());
+    assertEquals(asked.reason(), answered.reason());
+  }
+
+  @Test
+  void aRuleForSomethingElseAnswersNothing() {
+    PlaceReport asked = gone();
+    assertSame(asked, DecisionRules.applied(asked, Map.of(Why.PLAN_CLEARED, Decision.SEND)));
+    assertSame(asked, DecisionRules.applied(asked, Map.of()));
+  }
+
+  /** One question of the place is answered, the other is not: a person decides. */
+  @Test
+  void aPlaceWithASecondQuestionIsAsked() {
+    PlaceReport asked =
+        report(
+            "5: TOOL=A NUMBER=7 LENGTH=120 DIAMETER=10",
+            "5: TOOL=A NUMBER=7 LENGTH=120 DIAMETER=10",
+            "5: TOOL=A NUMBER=8 LENGTH=12 DIAMETER=10");
+    assertEquals(Decision.ASK, asked.suggested());
+    assertEquals(
+        Decision.ASK,
+        DecisionRules.applied(asked, Map.of(Why.RENUMBERED_AT_CONTROL, Decision.TAKE)).suggested());
+  }
+
+  @ParameterizedTest
+  @EnumSource(
+      value = Why.class,
+      names = {
+        "SHOWN_TWICE",
+        "UNKNOWN_TOOL",
+        "NOT_SET",
+        "ZERO",
+        "NOT_MEASURED",
+        "FAR_FROM_NOMINAL",
+        "SWAPPED_AT_MACHINE",
+        "DIAMETER_IN_RADIUS_REGISTER",
+        "IN_SPINDLE_CHANGED"
+      })
+  void whatOnlyALookOrAMeasureCanTellIsAskedEveryTime(Why why) {
+    for (Decision decision : Decision.values()) {
+      assertFalse(DecisionRules.answerable(why, decision), why + " " + decision);
+    }
+  }
+
+  @Test
+  void onlyWhatIsPossibleCanBecomeARule() {
+    assertTrue(DecisionRules.answerable(Why.OLD_WEAR_WITH_NEW_LENGTH, Decision.SEND_ZERO_WEAR));
+    assertFalse(DecisionRules.answerable(Why.GONE_FROM_CONTROL, Decision.SEND_ZERO_WEAR));
+    assertFalse(DecisionRules.answerable(Why.GONE_FROM_CONTROL, Decision.LEAVE));
+  }
+}
