@@ -12,7 +12,8 @@ import java.util.Set;
 
 /**
  * Which values of a tool table count for tools of one kind: those that its programs need, and all
- * that are set for any of them; the first edge first. A size and its wear are one column.
+ * that are set for any of them; the first edge first, sizes and what is needed before all else. A
+ * size and its wear are one column.
  */
 public final class TableColumns {
 
@@ -72,7 +73,10 @@ public final class TableColumns {
         wear.ifPresent(besides::add);
       }
     }
-    columns.sort(Comparator.comparingInt(column -> column.field().edge()));
+    columns.sort(
+        Comparator.comparingInt((Column column) -> column.field().edge())
+            .thenComparing(
+                column -> !column.field().measured() && !needs.containsKey(column.field())));
     return columns;
   }
 

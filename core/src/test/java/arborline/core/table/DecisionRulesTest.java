@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -51,6 +52,17 @@ class DecisionRulesTest {
     assertEquals(
         Decision.ASK,
         DecisionRules.applied(asked, Map.of(Why.RENUMBERED_AT_CONTROL, Decision.TAKE)).suggested());
+  }
+
+  @Test
+  void whatIsAskedAloneIsOfferedAsARule() {
+    assertEquals(Set.of(Decision.SEND, Decision.TAKE), DecisionRules.offered(gone()));
+    assertEquals(
+        "a planned tool is no longer at the control",
+        DecisionRules.question(gone().why()).orElseThrow());
+    PlaceReport unknown = report("", "", "5: TOOL=NOBODYS LENGTH=120");
+    assertEquals(Why.UNKNOWN_TOOL, unknown.why());
+    assertEquals(Set.of(), DecisionRules.offered(unknown));
   }
 
   @ParameterizedTest

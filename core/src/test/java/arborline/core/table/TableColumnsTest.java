@@ -59,6 +59,13 @@ class TableColumnsTest {
   }
 
   @Test
+  void sizesAndWhatIsNeededComeFirst() {
+    assertEquals(
+        "X as a diameter and wear, Z and wear, nose radius and wear, tip orientation, spindle",
+        titles(columns(EDGES, Motion.TURNS, "TOOL=A SPINDLE=main")));
+  }
+
+  @Test
   void geometryAndWearAreOneColumnAndARadiusIsCalledOne() {
     List<TableColumns.Column> columns = columns(RADII, Motion.MILLS, "TOOL=A NAME=MILL NUMBER=4");
     assertEquals("length and wear, radius and wear", titles(columns));

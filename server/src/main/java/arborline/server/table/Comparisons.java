@@ -5,6 +5,8 @@ import arborline.core.table.ControlDialect;
 import arborline.core.table.ControlDialects;
 import arborline.core.table.ControlTable;
 import arborline.core.table.ControlTerms;
+import arborline.core.table.Decision;
+import arborline.core.table.DecisionRules;
 import arborline.core.table.FieldNeeds;
 import arborline.core.table.NumberedTools;
 import arborline.core.table.PlaceReport;
@@ -13,12 +15,14 @@ import arborline.core.table.Statements;
 import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
 import arborline.core.table.ToolTables;
+import arborline.core.table.Why;
 import arborline.core.tool.Tool;
 import arborline.server.machine.MachineUses;
 import arborline.server.machine.Nominals;
 import arborline.server.machine.Plans;
 import arborline.server.tool.Tools;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -37,8 +41,16 @@ class Comparisons {
   private final Nominals nominals;
   private final MachineUses uses;
   private final TableStore store;
+  private final TableRules rules;
 
-  Comparisons(Plans plans, Tools tools, Nominals nominals, MachineUses uses, TableStore store) {
+  Comparisons(
+      Plans plans,
+      Tools tools,
+      Nominals nominals,
+      MachineUses uses,
+      TableStore store,
+      TableRules rules) {
+    this.rules = rules;
     this.uses = uses;
     this.plans = plans;
     this.tools = tools;
@@ -51,13 +63,20 @@ class Comparisons {
    *
    * @param stated what the library says of planned tools, by place
    * @param missing what the control does not have of the tools in its places, by place
+   * @param known tools of the plan and of the control, by their codes in upper case
+   * @param ruled places whose question a rule of the machine answers
    */
   record Compared(
       ToolTables tables,
       ControlTerms terms,
       Map<String, Map<TableField, String>> stated,
       Map<String, List<FieldNeeds.Need>> missing,
+      Map<String, KnownTool> known,
+      Set<String> ruled,
       List<PlaceReport> reports) {}
+
+  /** A tool that a library of the shop has. */
+  record KnownTool(long id, Tool tool) {}
 
   @Transactional(readOnly = true)
   public Compared of(Machine machine, ControlTable shown) {
@@ -65,11 +84,11 @@ class Comparisons {
     ControlTerms terms = ControlTerms.of(machine, dialect);
     Map<String, TableEntry> plan = new HashMap<>();
     Map<Long, Long> libraries = new HashMap<>();
-    Set<String> known = Set.copyOf(machine.controlPlaces());
+    Set<String> places = Set.copyOf(machine.controlPlaces());
     plans
         .plan(machine.id())
         .forEach((place, planned) -> {
-          if (!known.contains(place)) {
+          if (!places.contains(place)) {
             return;
           }
           plan.put(place, dialect.registered(planned.entry()));
@@ -86,26 +105,52 @@ class Comparisons {
     plan.replaceAll((place, entry) ->
         Statements.joined(entry, stated.getOrDefault(place, Map.of()), terms.fields()));
     ToolTables tables = new ToolTables(plan, nominals.of(machine, meant), agreed, control);
-    List<PlaceReport> reports =
+    List<PlaceReport> asked =
         Reconciler.reconcile(tables, terms).stream()
             .map(report -> carried(report, machine, dialect))
             .toList();
-    return new Compared(tables, terms, stated, missing(reports, terms, meant), reports);
+    Map<Why, Decision> answers = rules.answers(machine.id());
+    List<PlaceReport> reports =
+        asked.stream().map(report -> DecisionRules.applied(report, answers)).toList();
+    Map<String, KnownTool> known = byCode(meant);
+    return new Compared(
+        tables,
+        terms,
+        stated,
+        missing(reports, terms, known),
+        known,
+        ruled(asked, reports),
+        reports);
+  }
+
+  private static Map<String, KnownTool> byCode(Map<Long, Tool> tools) {
+    Map<String, KnownTool> known = new HashMap<>();
+    tools.forEach(
+        (id, tool) -> known.put(tool.code().toUpperCase(Locale.ROOT), new KnownTool(id, tool)));
+    return known;
+  }
+
+  private static Set<String> ruled(List<PlaceReport> asked, List<PlaceReport> answered) {
+    Set<String> ruled = new HashSet<>();
+    for (int i = 0; i < asked.size(); i++) {
+      if (asked.get(i).suggested() != answered.get(i).suggested()) {
+        ruled.add(asked.get(i).place());
+      }
+    }
+    return ruled;
   }
 
   /** What programs would miss, of every tool that the control shows and a library knows. */
   private static Map<String, List<FieldNeeds.Need>> missing(
-      List<PlaceReport> reports, ControlTerms terms, Map<Long, Tool> meant) {
-    Map<String, Tool> byCode = new HashMap<>();
-    meant.values().forEach(tool -> byCode.put(tool.code().toUpperCase(Locale.ROOT), tool));
+      List<PlaceReport> reports, ControlTerms terms, Map<String, KnownTool> known) {
     boolean lengthKept = FieldNeeds.lengthKept(terms);
     Map<String, List<FieldNeeds.Need>> missing = new HashMap<>();
     for (PlaceReport report : reports) {
       TableEntry held = report.control();
-      Tool tool = byCode.get(held.named() ? held.key() : report.plan().key());
+      KnownTool tool = known.get(held.named() ? held.key() : report.plan().key());
       if (tool != null && !held.empty()) {
         List<FieldNeeds.Need> needs =
-            FieldNeeds.missing(FieldNeeds.usual(tool, lengthKept), terms.fields(), held);
+            FieldNeeds.missing(FieldNeeds.usual(tool.tool(), lengthKept), terms.fields(), held);
         if (!needs.isEmpty()) {
           missing.put(report.place(), needs);
         }
@@ -122,7 +167,11 @@ class Comparisons {
   }
 
   private static List<String> codes(ControlTable control) {
-    return Stream.concat(control.places().values().stream(), control.spindle().stream())
+    return Stream.of(
+            control.places().values().stream(),
+            control.spindle().stream(),
+            control.unplaced().stream())
+        .flatMap(rows -> rows)
         .map(TableEntry::key)
         .filter(key -> !key.isEmpty())
         .toList();

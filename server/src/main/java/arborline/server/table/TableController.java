@@ -4,6 +4,7 @@ import arborline.core.machine.Machine;
 import arborline.core.table.ControlFile;
 import arborline.core.table.ControlTerms;
 import arborline.core.table.Decision;
+import arborline.core.table.DecisionRules;
 import arborline.core.table.FieldReport;
 import arborline.core.table.PlaceOrder;
 import arborline.core.table.PlaceReport;
@@ -91,6 +92,8 @@ class TableController {
    * @param why stable name of the reason: {@code far-from-nominal}
    * @param suggested send, take, owner, leave, or ask: a person decides
    * @param possible what may be decided
+   * @param ruled true where a rule of the machine suggests it
+   * @param rules decisions that may become a rule of the machine
    * @param missing what the control does not have of the tool
    */
   record ReportRow(
@@ -106,6 +109,8 @@ class TableController {
       String suggested,
       String reason,
       List<String> possible,
+      boolean ruled,
+      List<String> rules,
       List<MissingValue> missing) {}
 
   /**
@@ -253,17 +258,8 @@ class TableController {
       return null;
     }
     Map<String, Decision> decisions = new LinkedHashMap<>();
-    texts.forEach((place, text) -> decisions.put(place, decision(place, text)));
+    texts.forEach((place, text) -> decisions.put(place, TableWords.decision(place, text)));
     return decisions;
-  }
-
-  private static Decision decision(String place, String text) {
-    try {
-      return Decision.valueOf(text.toUpperCase(Locale.ROOT).replace(' ', '_'));
-    } catch (IllegalArgumentException unknown) {
-      throw Refusal.badRequest(
-          "%s: '%s' is not send, send zero wear, take, owner or leave".formatted(place, text));
-    }
   }
 
   private static ReportRow row(PlaceReport report, Comparisons.Compared compared) {
@@ -278,9 +274,11 @@ class TableController {
         report.inSpindle(),
         report.fields().stream().map(field -> field(field, terms)).toList(),
         report.why().code(),
-        word(report.suggested()),
+        TableWords.decision(report.suggested()),
         report.reason(),
-        report.possible().stream().sorted().map(TableController::word).toList(),
+        report.possible().stream().sorted().map(TableWords::decision).toList(),
+        compared.ruled().contains(report.place()),
+        DecisionRules.offered(report).stream().sorted().map(TableWords::decision).toList(),
         compared.missing().getOrDefault(report.place(), List.of()).stream()
             .map(need -> new MissingValue(need.field().key(), need.holds(), need.reason()))
             .toList());
@@ -299,12 +297,8 @@ class TableController {
         field.agreed(),
         field.control(),
         field.why().code(),
-        word(field.suggested()),
+        TableWords.decision(field.suggested()),
         field.reason());
-  }
-
-  private static String word(Decision decision) {
-    return decision.name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
   private static Map<String, String> fields(TableEntry entry) {
