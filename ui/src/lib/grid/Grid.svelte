@@ -43,7 +43,8 @@
     picked = $bindable(),
     sets,
     heading,
-    onpoint
+    onpoint,
+    oncursor
   }: {
     /** Under which the choice of columns is kept. */
     name: string;
@@ -85,6 +86,8 @@
     heading?: (row: Row) => string;
     /** Told of the row under the pointer and of that with the cursor. */
     onpoint?: (row: Row) => void;
+    /** Told of the row that the cursor was moved to, by key or click. */
+    oncursor?: (row: Row) => void;
   } = $props();
 
   const PAGE = 12;
@@ -138,6 +141,7 @@
 
   function onchoose(event: MouseEvent, row: Row, index: number) {
     cursor = index;
+    oncursor?.(row);
     if (inControl(event.target)) return;
     if (event.shiftKey) chooseTo(index);
     else choose(row);
@@ -189,7 +193,10 @@
       cursor = Math.min(ordered.length - 1, Math.max(0, cursor + steps[event.key]));
       if (event.shiftKey) chooseTo(cursor);
       reveal();
-      if (ordered[cursor]) onpoint?.(ordered[cursor]);
+      if (ordered[cursor]) {
+        onpoint?.(ordered[cursor]);
+        oncursor?.(ordered[cursor]);
+      }
     } else if (event.key === ' ' && row && most > 0) {
       choose(row);
       last = key(row);

@@ -14,7 +14,9 @@
     unit,
     editable,
     decision,
-    ondecide
+    ondecide,
+    onalways,
+    onput
   }: {
     rows: ReportRow[];
     /** What places of the machine are called. */
@@ -24,6 +26,10 @@
     editable: boolean;
     decision: (row: ReportRow) => string;
     ondecide: (row: ReportRow, next: string) => void;
+    /** Makes a decision a rule of the machine; without it nobody may. */
+    onalways?: (row: ReportRow, decision: string) => void;
+    /** Puts a tool that only the control knows into a library; without it nobody may. */
+    onput?: (code: string) => void;
   } = $props();
 
   const tool = (row: ReportRow) => row.plan.tool ?? row.control.tool ?? '';
@@ -86,9 +92,24 @@
         {editable}
         bind:decision={() => decision(row), (next) => ondecide(row, next)}
       />
+      {#if onalways && row.suggested === 'ask' && row.rules.includes(decision(row))}
+        <button
+          class="mt-1 block text-[13px] text-working hover:underline"
+          title="Suggest this wherever the same is asked; it can be revoked under Rules"
+          onclick={() => onalways(row, decision(row))}>Always at this machine</button
+        >
+      {:else if row.ruled}
+        <span class="mt-1 block text-[12px] text-soft">a rule of this machine</span>
+      {/if}
     {/if}
   {:else}
     <span class="text-[13px] text-soft">{capital(row.reason)}</span>
+    {#if onput && row.state === 'unknown tool' && row.control.tool}
+      {@const code = row.control.tool}
+      <button class="block text-[13px] text-working hover:underline" onclick={() => onput(code)}
+        >Put it into a library</button
+      >
+    {/if}
     {#each row.missing as missing (missing.field)}
       <span class="block text-[13px]" class:text-hold={missing.hold} class:text-soft={!missing.hold}
         ><Mark kind={missing.hold ? 'hold' : 'note'} word="" /> {capital(missing.reason)}</span

@@ -34,3 +34,36 @@ export const applyDecisions = (machine: string, body: Decisions) =>
       ['machine', machine]
     ]
   });
+
+/** Decides once for all what is done wherever something is asked. */
+export const makeRule = (machine: string, question: string, decision: string) =>
+  act({
+    ask: () =>
+      ask(
+        api.PUT('/api/v1/machines/{id}/table/rules/{question}', {
+          params: { path: { id: machine, question } },
+          body: { decision }
+        })
+      ),
+    message: 'From now on it is suggested so at this machine',
+    concerns: [
+      ['machine', machine],
+      ['reconciliation', machine]
+    ]
+  });
+
+/** Asks again. */
+export const revokeRule = (machine: string, question: string) =>
+  act({
+    ask: () =>
+      ask(
+        api.DELETE('/api/v1/machines/{id}/table/rules/{question}', {
+          params: { path: { id: machine, question } }
+        })
+      ),
+    message: 'It is asked again at this machine',
+    concerns: [
+      ['machine', machine],
+      ['reconciliation', machine]
+    ]
+  });

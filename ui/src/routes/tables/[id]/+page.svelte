@@ -3,7 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { machinesQuery } from '$lib/machine/queries';
   import { reconciliationQuery } from '$lib/table/queries';
-  import { applyDecisions, compareAgain, dryRun } from '$lib/table/actions';
+  import { applyDecisions, compareAgain, dryRun, makeRule } from '$lib/table/actions';
   import { Problem, type Applied, type ControlFile } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
@@ -16,6 +16,9 @@
   import LastWriting from '$lib/table/LastWriting.svelte';
   import Differences from '$lib/table/Differences.svelte';
   import History from '$lib/table/History.svelte';
+  import ControlTools from '$lib/table/ControlTools.svelte';
+  import Rules from '$lib/table/Rules.svelte';
+  import TakeIntoLibrary from '$lib/table/TakeIntoLibrary.svelte';
 
   const id = $derived(page.params.id ?? '');
   const report = createQuery(() => reconciliationQuery(id));
@@ -29,6 +32,12 @@
   let changes = $state<string[]>([]);
   let busy = $state(false);
   let history = $state(false);
+  let rules = $state(false);
+  /** The tool of the control that goes into a library. */
+  let taken = $state('');
+  let taking = $state(false);
+  /** What is shown; it stands in the address, so that it can be sent to somebody. */
+  const whole = $derived(page.url.searchParams.get('show') === 'tools');
   const may = $derived(who.may('LOAD'));
   const rows = $derived(report.data?.items ?? []);
   const word = $derived(report.data?.placeWord ?? 'place');
@@ -111,17 +120,36 @@
       <Mark kind="differs" word="{report.data.differ} differ" />
       <Mark kind="unknown tool" word="{report.data.unknown} unknown" />
     </div>
-    <Checkbox label="all {word}s" bind:checked={all} />
   {/if}
   <div class="ml-auto flex gap-2">
     <a class="button" href="/machines/{id}">Load plan</a>
+    <button class="button" onclick={() => (rules = true)}>Rules</button>
     <button class="button" onclick={() => (history = true)}>History</button>
     <button class="button" onclick={compare} disabled={report.isFetching}>Read again</button>
   </div>
+  {#if report.data}
+    <nav aria-label="What is shown" class="-mb-3 flex basis-full items-end gap-5">
+      {#each [['', 'Differences'], ['tools', 'All tools']] as [show, title] (show)}
+        {@const here = whole === (show === 'tools')}
+        <a
+          class={['pb-2', here ? 'font-semibold' : 'text-soft hover:text-working']}
+          class:here
+          aria-current={here ? 'page' : undefined}
+          data-sveltekit-replacestate
+          href={show ? `?show=${show}` : '?'}>{title}</a
+        >
+      {/each}
+      {#if !whole}
+        <div class="ml-auto pb-2"><Checkbox label="all {word}s" bind:checked={all} /></div>
+      {/if}
+    </nav>
+  {/if}
 </header>
 
 {#if report.error}
   <ErrorNote error={report.error} retry={compare} />
+{:else if report.data && whole}
+  <ControlTools machine={id} read={report.data.read} />
 {:else if report.data}
   <div class="min-h-0 flex-1 overflow-auto">
     {#if troubles.length > 0 && !applied}
@@ -191,6 +219,15 @@
         editable={may}
         decision={(row) => decided[row.place] ?? 'leave'}
         ondecide={(row, next) => (decisions[row.place] = next)}
+        onalways={who.may('EDIT')
+          ? (row, decision) => void makeRule(id, row.why, decision)
+          : undefined}
+        onput={who.may('EDIT')
+          ? (code) => {
+              taken = code;
+              taking = true;
+            }
+          : undefined}
       />
     {/if}
   </div>
@@ -236,3 +273,11 @@
 </DialogFrame>
 
 <History machine={id} {word} bind:open={history} />
+<Rules machine={id} bind:open={rules} />
+<TakeIntoLibrary machine={id} code={taken} bind:open={taking} />
+
+<style>
+  .here {
+    box-shadow: inset 0 -2px var(--working);
+  }
+</style>

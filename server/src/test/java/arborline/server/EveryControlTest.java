@@ -474,6 +474,22 @@ class EveryControlTest extends ServerTest {
     assertEquals("in step", send(subject).text("state"));
   }
 
+  /** Nothing is ordered by the clock of a control; that it goes wrong is said. */
+  @ParameterizedTest
+  @EnumSource(
+      value = Subject.class,
+      names = {"L1", "M3", "X1"})
+  void aWrongClockIsSaidAndDisturbsNothing(Subject subject) throws IOException {
+    Map<String, String> sizes = alone(subject);
+    measure(subject, sizes, "0.25");
+    behave(subject, "{\"clockMinutes\":-180}");
+    assertEquals("in step", send(subject).text("state"));
+    JsonNode watch = compare(subject).at("watch");
+    assertTrue(Math.abs(watch.get("clockAheadSeconds").asLong() + 180 * 60) < 60, watch.toString());
+    behave(subject, "{}");
+    assertTrue(Math.abs(compare(subject).at("watch").get("clockAheadSeconds").asLong()) < 60);
+  }
+
   static List<Arguments> refusing() {
     return Stream.of(Subject.values())
         .flatMap(subject ->

@@ -28,12 +28,14 @@ import org.eclipse.milo.opcua.stack.core.types.structured.WriteValue;
 
 /**
  * Tools of a control as nodes: {@code tools} holds {@code CODE|SISTER|Name} and {@code Count}, how
- * many tools there are; {@code groups} says which tools take turns, {@code LastAlarm} why something
- * was refused last; methods {@code Load} and {@code Unload}.
+ * many tools there are, and {@code Clock}; {@code groups} says which tools take turns, {@code
+ * LastAlarm} why something was refused last; methods {@code Load} and {@code Unload}.
  */
 final class ToolNodes extends ManagedNamespaceWithLifecycle {
 
   static final String NAMESPACE = "urn:arborline:tools";
+
+  private static final String CLOCK = "Clock";
 
   private final NodeControl control;
   private final Runnable drop;
@@ -62,6 +64,7 @@ final class ToolNodes extends ManagedNamespaceWithLifecycle {
     }
     Map<String, NodeTool> known = control.state().tools();
     variable(tools, "Count", NodeIds.Int32, known.size());
+    variable(tools, CLOCK, NodeIds.String, control.now().toString());
     known.entrySet().stream()
         .limit(behaviour.halfFile() ? 0 : known.size())
         .forEach(tool -> tool(tools, tool.getKey(), tool.getValue()));
@@ -132,6 +135,11 @@ final class ToolNodes extends ManagedNamespaceWithLifecycle {
   public List<ReferenceResult> browse(
       BrowseContext context, ViewDescription view, List<NodeId> nodes) {
     Pause.of(control.behaviour().slowMillis());
+    getNodeManager()
+        .getNode(newNodeId(CLOCK))
+        .ifPresent(clock ->
+            ((UaVariableNode) clock)
+                .setValue(new DataValue(new Variant(control.now().toString()))));
     return super.browse(context, view, nodes);
   }
 

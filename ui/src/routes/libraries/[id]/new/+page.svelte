@@ -8,6 +8,7 @@
   import { reserveCode } from '$lib/naming/actions';
   import { libraryQuery } from '$lib/library/queries';
   import { mayMaintain, mayPropose } from '$lib/library/rights';
+  import { controlDraft } from '$lib/table/queries';
   import { readProposal } from '$lib/proposal/queries';
   import ProposeDialog from '$lib/proposal/ProposeDialog.svelte';
   import { createTool } from '$lib/library/actions';
@@ -80,6 +81,12 @@
   let copying = $state(another !== null);
   if (another) void begin(Number(another));
 
+  const control = page.url.searchParams.get('control');
+  if (control) {
+    copying = true;
+    void beginFromControl(control);
+  }
+
   const collection = Number(page.url.searchParams.get('collected'));
   if (collection > 0) {
     copying = true;
@@ -103,6 +110,23 @@
   async function begin(toolId: number) {
     try {
       draft.begin(await nextSize(toolId));
+    } catch (error) {
+      failed(error);
+    } finally {
+      copying = false;
+    }
+  }
+
+  /** Begins with what the control of a machine knows of a tool. */
+  async function beginFromControl(machine: string) {
+    const { searchParams } = page.url;
+    try {
+      const known = await controlDraft(
+        machine,
+        searchParams.get('code') ?? '',
+        searchParams.get('class') ?? undefined
+      );
+      draft.begin({ ...known, notes: known.notes ?? {} });
     } catch (error) {
       failed(error);
     } finally {

@@ -5,6 +5,7 @@ import arborline.core.quantity.Unit;
 import com.google.auto.service.AutoService;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -54,6 +55,11 @@ public final class AssetOffsetDialect implements ControlDialect {
   @Override
   public List<String> documents() {
     return List.of(ASSETS);
+  }
+
+  @Override
+  public Optional<Instant> clock(Map<String, byte[]> documents) {
+    return ControlClock.behind(documents.get(ASSETS), "creationTime=\"");
   }
 
   @Override

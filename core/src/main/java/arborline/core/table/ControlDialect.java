@@ -2,6 +2,7 @@ package arborline.core.table;
 
 import arborline.core.machine.Machine;
 import java.io.IOException;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,6 +29,15 @@ public interface ControlDialect {
    * @throws IOException where they are not in this control's form; the message says why
    */
   ControlTable read(Machine machine, Map<String, byte[]> documents) throws IOException;
+
+  /**
+   * What time the control says it is; empty where it does not say.
+   *
+   * @param documents as read
+   */
+  default Optional<Instant> clock(Map<String, byte[]> documents) {
+    return Optional.empty();
+  }
 
   /** A row of the plan with the offset number that this control uses for it. */
   TableEntry registered(TableEntry entry);

@@ -6,6 +6,7 @@ import com.google.auto.service.AutoService;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -77,6 +78,11 @@ public final class LatheOffsetDialect implements ControlDialect {
   @Override
   public List<String> documents() {
     return List.of(OFFSETS, NUMBERS, STATE);
+  }
+
+  @Override
+  public Optional<Instant> clock(Map<String, byte[]> documents) {
+    return ControlClock.behind(documents.get(STATE), "creationTime=\"");
   }
 
   @Override

@@ -3,6 +3,7 @@ package arborline.core.table;
 import arborline.core.machine.Machine;
 import com.google.auto.service.AutoService;
 import java.io.IOException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -72,6 +73,11 @@ public final class RevisedJsonDialect implements ControlDialect {
   @Override
   public List<String> documents() {
     return List.of(TABLE);
+  }
+
+  @Override
+  public Optional<Instant> clock(Map<String, byte[]> documents) {
+    return ControlClock.behind(documents.get(TABLE), "\"clock\"\\s*:\\s*\"");
   }
 
   @Override

@@ -212,7 +212,7 @@ public final class TableField implements Comparable<TableField> {
   }
 
   /** True for what is measured of a tool. */
-  boolean measured() {
+  public boolean measured() {
     return owner == Owner.MEASUREMENT;
   }
 

@@ -5,6 +5,7 @@ import com.google.auto.service.AutoService;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -16,9 +17,9 @@ import java.util.TreeMap;
 /**
  * Tools as nodes of an OPC UA server, each named {@code CODE|SISTER|Name}: where it stands, life,
  * status and up to four edges; {@code Count} says how many tools there are, so that a list which
- * ends early is not taken for all. Read as one line for each node, its name and its value with a
- * tab between them; written as lines that are carried out one after the other, {@code write} a node
- * or {@code call} a method:
+ * ends early is not taken for all, and {@code Clock} what time it is there. Read as one line for
+ * each node, its name and its value with a tab between them; written as lines that are carried out
+ * one after the other, {@code write} a node or {@code call} a method:
  *
  * <pre>
  * call  Load  MM-BA08  1  12  5  BALL 8
@@ -45,6 +46,7 @@ public final class ToolNodesDialect implements ControlDialect {
   private static final String FIRST_SISTER = "1";
   private static final String IN_SPINDLE = "SPINDLE";
   private static final String PLACE = "Place";
+  private static final String CLOCK = "Clock\t";
   private static final String COUNT = "Count\t";
   private static final Map<String, TableField> NODES = nodes();
   private static final Set<TableField> IDENTITY =
@@ -104,6 +106,11 @@ public final class ToolNodesDialect implements ControlDialect {
   }
 
   @Override
+  public Optional<Instant> clock(Map<String, byte[]> documents) {
+    return ControlClock.behind(documents.get(TOOLS), "^" + CLOCK);
+  }
+
+  @Override
   public ControlTable read(Machine machine, Map<String, byte[]> documents) throws IOException {
     Map<String, TableEntry> tools = new TreeMap<>();
     Map<String, String> stands = new HashMap<>();
@@ -113,6 +120,9 @@ public final class ToolNodesDialect implements ControlDialect {
     for (String line : lines) {
       if (line.startsWith(COUNT)) {
         count = line.substring(COUNT.length());
+        continue;
+      }
+      if (line.startsWith(CLOCK)) {
         continue;
       }
       String[] cells = line.split("\t", -1);

@@ -83,6 +83,7 @@ class ControlDialectsTest {
               documents.put(name, garbage.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
       IOException refused =
           assertThrows(IOException.class, () -> dialect.read(machine(dialect), documents), garbage);
+      assertEquals(Optional.empty(), dialect.clock(documents));
       assertTrue(refused.getMessage().length() > 20, refused.getMessage());
     }
   }

@@ -49,7 +49,10 @@ class ControlLink {
   private final ConcurrentHashMap<String, CompletableFuture<ControlTable>> reading =
       new ConcurrentHashMap<>();
 
-  ControlLink(List<ControlChannel> channels) {
+  private final TableWatches watches;
+
+  ControlLink(List<ControlChannel> channels, TableWatches watches) {
+    this.watches = watches;
     this.channels =
         channels.stream().collect(Collectors.toMap(ControlChannel::scheme, Function.identity()));
   }
@@ -100,7 +103,15 @@ class ControlLink {
     URI link = URI.create(machine.link());
     Map<String, byte[]> documents =
         guarded(machine, () -> channel(link).read(link, dialect.documents()));
-    return dialect.read(machine.machine(), documents);
+    return understood(machine, dialect, documents);
+  }
+
+  private ControlTable understood(
+      Machines.Linked machine, ControlDialect dialect, Map<String, byte[]> documents)
+      throws IOException {
+    ControlTable table = dialect.read(machine.machine(), documents);
+    watches.clock(machine.machine().id(), dialect.clock(documents));
+    return table;
   }
 
   /**
@@ -115,7 +126,7 @@ class ControlLink {
     needNoTransaction();
     ControlDialect dialect = dialect(machine);
     URI link = URI.create(machine.link());
-    return dialect.read(machine.machine(), channel(link).read(link, dialect.documents()));
+    return understood(machine, dialect, channel(link).read(link, dialect.documents()));
   }
 
   /**

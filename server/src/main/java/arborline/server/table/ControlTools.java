@@ -57,6 +57,7 @@ class ControlTools {
    * @param title as the control keeps it: a radius where the field is a diameter
    * @param meaning what the number is, in words
    * @param unit of it; empty for a count or a word
+   * @param measured true for what is measured of a tool
    * @param use what programs need it for; null where no usual one does
    */
   record ValueColumn(
@@ -65,6 +66,7 @@ class ControlTools {
       String title,
       String meaning,
       String unit,
+      boolean measured,
       @Nullable String use) {}
 
   /**
@@ -261,6 +263,7 @@ class ControlTools {
         column.title(),
         column.meaning(),
         length ? terms.unit().code() : "",
+        column.field().measured(),
         column.use().map(ProgramUse::words).orElse(null));
   }
 

@@ -4,6 +4,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -31,8 +32,13 @@ class TableWatches {
    *
    * @param silentSince null while it answers
    * @param problem why it does not; null while it does
+   * @param clockAheadSeconds how far its clock is ahead of ours; null where it says no time
    */
-  record WatchView(Instant askedAt, @Nullable Instant silentSince, @Nullable String problem) {}
+  record WatchView(
+      Instant askedAt,
+      @Nullable Instant silentSince,
+      @Nullable String problem,
+      @Nullable Long clockAheadSeconds) {}
 
   /** Keeps everybody else from keeping a reading of a control until the transaction ends. */
   @Transactional(propagation = Propagation.MANDATORY)
@@ -62,6 +68,17 @@ class TableWatches {
     return silent;
   }
 
+  /** What time the control says it is; empty where it says none. */
+  @Transactional
+  void clock(String machineId, Optional<Instant> stated) {
+    lock(machineId);
+    Long ahead =
+        stated.map(time -> Duration.between(Instant.now(clock), time).toSeconds()).orElse(null);
+    jdbc.sql("update table_watch set clock_ahead_seconds = ? where machine_id = ?")
+        .params(ahead, machineId)
+        .update();
+  }
+
   /** The control did not answer. True where it had before, or says something else now. */
   @Transactional
   boolean silent(String machineId, String problem) {
@@ -83,7 +100,7 @@ class TableWatches {
   Optional<WatchView> of(String machineId) {
     return jdbc.sql(
             """
-            select asked_at, silent_since, problem from table_watch
+            select asked_at, silent_since, problem, clock_ahead_seconds from table_watch
             where machine_id = ? and asked_at is not null\
             """)
         .param(machineId)
@@ -96,6 +113,7 @@ class TableWatches {
     return new WatchView(
         row.getTimestamp("asked_at").toInstant(),
         silent == null ? null : silent.toInstant(),
-        row.getString("problem"));
+        row.getString("problem"),
+        row.getObject("clock_ahead_seconds", Long.class));
   }
 }

@@ -2,6 +2,7 @@ package arborline.server.table;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.mockito.Mockito.mock;
 
 import arborline.core.machine.Machine;
 import arborline.core.table.ControlFile;
@@ -24,7 +25,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** What a faulty control does to the link. */
 class ControlLinkTest {
 
-  private final ControlLink link = new ControlLink(List.of(new HttpChannel()));
+  private final ControlLink link =
+      new ControlLink(List.of(new HttpChannel()), mock(TableWatches.class));
   private HttpServer control;
   private int status = 200;
   private String body = "";
