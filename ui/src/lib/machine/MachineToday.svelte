@@ -26,7 +26,9 @@
         {definition.kind}, {machine.data.storagesInWords}, {count(plan.length, 'tool')} planned
       </span>
       {#if machine.data.linked}<a class="ml-auto hover:underline" href="/tables/{id}">
-          {#if table.data === null}
+          {#if table.data?.watch?.silentSince}
+            <Mark kind="query" word="no answer since {moment(table.data.watch.silentSince)}" />
+          {:else if table.data === null}
             <Mark kind="note" word="control not read yet" />
           {:else if differing.length > 0}
             <Mark

@@ -69,7 +69,10 @@
           <tr class="align-baseline">
             <td class="pr-5">{capital(column.title)}</td>
             <td class="code pr-3 text-right">{value}</td>
-            <td class="code pr-2 text-right text-note" title="wear">{wear}</td>
+            <td
+              class={['code pr-2 text-right', Number(wear) === 0 ? 'text-soft' : 'text-note']}
+              title="wear">{wear}</td
+            >
             <td class="pr-5 text-soft">{column.unit}</td>
             <td class="text-soft">
               {#if value === '–' && column.use}

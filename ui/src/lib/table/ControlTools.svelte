@@ -52,7 +52,7 @@
   const word = $derived(query.data?.placeWord ?? 'place');
 
   /** Room for a wear beside its size, px. */
-  const WEAR = 48;
+  const WEAR = 46;
   const fractions = $derived(
     Array.from({ length: slotCount(classes) }, (_, slot) =>
       widest((query.data?.items ?? []).map((tool) => valueOf(tool, columnOf(tool, slot))[0]))
@@ -67,7 +67,7 @@
     {
       id: 'place',
       title: capital(word),
-      width: '72px',
+      width: '60px',
       fixed: true,
       text: placeName
     },
@@ -77,16 +77,16 @@
     {
       id: 'tool',
       title: 'Tool',
-      width: 'minmax(112px, 150px)',
+      width: 'minmax(100px, 150px)',
       fixed: true,
       text: (tool) =>
         tool.sister && tool.sister !== '1' ? `${tool.code} · ${tool.sister}` : tool.code
     },
-    { id: 'name', title: 'Name', width: 'minmax(110px, 2fr)', text: (tool) => tool.name },
+    { id: 'name', title: 'Name', width: 'minmax(88px, 2fr)', text: (tool) => tool.name },
     {
       id: 'class',
       title: 'Class',
-      width: 'minmax(96px, 1fr)',
+      width: 'minmax(84px, 1fr)',
       text: (tool) => titles.get(tool.classId) ?? ''
     },
     ...Array.from({ length: slotCount(classes) }, (_, slot) => ({
@@ -94,9 +94,12 @@
       title: headOf(shownClass, slot),
       name: shownClass?.columns[slot]?.meaning || undefined,
       heads: wearIn(classes, slot)
-        ? { titles: [headOf(shownClass, slot), 'wear'], tracks: `minmax(0, 1fr) ${WEAR}px` }
+        ? {
+            titles: [headOf(shownClass, slot), shownClass?.columns[slot]?.wear ? 'wear' : ''],
+            tracks: `minmax(0, 1fr) ${WEAR}px`
+          }
         : undefined,
-      width: wearIn(classes, slot) ? 'minmax(156px, 1fr)' : 'minmax(88px, 1fr)',
+      width: wearIn(classes, slot) ? 'minmax(136px, 1fr)' : 'minmax(100px, 1fr)',
       numeric: true,
       fixed: true,
       text: (tool: ControlTool) => valueOf(tool, columnOf(tool, slot)).join(' ').trim()
@@ -110,7 +113,15 @@
     text: (tool: ControlTool) => string | null | undefined
   ): Column<ControlTool>[] {
     return (query.data?.items ?? []).some((tool) => text(tool))
-      ? [{ id, title, width: '84px', numeric: true, text: (tool) => text(tool) ?? '' }]
+      ? [
+          {
+            id,
+            title,
+            width: title.length > 8 ? '78px' : '62px',
+            numeric: true,
+            text: (tool) => text(tool) ?? ''
+          }
+        ]
       : [];
   }
 </script>

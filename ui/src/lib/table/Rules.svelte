@@ -26,7 +26,7 @@
       <div class="flex items-start gap-4 border-t border-hairline py-2">
         <p class="min-w-0 flex-1">
           {capital(`whenever ${rule.words}`)}:
-          <strong>{decisionWords(rule.decision)}</strong>
+          <strong>{decisionWords(rule.question, rule.decision)}</strong>
           <span class="block text-[13px] text-soft">{rule.by}, {moment(rule.at)}</span>
         </p>
         {#if who.may('EDIT')}

@@ -8,6 +8,7 @@
   import ErrorNote from '$lib/shell/ErrorNote.svelte';
   import Loading from '$lib/shell/Loading.svelte';
   import { capital } from '$lib/shell/text';
+  import { machineQuery } from '$lib/machine/queries';
   import { classesQuery } from '$lib/tool/queries';
   import { controlDraft } from './queries';
 
@@ -23,6 +24,7 @@
   } = $props();
 
   const libraries = createQuery(() => ({ ...librariesQuery(), enabled: open }));
+  const view = createQuery(() => ({ ...machineQuery(machine), enabled: open }));
   const classes = createQuery(() => ({ ...classesQuery(), enabled: open }));
   const likely = createQuery(() => ({
     queryKey: ['machine', machine, 'draft', code],
@@ -34,7 +36,11 @@
   );
   let library = $state('');
   let toolClass = $state('');
-  const chosenLibrary = $derived(library || String(offered[0]?.id ?? ''));
+  /** The library of the machine, where he may put tools into it. */
+  const usual = $derived(
+    offered.find(({ id }) => id === view.data?.library?.libraryId) ?? offered[0]
+  );
+  const chosenLibrary = $derived(library || String(usual?.id ?? ''));
   const chosenClass = $derived(toolClass || likely.data?.classId || '');
   const error = $derived(libraries.error ?? classes.error ?? likely.error);
 

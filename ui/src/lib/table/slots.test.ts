@@ -48,6 +48,7 @@ test('the head of a column says what its number means for tools of the class', (
   expect(headOf(mill, 1)).toBe('Radius, mm');
   expect(headOf(mill, 2)).toBe('Number of edges');
   expect(headOf(turning, 1)).toBe('Z, mm');
+  expect(headOf(turning, 0)).toBe('X ⌀, mm');
   expect(headOf(turning, 2)).toBe('');
 });
 

@@ -14,14 +14,6 @@ export const placeName = (tool: ControlTool) => tool.place || 'none';
 export const slotCount = (classes: ToolClassColumns[]) =>
   Math.max(0, ...classes.map(({ columns }) => columns.length));
 
-/** What the head of a column says for tools of a class; nothing where they have no such value. */
-export function headOf(of: ToolClassColumns | undefined, slot: number): string {
-  const column = of?.columns[slot];
-  if (!column) return '';
-  const unit = column.unit ? `, ${column.unit}` : '';
-  return column.title.charAt(0).toUpperCase() + column.title.slice(1) + unit;
-}
-
 /** Names that fit before a number, where the head of the column means another one. */
 const SHORT: Record<string, string> = {
   'X as a diameter': 'X ⌀',
@@ -33,6 +25,15 @@ const SHORT: Record<string, string> = {
   'number of edges': 'edges',
   'point angle': 'angle'
 };
+
+/** What the head of a column says for tools of a class; nothing where they have no such value. */
+export function headOf(of: ToolClassColumns | undefined, slot: number): string {
+  const column = of?.columns[slot];
+  if (!column) return '';
+  const unit = column.unit ? `, ${column.unit}` : '';
+  const title = column.title.replace(' as a diameter', ' ⌀');
+  return title.charAt(0).toUpperCase() + title.slice(1) + unit;
+}
 
 /**
  * What stands before a value whose column means something else in its head: a number is never read

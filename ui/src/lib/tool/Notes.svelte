@@ -1,6 +1,9 @@
 <script lang="ts">
   import type { Draft } from './draft.svelte';
 
+  /** Characters in a line of the field, about. */
+  const WIDTH = 24;
+
   let { draft, readonly = false }: { draft: Draft; readonly?: boolean } = $props();
 
   let heading = $state('');
@@ -15,6 +18,13 @@
     heading = '';
     adding = false;
   }
+
+  /** Room for a text in a narrow field. */
+  const rowsOf = (text: string) =>
+    Math.min(
+      6,
+      text.split('\n').reduce((sum, line) => sum + 1 + Math.floor(line.length / WIDTH), 0)
+    );
 </script>
 
 {#if written.length > 0 || !readonly}
@@ -34,7 +44,7 @@
           {:else}
             <textarea
               class="field h-auto! w-full resize-y py-1"
-              rows={Math.min(6, text.split('\n').length)}
+              rows={rowsOf(text)}
               aria-label={title || 'Note'}
               value={text}
               onchange={(event) => draft.note(title, event.currentTarget.value)}></textarea>

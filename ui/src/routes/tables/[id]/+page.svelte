@@ -17,6 +17,7 @@
   import Differences from '$lib/table/Differences.svelte';
   import History from '$lib/table/History.svelte';
   import ControlTools from '$lib/table/ControlTools.svelte';
+  import { clockWords } from '$lib/table/words';
   import Rules from '$lib/table/Rules.svelte';
   import TakeIntoLibrary from '$lib/table/TakeIntoLibrary.svelte';
 
@@ -42,6 +43,7 @@
   const rows = $derived(report.data?.items ?? []);
   const word = $derived(report.data?.placeWord ?? 'place');
   const places = (some: string[]) => `${word} ${some.join(', ')}`;
+  const wrongClock = $derived(clockWords(report.data?.watch?.clockAheadSeconds));
   const troubles = $derived(report.data?.troubles ?? []);
   const shown = $derived(
     rows.filter((row) => all || row.state !== 'in step' || row.missing.some(({ hold }) => hold))
@@ -106,7 +108,9 @@
     <h1>Tool table of {name}</h1>
     <p class="text-soft">
       {#if report.data}
-        control read {moment(report.data.readAt)}
+        control read {moment(report.data.readAt)}{#if wrongClock}<span class="text-query"
+            >; {wrongClock}</span
+          >{/if}
       {:else if report.isFetching}
         reading the control …
       {:else}

@@ -3,6 +3,7 @@ package arborline.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -23,6 +24,7 @@ class ToolTableTest extends BrowserTest {
   private void forget() {
     journey.shop.forget();
     journey.shop.send("m2", "POST", "/forget", "");
+    journey.shop.send("x1", "POST", "/forget", "");
   }
 
   @AfterEach
@@ -99,5 +101,56 @@ class ToolTableTest extends BrowserTest {
     Journey.button(page, "Write, read back, compare").click();
     assertThat(page.getByText("Written, read back and equal: 1 pocket.")).isVisible();
     stock.unplan("M2", 22);
+  }
+
+  /** What the third number of a mill and that of a turning tool is. */
+  @Test
+  void everyToolIsShownWithWhatItsNumbersMean() {
+    page.navigate("/tables/X1");
+    Journey.link(page, "All tools").click();
+    Locator tools = page.getByLabel("Tools of the control", new Page.GetByLabelOptions().setExact(true));
+    Locator strip = page.getByLabel("The tool with the cursor");
+    tools.getByText("MM-BL04", new Locator.GetByTextOptions().setExact(true)).click();
+    assertThat(tools).containsText("Diameter, mm");
+    assertThat(strip).containsText("from the gauge line to the lowest point of the tool");
+    assertThat(strip).containsText("place 20");
+    assertAccessible();
+    tools.getByText("OT-FG4", new Locator.GetByTextOptions().setExact(true)).click();
+    assertThat(tools).containsText("X ⌀, mm");
+    assertThat(strip).containsText("of the corner that cuts; needed for radius compensation");
+    page.getByLabel("Find a tool of the control").fill("ball 16");
+    assertThat(page.getByText("1 of 11 tools")).isVisible();
+    Journey.button(page, "Numbers").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("By number");
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("53–56");
+  }
+
+  @Test
+  void whatIsAlwaysDecidedSoBecomesARuleThatCanBeRevoked() {
+    page.navigate("/tables/X1");
+    steps.choose("What to do with place 9", "take it out of the plan");
+    Journey.button(page, "Always at this machine").click();
+    assertThat(page.getByText("a rule of this machine")).isVisible();
+    Journey.button(page, "Rules").click();
+    Locator dialog = page.getByRole(AriaRole.DIALOG);
+    assertThat(dialog).containsText("Whenever a planned tool is no longer at the control");
+    assertThat(dialog).containsText("take it out of the plan");
+    assertAccessible();
+    dialog.getByText("Ask again").click();
+    assertThat(dialog).containsText("None.");
+    page.keyboard().press("Escape");
+    assertThat(page.getByLabel("What to do with place 9")).containsText("needs an answer");
+  }
+
+  /** What the control knows of it is there when it is typed into a library. */
+  @Test
+  void aToolThatOnlyTheControlKnowsGoesIntoALibrary() {
+    page.navigate("/tables/X1");
+    Journey.button(page, "Put it into a library").click();
+    steps.choose("Class", "Touch probe");
+    Journey.button(page, "Go on").click();
+    assertThat(page.getByRole(AriaRole.HEADING).first()).containsText("New touch probe");
+    assertThat(page.getByLabel("Code")).hasValue("KT-STYLUS6");
+    assertThat(page.getByLabel("Note")).hasValue(Pattern.compile("At the control of X1: .*length"));
   }
 }
