@@ -312,7 +312,7 @@
             <span class="grid gap-x-3" style:grid-template-columns={column.heads.tracks}>
               {#each column.heads.titles as title (title)}<span>{title}</span>{/each}
             </span>
-          {:else if !onsort || column.sort}
+          {:else if column.title !== '' && (!onsort || column.sort)}
             <button class="hover:text-working" tabindex="-1" onclick={() => sortBy(column)}>
               {column.title}{here ? (order?.down ? ' ↓' : ' ↑') : ''}
             </button>

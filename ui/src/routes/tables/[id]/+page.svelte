@@ -4,7 +4,7 @@
   import { machinesQuery } from '$lib/machine/queries';
   import { reconciliationQuery } from '$lib/table/queries';
   import { applyDecisions, compareAgain, dryRun, makeRule } from '$lib/table/actions';
-  import { Problem, type Applied, type ControlFile } from '$lib/api/client';
+  import { Problem, type Applied, type ControlFile, type ReportRow } from '$lib/api/client';
   import Mark from '$lib/marks/Mark.svelte';
   import DialogFrame from '$lib/shell/DialogFrame.svelte';
   import { failed } from '$lib/shell/toast';
@@ -71,6 +71,11 @@
     changes = [];
     applied = null;
     await compareAgain(id);
+  }
+
+  /** Makes a decision a rule; it is the rule's from then on, not that of this place. */
+  async function always(row: ReportRow, decision: string) {
+    if (await makeRule(id, row.why, decision)) delete decisions[row.place];
   }
 
   const body = $derived({ read: report.data?.read, decisions: orders });
@@ -223,9 +228,7 @@
         editable={may}
         decision={(row) => decided[row.place] ?? 'leave'}
         ondecide={(row, next) => (decisions[row.place] = next)}
-        onalways={who.may('EDIT')
-          ? (row, decision) => void makeRule(id, row.why, decision)
-          : undefined}
+        onalways={who.may('EDIT') ? always : undefined}
         onput={who.may('EDIT')
           ? (code) => {
               taken = code;

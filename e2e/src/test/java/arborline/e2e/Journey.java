@@ -10,6 +10,10 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.List;
 
 /** The product and a browser, started once for all tests of a run. */
@@ -119,5 +123,17 @@ final class Journey implements AutoCloseable {
 
   static com.microsoft.playwright.Locator heading(Page page, String name) {
     return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name));
+  }
+
+  /** Changes the database behind the back of the server. */
+  void change(String sql) {
+    var database = line.database();
+    try (Connection connection =
+            DriverManager.getConnection(database.url(), database.user(), database.password());
+        Statement statement = connection.createStatement()) {
+      statement.executeUpdate(sql);
+    } catch (SQLException failed) {
+      throw new IllegalStateException(failed);
+    }
   }
 }

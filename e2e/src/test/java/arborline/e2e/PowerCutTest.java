@@ -73,17 +73,6 @@ class PowerCutTest {
     }
   }
 
-  private void change(String sql) {
-    var database = journey.line.database();
-    try (Connection connection =
-            DriverManager.getConnection(database.url(), database.user(), database.password());
-        Statement statement = connection.createStatement()) {
-      statement.executeUpdate(sql);
-    } catch (SQLException failed) {
-      throw new IllegalStateException(failed);
-    }
-  }
-
   /** Adds a file and stays on the page of its delivery. */
   private Page bring(String person, String content) throws IOException {
     Path file = folder.resolve("large.csv");
@@ -191,7 +180,7 @@ class PowerCutTest {
     Locator notice = page.getByText("The server does not answer.");
     journey.line.killAndRestart(() -> {
       assertThat(notice).isVisible();
-      change("update library set name = 'Meanwhile' where name = 'Before the cut'");
+      journey.change("update library set name = 'Meanwhile' where name = 'Before the cut'");
     });
     assertThat(page.getByText("Meanwhile")).isVisible();
     assertThat(notice).isHidden();

@@ -68,15 +68,6 @@ class ShotsTest {
     Journey.link(page, "MC-CR06L").first().click();
     assertThat(Journey.heading(page, "MC-CR06L")).isVisible();
     shot(page, "sheet");
-    page.navigate("/libraries/1/new");
-    assertThat(page.getByText("Which class is it?")).isVisible();
-    page.getByPlaceholder(java.util.regex.Pattern.compile("such as ball")).fill("external");
-    page.keyboard().press("Enter");
-    page.getByLabel("Holder designation").fill("PDJNR 2525 M 15");
-    assertThat(page.getByLabel("Functional length").first()).hasValue("150");
-    page.getByLabel("Master insert").fill("DNMG 150608");
-    assertThat(page.getByText("is read from the designation MIID").first()).isVisible();
-    shot(page, "sheet-turning");
     page.navigate("/libraries/1");
     page.getByLabel("Search", new Page.GetByLabelOptions().setExact(true)).fill("MC-FE10");
     Journey.link(page, "MC-FE10").first().click();
@@ -127,15 +118,13 @@ class ShotsTest {
     assertThat(page.getByLabel("Tools that have to be in").getByRole(AriaRole.CHECKBOX).first())
         .isVisible();
     shot(page, "job");
-    page.navigate("/machines/M1");
-    Journey.link(page, "Compare with the control").click();
-    assertThat(page.getByText("Show what will be written")).isVisible();
-    page.reload();
-    assertThat(page.getByText("Show what will be written")).isVisible();
-    Journey.button(page, "Show what will be written").click();
-    assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
-    shot(page, "tool-table-dry-run");
-    page.keyboard().press("Escape");
+    page.navigate("/tables/X1");
+    assertThat(page.getByText("Put it into a library")).isVisible();
+    shot(page, "tool-table");
+    Journey.link(page, "All tools").click();
+    page.getByText("OT-GR2", new Page.GetByTextOptions().setExact(true)).click();
+    assertThat(page.getByLabel("The tool with the cursor")).containsText("needed for");
+    shot(page, "tools-of-control");
     page.navigate("/");
     assertThat(page.getByText("out of step").first()).isVisible();
     shot(page, "today");

@@ -8,15 +8,21 @@ import java.util.stream.Collectors;
 
 /**
  * A simulated five-axis control: sister tools under one number, life and status of each, up to four
- * edges. It refuses what concerns a locked tool. A tool that is loaded has no sizes yet.
+ * edges. It refuses what concerns a locked tool, and a tool that is wider than its neighbours leave
+ * room for. A tool that is loaded has no sizes yet.
  */
 final class NodeControl extends SimulatedControl<NodeState> {
 
   private static final int PLACES = 60;
   private static final String SPINDLE = "SPINDLE";
+  private static final String DIAMETER = "Diameter";
+
+  /** Widest tool beside which both places of the chain may be taken, mm. */
+  private static final double WIDEST_BESIDE_OTHERS = 80;
+
   private static final List<String> LIFE = List.of("Life.Limit", "Life.Warning", "Life.Used");
   private static final List<String> EDGE =
-      List.of("Length", "Diameter", "LengthWear", "DiameterWear");
+      List.of("Length", DIAMETER, "LengthWear", "DiameterWear");
   private static final int EDGES = 4;
 
   private Runnable changed = () -> {};
@@ -90,6 +96,12 @@ final class NodeControl extends SimulatedControl<NodeState> {
     if (!values().contains(name)) {
       throw new RefusedException("ALARM 045: %s cannot be written".formatted(name));
     }
+    boolean wide = name.endsWith("." + DIAMETER) && value != null && value > WIDEST_BESIDE_OTHERS;
+    if (wide && !neighbours(tool.place(), key).isEmpty()) {
+      throw new RefusedException(
+          "ALARM 047: %s is too wide beside %s"
+              .formatted(key, String.join(", ", neighbours(tool.place(), key).keySet())));
+    }
     TreeMap<String, Double> values = new TreeMap<>(tool.values());
     if (value == null) {
       values.remove(name);
@@ -113,6 +125,12 @@ final class NodeControl extends SimulatedControl<NodeState> {
     if (before != null && before.place().equals(SPINDLE)) {
       throw new RefusedException("ALARM 046: tool %s is in the spindle".formatted(key));
     }
+    neighbours(place, key)
+        .forEach((other, tool) -> {
+          if (wide(tool)) {
+            throw new RefusedException("ALARM 047: %s leaves no room beside it".formatted(other));
+          }
+        });
     state()
         .tools()
         .replaceAll(
@@ -133,6 +151,31 @@ final class NodeControl extends SimulatedControl<NodeState> {
         });
     state().tools().values().removeIf(tool -> tool.place().equals(place));
     remember(state());
+  }
+
+  private static boolean wide(NodeTool tool) {
+    return tool.values().entrySet().stream()
+        .anyMatch(value ->
+            value.getKey().endsWith("." + DIAMETER) && value.getValue() > WIDEST_BESIDE_OTHERS);
+  }
+
+  /** Other tools in the two places beside one; the chain is closed. */
+  private Map<String, NodeTool> neighbours(String place, String key) {
+    Map<String, NodeTool> neighbours = new TreeMap<>();
+    if (place.matches("\\d+")) {
+      int number = Integer.parseInt(place);
+      String before = Integer.toString(number == 1 ? PLACES : number - 1);
+      String after = Integer.toString(number == PLACES ? 1 : number + 1);
+      state()
+          .tools()
+          .forEach((other, tool) -> {
+            boolean beside = tool.place().equals(before) || tool.place().equals(after);
+            if (beside && !other.equals(key)) {
+              neighbours.put(other, tool);
+            }
+          });
+    }
+    return neighbours;
   }
 
   private void keep(String key, NodeTool tool) {

@@ -107,6 +107,22 @@ class StandInsTest {
     assertThrows(RefusedException.class, () -> mill.load("MM-BL03", 1, "12", 11, "X"));
   }
 
+  /** In 5 and 7 stand tools; 6 between them is free. */
+  @Test
+  void aToolThatIsTooWideBesideOthersIsRefused() {
+    NodeControl mill = new NodeControl(memory("m3-gannet", NodeState.class));
+    mill.load("WIDE", 1, "6", 77, "FACE MILL 100");
+    mill.write("WIDE|1", "Edge1.Diameter", 80.0);
+    RefusedException refused =
+        assertThrows(RefusedException.class, () -> mill.write("WIDE|1", "Edge1.Diameter", 100.0));
+    assertTrue(refused.getMessage().startsWith("ALARM 047"), refused.getMessage());
+    mill.unload("5");
+    mill.unload("7");
+    mill.write("WIDE|1", "Edge1.Diameter", 100.0);
+    assertThrows(RefusedException.class, () -> mill.load("A", 1, "5", 78, "NEW"));
+    mill.load("A", 1, "4", 78, "NEW");
+  }
+
   @Test
   void sistersTakeTurnsUnderOneNumber() {
     NodeControl mill = new NodeControl(memory("m3-gannet", NodeState.class));

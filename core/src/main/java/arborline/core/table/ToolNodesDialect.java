@@ -26,8 +26,9 @@ import java.util.TreeMap;
  * write  MM-BA08|1|Edge1.Length  120.012
  * </pre>
  *
- * <p>The status is the control's own, and never written. A tool that is loaded has no sizes until
- * they are written: no place ever holds a tool with the sizes of another one.
+ * <p>Places are cleared before any is filled, so that a wide tool finds its neighbours gone. The
+ * status is the control's own, and never written. A tool that is loaded has no sizes until they are
+ * written: no place ever holds a tool with the sizes of another one.
  */
 @AutoService(ControlDialect.class)
 public final class ToolNodesDialect implements ControlDialect {
@@ -215,13 +216,10 @@ public final class ToolNodesDialect implements ControlDialect {
   @Override
   public List<ControlFile> write(Machine machine, ControlTable now, List<RowWrite> rows) {
     StringBuilder text = new StringBuilder();
-    for (RowWrite row : rows) {
-      if (row.target().empty()) {
-        text.append(line(CALL, "Unload", row.place()));
-      } else {
-        row(machine, row, text);
-      }
-    }
+    rows.stream()
+        .filter(row -> row.target().empty())
+        .forEach(row -> text.append(line(CALL, "Unload", row.place())));
+    rows.stream().filter(row -> !row.target().empty()).forEach(row -> row(machine, row, text));
     return text.isEmpty()
         ? List.of()
         : List.of(new ControlFile(ORDERS, "text/plain;charset=US-ASCII", text.toString()));

@@ -110,6 +110,19 @@ class ToolNodesDialectTest {
         written("TOOL=A LENGTH=120 STATUS=usable", "STATUS", "LENGTH"));
   }
 
+  /** What goes out makes room for what comes in beside it. */
+  @Test
+  void placesAreClearedBeforeAnyIsFilled() {
+    Set<TableField> tool = Set.of(TableField.TOOL);
+    List<RowWrite> rows =
+        List.of(
+            new RowWrite("4", entry("TOOL=A SISTER=1 NUMBER=53 NAME=MILL"), tool, true),
+            new RowWrite("5", TableEntry.EMPTY, tool, true));
+    assertEquals(
+        "call\tUnload\t5\ncall\tLoad\tA\t1\t4\t53\tMILL\n",
+        dialect.write(machine, NOTHING, rows).getFirst().content());
+  }
+
   @Test
   void aClearedPlaceIsUnloaded() {
     assertEquals(

@@ -13,6 +13,7 @@ import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
@@ -31,7 +32,8 @@ import org.springframework.stereotype.Component;
  * <p>Reading: {@code in/TOOLS.TXT.REQ} holds a word; once {@code out/TOOLS.TXT.OUT} holds the same
  * word, {@code out/TOOLS.TXT} is as of now. Writing: {@code in/TOOLS.TXT} is taken; {@code
  * out/TOOLS.TXT.ACK} then holds the SHA-256 of what was taken and OK, or what the control says
- * against it. What is not taken in time is withdrawn.
+ * against it. What is not taken in time is withdrawn, also by the next reading where the server
+ * that dropped it died: a control that was off must not find it much later.
  */
 @Component
 class DropFolderChannel implements ControlChannel {
@@ -77,6 +79,7 @@ class DropFolderChannel implements ControlChannel {
   @Override
   public Map<String, byte[]> read(URI link, List<String> documents) throws IOException {
     Folders folders = folders(link);
+    withdrawForgotten(folders.in(), documents);
     Map<String, byte[]> answers = new HashMap<>();
     for (String name : documents) {
       String word = UUID.randomUUID().toString();
@@ -91,6 +94,22 @@ class DropFolderChannel implements ControlChannel {
       answers.put(name, whole(folders.out().resolve(name)));
     }
     return answers;
+  }
+
+  /** Takes away what lies there for longer than anybody waits who dropped it. */
+  private void withdrawForgotten(Path in, List<String> names) throws IOException {
+    Instant oldest = Instant.now().minus(patience.multipliedBy(2));
+    for (String name : names) {
+      for (Path dropped : List.of(in.resolve(name), in.resolve(name + PART))) {
+        try {
+          if (Files.getLastModifiedTime(dropped).toInstant().isBefore(oldest)) {
+            Files.deleteIfExists(dropped);
+          }
+        } catch (NoSuchFileException nothing) {
+          continue;
+        }
+      }
+    }
   }
 
   /** Asks once nobody else is asking. */
