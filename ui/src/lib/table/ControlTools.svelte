@@ -86,7 +86,7 @@
     {
       id: 'class',
       title: 'Class',
-      width: 'minmax(84px, 1fr)',
+      width: 'minmax(104px, 1fr)',
       text: (tool) => titles.get(tool.classId) ?? ''
     },
     ...Array.from({ length: slotCount(classes) }, (_, slot) => ({

@@ -31,7 +31,7 @@ export function headOf(of: ToolClassColumns | undefined, slot: number): string {
   const column = of?.columns[slot];
   if (!column) return '';
   const unit = column.unit ? `, ${column.unit}` : '';
-  const title = column.title.replace(' as a diameter', ' ⌀');
+  const title = column.title.replace(' as a diameter', ' ⌀').replace('nose radius', 'nose R');
   return title.charAt(0).toUpperCase() + title.slice(1) + unit;
 }
 
