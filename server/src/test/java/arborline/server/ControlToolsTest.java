@@ -4,10 +4,12 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import arborline.server.table.AgreedStates;
 import java.util.List;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.web.client.RestClient;
 import tools.jackson.databind.JsonNode;
@@ -18,6 +20,8 @@ class ControlToolsTest extends ServerTest {
   private static final String X1 = "/api/v1/machines/X1";
   private static final String M3 = "/api/v1/machines/M3";
 
+  @Autowired private AgreedStates agreed;
+
   @BeforeEach
   void asTheyWereDelivered() {
     for (String machine : List.of("x1", "m3", "l1")) {
@@ -25,6 +29,7 @@ class ControlToolsTest extends ServerTest {
       shop(machine, "POST", "/forget", "");
     }
     jdbc.sql("delete from table_rule").update();
+    agreed.asPlanned("X1");
   }
 
   private static void shop(String machine, String method, String path, String body) {
