@@ -1,6 +1,7 @@
 package arborline.core.table;
 
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
@@ -21,10 +22,16 @@ public final class DecisionRules {
               Why.PLAN_CLEARED, "a tool was taken out of the plan and is still at the control",
               Why.GONE_FROM_CONTROL, "a planned tool is no longer at the control",
               Why.CHANGED_AT_CONTROL, "something that the library says was changed at the control",
-              Why.ORIENTATION_CHANGED_AT_CONTROL, "the tip orientation was changed at the control",
               Why.RENUMBERED_AT_CONTROL, "a tool was given another number at the control",
               Why.OLD_WEAR_WITH_NEW_LENGTH,
                   "a tool was measured anew and the control still has its old wear"));
+
+  /**
+   * Of these nobody knows what is in the pocket without looking: a rule may follow the control in
+   * the plan, and never has anything written to the control.
+   */
+  private static final Set<Why> PLAN_ONLY =
+      EnumSet.of(Why.NOT_IN_PLAN, Why.PLAN_CLEARED, Why.GONE_FROM_CONTROL);
 
   private DecisionRules() {}
 
@@ -37,7 +44,8 @@ public final class DecisionRules {
   public static boolean answerable(Why why, Decision decision) {
     return ANSWERABLE.containsKey(why)
         && why.possible().contains(decision)
-        && decision != Decision.LEAVE;
+        && decision != Decision.LEAVE
+        && (decision == Decision.TAKE || !PLAN_ONLY.contains(why));
   }
 
   /** Answers that can become a rule: none where more than one question is asked of the place. */

@@ -56,7 +56,7 @@ class DecisionRulesTest {
 
   @Test
   void whatIsAskedAloneIsOfferedAsARule() {
-    assertEquals(Set.of(Decision.SEND, Decision.TAKE), DecisionRules.offered(gone()));
+    assertEquals(Set.of(Decision.TAKE), DecisionRules.offered(gone()));
     assertEquals(
         "a planned tool is no longer at the control",
         DecisionRules.question(gone().why()).orElseThrow());
@@ -72,6 +72,7 @@ class DecisionRulesTest {
         "SHOWN_TWICE",
         "UNKNOWN_TOOL",
         "NOT_SET",
+        "ORIENTATION_CHANGED_AT_CONTROL",
         "ZERO",
         "NOT_MEASURED",
         "FAR_FROM_NOMINAL",
@@ -83,6 +84,16 @@ class DecisionRulesTest {
     for (Decision decision : Decision.values()) {
       assertFalse(DecisionRules.answerable(why, decision), why + " " + decision);
     }
+  }
+
+  /** What is in the pocket is not known: the plan may follow, the control is not written. */
+  @ParameterizedTest
+  @EnumSource(
+      value = Why.class,
+      names = {"NOT_IN_PLAN", "PLAN_CLEARED", "GONE_FROM_CONTROL"})
+  void aRuleNeverWritesWhereSomebodyWouldHaveToLookIntoThePocket(Why why) {
+    assertTrue(DecisionRules.answerable(why, Decision.TAKE));
+    assertFalse(DecisionRules.answerable(why, Decision.SEND));
   }
 
   @Test
