@@ -4,23 +4,20 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import arborline.server.table.AgreedStates;
+import java.io.IOException;
 import java.util.List;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.web.client.RestClient;
 import tools.jackson.databind.JsonNode;
 
 /** All tools that a control knows, drafts of those that only it knows, and rules of a machine. */
-class ControlToolsTest extends ServerTest {
+class ControlToolsTest extends ControlTest {
 
   private static final String X1 = "/api/v1/machines/X1";
   private static final String M3 = "/api/v1/machines/M3";
-
-  @Autowired private AgreedStates agreed;
 
   @BeforeEach
   void asTheyWereDelivered() {
@@ -29,7 +26,6 @@ class ControlToolsTest extends ServerTest {
       shop(machine, "POST", "/forget", "");
     }
     jdbc.sql("delete from table_rule").update();
-    agreed.asPlanned("X1");
   }
 
   private static void shop(String machine, String method, String path, String body) {
@@ -133,51 +129,48 @@ class ControlToolsTest extends ServerTest {
     assertEquals(400, lead.get(X1 + "/table/draft?code=MM-BL04&toolClass=spoon").status());
   }
 
-  private JsonNode row(String place) {
-    Api.Answer compared = lead.get(X1 + "/reconciliation");
-    assertEquals(200, compared.status(), compared.body().toString());
-    return find(compared.at("items"), "place", place);
-  }
-
   private Api.Answer rule(Api as, String question, Object decision) {
     return as.send("PUT", X1 + "/table/rules/" + question, Api.body("decision", decision));
   }
 
-  /** A place of X1 at which something is asked that a rule may answer. */
-  private JsonNode asked() {
-    Api.Answer compared = lead.get(X1 + "/reconciliation");
-    return StreamSupport.stream(compared.at("items").spliterator(), false)
-        .filter(row -> !row.get("rules").isEmpty())
-        .findFirst()
-        .orElseThrow(() -> new AssertionError("nothing is asked: " + compared.body()));
+  /** A tool was taken out of the plan and is still at the control: what of it? */
+  private JsonNode asked() throws IOException {
+    alone(ControlSubject.X1);
+    clear(ControlSubject.X1, ControlSubject.X1.place);
+    return row();
+  }
+
+  private JsonNode row() {
+    return row(ControlSubject.X1, compare(ControlSubject.X1));
   }
 
   @Test
-  void whatIsDecidedOnceForAllIsSuggestedUntilItIsRevoked() {
+  void whatIsDecidedOnceForAllIsSuggestedUntilItIsRevoked() throws IOException {
     JsonNode asked = asked();
-    String question = asked.get("why").asString();
-    String place = asked.get("place").asString();
-    String decision = asked.get("rules").get(0).asString();
-    Api.Answer made = rule(lead, question, decision);
+    assertEquals("plan-cleared", asked.get("why").asString());
+    assertEquals("ask", asked.get("suggested").asString());
+    assertEquals("[\"take\"]", asked.get("rules").toString());
+    Api.Answer made = rule(lead, "plan-cleared", "take");
     assertEquals(200, made.status(), made.body().toString());
-    assertEquals(decision, row(place).get("suggested").asString());
-    assertTrue(row(place).get("ruled").asBoolean());
+    assertEquals("take", row().get("suggested").asString());
+    assertTrue(row().get("ruled").asBoolean());
     JsonNode shown = lead.get(X1 + "/table/rules").at("items").get(0);
-    assertEquals(decision, shown.get("decision").asString());
+    assertEquals("take", shown.get("decision").asString());
     assertFalse(shown.get("by").asString().isEmpty());
-    assertEquals(409, rule(lead, question, decision).status());
-    assertEquals(200, lead.send("DELETE", X1 + "/table/rules/" + question, null).status());
-    assertEquals("ask", row(place).get("suggested").asString());
-    assertEquals(409, lead.send("DELETE", X1 + "/table/rules/" + question, null).status());
+    assertEquals(409, rule(lead, "plan-cleared", "take").status());
+    assertEquals(200, lead.send("DELETE", X1 + "/table/rules/plan-cleared", null).status());
+    assertEquals("ask", row().get("suggested").asString());
+    assertEquals(409, lead.send("DELETE", X1 + "/table/rules/plan-cleared", null).status());
   }
 
   @Test
-  void aRuleCanBeTakenBack() {
-    JsonNode asked = asked();
-    Api.Answer made = rule(lead, asked.get("why").asString(), asked.get("rules").get(0).asString());
+  void aRuleCanBeTakenBack() throws IOException {
+    asked();
+    Api.Answer made = rule(lead, "plan-cleared", "take");
     assertEquals(
         204, lead.post("/api/v1/trail/%d/undo".formatted(made.number("undo")), null).status());
     assertEquals(0, lead.get(X1 + "/table/rules").at("items").size());
+    assertEquals("ask", row().get("suggested").asString());
   }
 
   @Test
