@@ -4,6 +4,8 @@
   import Mark from '$lib/marks/Mark.svelte';
   import { capital } from '$lib/shell/text';
   import { changeJob, orderOf } from './actions';
+  import ProgramUses from './ProgramUses.svelte';
+  import { usesText } from './words';
 
   let { view, may }: { view: JobView; may: boolean } = $props();
 
@@ -27,6 +29,20 @@
     if (!done) input.value = String(tool.number);
   }
 
+  async function does(tool: JobTool, uses: string[]) {
+    const order = orderOf(view);
+    await changeJob(
+      view,
+      {
+        ...order,
+        tools: (order.tools ?? []).map((one) =>
+          one?.number === tool.number ? { ...one, uses } : one
+        )
+      },
+      `${tool.code}: ${usesText({ ...tool, uses })}`
+    );
+  }
+
   async function drop(tool: JobTool) {
     const order = orderOf(view);
     await changeJob(
@@ -45,6 +61,7 @@
         <th>Tool</th>
         <th class="max-xl:hidden"><span class="sr-only">Drawing</span></th>
         <th>In the load</th>
+        <th>Program uses</th>
         <th class="max-xl:hidden">From</th>
         {#if may}<th><span class="sr-only">Take out</span></th>{/if}
       </tr>
@@ -84,6 +101,14 @@
             {#if !tool.found && !view.head.finished}<Mark kind="query" word="" />{/if}
             {capital(tool.stands)}
           </td>
+          <td class="whitespace-normal">
+            <ProgramUses
+              {tool}
+              {may}
+              possible={view.possibleUses}
+              state={(uses) => void does(tool, uses)}
+            />
+          </td>
           <td class="max-xl:hidden">
             {#if tool.library}
               <a class="hover:text-working" href="/libraries/{tool.libraryId}">{tool.library}</a>
@@ -101,7 +126,7 @@
         </tr>
       {:else}
         <tr>
-          <td colspan="6" class="text-soft">
+          <td colspan="7" class="text-soft">
             {may ? 'Tick the tools that its program calls.' : 'It calls no tool yet.'}
           </td>
         </tr>

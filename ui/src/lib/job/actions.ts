@@ -18,7 +18,7 @@ export const orderOf = ({ head, tools }: JobView): JobOrder => ({
   name: head.name,
   part: head.part,
   machine: head.machine,
-  tools: tools.map(({ number, toolId, libraryId }) => ({ number, toolId, libraryId }))
+  tools: tools.map(({ number, toolId, libraryId, uses }) => ({ number, toolId, libraryId, uses }))
 });
 
 export const changeJob = (view: JobView, order: JobOrder, message: string) =>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { lastReconciliationQuery } from '$lib/table/queries';
+  import { lastReconciliationQuery, watchQuery } from '$lib/table/queries';
   import { machineQuery } from '$lib/machine/queries';
   import Mark from '$lib/marks/Mark.svelte';
   import { count, moment } from '$lib/shell/text';
@@ -13,6 +13,8 @@
 
   const machine = createQuery(() => machineQuery(id));
   const table = createQuery(() => lastReconciliationQuery(id));
+  const unread = createQuery(() => ({ ...watchQuery(id), enabled: table.data === null }));
+  const silentSince = $derived((table.data?.watch ?? unread.data)?.silentSince);
   const differing = $derived((table.data?.items ?? []).filter((row) => row.state !== 'in step'));
   const marks = $derived(Object.fromEntries(differing.map((row) => [row.place, row.reason])));
 </script>
@@ -26,8 +28,8 @@
         {definition.kind}, {machine.data.storagesInWords}, {count(plan.length, 'tool')} planned
       </span>
       {#if machine.data.linked}<a class="ml-auto hover:underline" href="/tables/{id}">
-          {#if table.data?.watch?.silentSince}
-            <Mark kind="query" word="no answer since {moment(table.data.watch.silentSince)}" />
+          {#if silentSince}
+            <Mark kind="query" word="no answer since {moment(silentSince)}" />
           {:else if table.data === null}
             <Mark kind="note" word="control not read yet" />
           {:else if differing.length > 0}

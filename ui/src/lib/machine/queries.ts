@@ -16,6 +16,13 @@ export const machineKindsQuery = () =>
     queryFn: () => ask(api.GET('/api/v1/machines/kinds'))
   });
 
+/** Ways in which controls can speak. */
+export const dialectsQuery = () =>
+  queryOptions({
+    queryKey: ['control dialects'],
+    queryFn: () => ask(api.GET('/api/v1/machines/dialects'))
+  });
+
 export const machineQuery = (id: string) =>
   queryOptions({
     queryKey: ['machine', id, 'plan'],

@@ -22,6 +22,16 @@ export const lastReconciliationQuery = (machine: string) =>
       )) || null
   });
 
+/** How the control answers; null where it was never asked. */
+export const watchQuery = (machine: string) =>
+  queryOptions({
+    queryKey: ['machine', machine, 'watch'],
+    queryFn: async () =>
+      (await ask(
+        api.GET('/api/v1/machines/{id}/table/watch', { params: { path: { id: machine } } })
+      )) || null
+  });
+
 /**
  * What became different at the control, the newest first.
  *

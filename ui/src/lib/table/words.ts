@@ -8,9 +8,7 @@ const DECISIONS: Record<string, string> = {
 
 /** Decisions that mean more where one side has nothing, by question and decision. */
 const OF_QUESTION: Record<string, string> = {
-  'gone-from-control take': 'take it out of the plan',
-  'plan-cleared send': 'empty it at the control',
-  'not-in-plan send': 'empty it at the control'
+  'gone-from-control take': 'take it out of the plan'
 };
 
 /** What is done wherever a question comes up. */

@@ -1,11 +1,15 @@
 <script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
   import type { Machine } from '$lib/api/client';
+  import { dialectsQuery } from '$lib/machine/queries';
   import Checkbox from '$lib/shell/Checkbox.svelte';
   import ChoiceField from './ChoiceField.svelte';
   import SizeField from './SizeField.svelte';
   import WordField from './WordField.svelte';
-  import { dialects, schemes } from './words';
+  import { schemes } from './words';
 
+  const NO_CONTROL = { value: '', label: 'no control' };
+  const known = createQuery(dialectsQuery);
   let { machine = $bindable(), readonly }: { machine: Machine; readonly: boolean } = $props();
 </script>
 
@@ -29,7 +33,10 @@
     <ChoiceField
       label="Its control speaks"
       bind:value={machine.habits.dialect}
-      options={dialects}
+      options={[
+        NO_CONTROL,
+        ...(known.data?.items ?? []).map(({ id, title }) => ({ value: id, label: title }))
+      ]}
       disabled={readonly}
     />
     <ChoiceField

@@ -49,14 +49,3 @@ export function numbers(text: string): number[] | undefined {
   }
   return [...found].sort((one, other) => one - other);
 }
-
-/** How controls speak, by the name of the dialect. */
-export const dialects = [
-  { value: '', label: 'no control' },
-  { value: 'assets-g10', label: 'MTConnect assets, G10 files' },
-  { value: 'fixed-registers', label: 'fixed columns, one length and radius' },
-  { value: 'lathe-offsets', label: 'G10 offsets of a lathe' },
-  { value: 'revised-json', label: 'JSON with a revision' },
-  { value: 'saved-files', label: 'three saved files' },
-  { value: 'tool-nodes', label: 'OPC UA nodes' }
-];

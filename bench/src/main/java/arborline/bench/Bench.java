@@ -8,7 +8,7 @@ import java.util.Set;
 
 /**
  * Prints figures: {@code Bench <project folder> <work folder> [knowledge] [files] [solids] [table]
- * [duplicates] [readers] [import] [list]}; all of them where none is named.
+ * [controls] [duplicates] [readers] [import] [list]}; all of them where none is named.
  */
 public final class Bench {
 
@@ -28,6 +28,7 @@ public final class Bench {
                 "readers",
                 "import",
                 "touches",
+                "controls",
                 "list");
     if (wanted.contains("knowledge")) {
       new KnowledgeFigures().print();
@@ -47,7 +48,7 @@ public final class Bench {
     if (wanted.contains("duplicates")) {
       new DuplicateFigure().print();
     }
-    if (!Collections.disjoint(wanted, Set.of("readers", "import", "touches", "list"))) {
+    if (!Collections.disjoint(wanted, Set.of("readers", "import", "touches", "controls", "list"))) {
       overHttp(wanted, arguments);
     }
   }
@@ -63,6 +64,9 @@ public final class Bench {
       }
       if (wanted.contains("touches")) {
         new TouchesFigure(line, http).print();
+      }
+      if (wanted.contains("controls")) {
+        new ControlsFigure(line, http).print();
       }
       if (wanted.contains("list")) {
         new ListFigure(line, http).print();

@@ -55,6 +55,18 @@ final class Http {
             .build());
   }
 
+  JsonNode put(String path, String body) throws IOException, InterruptedException {
+    return send(
+        request(path)
+            .header("Content-Type", "application/json")
+            .PUT(HttpRequest.BodyPublishers.ofString(body))
+            .build());
+  }
+
+  JsonNode delete(String path) throws IOException, InterruptedException {
+    return send(request(path).DELETE().build());
+  }
+
   /** Brings a file in and waits until it is inspected. */
   long deliver(String content) throws IOException, InterruptedException {
     String body =

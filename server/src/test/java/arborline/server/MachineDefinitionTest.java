@@ -268,4 +268,14 @@ class MachineDefinitionTest extends ServerTest {
       assertEquals(200, other.get("%s/%s/definition".formatted(MACHINES, id)).status());
     }
   }
+
+  @Test
+  void theWaysInWhichControlsSpeakAreOffered() {
+    Api.Answer dialects = lead.get("/api/v1/machines/dialects");
+    assertEquals(200, dialects.status());
+    assertEquals(6, dialects.at("items").size());
+    assertEquals("assets-g10", dialects.at("items").get(0).get("id").asString());
+    assertEquals(
+        "MTConnect assets, G10 files", dialects.at("items").get(0).get("title").asString());
+  }
 }

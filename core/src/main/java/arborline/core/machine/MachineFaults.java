@@ -25,7 +25,7 @@ public final class MachineFaults {
   private static final Pattern PREFIX = Pattern.compile("[A-Z]{0,3}");
   private static final BigDecimal LARGEST = new BigDecimal(1_000_000);
   private static final int FINEST = 6;
-  private static final int MOST_STORAGES = 12;
+  private static final int MOST_STORAGES = 25;
   private static final int MOST_SPINDLES = 6;
   private static final int MOST_AXES = 12;
   private static final int LONGEST_NAME = 60;

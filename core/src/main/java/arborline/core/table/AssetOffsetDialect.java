@@ -44,6 +44,11 @@ public final class AssetOffsetDialect implements ControlDialect {
   }
 
   @Override
+  public String title() {
+    return "MTConnect assets, G10 files";
+  }
+
+  @Override
   public List<ControlField> fields(Machine machine) {
     int decimals = machine.habits().decimals();
     return Register.of(machine).fields(machine.habits().wearApart()).stream()
@@ -78,22 +83,8 @@ public final class AssetOffsetDialect implements ControlDialect {
 
   @Override
   public Optional<String> refusal(Machine machine, TableEntry entry) {
-    String tool = entry.get(TableField.TOOL);
-    String number = entry.get(TableField.NUMBER);
-    Optional<String> code = KeptCodes.refusal(machine, tool);
-    if (code.isPresent()) {
-      return code;
-    }
-    boolean possible =
-        number != null
-            && number.matches("\\d{1,4}")
-            && Integer.parseInt(number) >= 1
-            && Integer.parseInt(number) <= HIGHEST_NUMBER;
-    return possible
-        ? Optional.empty()
-        : Optional.of(
-            "%s has registers 1 to %d; %s has number %s"
-                .formatted(machine.name(), HIGHEST_NUMBER, tool, number));
+    return KeptCodes.refusal(machine, entry.get(TableField.TOOL))
+        .or(() -> KeptNumbers.refusal(machine, entry, HIGHEST_NUMBER));
   }
 
   @Override

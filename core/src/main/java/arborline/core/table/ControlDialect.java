@@ -16,6 +16,9 @@ public interface ControlDialect {
   /** The name in machine definitions. */
   String id();
 
+  /** What such a control reads and writes, in a few words for people who choose one. */
+  String title();
+
   /** The fields that such a control keeps at a machine. */
   List<ControlField> fields(Machine machine);
 

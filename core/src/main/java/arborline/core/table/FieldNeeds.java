@@ -54,7 +54,7 @@ public final class FieldNeeds {
               "%s is not set at the control: it is needed for %s"
                   .formatted(field.title(), why.words()))
           .orElseGet(() ->
-              "%s is not set at the control; no usual program of such a tool uses it"
+              "%s is not set at the control; no program that calls it here uses it"
                   .formatted(field.title()));
     }
   }
@@ -84,13 +84,22 @@ public final class FieldNeeds {
     return needs;
   }
 
-  /** What usual programs need of a tool. */
-  public static Map<TableField, Optional<ProgramUse>> usual(Tool tool, boolean lengthKept) {
-    Motion motion =
-        ToolClasses.named(tool.toolClass())
-            .map(known -> known.sheet().motion())
-            .orElse(Motion.MILLS);
-    return of(motion, ProgramUse.usual(motion), lengthKept);
+  /**
+   * What programs need of a tool.
+   *
+   * @param stated what those of each job that calls it do with it; empty sets for what is usual
+   */
+  public static Map<TableField, Optional<ProgramUse>> of(
+      Tool tool, Collection<Set<ProgramUse>> stated, boolean lengthKept) {
+    Motion motion = motion(tool);
+    return of(motion, ProgramUse.of(motion, stated), lengthKept);
+  }
+
+  /** How a tool moves; as a mill where its class is not known. */
+  public static Motion motion(Tool tool) {
+    return ToolClasses.named(tool.toolClass())
+        .map(known -> known.sheet().motion())
+        .orElse(Motion.MILLS);
   }
 
   /** False where a control keeps X and Z of all tools, and no lengths. */

@@ -48,6 +48,11 @@ public final class FixedRegisterDialect implements ControlDialect {
   }
 
   @Override
+  public String title() {
+    return "fixed columns, one length and radius";
+  }
+
+  @Override
   public List<ControlField> fields(Machine machine) {
     return List.of(
         ControlField.of(TableField.NUMBER).scope(ControlField.Scope.PLACE),

@@ -32,6 +32,7 @@ public final class LatheOffsetDialect implements ControlDialect {
   public static final String NUMBERS = "numbers.tsv";
   public static final String STATE = "assets";
 
+  private static final int HIGHEST_NUMBER = 9_999;
   private static final String HEAD = "station\tnumber\tprogram";
   private static final int GEOMETRY = 10_000;
   private static final int MOST_LINES = 100_000;
@@ -56,6 +57,11 @@ public final class LatheOffsetDialect implements ControlDialect {
   @Override
   public String id() {
     return "lathe-offsets";
+  }
+
+  @Override
+  public String title() {
+    return "G10 offsets of a lathe";
   }
 
   @Override
@@ -199,13 +205,12 @@ public final class LatheOffsetDialect implements ControlDialect {
 
   @Override
   public Optional<String> refusal(Machine machine, TableEntry entry) {
-    String number = entry.get(TableField.NUMBER);
-    if (number == null || !number.matches("\\d{1,4}") || Integer.parseInt(number) == 0) {
-      return Optional.of(
-          "%s keeps offsets under numbers 1 to 9999; %s has number %s"
-              .formatted(machine.name(), entry.get(TableField.TOOL), number));
+    Optional<String> number = KeptNumbers.refusal(machine, entry, HIGHEST_NUMBER);
+    if (number.isPresent()) {
+      return number;
     }
-    Optional<String> outside = machine.numbering().question(Long.parseLong(number));
+    Optional<String> outside =
+        machine.numbering().question(Long.parseLong(entry.get(TableField.NUMBER)));
     if (outside.isPresent()) {
       return outside.map(why -> "%s: %s".formatted(entry.get(TableField.TOOL), why));
     }

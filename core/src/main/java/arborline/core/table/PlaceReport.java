@@ -38,22 +38,15 @@ public record PlaceReport(
 
   /** The same with the reason why the control cannot keep the planned tool. */
   public PlaceReport notCarried(String refusal) {
-    return new PlaceReport(
-        place,
-        state,
-        plan,
-        agreed,
-        control,
-        inSpindle,
-        physicalStays,
-        fields,
-        Why.NOT_CARRIED,
-        Decision.ASK,
-        refusal);
+    return with(Why.NOT_CARRIED, Decision.ASK, refusal);
   }
 
   /** The same with an answer to what was asked. */
   PlaceReport answered(Decision decision) {
+    return with(why, decision, reason);
+  }
+
+  private PlaceReport with(Why question, Decision answer, String because) {
     return new PlaceReport(
         place,
         state,
@@ -63,9 +56,9 @@ public record PlaceReport(
         inSpindle,
         physicalStays,
         fields,
-        why,
-        decision,
-        reason);
+        question,
+        answer,
+        because);
   }
 
   /** What may be decided about it: a tool that nobody names cannot be taken into the plan. */

@@ -1,8 +1,11 @@
 package arborline.core.table;
 
 import arborline.core.tool.Motion;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.EnumSet;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 
 /** What a program does with a tool, as far as values of the tool table count for it. */
@@ -24,6 +27,25 @@ public enum ProgramUse {
       case TAPS -> EnumSet.of(PLAIN_MOVES, TAPPING);
       case STANDS -> EnumSet.of(PLAIN_MOVES);
     };
+  }
+
+  /**
+   * What programs do with a tool.
+   *
+   * @param stated what those of each job that calls it do; empty sets for what is usual
+   */
+  public static Set<ProgramUse> of(Motion motion, Collection<Set<ProgramUse>> stated) {
+    if (stated.isEmpty()) {
+      return usual(motion);
+    }
+    Set<ProgramUse> uses = EnumSet.noneOf(ProgramUse.class);
+    stated.forEach(one -> uses.addAll(one.isEmpty() ? usual(motion) : one));
+    return uses;
+  }
+
+  /** The use of these words; empty for words of none. */
+  public static Optional<ProgramUse> named(String words) {
+    return Arrays.stream(values()).filter(use -> use.words().equals(words)).findFirst();
   }
 
   /** As people say it: {@code radius compensation}. */

@@ -54,6 +54,11 @@ public final class RevisedJsonDialect implements ControlDialect {
   }
 
   @Override
+  public String title() {
+    return "JSON with a revision";
+  }
+
+  @Override
   public List<ControlField> fields(Machine machine) {
     List<ControlField> fields = new ArrayList<>();
     TOOL_FIELDS.values().forEach(field -> fields.add(ControlField.of(field)));
@@ -93,20 +98,8 @@ public final class RevisedJsonDialect implements ControlDialect {
 
   @Override
   public Optional<String> refusal(Machine machine, TableEntry entry) {
-    String tool = entry.get(TableField.TOOL);
-    String number = entry.get(TableField.NUMBER);
-    boolean possible =
-        number != null
-            && number.matches("\\d{1,6}")
-            && Integer.parseInt(number) >= 1
-            && Integer.parseInt(number) <= HIGHEST_NUMBER;
-    return KeptCodes.refusal(machine, tool)
-        .or(() ->
-            possible
-                ? Optional.empty()
-                : Optional.of(
-                    "%s keeps numbers 1 to %d; %s has %s"
-                        .formatted(machine.name(), HIGHEST_NUMBER, tool, number)));
+    return KeptCodes.refusal(machine, entry.get(TableField.TOOL))
+        .or(() -> KeptNumbers.refusal(machine, entry, HIGHEST_NUMBER));
   }
 
   @Override

@@ -25,6 +25,7 @@ public final class SavedFilesDialect implements ControlDialect {
   public static final String MACHINE_LIST = "MACHINE.LST";
   public static final String TABLE = "TOOLS.TBL";
 
+  private static final int HIGHEST_NUMBER = 9999;
   private static final List<TableField> OF_TOOL =
       List.of(
           TableField.TOOL,
@@ -37,6 +38,11 @@ public final class SavedFilesDialect implements ControlDialect {
   @Override
   public String id() {
     return "saved-files";
+  }
+
+  @Override
+  public String title() {
+    return "three saved files";
   }
 
   @Override
@@ -160,14 +166,8 @@ public final class SavedFilesDialect implements ControlDialect {
 
   @Override
   public Optional<String> refusal(Machine machine, TableEntry entry) {
-    String number = entry.get(TableField.NUMBER);
     return KeptCodes.refusal(machine, entry.get(TableField.TOOL))
-        .or(() ->
-            number != null && number.matches("\\d{1,4}")
-                ? Optional.empty()
-                : Optional.of(
-                    "%s keeps numbers of four digits; %s has %s"
-                        .formatted(machine.name(), entry.get(TableField.TOOL), number)));
+        .or(() -> KeptNumbers.refusal(machine, entry, HIGHEST_NUMBER));
   }
 
   @Override

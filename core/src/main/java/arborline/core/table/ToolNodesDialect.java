@@ -42,6 +42,7 @@ public final class ToolNodesDialect implements ControlDialect {
   /** Of a line of orders: carry out a method. */
   public static final String CALL = "call";
 
+  private static final int HIGHEST_NUMBER = 99_999_999;
   private static final int EDGES = 4;
   private static final int MOST_LINES = 1_000_000;
   private static final String FIRST_SISTER = "1";
@@ -73,6 +74,11 @@ public final class ToolNodesDialect implements ControlDialect {
   @Override
   public String id() {
     return "tool-nodes";
+  }
+
+  @Override
+  public String title() {
+    return "OPC UA nodes";
   }
 
   @Override
@@ -206,11 +212,7 @@ public final class ToolNodesDialect implements ControlDialect {
           "%s divides names of its nodes by |; %s has one: give it another code"
               .formatted(machine.name(), tool));
     }
-    String number = entry.get(TableField.NUMBER);
-    return number != null && number.matches("\\d{1,8}") && Integer.parseInt(number) > 0
-        ? Optional.empty()
-        : Optional.of(
-            "%s keeps numbers 1 to 99999999; %s has %s".formatted(machine.name(), tool, number));
+    return KeptNumbers.refusal(machine, entry, HIGHEST_NUMBER);
   }
 
   @Override

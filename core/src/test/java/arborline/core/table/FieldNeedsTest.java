@@ -4,10 +4,12 @@ import static arborline.core.table.Tables.entry;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import arborline.core.tool.Motion;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -48,6 +50,33 @@ class FieldNeedsTest {
     assertEquals("DIAMETER", names(needs, false));
   }
 
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "                                      | LENGTH DIAMETER",
+        "plain moves                           | LENGTH",
+        "plain moves; usual                    | LENGTH DIAMETER",
+        "plain moves; plain moves, tapping     | LENGTH PITCH",
+      })
+  void whatAnyJobUsesIsNeeded(String jobs, String fields) {
+    List<Set<ProgramUse>> stated =
+        jobs == null
+            ? List.of()
+            : Arrays.stream(jobs.split("; ")).map(FieldNeedsTest::uses).toList();
+    assertEquals(
+        fields,
+        names(FieldNeeds.of(Motion.MILLS, ProgramUse.of(Motion.MILLS, stated), true), true));
+  }
+
+  private static Set<ProgramUse> uses(String words) {
+    return words.equals("usual")
+        ? Set.of()
+        : Arrays.stream(words.split(", "))
+            .map(word -> ProgramUse.named(word).orElseThrow())
+            .collect(Collectors.toSet());
+  }
+
   @Test
   void whatMattersHoldsAndWhatNobodyUsesIsANote() {
     Map<TableField, Optional<ProgramUse>> drill =
@@ -57,7 +86,7 @@ class FieldNeedsTest {
     assertEquals(
         List.of(
             "length is not set at the control: it is needed for plain moves",
-            "diameter is not set at the control; no usual program of such a tool uses it"),
+            "diameter is not set at the control; no program that calls it here uses it"),
         missing.stream().map(FieldNeeds.Need::reason).toList());
     assertEquals(List.of(true, false), missing.stream().map(FieldNeeds.Need::holds).toList());
     assertEquals(List.of(), FieldNeeds.missing(drill, kept, entry("TOOL=A LENGTH=120 DIAMETER=8")));

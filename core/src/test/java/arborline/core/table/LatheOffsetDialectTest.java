@@ -138,7 +138,7 @@ class LatheOffsetDialectTest {
       value = {
         "TOOL=A NUMBER=601 X=100 |",
         "TOOL=A NUMBER=5 | outside 601 to 680",
-        "TOOL=A | has number null",
+        "TOOL=A | has no number",
         "TOOL=A NUMBER=601 X=5000.1 | below 10 m",
       })
   void whatItCannotKeepIsSaid(String row, String reason) {

@@ -1,11 +1,13 @@
 package arborline.server.job;
 
+import arborline.core.table.ProgramUse;
 import arborline.server.account.MayEdit;
 import arborline.server.job.Jobs.JobDone;
 import arborline.server.support.Refusal;
 import arborline.server.support.Slice;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -38,8 +40,14 @@ class JobController {
    * @param number by which its program calls it; null for the one that it has at the machine, else
    *     in its library, else the next free one
    * @param libraryId from which it is taken; null for any that has it
+   * @param uses what its program does with it, as {@code radius compensation}; null or none for
+   *     what is usual of its class
    */
-  record JobToolOrder(@Nullable Integer number, @Nullable Long toolId, @Nullable Long libraryId) {}
+  record JobToolOrder(
+      @Nullable Integer number,
+      @Nullable Long toolId,
+      @Nullable Long libraryId,
+      @Nullable List<@Nullable String> uses) {}
 
   /**
    * A job as somebody wants it.
@@ -143,6 +151,17 @@ class JobController {
       throw Refusal.badRequest("tools: each has a toolId");
     }
     int number = order.number() == null ? JobNumbers.NONE : order.number();
-    return new JobTool(number, order.toolId(), order.libraryId());
+    List<@Nullable String> uses = order.uses() == null ? List.of() : order.uses();
+    return new JobTool(
+        number,
+        order.toolId(),
+        order.libraryId(),
+        uses.stream().map(JobController::use).collect(Collectors.toUnmodifiableSet()));
+  }
+
+  private static ProgramUse use(@Nullable String words) {
+    return ProgramUse.named(words == null ? "" : words)
+        .orElseThrow(
+            () -> Refusal.badRequest("uses: one of " + String.join(", ", JobViews.POSSIBLE_USES)));
   }
 }

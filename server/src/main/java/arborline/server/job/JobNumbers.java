@@ -54,7 +54,7 @@ class JobNumbers {
       if (tool.number() == NONE) {
         long own = Optional.ofNullable(held.get(tool.tool())).flatMap(Held::number).orElse(1);
         long number = numbers.take(tool.tool(), own);
-        numbered.add(new JobTool(Math.toIntExact(number), tool.tool(), tool.library()));
+        numbered.add(tool.numbered(Math.toIntExact(number)));
       } else {
         numbered.add(tool);
       }

@@ -39,7 +39,8 @@ class JobStore {
         List.of());
   }
 
-  private record ToolRow(long jobId, int toolNo, long toolId, @Nullable Long libraryId) {}
+  private record ToolRow(
+      long jobId, int toolNo, long toolId, @Nullable Long libraryId, String uses) {}
 
   /** Jobs with their tools. */
   private List<JobRow> whole(List<JobRow> jobs) {
@@ -54,7 +55,9 @@ class JobStore {
         .forEach(row ->
             tools
                 .computeIfAbsent(row.jobId(), id -> new ArrayList<>())
-                .add(new JobTool(row.toolNo(), row.toolId(), row.libraryId())));
+                .add(
+                    new JobTool(
+                        row.toolNo(), row.toolId(), row.libraryId(), StoredUses.of(row.uses()))));
     return jobs.stream().map(job -> job.calling(tools.getOrDefault(job.id(), List.of()))).toList();
   }
 
@@ -110,8 +113,12 @@ class JobStore {
 
   private void insert(long id, List<JobTool> tools) {
     tools.forEach(tool ->
-        jdbc.sql("insert into job_tool (job_id, tool_no, tool_id, library_id) values (?, ?, ?, ?)")
-            .params(id, tool.number(), tool.tool(), tool.library())
+        jdbc.sql(
+                """
+                insert into job_tool (job_id, tool_no, tool_id, library_id, uses)
+                values (?, ?, ?, ?, ?)\
+                """)
+            .params(id, tool.number(), tool.tool(), tool.library(), StoredUses.text(tool.uses()))
             .update());
   }
 

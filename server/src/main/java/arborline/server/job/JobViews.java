@@ -1,6 +1,8 @@
 package arborline.server.job;
 
 import arborline.core.machine.Machine;
+import arborline.core.table.FieldNeeds;
+import arborline.core.table.ProgramUse;
 import arborline.core.table.TableField;
 import arborline.core.tool.Silhouettes;
 import arborline.core.tool.outline.Outline;
@@ -14,6 +16,7 @@ import arborline.server.tool.Tools;
 import arborline.server.tool.Tools.Held;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -67,6 +70,8 @@ class JobViews {
    * @param found true where the program finds it in the load under its number
    * @param stands where it stands, as people would say it
    * @param seen true where whoever asks sees the sheet of the tool
+   * @param uses what the program does with it, where somebody said so; none for what is usual
+   * @param usualUses what programs usually do with a tool of its class
    */
   record JobToolView(
       int number,
@@ -78,10 +83,23 @@ class JobViews {
       @Nullable String library,
       boolean found,
       String stands,
-      boolean seen) {}
+      boolean seen,
+      List<String> uses,
+      List<String> usualUses) {}
 
-  /** A job with what it calls. */
-  record JobView(JobHead head, int version, List<JobToolView> tools) {}
+  /**
+   * A job with what it calls.
+   *
+   * @param possibleUses what programs may do with a tool
+   */
+  record JobView(JobHead head, int version, List<JobToolView> tools, List<String> possibleUses) {}
+
+  /** What programs may do with a tool, in words. */
+  static final List<String> POSSIBLE_USES = words(EnumSet.allOf(ProgramUse.class));
+
+  private static List<String> words(Set<ProgramUse> uses) {
+    return uses.stream().sorted().map(ProgramUse::words).toList();
+  }
 
   /** Jobs in short. */
   @Transactional(readOnly = true)
@@ -142,7 +160,7 @@ class JobViews {
         views.add(view(tool, one, machine, load, hidden, !unseen.contains(tool.tool())));
       }
     }
-    return new JobView(head(job, machine, load), job.version(), views);
+    return new JobView(head(job, machine, load), job.version(), views, POSSIBLE_USES);
   }
 
   private static JobToolView view(
@@ -166,7 +184,9 @@ class JobViews {
         from.map(UsedIn::library).orElse(null),
         load.stream().anyMatch(planned -> found(tool, planned)),
         machine.map(one -> stands(tool, one, load)).orElse("the machine was retired"),
-        seen);
+        seen,
+        words(tool.uses()),
+        words(ProgramUse.usual(FieldNeeds.motion(held.tool()))));
   }
 
   private static String stands(JobTool tool, Machine machine, Collection<Planned> load) {

@@ -136,11 +136,9 @@ public class Jobs implements Undo<Jobs.Changed> {
           "there is a job '%s' already; choose another name".formatted(wanted.name()));
     }
     Set<JobTool> stay = new HashSet<>();
-    known.forEach(tool -> stay.add(new JobTool(0, tool.tool(), tool.library())));
+    known.forEach(tool -> stay.add(tool.meant()));
     List<JobTool> arriving =
-        wanted.tools().stream()
-            .filter(tool -> !stay.contains(new JobTool(0, tool.tool(), tool.library())))
-            .toList();
+        wanted.tools().stream().filter(tool -> !stay.contains(tool.meant())).toList();
     seeing.needSight(arriving.stream().map(JobTool::tool).toList());
     arriving.stream()
         .map(JobTool::library)
@@ -239,9 +237,7 @@ public class Jobs implements Undo<Jobs.Changed> {
     List<JobTool> anew =
         now.tools().stream()
             .map(tool ->
-                tool.library() != null && tool.library() == from
-                    ? new JobTool(tool.number(), tool.tool(), library)
-                    : tool)
+                tool.library() != null && tool.library() == from ? tool.from(library) : tool)
             .toList();
     change(id, now.version(), now.calling(anew));
   }

@@ -20,7 +20,7 @@ class OpenJobs implements JobsOfMachine {
     this.jdbc = jdbc;
   }
 
-  private record Row(long id, String name, int toolNo, long toolId, String code) {}
+  private record Row(long id, String name, int toolNo, long toolId, String code, String uses) {}
 
   @Override
   public List<OpenJob> open(String machineId) {
@@ -28,7 +28,7 @@ class OpenJobs implements JobsOfMachine {
     Map<Long, List<CalledTool>> calls = new LinkedHashMap<>();
     jdbc.sql(
             """
-            select j.id, j.name, c.tool_no, c.tool_id, t.code from job j
+            select j.id, j.name, c.tool_no, c.tool_id, t.code, c.uses from job j
             join job_tool c on c.job_id = j.id join tool t on t.id = c.tool_id
             where j.machine_id = ? and j.finished_at is null and j.deleted_at is null
             order by j.name, j.id, c.tool_no\
@@ -40,7 +40,9 @@ class OpenJobs implements JobsOfMachine {
           names.put(row.id(), row.name());
           calls
               .computeIfAbsent(row.id(), id -> new ArrayList<>())
-              .add(new CalledTool(row.toolNo(), row.toolId(), row.code()));
+              .add(
+                  new CalledTool(
+                      row.toolNo(), row.toolId(), row.code(), StoredUses.of(row.uses())));
         });
     return names.entrySet().stream()
         .map(job -> new OpenJob(job.getKey(), job.getValue(), calls.get(job.getKey())))

@@ -2,6 +2,7 @@ package arborline.server.machine;
 
 import arborline.core.machine.Machine;
 import arborline.core.machine.MachineKinds;
+import arborline.core.table.ControlDialects;
 import arborline.server.account.MayEdit;
 import arborline.server.machine.MachineDefining.Allowed;
 import arborline.server.machine.MachineDefining.DefinitionChange;
@@ -78,6 +79,18 @@ class DefinitionController {
   @GetMapping("/kinds")
   Slice<Machine> kinds() {
     return Slice.all(MachineKinds.all());
+  }
+
+  /** A way in which controls can speak. */
+  record DialectView(String id, String title) {}
+
+  /** Ways in which controls can speak. */
+  @GetMapping("/dialects")
+  Slice<DialectView> dialects() {
+    return Slice.all(
+        ControlDialects.all().stream()
+            .map(dialect -> new DialectView(dialect.id(), dialect.title()))
+            .toList());
   }
 
   /** Sets a machine up from a file. */

@@ -33,14 +33,18 @@ public class Nominals {
   private static final BigDecimal LONGEST_HOLDER = new BigDecimal("250");
 
   private final Assemblies assemblies;
+  private final ProgramUses uses;
 
-  Nominals(Assemblies assemblies) {
+  Nominals(Assemblies assemblies, ProgramUses uses) {
     this.assemblies = assemblies;
+    this.uses = uses;
   }
 
   /** By tool code, upper case, of tools as they are given. */
   public Map<String, Nominal> of(Machine machine, Map<Long, Tool> tools) {
     var held = assemblies.of(tools, machine.seat());
+    Map<Long, List<Set<ProgramUse>>> stated = uses.of(machine.id());
+    boolean lengthKept = lengthKept(machine);
     Map<String, Nominal> nominal = new HashMap<>();
     tools.forEach((id, tool) ->
         nominal.put(
@@ -48,7 +52,7 @@ public class Nominals {
             nominal(
                 tool,
                 Optional.ofNullable(held.get(id)).map(known -> known.assembly().length()),
-                lengthKept(machine))));
+                unneeded(tool, stated.getOrDefault(id, List.of()), lengthKept))));
     return nominal;
   }
 
@@ -59,7 +63,7 @@ public class Nominals {
   }
 
   private static Nominal nominal(
-      Tool written, Optional<BigDecimal> gaugeLength, boolean lengthKept) {
+      Tool written, Optional<BigDecimal> gaugeLength, Set<TableField> unneeded) {
     Tool tool = Completed.of(written).tool();
     Map<TableField, BigDecimal> sizes = new HashMap<>();
     gaugeLength.ifPresent(length -> sizes.put(TableField.LENGTH, length));
@@ -73,11 +77,12 @@ public class Nominals {
           bounds.put(TableField.X, new Nominal.Window(most.negate(), most));
           bounds.put(TableField.Z, new Nominal.Window(most.negate(), most));
         });
-    return new Nominal(sizes, Optional.empty(), bounds, unneeded(tool, lengthKept));
+    return new Nominal(sizes, Optional.empty(), bounds, unneeded);
   }
 
-  private static Set<TableField> unneeded(Tool tool, boolean lengthKept) {
-    Map<TableField, Optional<ProgramUse>> needs = FieldNeeds.usual(tool, lengthKept);
+  private static Set<TableField> unneeded(
+      Tool tool, List<Set<ProgramUse>> stated, boolean lengthKept) {
+    Map<TableField, Optional<ProgramUse>> needs = FieldNeeds.of(tool, stated, lengthKept);
     Set<TableField> unneeded = new HashSet<>(TableField.SIZES);
     unneeded.removeIf(size -> needs.getOrDefault(size, Optional.empty()).isPresent());
     return unneeded;

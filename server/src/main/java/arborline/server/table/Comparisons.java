@@ -10,6 +10,7 @@ import arborline.core.table.DecisionRules;
 import arborline.core.table.FieldNeeds;
 import arborline.core.table.NumberedTools;
 import arborline.core.table.PlaceReport;
+import arborline.core.table.ProgramUse;
 import arborline.core.table.Reconciler;
 import arborline.core.table.Statements;
 import arborline.core.table.TableEntry;
@@ -20,6 +21,7 @@ import arborline.core.tool.Tool;
 import arborline.server.machine.MachineUses;
 import arborline.server.machine.Nominals;
 import arborline.server.machine.Plans;
+import arborline.server.machine.ProgramUses;
 import arborline.server.tool.Tools;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -39,6 +41,7 @@ class Comparisons {
   private final Plans plans;
   private final Tools tools;
   private final Nominals nominals;
+  private final ProgramUses programs;
   private final MachineUses uses;
   private final TableStore store;
   private final TableRules rules;
@@ -47,6 +50,7 @@ class Comparisons {
       Plans plans,
       Tools tools,
       Nominals nominals,
+      ProgramUses programs,
       MachineUses uses,
       TableStore store,
       TableRules rules) {
@@ -55,6 +59,7 @@ class Comparisons {
     this.plans = plans;
     this.tools = tools;
     this.nominals = nominals;
+    this.programs = programs;
     this.store = store;
   }
 
@@ -117,7 +122,7 @@ class Comparisons {
         tables,
         terms,
         stated,
-        missing(reports, terms, known),
+        missing(reports, terms, known, programs.of(machine.id())),
         known,
         ruled(asked, reports),
         reports);
@@ -142,7 +147,10 @@ class Comparisons {
 
   /** What programs would miss, of every tool that the control shows and a library knows. */
   private static Map<String, List<FieldNeeds.Need>> missing(
-      List<PlaceReport> reports, ControlTerms terms, Map<String, KnownTool> known) {
+      List<PlaceReport> reports,
+      ControlTerms terms,
+      Map<String, KnownTool> known,
+      Map<Long, List<Set<ProgramUse>>> stated) {
     boolean lengthKept = FieldNeeds.lengthKept(terms);
     Map<String, List<FieldNeeds.Need>> missing = new HashMap<>();
     for (PlaceReport report : reports) {
@@ -150,7 +158,10 @@ class Comparisons {
       KnownTool tool = known.get(held.named() ? held.key() : report.plan().key());
       if (tool != null && !held.empty()) {
         List<FieldNeeds.Need> needs =
-            FieldNeeds.missing(FieldNeeds.usual(tool.tool(), lengthKept), terms.fields(), held);
+            FieldNeeds.missing(
+                FieldNeeds.of(tool.tool(), stated.getOrDefault(tool.id(), List.of()), lengthKept),
+                terms.fields(),
+                held);
         if (!needs.isEmpty()) {
           missing.put(report.place(), needs);
         }

@@ -211,6 +211,12 @@ class TableController {
     return (int) compared.reports().stream().filter(report -> report.state() == state).count();
   }
 
+  /** How the control answers; the answer is empty where it was never asked. */
+  @GetMapping("/table/watch")
+  TableWatches.@Nullable WatchView watch(@PathVariable String id) {
+    return watches.of(machines.get(id).machine().id()).orElse(null);
+  }
+
   /** What was written to the control, the newest first. */
   @GetMapping("/table/writes")
   Slice<TableWrites.Writing> writes(@PathVariable String id) {

@@ -1,0 +1,179 @@
+package arborline.bench;
+
+import arborline.rig.PrivateDatabase;
+import arborline.rig.RunningLine;
+import java.io.IOException;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import java.util.Locale;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Tables as large as a machine may have them, of every dialect over its own channel: read and
+ * compared, written whole, read back and proved, read in step.
+ */
+final class ControlsFigure {
+
+  private static final List<String> MACHINES = List.of("M1", "M2", "M3", "L1", "X1", "R1");
+  private static final int IN_A_STORAGE = 400;
+  private static final int PLACES = 9_999;
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final RunningLine line;
+  private final Http http;
+  private final long library;
+
+  ControlsFigure(RunningLine line, Http http) throws IOException, InterruptedException {
+    this.line = line;
+    this.http = http;
+    this.library = http.post("/libraries", "{\"name\":\"Large tables\"}").get("id").asLong();
+  }
+
+  void print() throws IOException, InterruptedException, SQLException {
+    fillLibrary();
+    for (String like : MACHINES) {
+      String machine = machine(like);
+      fillPlan(machine, like);
+      measure(machine, like);
+      http.delete("/machines/" + machine + "?changeJobs=true");
+    }
+  }
+
+  /** A machine with as many places as numbers, at the control of another one. */
+  private String machine(String like) throws IOException, InterruptedException {
+    ObjectNode definition = (ObjectNode) http.get("/machines/" + like).get("machine").deepCopy();
+    String id = "LARGE-" + like;
+    definition.put("id", id).put("name", id);
+    ObjectNode storage = (ObjectNode) http.get("/machines/M1").at("/machine/storages/0").deepCopy();
+    ArrayNode storages = JSON.createArrayNode();
+    for (int first = 1; first <= PLACES; first += IN_A_STORAGE) {
+      ObjectNode one = storage.deepCopy();
+      one.put("id", "C" + first)
+          .put("first", first)
+          .put("places", Math.min(IN_A_STORAGE, PLACES + 1 - first));
+      ((ObjectNode) one.get("limits")).putNull("massSum").putNull("mass").putNull("length");
+      storages.add(one);
+    }
+    definition.set("storages", storages);
+    ObjectNode numbering = (ObjectNode) definition.get("numbering");
+    if (!numbering.get("from").isNull()) {
+      numbering.put("from", 1).put("to", PLACES);
+    }
+    http.post("/machines", JSON.createObjectNode().set("machine", definition).toString());
+    String link = http.get("/machines/%s/link".formatted(like)).get("link").asString();
+    http.put(
+        "/machines/%s/link".formatted(id), JSON.createObjectNode().put("link", link).toString());
+    return id;
+  }
+
+  private void execute(String sql, Object... values) throws SQLException {
+    PrivateDatabase database = line.database();
+    try (Connection connection =
+            DriverManager.getConnection(database.url(), database.user(), database.password());
+        Statement statement = connection.createStatement()) {
+      statement.execute(String.format(Locale.ROOT, sql, values));
+    }
+  }
+
+  private long base() {
+    return library * 10_000_000L;
+  }
+
+  private void fillLibrary() throws SQLException {
+    execute(
+        """
+        insert into tool (id, code, code_key, version_id, version_no)
+        select %1$d + seq, concat('LT-', seq), concat('lt-', seq), %1$d + seq, 1
+          from seq_1_to_%2$d\
+        """,
+        base(), PLACES);
+    execute(
+        """
+        insert into tool_version (id, tool_id, version_no, name, class_id, hash, vals, sizes,
+          origin, created_at, created_by)
+        select %1$d + seq, %1$d + seq, 1, concat('End mill ', seq), 'end-mill-flat',
+          sha2(seq, 256), '{"DC":{"text":"10","unit":"mm"}}', '{"DC":10}', 'bench', now(6),
+          'bench' from seq_1_to_%2$d\
+        """,
+        base(), PLACES);
+    execute(
+        """
+        insert into entry (id, library_id, tool_id, version_id, number, section, code, name,
+          class_id, dc)
+        select %1$d + seq, %3$d, %1$d + seq, %1$d + seq, seq, '', concat('LT-', seq),
+          concat('End mill ', seq), 'end-mill-flat', 10 from seq_1_to_%2$d\
+        """,
+        base(), PLACES, library);
+  }
+
+  /** One place is planned by hand, all others like it. */
+  private void fillPlan(String machine, String like)
+      throws IOException, InterruptedException, SQLException {
+    String sizes =
+        like.equals("L1")
+            ? "{\"x\":\"120.01\",\"z\":\"80.02\"}"
+            : "{\"length\":\"120.01\",\"diameter\":\"9.99\"}";
+    http.put(
+        "/machines/%s/plan/1".formatted(machine),
+        "{\"toolId\":%d,\"libraryId\":%d,\"sizes\":%s,\"allow\":true}"
+            .formatted(base() + 1, library, sizes));
+    execute(
+        """
+        insert into plan_place (machine_id, place, tool_id, library_id, fields)
+        select p.machine_id, seq, p.tool_id - 1 + seq, p.library_id,
+          regexp_replace(
+            replace(p.fields, 'LT-1"', concat('LT-', seq, '"')),
+            '"(NUMBER|OFFSET)":"1"', concat('"\\\\1":"', seq, '"'))
+        from plan_place p join seq_2_to_%2$d where p.machine_id = '%1$s' and p.place = '1'\
+        """,
+        machine, PLACES);
+  }
+
+  private void measure(String machine, String like) throws IOException, InterruptedException {
+    String path = "/machines/%s/reconciliation".formatted(machine);
+    long begin = System.nanoTime();
+    JsonNode seen = http.get(path);
+    double read = seconds(begin);
+    begin = System.nanoTime();
+    JsonNode written = http.post(path + "/apply", sendAll(seen));
+    double wrote = seconds(begin);
+    begin = System.nanoTime();
+    JsonNode after = http.get(path);
+    double again = seconds(begin);
+    System.out.printf(
+        Locale.ROOT,
+        "%s, %,d places: read and compared %.1f s; written, read back, proved %.1f s, %s"
+            + " (%d not written%s); read in step %.1f s, %,d in step, %d not%n",
+        like,
+        PLACES,
+        read,
+        wrote,
+        written.get("state").asString(),
+        written.get("notWritten").size(),
+        written.get("problem").isNull() ? "" : ": " + written.get("problem").asString(),
+        again,
+        after.get("inStep").asInt(),
+        after.get("differ").asInt() + after.get("unknown").asInt());
+  }
+
+  private static double seconds(long begin) {
+    return (System.nanoTime() - begin) / 1e9;
+  }
+
+  private static String sendAll(JsonNode seen) {
+    ObjectNode decisions = JSON.createObjectNode();
+    for (int place = 1; place <= PLACES; place++) {
+      decisions.put(Integer.toString(place), "send");
+    }
+    ObjectNode order = JSON.createObjectNode();
+    order.set("read", seen.get("read"));
+    order.set("decisions", decisions);
+    return order.toString();
+  }
+}
