@@ -71,7 +71,7 @@
         <tr>
           <td class="whitespace-nowrap">
             T{#if may}<input
-                class="field number ml-1 w-20"
+                class="field number ml-1 w-16"
                 type="number"
                 min="1"
                 aria-label="Number of {tool.code}"
@@ -85,12 +85,12 @@
             {:else}
               <span class="code" title="Its sheet is in a private library">{tool.code}</span>
             {/if}
-            <span class="block max-w-64 text-[13px] whitespace-normal text-soft" title={tool.name}
-              >{tool.name}</span
+            <span
+              class="block max-w-64 min-w-34 text-[13px] whitespace-normal text-soft"
+              title={tool.name}>{tool.name}</span
             >
           </td>
-          <td class="max-xl:hidden"
-            ><Silhouette outline={tool.outline} width={110} height={22} /></td
+          <td class="max-xl:hidden"><Silhouette outline={tool.outline} width={90} height={22} /></td
           >
           <td
             class={[
@@ -101,7 +101,7 @@
             {#if !tool.found && !view.head.finished}<Mark kind="query" word="" />{/if}
             {capital(tool.stands)}
           </td>
-          <td class="whitespace-normal">
+          <td class="min-w-36 whitespace-normal">
             <ProgramUses
               {tool}
               {may}
@@ -109,7 +109,7 @@
               state={(uses) => void does(tool, uses)}
             />
           </td>
-          <td class="max-xl:hidden">
+          <td class="max-w-24 whitespace-normal max-xl:hidden">
             {#if tool.library}
               <a class="hover:text-working" href="/libraries/{tool.libraryId}">{tool.library}</a>
             {/if}

@@ -34,12 +34,14 @@
       class="text-left hover:text-working {tool.uses.length === 0 ? 'text-soft' : ''}"
       aria-label="What the program does with {tool.code}: {usesText(tool)}"
     >
-      {capital(usesText(tool))}
+      {capital(usesText(tool))} <span class="text-soft" aria-hidden="true">▾</span>
     </Popover.Trigger>
     <Popover.Portal>
       <Popover.Content class="floating z-50 w-72 p-3" align="start" sideOffset={4}>
         <p class="font-semibold">What the program does with {tool.code}</p>
-        <p class="mt-1 text-soft">The tool table needs the values that this uses.</p>
+        <p class="mt-1 text-soft">
+          Only the values that this needs have to stand in the tool table.
+        </p>
         <ul class="mt-2">
           {#each possible as use (use)}
             <li class="py-1">

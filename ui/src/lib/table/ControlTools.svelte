@@ -77,12 +77,12 @@
     {
       id: 'tool',
       title: 'Tool',
-      width: 'minmax(100px, 150px)',
+      width: 'minmax(100px, 124px)',
       fixed: true,
       text: (tool) =>
         tool.sister && tool.sister !== '1' ? `${tool.code} · ${tool.sister}` : tool.code
     },
-    { id: 'name', title: 'Name', width: 'minmax(88px, 2fr)', text: (tool) => tool.name },
+    { id: 'name', title: 'Name', width: 'minmax(104px, 2fr)', text: (tool) => tool.name },
     {
       id: 'class',
       title: 'Class',
@@ -99,7 +99,7 @@
             tracks: `minmax(0, 1fr) ${WEAR}px`
           }
         : undefined,
-      width: wearIn(classes, slot) ? 'minmax(136px, 1fr)' : 'minmax(100px, 1fr)',
+      width: wearIn(classes, slot) ? 'minmax(152px, 1fr)' : 'minmax(92px, 1fr)',
       numeric: true,
       fixed: true,
       text: (tool: ControlTool) => valueOf(tool, columnOf(tool, slot)).join(' ').trim()
@@ -153,7 +153,8 @@
         <span class={['code', prefix && 'text-soft']}
           >{number.whole}<span
             class="inline-block text-left"
-            style:width="{own?.measured ? fractions[slot] : 0}ch">{number.fraction}</span
+            style:width="{own?.measured ? fractions[slot] : number.fraction.length}ch"
+            >{number.fraction}</span
           ></span
         >
       {/if}

@@ -23,7 +23,8 @@ const SHORT: Record<string, string> = {
   'nose radius': 'nose R',
   'tip orientation': 'tip',
   'number of edges': 'edges',
-  'point angle': 'angle'
+  'point angle': 'angle',
+  'hood height': 'hood'
 };
 
 /** What the head of a column says for tools of a class; nothing where they have no such value. */

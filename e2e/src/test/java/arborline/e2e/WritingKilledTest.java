@@ -73,6 +73,20 @@ class WritingKilledTest {
   static void start() {
     journey = Journey.alone("rig-writing-killed");
     script = new Script(journey.line.url(), journey.line.key("LEAD"));
+    Stock stock = Stock.of(journey, "WK").released();
+    for (String place : List.of("4", "5", "6", "8", "10", "12")) {
+      script.delete("/machines/M2/plan/%s?changeJobs=true".formatted(place));
+    }
+    for (String machine : List.of("M1", "M2")) {
+      stock.plan(machine, "FE16", 15, "127", "16.002");
+      stock.plan(machine, "FE12", 16, "120.65", "11.9888");
+      if (machine.equals("M1")) {
+        script.put("/machines/M1/numbers", "{\"places\":[\"15\",\"16\"],\"first\":80}");
+      }
+      String path = "/machines/%s/reconciliation".formatted(machine);
+      JsonObject seen = script.get(path);
+      script.post(path + "/apply", order(seen, Set.of("15", "16")));
+    }
   }
 
   @AfterAll
