@@ -41,6 +41,8 @@ class WritingKilledTest {
   /** What a table of ten thousandths of an inch cannot tell apart, in mm. */
   private static final BigDecimal SAME = new BigDecimal("0.002");
 
+  private static final BigDecimal INCH = new BigDecimal("25.4");
+
   private static Journey journey;
   private static Script script;
 
@@ -78,14 +80,14 @@ class WritingKilledTest {
       script.delete("/machines/M2/plan/%s?changeJobs=true".formatted(place));
     }
     for (String machine : List.of("M1", "M2")) {
-      stock.plan(machine, "FE16", 15, "127", "16.002");
-      stock.plan(machine, "FE12", 16, "120.65", "11.9888");
+      stock.plan(machine, "FE16", 21, "127", "16.002");
+      stock.plan(machine, "FE12", 22, "120.65", "11.9888");
       if (machine.equals("M1")) {
-        script.put("/machines/M1/numbers", "{\"places\":[\"15\",\"16\"],\"first\":80}");
+        script.put("/machines/M1/numbers", "{\"places\":[\"21\",\"22\"],\"first\":80}");
       }
       String path = "/machines/%s/reconciliation".formatted(machine);
       JsonObject seen = script.get(path);
-      script.post(path + "/apply", order(seen, Set.of("15", "16")));
+      script.post(path + "/apply", order(seen, Set.of("21", "22")));
     }
   }
 
@@ -270,11 +272,12 @@ class WritingKilledTest {
     throw new AssertionError("no place " + place);
   }
 
-  /** What the control holds now; no tool stands in two places. */
+  /** What the control holds now, mm; no tool stands in two places. */
   private Map<String, BigDecimal> held(Subject subject) {
     Map<String, BigDecimal> held = new TreeMap<>();
     Set<String> tools = new HashSet<>();
     JsonObject seen = script.get(subject.path() + "/reconciliation");
+    boolean inches = seen.get("unit").getAsString().equals("in");
     for (JsonElement item : seen.getAsJsonArray("items")) {
       JsonObject row = item.getAsJsonObject();
       JsonObject control = row.getAsJsonObject("control");
@@ -283,9 +286,8 @@ class WritingKilledTest {
         assertTrue(tools.add(control.get("tool").getAsString() + " " + sister), row.toString());
       }
       if (control.has(subject.size)) {
-        held.put(
-            row.get("place").getAsString(),
-            new BigDecimal(control.get(subject.size).getAsString()));
+        BigDecimal shown = new BigDecimal(control.get(subject.size).getAsString());
+        held.put(row.get("place").getAsString(), inches ? shown.multiply(INCH) : shown);
       }
     }
     return held;
