@@ -15,14 +15,14 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Tables as large as a machine may have them, of every dialect over its own channel: read and
- * compared, written whole, read back and proved, read in step.
+ * Plans as large as a machine may have them, for controls of every dialect: read over its own
+ * channel and compared, and what would be written to have all of them there.
  */
 final class ControlsFigure {
 
   private static final List<String> MACHINES = List.of("M1", "M2", "M3", "L1", "X1", "R1");
   private static final int IN_A_STORAGE = 400;
-  private static final int PLACES = 9_999;
+  private static final int TOOLS = 9_999;
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final RunningLine line;
@@ -39,10 +39,19 @@ final class ControlsFigure {
     fillLibrary();
     for (String like : MACHINES) {
       String machine = machine(like);
-      fillPlan(machine, like);
-      measure(machine, like);
+      fillPlan(machine, like, places(like));
+      measure(machine, like, places(like));
       http.delete("/machines/" + machine + "?changeJobs=true");
     }
+  }
+
+  /** As many as it has numbers for; X1 besides its turret. */
+  private static int places(String like) {
+    return switch (like) {
+      case "M2" -> 999;
+      case "X1" -> 24 * IN_A_STORAGE;
+      default -> TOOLS;
+    };
   }
 
   /** A machine with as many places as numbers, at the control of another one. */
@@ -52,18 +61,22 @@ final class ControlsFigure {
     definition.put("id", id).put("name", id);
     ObjectNode storage = (ObjectNode) http.get("/machines/M1").at("/machine/storages/0").deepCopy();
     ArrayNode storages = JSON.createArrayNode();
-    for (int first = 1; first <= PLACES; first += IN_A_STORAGE) {
+    int places = places(like);
+    for (int first = 1; first <= places; first += IN_A_STORAGE) {
       ObjectNode one = storage.deepCopy();
-      one.put("id", "C" + first)
+      one.put("id", "C" + first / IN_A_STORAGE)
           .put("first", first)
-          .put("places", Math.min(IN_A_STORAGE, PLACES + 1 - first));
+          .put("places", Math.min(IN_A_STORAGE, places + 1 - first));
       ((ObjectNode) one.get("limits")).putNull("massSum").putNull("mass").putNull("length");
       storages.add(one);
+    }
+    if (like.equals("X1")) {
+      storages.add(definition.get("storages").get(1));
     }
     definition.set("storages", storages);
     ObjectNode numbering = (ObjectNode) definition.get("numbering");
     if (!numbering.get("from").isNull()) {
-      numbering.put("from", 1).put("to", PLACES);
+      numbering.put("from", 1).put("to", places);
     }
     http.post("/machines", JSON.createObjectNode().set("machine", definition).toString());
     String link = http.get("/machines/%s/link".formatted(like)).get("link").asString();
@@ -92,7 +105,7 @@ final class ControlsFigure {
         select %1$d + seq, concat('LT-', seq), concat('lt-', seq), %1$d + seq, 1
           from seq_1_to_%2$d\
         """,
-        base(), PLACES);
+        base(), TOOLS);
     execute(
         """
         insert into tool_version (id, tool_id, version_no, name, class_id, hash, vals, sizes,
@@ -101,7 +114,7 @@ final class ControlsFigure {
           sha2(seq, 256), '{"DC":{"text":"10","unit":"mm"}}', '{"DC":10}', 'bench', now(6),
           'bench' from seq_1_to_%2$d\
         """,
-        base(), PLACES);
+        base(), TOOLS);
     execute(
         """
         insert into entry (id, library_id, tool_id, version_id, number, section, code, name,
@@ -109,11 +122,11 @@ final class ControlsFigure {
         select %1$d + seq, %3$d, %1$d + seq, %1$d + seq, seq, '', concat('LT-', seq),
           concat('End mill ', seq), 'end-mill-flat', 10 from seq_1_to_%2$d\
         """,
-        base(), PLACES, library);
+        base(), TOOLS, library);
   }
 
   /** One place is planned by hand, all others like it. */
-  private void fillPlan(String machine, String like)
+  private void fillPlan(String machine, String like, int places)
       throws IOException, InterruptedException, SQLException {
     String sizes =
         like.equals("L1")
@@ -132,44 +145,45 @@ final class ControlsFigure {
             '"(NUMBER|OFFSET)":"1"', concat('"\\\\1":"', seq, '"'))
         from plan_place p join seq_2_to_%2$d where p.machine_id = '%1$s' and p.place = '1'\
         """,
-        machine, PLACES);
+        machine, places);
   }
 
-  private void measure(String machine, String like) throws IOException, InterruptedException {
+  private void measure(String machine, String like, int places)
+      throws IOException, InterruptedException {
     String path = "/machines/%s/reconciliation".formatted(machine);
     long begin = System.nanoTime();
     JsonNode seen = http.get(path);
     double read = seconds(begin);
     begin = System.nanoTime();
-    JsonNode written = http.post(path + "/apply", sendAll(seen));
-    double wrote = seconds(begin);
-    begin = System.nanoTime();
-    JsonNode after = http.get(path);
-    double again = seconds(begin);
+    JsonNode shown = http.post(path + "/dry-run", sendAll(seen));
+    double written = seconds(begin);
+    int bytes = 0;
+    for (JsonNode file : shown.get("files")) {
+      bytes += file.get("content").asString().length();
+    }
     System.out.printf(
         Locale.ROOT,
-        "%s, %,d places: read and compared %.1f s; written, read back, proved %.1f s, %s"
-            + " (%d not written%s); read in step %.1f s, %,d in step, %d not%n",
+        "%s, %,d places: read over its channel and compared %.1f s, %,d rows to write; what would"
+            + " be written (%,d kB) %.1f s%n",
         like,
-        PLACES,
+        places,
         read,
-        wrote,
-        written.get("state").asString(),
-        written.get("notWritten").size(),
-        written.get("problem").isNull() ? "" : ": " + written.get("problem").asString(),
-        again,
-        after.get("inStep").asInt(),
-        after.get("differ").asInt() + after.get("unknown").asInt());
+        seen.get("items").size(),
+        bytes / 1000,
+        written);
   }
 
   private static double seconds(long begin) {
     return (System.nanoTime() - begin) / 1e9;
   }
 
+  /** Sends what is planned and not asked about. */
   private static String sendAll(JsonNode seen) {
     ObjectNode decisions = JSON.createObjectNode();
-    for (int place = 1; place <= PLACES; place++) {
-      decisions.put(Integer.toString(place), "send");
+    for (JsonNode row : seen.get("items")) {
+      if (row.get("suggested").asString().equals("send")) {
+        decisions.put(row.get("place").asString(), "send");
+      }
     }
     ObjectNode order = JSON.createObjectNode();
     order.set("read", seen.get("read"));

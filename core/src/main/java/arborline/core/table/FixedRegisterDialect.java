@@ -32,6 +32,7 @@ public final class FixedRegisterDialect implements ControlDialect {
 
   public static final String REGISTERS = "TOOLS.TXT";
 
+  private static final int HIGHEST_NUMBER = 999;
   private static final int LARGEST_FILE_ROWS = 10_000;
   private static final int COLUMNS = 9;
   private static final String NUMBER = "-?\\d{1,4}(?:\\.\\d{1,6})?";
@@ -153,6 +154,12 @@ public final class FixedRegisterDialect implements ControlDialect {
 
   @Override
   public Optional<String> refusal(Machine machine, TableEntry entry) {
+    int registers = machine.controlPlaces().size();
+    if (registers > HIGHEST_NUMBER) {
+      return Optional.of(
+          "%s counts its registers in 3 columns; %d are too many"
+              .formatted(machine.name(), registers));
+    }
     ControlTerms terms = ControlTerms.of(machine, this);
     for (TableField field : terms.sizes()) {
       String shown = terms.shown(field, entry.get(field));

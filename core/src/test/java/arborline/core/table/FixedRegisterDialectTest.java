@@ -239,6 +239,17 @@ class FixedRegisterDialectTest {
         Optional.of("M1 Heron writes a length in 9 characters; 10000.0000 of A has 10"), refused);
   }
 
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {"999 |", "1000 | M1 Heron counts its registers in 3 columns; 1000 are too many"})
+  void moreRegistersThanItsColumnsCountAreRefused(int registers, String refusal) {
+    Machine large = TestMachines.withHabits(TestMachines.heron(registers), MACHINE.habits());
+    assertEquals(
+        Optional.ofNullable(refusal),
+        DIALECT.refusal(large, Tables.entry("TOOL=A LENGTH=120 DIAMETER=10")));
+  }
+
   @Test
   void aToolThatNobodyNamesCannotBeTakenIntoThePlan() throws IOException {
     ToolTables tables = tables("1:TOOL=A NUMBER=1 OFFSET=1 LENGTH=120 DIAMETER=10", FILE);

@@ -46,7 +46,7 @@ class ControlLink {
               .permittedNumberOfCallsInHalfOpenState(1)
               .ignoreExceptions(RefusedByControlException.class)
               .build());
-  private final ConcurrentHashMap<String, CompletableFuture<ControlTable>> reading =
+  private final ConcurrentHashMap<Machines.Linked, CompletableFuture<ControlTable>> reading =
       new ConcurrentHashMap<>();
 
   private final TableWatches watches;
@@ -69,7 +69,7 @@ class ControlLink {
   ControlTable read(Machines.Linked machine) throws IOException {
     needControl(machine);
     CompletableFuture<ControlTable> mine = new CompletableFuture<>();
-    CompletableFuture<ControlTable> running = reading.putIfAbsent(machine.link(), mine);
+    CompletableFuture<ControlTable> running = reading.putIfAbsent(machine, mine);
     if (running != null) {
       return joined(running);
     }
@@ -81,7 +81,7 @@ class ControlLink {
       mine.completeExceptionally(failed);
       throw failed;
     } finally {
-      reading.remove(machine.link(), mine);
+      reading.remove(machine, mine);
     }
   }
 

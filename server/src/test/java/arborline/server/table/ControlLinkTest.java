@@ -1,11 +1,15 @@
 package arborline.server.table;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
 
 import arborline.core.machine.Machine;
 import arborline.core.table.ControlFile;
+import arborline.core.table.ControlTable;
 import arborline.server.machine.Machines;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
@@ -15,6 +19,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CyclicBarrier;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -120,5 +130,26 @@ class ControlLinkTest {
                 IOException.class,
                 () -> link.send(machine(), new ControlFile("offsets.nc", "text/plain", "%")))
             .getMessage());
+  }
+
+  /** Neither waits for a reading that was understood by the definition of the other. */
+  @Test
+  void machinesAtOneControlAreEachReadByTheirOwnDefinition() throws Exception {
+    CyclicBarrier bothAsk = new CyclicBarrier(2);
+    ControlChannel channel = mock(ControlChannel.class);
+    when(channel.scheme()).thenReturn("http");
+    when(channel.read(any(), any()))
+        .thenAnswer(call -> {
+          bothAsk.await(20, TimeUnit.SECONDS);
+          return Map.of("assets", "<MTConnectAssets><Assets/></MTConnectAssets>".getBytes(UTF_8));
+        });
+    ControlLink shared = new ControlLink(List.of(channel), mock(TableWatches.class));
+    Machines.Linked one = machine();
+    Machines.Linked other = new Machines.Linked(one.machine(), one.link(), 2);
+    try (ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor()) {
+      Future<ControlTable> first = threads.submit(() -> shared.read(one));
+      assertEquals(0, shared.read(other).places().size());
+      assertEquals(0, first.get().places().size());
+    }
   }
 }
