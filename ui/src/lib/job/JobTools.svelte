@@ -53,6 +53,15 @@
   }
 </script>
 
+{#snippet uses(tool: JobTool)}
+  <ProgramUses
+    {tool}
+    {may}
+    possible={view.possibleUses}
+    state={(stated) => void does(tool, stated)}
+  />
+{/snippet}
+
 <section class="min-w-0 overflow-x-auto" aria-label="Tools that the job calls">
   <table class="rows w-full">
     <thead>
@@ -61,7 +70,7 @@
         <th>Tool</th>
         <th class="max-xl:hidden"><span class="sr-only">Drawing</span></th>
         <th>In the load</th>
-        <th>Program uses</th>
+        <th class="max-sm:hidden">Program uses</th>
         <th class="max-xl:hidden">From</th>
         {#if may}<th><span class="sr-only">Take out</span></th>{/if}
       </tr>
@@ -86,8 +95,11 @@
               <span class="code" title="Its sheet is in a private library">{tool.code}</span>
             {/if}
             <span
-              class="block max-w-64 min-w-34 text-[13px] whitespace-normal text-soft"
+              class="block max-w-64 text-[13px] whitespace-normal text-soft sm:min-w-34"
               title={tool.name}>{tool.name}</span
+            >
+            <span class="block max-w-40 text-[13px] whitespace-normal sm:hidden"
+              >{@render uses(tool)}</span
             >
           </td>
           <td class="max-xl:hidden"><Silhouette outline={tool.outline} width={90} height={22} /></td
@@ -101,14 +113,7 @@
             {#if !tool.found && !view.head.finished}<Mark kind="query" word="" />{/if}
             {capital(tool.stands)}
           </td>
-          <td class="min-w-36 whitespace-normal">
-            <ProgramUses
-              {tool}
-              {may}
-              possible={view.possibleUses}
-              state={(uses) => void does(tool, uses)}
-            />
-          </td>
+          <td class="min-w-36 whitespace-normal max-sm:hidden">{@render uses(tool)}</td>
           <td class="max-w-24 whitespace-normal max-xl:hidden">
             {#if tool.library}
               <a class="hover:text-working" href="/libraries/{tool.libraryId}">{tool.library}</a>
