@@ -40,7 +40,8 @@
       <Popover.Content class="floating z-50 w-72 p-3" align="start" sideOffset={4}>
         <p class="font-semibold">What the program does with {tool.code}</p>
         <p class="mt-1 text-soft">
-          Only the values that this needs have to stand in the tool table.
+          Every program moves it plainly. Only the values that these uses need have to stand in the
+          tool table.
         </p>
         <ul class="mt-2">
           {#each possible as use (use)}

@@ -84,6 +84,19 @@ class ProgramUsesTest extends ControlTest {
     assertEquals("not-measured", why(), "what is usual of a mill");
   }
 
+  /** Whatever else a program does with a tool, it moves it. */
+  @Test
+  void noUseLetsALengthStayNotMeasured() throws IOException {
+    alone(X1);
+    clear(X1, X1.place);
+    Map<String, String> sizes = measured(X1, X1.otherPlace);
+    sizes.remove("length");
+    plan(X1, X1.otherPlace, X1.otherCode, sizes);
+    assertEquals(201, made(List.of("radius compensation")).status());
+    assertEquals("not-measured", why());
+    assertEquals("[\"plain moves\",\"radius compensation\"]", called().get("uses").toString());
+  }
+
   @Test
   void whatAJobSaysIsKeptAndTakenBack() throws IOException {
     withoutDiameter();

@@ -29,6 +29,13 @@ public enum ProgramUse {
     };
   }
 
+  /** What somebody said that a program does, with the plain moves that every program has. */
+  public static Set<ProgramUse> withMoves(Collection<ProgramUse> stated) {
+    Set<ProgramUse> uses = EnumSet.of(PLAIN_MOVES);
+    uses.addAll(stated);
+    return uses;
+  }
+
   /**
    * What programs do with a tool.
    *
@@ -39,7 +46,7 @@ public enum ProgramUse {
       return usual(motion);
     }
     Set<ProgramUse> uses = EnumSet.noneOf(ProgramUse.class);
-    stated.forEach(one -> uses.addAll(one.isEmpty() ? usual(motion) : one));
+    stated.forEach(one -> uses.addAll(one.isEmpty() ? usual(motion) : withMoves(one)));
     return uses;
   }
 

@@ -57,6 +57,7 @@ class FieldNeedsTest {
         "                                      | LENGTH DIAMETER",
         "plain moves                           | LENGTH",
         "plain moves; usual                    | LENGTH DIAMETER",
+        "radius compensation                   | LENGTH DIAMETER",
         "plain moves; plain moves, tapping     | LENGTH PITCH",
       })
   void whatAnyJobUsesIsNeeded(String jobs, String fields) {

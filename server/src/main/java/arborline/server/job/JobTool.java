@@ -14,7 +14,8 @@ import org.jspecify.annotations.Nullable;
 record JobTool(int number, long tool, @Nullable Long library, Set<ProgramUse> uses) {
 
   JobTool {
-    uses = uses == null ? Set.of() : Set.copyOf(uses);
+    boolean usual = uses == null || uses.isEmpty();
+    uses = usual ? Set.of() : Set.copyOf(ProgramUse.withMoves(uses));
   }
 
   /** A tool with which the program does what is usual. */
