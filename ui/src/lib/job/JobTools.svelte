@@ -70,7 +70,7 @@
         <th>Tool</th>
         <th class="max-xl:hidden"><span class="sr-only">Drawing</span></th>
         <th>In the load</th>
-        <th class="max-sm:hidden">Program uses</th>
+        <th class="max-xl:hidden">Program uses</th>
         <th class="max-xl:hidden">From</th>
         {#if may}<th><span class="sr-only">Take out</span></th>{/if}
       </tr>
@@ -98,7 +98,7 @@
               class="block max-w-64 text-[13px] whitespace-normal text-soft sm:min-w-34"
               title={tool.name}>{tool.name}</span
             >
-            <span class="block max-w-40 text-[13px] whitespace-normal sm:hidden"
+            <span class="block max-w-40 text-[13px] whitespace-normal xl:hidden"
               >{@render uses(tool)}</span
             >
           </td>
@@ -113,7 +113,7 @@
             {#if !tool.found && !view.head.finished}<Mark kind="query" word="" />{/if}
             {capital(tool.stands)}
           </td>
-          <td class="min-w-36 whitespace-normal max-sm:hidden">{@render uses(tool)}</td>
+          <td class="min-w-36 whitespace-normal max-xl:hidden">{@render uses(tool)}</td>
           <td class="max-w-24 whitespace-normal max-xl:hidden">
             {#if tool.library}
               <a class="hover:text-working" href="/libraries/{tool.libraryId}">{tool.library}</a>
