@@ -50,15 +50,21 @@ public final class CuttingToolAssets {
         }
       }
       if (!document) {
-        throw new IOException("the control's answer is not an MTConnect assets document");
+        throw new IOException("its answer is not an MTConnect assets document");
       }
-    } catch (XMLStreamException | NumberFormatException broken) {
-      throw new IOException("the control's answer cannot be read: " + broken.getMessage(), broken);
+    } catch (XMLStreamException broken) {
+      throw new IOException(
+          "its answer is not valid XML from line %d on: is it whole?".formatted(line(broken)),
+          broken);
     }
     return new ControlTable(assets.places, assets.spindle);
   }
 
-  private void tool(XMLStreamReader reader) throws XMLStreamException {
+  private static int line(XMLStreamException broken) {
+    return broken.getLocation() == null ? 1 : Math.max(1, broken.getLocation().getLineNumber());
+  }
+
+  private void tool(XMLStreamReader reader) throws XMLStreamException, IOException {
     Map<TableField, String> fields = new HashMap<>();
     put(
         fields,
@@ -91,22 +97,23 @@ public final class CuttingToolAssets {
       spindle = Optional.of(new TableEntry(fields));
     } else if (!location.isEmpty()) {
       if (places.put(location, new TableEntry(fields)) != null) {
-        throw new XMLStreamException("it names two tools for pocket " + location);
+        throw new IOException("it names two tools for pocket " + location);
       }
     }
   }
 
   private void length(Map<TableField, String> fields, TableField field, XMLStreamReader reader)
-      throws XMLStreamException {
+      throws XMLStreamException, IOException {
     Unit stated =
         "INCH".equals(reader.getAttributeValue(null, "units")) ? Unit.INCH : Unit.MILLIMETRE;
     String text = text(reader);
     if (!text.isEmpty()) {
+      String plain = ShownNumber.plain(text, field);
       fields.put(
           field,
           stated == terms.unit()
-              ? new BigDecimal(text).toPlainString()
-              : Conversion.convert(new BigDecimal(text), stated, terms.unit())
+              ? plain
+              : Conversion.convert(new BigDecimal(plain), stated, terms.unit())
                   .amount()
                   .toPlainString());
     }

@@ -138,15 +138,8 @@ final class RevisedJson {
       String text = json.getString();
       need(text.length() <= LONGEST_TEXT, "it has a " + field.title() + " of more than 200 signs");
       boolean word = field.form() == TableField.Form.WORD;
-      fields.put(field.edge(edge), word ? text : number(text));
+      fields.put(field.edge(edge), word ? text : ShownNumber.plain(text, field));
     }
-  }
-
-  private static String number(String text) throws IOException {
-    need(
-        text.matches("-?\\d{1,9}(\\.\\d{1,9})?"),
-        "it has a value '%s' that no control shows".formatted(text));
-    return new BigDecimal(text).toPlainString();
   }
 
   private static void need(boolean holds, String reason) throws IOException {

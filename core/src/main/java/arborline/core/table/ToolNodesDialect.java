@@ -3,7 +3,6 @@ package arborline.core.table;
 import arborline.core.machine.Machine;
 import com.google.auto.service.AutoService;
 import java.io.IOException;
-import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -143,7 +142,7 @@ public final class ToolNodesDialect implements ControlDialect {
       if (parts[2].equals(PLACE)) {
         stands.put(key, cells[1]);
       } else if (field != null && !cells[1].isEmpty()) {
-        tools.put(key, tool.with(field, text(line, field, cells[1])));
+        tools.put(key, tool.with(field, text(field, cells[1])));
       }
     }
     if (!tools.keySet().equals(stands.keySet())) {
@@ -182,15 +181,8 @@ public final class ToolNodesDialect implements ControlDialect {
     return new ControlTable(places, spindle, unplaced, "", List.of());
   }
 
-  private static String text(String line, TableField field, String value) throws IOException {
-    if (field.form() == TableField.Form.WORD) {
-      return value;
-    }
-    try {
-      return new BigDecimal(value).toPlainString();
-    } catch (NumberFormatException word) {
-      throw new IOException("node '%s' is no number".formatted(line), word);
-    }
+  private static String text(TableField field, String value) throws IOException {
+    return field.form() == TableField.Form.WORD ? value : ShownNumber.plain(value, field);
   }
 
   @Override

@@ -98,8 +98,23 @@ class CuttingToolAssetsTest {
       })
   void anythingElseIsRefusedInWords(String document) {
     IOException refused = assertThrows(IOException.class, () -> readAll(document));
-    assertTrue(refused.getMessage().startsWith("the control's answer"), refused.getMessage());
+    assertTrue(refused.getMessage().startsWith("its answer is not "), refused.getMessage());
     assertFalse(refused.getMessage().contains("root:"));
+  }
+
+  @Test
+  void aSizeThatIsNoNumberIsNamed() {
+    IOException refused =
+        assertThrows(IOException.class, () -> read(TOOL.replace(">120.012<", ">1E400000000<")));
+    assertEquals(
+        "it shows '1E400000000' as length, which is no number that a control shows",
+        refused.getMessage());
+  }
+
+  @Test
+  void twoToolsInOnePocketAreSaidWithThePocket() {
+    IOException refused = assertThrows(IOException.class, () -> read(TOOL + TOOL));
+    assertEquals("it names two tools for pocket 13", refused.getMessage());
   }
 
   @RepeatedTest(100)
@@ -117,7 +132,7 @@ class CuttingToolAssetsTest {
           CuttingToolAssets.read(new ByteArrayInputStream(cut), Tables.RANDOM).places().size()
               <= 1);
     } catch (IOException refused) {
-      assertTrue(refused.getMessage().startsWith("the control's answer"));
+      assertTrue(refused.getMessage().startsWith("it"), refused.getMessage());
     }
   }
 }

@@ -63,8 +63,8 @@ class RevisedJsonDialectTest {
         "\"unit\": \"mm\" | \"unit\": \"in\" | it sends in, and its definition says mm",
         "\"place\": \"L2\" | \"place\": \"L99\" | which is no place",
         "\"place\": \"L2\" | \"place\": \"5\" | it has two tools in 5",
-        "120.5 | 1.2e99 | that no control shows",
-        "120.5 | \"long\" | that no control shows",
+        "120.5 | 1.2e99 | which is no number that a control shows",
+        "120.5 | \"long\" | which is no number that a control shows",
         "\"tools\" | \"tolls\" | has no list of tools",
         "]}] | ] | cannot be read as JSON",
       })

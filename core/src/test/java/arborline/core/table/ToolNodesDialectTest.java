@@ -60,7 +60,8 @@ class ToolNodesDialectTest {
       strings = {
         "Place\t5 ; Place\t99 ; which is no place",
         "Place\tSPINDLE ; Place\t5 ; two tools in 5",
-        "120.5 ; long ; is no number",
+        "120.5 ; long ; is no number that a control shows",
+        "120.5 ; 1E400000000 ; is no number that a control shows",
         "Place\t5 ; Stand\t5 ; does not say where they stand",
         "Count\t3 ; Count\t4 ; it shows 3 tools and says that it has 4",
         "Count\t3 ; A|1|Note\t ; has no number of them",

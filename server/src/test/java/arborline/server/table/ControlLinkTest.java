@@ -97,7 +97,7 @@ class ControlLinkTest {
   @Test
   void anAnswerInAnotherFormIsSaid() {
     body = "<html>busy</html>";
-    assertEquals("the control's answer is not an MTConnect assets document", whyNotRead());
+    assertEquals("its answer is not an MTConnect assets document", whyNotRead());
   }
 
   @Test
