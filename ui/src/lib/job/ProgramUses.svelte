@@ -3,7 +3,7 @@
   import type { JobView } from '$lib/api/client';
   import Checkbox from '$lib/shell/Checkbox.svelte';
   import { capital } from '$lib/shell/text';
-  import { usesText } from './words';
+  import { ALWAYS, usesText } from './words';
 
   let {
     tool,
@@ -48,6 +48,7 @@
             <li class="py-1">
               <Checkbox
                 label={capital(use)}
+                disabled={use === ALWAYS}
                 bind:checked={() => uses.includes(use), (there) => set(use, there)}
               />
             </li>

@@ -14,3 +14,6 @@ type UsedTool = Pick<JobView['tools'][number], 'uses' | 'usualUses'>;
 /** What a program does with a tool. */
 export const usesText = ({ uses, usualUses }: UsedTool): string =>
   (uses.length > 0 ? uses : usualUses).join(', ');
+
+/** What every program does with its tools. */
+export const ALWAYS = 'plain moves';

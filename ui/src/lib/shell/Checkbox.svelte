@@ -4,12 +4,14 @@
   let {
     checked = $bindable(false),
     label,
-    hidden = false
+    hidden = false,
+    disabled = false
   }: {
     checked: boolean;
     label: string;
     /** True where something beside it says already what it is for. */
     hidden?: boolean;
+    disabled?: boolean;
   } = $props();
   const id = $props.id();
 </script>
@@ -18,8 +20,9 @@
   <Checkbox.Root
     {id}
     bind:checked
+    {disabled}
     aria-label={label}
-    class="flex size-4 shrink-0 items-center justify-center rounded-sm border border-soft bg-sheet data-[state=checked]:border-working data-[state=checked]:bg-working"
+    class="flex size-4 shrink-0 items-center justify-center rounded-sm border border-soft bg-sheet data-[state=checked]:border-working data-[state=checked]:bg-working disabled:opacity-50"
   >
     {#snippet children({ checked: on })}
       {#if on}
@@ -29,5 +32,5 @@
       {/if}
     {/snippet}
   </Checkbox.Root>
-  {#if !hidden}<label for={id} class="truncate">{label}</label>{/if}
+  {#if !hidden}<label for={id} class={['truncate', disabled && 'text-soft']}>{label}</label>{/if}
 </span>

@@ -30,9 +30,10 @@
   let taking = $state(false);
 
   /** What programs do with a value; nothing where that is not known. */
-  function used({ use, measured }: ValueColumn): string {
-    if (use) return `needed for ${use}`;
-    return measured && tool.classId ? 'no usual program uses it' : '';
+  function used({ field, measured }: ValueColumn): string {
+    const purpose = tool.neededFor[field];
+    if (purpose) return `needed for ${purpose}`;
+    return measured && tool.classId ? 'no program uses it' : '';
   }
 </script>
 
@@ -75,8 +76,8 @@
             >
             <td class="pr-5 text-soft">{column.unit}</td>
             <td class="text-soft">
-              {#if value === '–' && column.use}
-                <Mark kind="hold" word="not set: needed for {column.use}" />
+              {#if value === '–' && tool.neededFor[column.field]}
+                <Mark kind="hold" word="not set: needed for {tool.neededFor[column.field]}" />
               {:else}
                 {[column.meaning, used(column)].filter(Boolean).join('; ')}
               {/if}

@@ -147,8 +147,10 @@
       {#if prefix}
         <span class="mr-auto truncate pl-1 text-[12px] text-soft" title={own?.title}>{prefix}</span>
       {/if}
-      {#if value === '–' && own?.use}
-        <span class="text-hold" title="not set: needed for {own.use}">not set</span>
+      {#if value === '–' && own && tool.neededFor[own.field]}
+        <span class="text-hold" title="not set: needed for {tool.neededFor[own.field]}"
+          >not set</span
+        >
       {:else}
         <span class={['code', prefix && 'text-soft']}
           >{number.whole}<span

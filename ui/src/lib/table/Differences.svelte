@@ -111,9 +111,15 @@
       >
     {/if}
     {#each row.missing as missing (missing.field)}
-      <span class="block text-[13px]" class:text-hold={missing.hold} class:text-soft={!missing.hold}
-        ><Mark kind={missing.hold ? 'hold' : 'note'} word="" /> {capital(missing.reason)}</span
+      <span
+        class={[
+          '-ml-1.5 flex items-baseline gap-1 text-[13px]',
+          missing.hold ? 'text-hold' : 'text-soft'
+        ]}
       >
+        <Mark kind={missing.hold ? 'hold' : 'note'} word="" />
+        <span>{capital(missing.reason)}</span>
+      </span>
     {/each}
   {/if}
 {/snippet}

@@ -3,7 +3,14 @@
   import { writesQuery } from '$lib/table/queries';
   import { moment } from '$lib/shell/text';
 
-  let { machine }: { machine: string } = $props();
+  let {
+    machine,
+    read
+  }: {
+    machine: string;
+    /** False while the control cannot be read. */
+    read: boolean;
+  } = $props();
 
   const writes = createQuery(() => writesQuery(machine));
   const last = $derived(writes.data?.items[0]);
@@ -26,8 +33,10 @@
 {#if last && troubled}
   <details class="m-5 border-l-4 border-query py-2 pl-4">
     <summary class="cursor-pointer">
-      The last writing, begun {moment(last.begunAt)} by {last.by}, {titles[last.state]}. What the
-      control holds now is compared below.
+      The last writing, begun {moment(last.begunAt)} by {last.by}, {titles[last.state]}.
+      {read
+        ? 'What the control holds now is compared below.'
+        : 'What the control holds is compared as soon as it can be read.'}
     </summary>
     {#if last.problem}<p class="mt-1">{last.problem}</p>{/if}
     {#each last.files as file, index (index)}

@@ -35,6 +35,7 @@ function tool(place: string, number: string, classId: string, values = {}): Cont
     place,
     number,
     classId,
+    neededFor: {},
     values,
     code: `T-${place}`,
     name: 'tool ' + place,

@@ -8,7 +8,9 @@ const DECISIONS: Record<string, string> = {
 
 /** Decisions that mean more where one side has nothing, by question and decision. */
 const OF_QUESTION: Record<string, string> = {
-  'gone-from-control take': 'take it out of the plan'
+  'gone-from-control take': 'take it out of the plan',
+  'not-in-plan send': 'empty it at the control',
+  'plan-cleared send': 'empty it at the control'
 };
 
 /** What is done wherever a question comes up. */

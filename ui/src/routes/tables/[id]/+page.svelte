@@ -18,7 +18,9 @@
   import History from '$lib/table/History.svelte';
   import ControlTools from '$lib/table/ControlTools.svelte';
   import { clockWords } from '$lib/table/words';
+  import Outcome from '$lib/table/Outcome.svelte';
   import Rules from '$lib/table/Rules.svelte';
+  import Together from '$lib/table/Together.svelte';
   import TakeIntoLibrary from '$lib/table/TakeIntoLibrary.svelte';
 
   const id = $derived(page.params.id ?? '');
@@ -37,12 +39,12 @@
   /** The tool of the control that goes into a library. */
   let taken = $state('');
   let taking = $state(false);
+  let list = $state<HTMLElement>();
   /** What is shown; it stands in the address, so that it can be sent to somebody. */
   const whole = $derived(page.url.searchParams.get('show') === 'tools');
   const may = $derived(who.may('LOAD'));
   const rows = $derived(report.data?.items ?? []);
   const word = $derived(report.data?.placeWord ?? 'place');
-  const places = (some: string[]) => `${word} ${some.join(', ')}`;
   const wrongClock = $derived(clockWords(report.data?.watch?.clockAheadSeconds));
   const troubles = $derived(report.data?.troubles ?? []);
   const shown = $derived(
@@ -102,6 +104,7 @@
       }
     } finally {
       busy = false;
+      list?.scrollTo({ top: 0 });
     }
   }
 </script>
@@ -156,11 +159,12 @@
 </header>
 
 {#if report.error}
+  {#if applied}<Outcome {applied} {word} />{:else}<LastWriting machine={id} read={false} />{/if}
   <ErrorNote error={report.error} retry={compare} />
 {:else if report.data && whole}
   <ControlTools machine={id} read={report.data.read} />
 {:else if report.data}
-  <div class="min-h-0 flex-1 overflow-auto">
+  <div class="min-h-0 flex-1 overflow-auto" bind:this={list}>
     {#if troubles.length > 0 && !applied}
       <div role="alert" class="m-5 border-l-4 border-hold py-2 pl-4">
         <p class="font-semibold">Its table does not agree with itself.</p>
@@ -184,33 +188,8 @@
         <button class="button mt-2" onclick={compare}>Read and compare again</button>
       </div>
     {/if}
-    {#if applied}
-      <div
-        role="status"
-        class={[
-          'm-5 border-l-4 py-2 pl-4',
-          applied.state === 'in step' ? 'border-working' : 'border-hold'
-        ]}
-      >
-        {#if applied.state === 'in step'}
-          <p class="font-semibold">
-            Written, read back and equal{applied.written.length
-              ? `: ${count(applied.written.length, word)}`
-              : ''}.
-          </p>
-        {:else if applied.state === 'not read back'}
-          <p class="font-semibold">Sent, but {applied.problem}.</p>
-        {:else}
-          <p class="font-semibold">Interrupted: {applied.problem}.</p>
-          <p>
-            {`Not written: ${places(applied.notWritten)}. Compare below and run again; what is written stays written.`}
-          </p>
-        {/if}
-        {#if applied.written.length}<p>{`Written: ${places(applied.written)}.`}</p>{/if}
-        {#if applied.taken.length}<p>{`Taken into the plan: ${places(applied.taken)}.`}</p>{/if}
-      </div>
-    {/if}
-    {#if !applied}<LastWriting machine={id} />{/if}
+    {#if applied}<Outcome {applied} {word} />{/if}
+    {#if !applied}<LastWriting machine={id} read />{/if}
     {#if shown.length === 0 && troubles.length === 0}
       <div class="px-5 py-6">
         <div
@@ -250,7 +229,15 @@
           doing -
           asked} left as they are
       </p>
-      <button class="button main ml-auto" disabled={doing === 0} onclick={show}>
+      <div class="ml-auto">
+        <Together
+          {rows}
+          {word}
+          decision={(row) => decided[row.place] ?? 'leave'}
+          ondecide={(some, next) => some.forEach((place) => (decisions[place] = next))}
+        />
+      </div>
+      <button class="button main" disabled={doing === 0} onclick={show}>
         Show what will be written
       </button>
     </section>

@@ -25,6 +25,7 @@ class ToolTableTest extends BrowserTest {
     journey.shop.forget();
     journey.shop.send("m2", "POST", "/forget", "");
     journey.shop.send("x1", "POST", "/forget", "");
+    journey.shop.send("l1", "POST", "/forget", "");
   }
 
   @AfterEach
@@ -101,6 +102,26 @@ class ToolTableTest extends BrowserTest {
     Journey.button(page, "Write, read back, compare").click();
     assertThat(page.getByText("Written, read back and equal: 1 pocket.")).isVisible();
     stock.unplan("M2", 22);
+  }
+
+  /** All eight in one answer; what was written is told where it is seen. */
+  @Test
+  void whatIsAskedOfManyStationsIsAnsweredOnce() {
+    page.navigate("/tables/L1");
+    page.getByText("all stations").click();
+    Journey.button(page, "Decide for several").click();
+    Locator dialog = page.getByRole(AriaRole.DIALOG);
+    assertThat(dialog).containsText("The control has forgotten that a tool is set");
+    assertThat(dialog).containsText("8 stations: 1, 2, 3, 5, 7, 9, 11, 13");
+    assertAccessible();
+    steps.choose("What to do where the control has forgotten that a tool is set", "send the plan");
+    Journey.button(page, "Done").click();
+    assertThat(page.getByLabel("Settling")).containsText("8 stations will be settled");
+    assertThat(page.getByLabel("What to do with station 13")).containsText("send the plan");
+    page.getByLabel("What to do with station 13").scrollIntoViewIfNeeded();
+    Journey.button(page, "Show what will be written").click();
+    Journey.button(page, "Write, read back, compare").click();
+    assertThat(page.getByText("Written, read back and equal: 8 stations.")).isInViewport();
   }
 
   /** What the third number of a mill and that of a turning tool is. */

@@ -33,7 +33,7 @@ class WritingKilledTest {
   private static final int KILLS = Integer.getInteger("arbor.kills", 2);
   private static final long SEED = Long.getLong("arbor.seed", System.nanoTime());
   private static final int PLACES = 4;
-  private static final long LONGEST_NANOS = 4_000_000_000L;
+  private static final long LONGEST_NANOS = 7_000_000_000L;
 
   /** Five thousandths of an inch: a number in the tables of inches too. */
   private static final BigDecimal STEP = new BigDecimal("0.127");

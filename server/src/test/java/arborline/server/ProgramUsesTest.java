@@ -97,6 +97,19 @@ class ProgramUsesTest extends ControlTest {
     assertEquals("[\"plain moves\",\"radius compensation\"]", called().get("uses").toString());
   }
 
+  /** With the job that says so, for this tool and not for all of its class. */
+  @Test
+  void everyToolOfTheControlSaysWhatItsValuesAreNeededFor() throws IOException {
+    alone(X1);
+    made(List.of("plain moves"));
+    compare(X1);
+    JsonNode needed = null;
+    for (JsonNode tool : lead.get("/api/v1/machines/X1/table/tools").at("items")) {
+      needed = tool.get("place").asString().equals(X1.place) ? tool.get("neededFor") : needed;
+    }
+    assertEquals("{\"length\":\"plain moves in Gauge block for X1\"}", needed.toString());
+  }
+
   @Test
   void whatAJobSaysIsKeptAndTakenBack() throws IOException {
     withoutDiameter();

@@ -1,6 +1,5 @@
 package arborline.core.table;
 
-import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.Map;
@@ -15,16 +14,14 @@ import java.util.stream.Collectors;
 public final class DecisionRules {
 
   /** Questions whose answer is a habit of the shop, not a fact about this one tool. */
-  private static final Map<Why, String> ANSWERABLE =
-      new EnumMap<>(
-          Map.of(
-              Why.NOT_IN_PLAN, "a tool that nobody planned was put in at the machine",
-              Why.PLAN_CLEARED, "a tool was taken out of the plan and is still at the control",
-              Why.GONE_FROM_CONTROL, "a planned tool is no longer at the control",
-              Why.CHANGED_AT_CONTROL, "something that the library says was changed at the control",
-              Why.RENUMBERED_AT_CONTROL, "a tool was given another number at the control",
-              Why.OLD_WEAR_WITH_NEW_LENGTH,
-                  "a tool was measured anew and the control still has its old wear"));
+  private static final Set<Why> ANSWERABLE =
+      EnumSet.of(
+          Why.NOT_IN_PLAN,
+          Why.PLAN_CLEARED,
+          Why.GONE_FROM_CONTROL,
+          Why.CHANGED_AT_CONTROL,
+          Why.RENUMBERED_AT_CONTROL,
+          Why.OLD_WEAR_WITH_NEW_LENGTH);
 
   /**
    * Of these nobody knows what is in the pocket without looking: a rule may follow the control in
@@ -33,16 +30,38 @@ public final class DecisionRules {
   private static final Set<Why> PLAN_ONLY =
       EnumSet.of(Why.NOT_IN_PLAN, Why.PLAN_CLEARED, Why.GONE_FROM_CONTROL);
 
+  /** These only a look at each tool can answer: never for several places at once. */
+  private static final Set<Why> EACH_APART =
+      EnumSet.of(
+          Why.SHOWN_TWICE,
+          Why.UNKNOWN_TOOL,
+          Why.OFFSET_SHARED,
+          Why.IN_SPINDLE,
+          Why.IN_SPINDLE_CHANGED,
+          Why.MOVED_AT_MACHINE,
+          Why.SWAPPED_AT_MACHINE,
+          Why.OTHER_TOOL_IN_PLACE,
+          Why.PLACE_OCCUPIED,
+          Why.BOTH_CHANGED,
+          Why.ZERO,
+          Why.DIAMETER_IN_RADIUS_REGISTER,
+          Why.RADIUS_IN_DIAMETER_REGISTER,
+          Why.FAR_FROM_NOMINAL,
+          Why.BEYOND_MACHINE,
+          Why.NUMBER_TAKEN,
+          Why.SHOWN_ELSEWHERE,
+          Why.ORIENTATION_CHANGED_AT_CONTROL);
+
   private DecisionRules() {}
 
   /** The question in words; empty where no rule may answer it. */
   public static Optional<String> question(Why why) {
-    return Optional.ofNullable(ANSWERABLE.get(why));
+    return ANSWERABLE.contains(why) ? Optional.of(why.words()) : Optional.empty();
   }
 
   /** True where a rule may answer it. */
   public static boolean answerable(Why why, Decision decision) {
-    return ANSWERABLE.containsKey(why)
+    return ANSWERABLE.contains(why)
         && why.possible().contains(decision)
         && decision != Decision.LEAVE
         && (decision == Decision.TAKE || !PLAN_ONLY.contains(why));
@@ -50,16 +69,25 @@ public final class DecisionRules {
 
   /** Answers that can become a rule: none where more than one question is asked of the place. */
   public static Set<Decision> offered(PlaceReport report) {
-    boolean alone =
-        report.suggested() == Decision.ASK
-            && report.fields().stream()
-                .filter(field -> field.suggested() == Decision.ASK)
-                .allMatch(field -> field.why() == report.why());
-    return alone
+    return report.suggested() == Decision.ASK && oneQuestion(report)
         ? report.possible().stream()
             .filter(decision -> answerable(report.why(), decision))
             .collect(Collectors.toUnmodifiableSet())
         : Set.of();
+  }
+
+  /**
+   * What may be decided of this place together with others of which the same is said: none where
+   * more than one question is asked of it, or only a look at this tool can answer it.
+   */
+  public static Set<Decision> together(PlaceReport report) {
+    return EACH_APART.contains(report.why()) || !oneQuestion(report) ? Set.of() : report.possible();
+  }
+
+  private static boolean oneQuestion(PlaceReport report) {
+    return report.fields().stream()
+        .filter(field -> field.suggested() == Decision.ASK)
+        .allMatch(field -> field.why() == report.why());
   }
 
   /**

@@ -39,18 +39,19 @@ public final class FieldNeeds {
   /**
    * A value that the control does not have.
    *
-   * @param use the first of those that need it; empty where none does
+   * @param purpose what programs need it for; empty where none does
    */
-  public record Need(TableField field, Optional<ProgramUse> use) {
+  public record Need(TableField field, Optional<Purpose> purpose) {
 
     /** True where a program goes wrong without it. */
     public boolean holds() {
-      return use.isPresent();
+      return purpose.isPresent();
     }
 
     /** Why it matters, or that it does not. */
     public String reason() {
-      return use.map(why ->
+      return purpose
+          .map(why ->
               "%s is not set at the control: it is needed for %s"
                   .formatted(field.title(), why.words()))
           .orElseGet(() ->
@@ -85,14 +86,32 @@ public final class FieldNeeds {
   }
 
   /**
-   * What programs need of a tool.
+   * What programs need of a tool, and which jobs these are of.
    *
-   * @param stated what those of each job that calls it do with it; empty sets for what is usual
+   * @param jobs that call it
    */
-  public static Map<TableField, Optional<ProgramUse>> of(
-      Tool tool, Collection<Set<ProgramUse>> stated, boolean lengthKept) {
+  public static Map<TableField, Optional<Purpose>> of(
+      Tool tool, List<JobUse> jobs, boolean lengthKept) {
     Motion motion = motion(tool);
-    return of(motion, ProgramUse.of(motion, stated), lengthKept);
+    Map<TableField, Optional<Purpose>> purposes = new TreeMap<>();
+    of(motion, ProgramUse.of(motion, jobs.stream().map(JobUse::uses).toList()), lengthKept)
+        .forEach((field, use) ->
+            purposes.put(
+                field, use.map(why -> new Purpose(why, needing(field, motion, jobs, lengthKept)))));
+    return purposes;
+  }
+
+  private static List<String> needing(
+      TableField field, Motion motion, List<JobUse> jobs, boolean lengthKept) {
+    return jobs.stream()
+        .filter(job ->
+            of(motion, ProgramUse.of(motion, List.of(job.uses())), lengthKept)
+                .getOrDefault(field, Optional.empty())
+                .isPresent())
+        .map(JobUse::job)
+        .distinct()
+        .sorted()
+        .toList();
   }
 
   /** How a tool moves; as a mill where its class is not known. */
@@ -114,9 +133,7 @@ public final class FieldNeeds {
    * @param control as it shows the tool
    */
   public static List<Need> missing(
-      Map<TableField, Optional<ProgramUse>> needs,
-      Collection<TableField> kept,
-      TableEntry control) {
+      Map<TableField, Optional<Purpose>> needs, Collection<TableField> kept, TableEntry control) {
     return needs.entrySet().stream()
         .filter(need -> kept.contains(need.getKey()) && control.get(need.getKey()) == null)
         .map(need -> new Need(need.getKey(), need.getValue()))

@@ -6,7 +6,6 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -35,25 +34,17 @@ public final class TableColumns {
    *
    * @param wear its wear, where the control keeps it apart
    * @param title as the control keeps it: a radius where the field is a diameter
-   * @param use the first use that needs it; empty where no usual program does
    */
-  public record Column(
-      TableField field,
-      Optional<TableField> wear,
-      String title,
-      String meaning,
-      Optional<ProgramUse> use) {}
+  public record Column(TableField field, Optional<TableField> wear, String title, String meaning) {}
 
   /**
    * The columns of tools of one kind.
    *
-   * @param needs what programs need of them, as {@link FieldNeeds#of} says
+   * @param used the values that programs of such tools use, as {@link FieldNeeds#of} says
    * @param rows the tools, as the control shows them
    */
   public static List<Column> of(
-      ControlTerms terms,
-      Map<TableField, Optional<ProgramUse>> needs,
-      Collection<TableEntry> rows) {
+      ControlTerms terms, Set<TableField> used, Collection<TableEntry> rows) {
     Set<TableField> set = new HashSet<>();
     rows.forEach(row ->
         row.fields()
@@ -67,26 +58,24 @@ public final class TableColumns {
     for (TableField field : terms.fields()) {
       Optional<TableField> wear = field.wear().filter(worn -> terms.declared(worn).isPresent());
       boolean counts =
-          needs.containsKey(field) || set.contains(field) || wear.filter(set::contains).isPresent();
+          used.contains(field) || set.contains(field) || wear.filter(set::contains).isPresent();
       if (counts && !besides.contains(field)) {
-        columns.add(column(terms, field, wear, needs.getOrDefault(field, Optional.empty())));
+        columns.add(column(terms, field, wear));
         wear.ifPresent(besides::add);
       }
     }
     columns.sort(
         Comparator.comparingInt((Column column) -> column.field().edge())
-            .thenComparing(
-                column -> !column.field().measured() && !needs.containsKey(column.field())));
+            .thenComparing(column -> !column.field().measured() && !used.contains(column.field())));
     return columns;
   }
 
-  private static Column column(
-      ControlTerms terms, TableField field, Optional<TableField> wear, Optional<ProgramUse> use) {
+  private static Column column(ControlTerms terms, TableField field, Optional<TableField> wear) {
     String shown =
         terms.halved(field)
             ? ", half of it: this control keeps radii"
             : terms.doubled(field) ? ", twice: this control keeps diameters" : "";
-    return new Column(field, wear, terms.title(field), FieldMeanings.of(field) + shown, use);
+    return new Column(field, wear, terms.title(field), FieldMeanings.of(field) + shown);
   }
 
   /** A wear of zero, and a word that is empty, are none. */

@@ -5,8 +5,10 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Arrays;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -63,6 +65,56 @@ class DecisionRulesTest {
     PlaceReport unknown = report("", "", "5: TOOL=NOBODYS LENGTH=120");
     assertEquals(Why.UNKNOWN_TOOL, unknown.why());
     assertEquals(Set.of(), DecisionRules.offered(unknown));
+  }
+
+  @Test
+  void whatManyPlacesAreAskedAlikeIsAnsweredTogether() {
+    assertEquals(
+        Set.of(Decision.SEND, Decision.TAKE, Decision.LEAVE), DecisionRules.together(gone()));
+    PlaceReport planned =
+        report(
+            "5: TOOL=A LENGTH=121 DIAMETER=10",
+            "5: TOOL=A LENGTH=120 DIAMETER=10",
+            "5: TOOL=A LENGTH=120 DIAMETER=10");
+    assertEquals(Decision.SEND, planned.suggested());
+    assertTrue(DecisionRules.together(planned).contains(Decision.LEAVE));
+  }
+
+  /** What is in the pocket only a look at it can tell. */
+  @Test
+  void aToolThatOnlyALookCanTellIsNeverAnsweredTogether() {
+    PlaceReport other =
+        report(
+            "5: TOOL=A LENGTH=120 DIAMETER=10",
+            "5: TOOL=A LENGTH=120 DIAMETER=10",
+            "5: TOOL=B LENGTH=120 DIAMETER=10");
+    assertEquals(Why.OTHER_TOOL_IN_PLACE, other.why());
+    assertEquals(Set.of(), DecisionRules.together(other));
+    PlaceReport unknown = report("", "", "5: TOOL=NOBODYS LENGTH=120");
+    assertEquals(Set.of(), DecisionRules.together(unknown));
+  }
+
+  /** Two questions at once: whoever answers one for many places would not see the other. */
+  @Test
+  void aPlaceWithTwoQuestionsIsNotAnsweredWithOthers() {
+    PlaceReport asked =
+        report(
+            "5: TOOL=A NUMBER=7 LENGTH=119.9",
+            "5: TOOL=A NUMBER=7 LENGTH=120",
+            "5: TOOL=A NUMBER=8 LENGTH=120 LENGTH_WEAR=-0.15");
+    assertEquals(
+        Set.of(Why.RENUMBERED_AT_CONTROL, Why.OLD_WEAR_WITH_NEW_LENGTH),
+        asked.fields().stream()
+            .filter(field -> field.suggested() == Decision.ASK)
+            .map(FieldReport::why)
+            .collect(Collectors.toSet()));
+    assertEquals(Set.of(), DecisionRules.together(asked));
+  }
+
+  @Test
+  void everyReasonHasWordsOfItsOwn() {
+    assertEquals(
+        Why.values().length, Arrays.stream(Why.values()).map(Why::words).distinct().count());
   }
 
   @ParameterizedTest

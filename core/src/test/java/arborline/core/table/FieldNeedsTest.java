@@ -4,6 +4,7 @@ import static arborline.core.table.Tables.entry;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import arborline.core.tool.Motion;
+import arborline.core.tool.Tool;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
@@ -78,10 +79,13 @@ class FieldNeedsTest {
             .collect(Collectors.toSet());
   }
 
+  private static Tool drill() {
+    return new Tool("D-8", "Drill", "drill-twist", Map.of());
+  }
+
   @Test
   void whatMattersHoldsAndWhatNobodyUsesIsANote() {
-    Map<TableField, Optional<ProgramUse>> drill =
-        FieldNeeds.of(Motion.DRILLS, ProgramUse.usual(Motion.DRILLS), true);
+    Map<TableField, Optional<Purpose>> drill = FieldNeeds.of(drill(), List.of(), true);
     List<TableField> kept = List.of(TableField.LENGTH, TableField.DIAMETER, TableField.NAME);
     List<FieldNeeds.Need> missing = FieldNeeds.missing(drill, kept, entry("TOOL=A"));
     assertEquals(
@@ -91,5 +95,27 @@ class FieldNeedsTest {
         missing.stream().map(FieldNeeds.Need::reason).toList());
     assertEquals(List.of(true, false), missing.stream().map(FieldNeeds.Need::holds).toList());
     assertEquals(List.of(), FieldNeeds.missing(drill, kept, entry("TOOL=A LENGTH=120 DIAMETER=8")));
+  }
+
+  /** Only the jobs that need a value are named with it. */
+  @Test
+  void theJobsThatNeedAValueAreNamed() {
+    List<JobUse> jobs =
+        List.of(
+            new JobUse("Winch drum", Set.of()),
+            new JobUse("Cleat mould", EnumSet.of(ProgramUse.RADIUS_COMPENSATION)));
+    Map<TableField, Optional<Purpose>> drill = FieldNeeds.of(drill(), jobs, true);
+    assertEquals(
+        "plain moves in Cleat mould and Winch drum",
+        drill.get(TableField.LENGTH).orElseThrow().words());
+    assertEquals(
+        "radius compensation in Cleat mould", drill.get(TableField.DIAMETER).orElseThrow().words());
+  }
+
+  @Test
+  void ofManyJobsTheFirstIsNamedAndTheOthersAreCounted() {
+    assertEquals(
+        "tapping in A and 2 other jobs",
+        new Purpose(ProgramUse.TAPPING, List.of("A", "B", "C")).words());
   }
 }

@@ -2,14 +2,12 @@ package arborline.core.table;
 
 import static arborline.core.table.Tables.entry;
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import arborline.core.machine.TestMachines;
 import arborline.core.quantity.Unit;
 import arborline.core.tool.Motion;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -26,9 +24,9 @@ class TableColumnsTest {
 
   private static List<TableColumns.Column> columns(
       ControlTerms terms, Motion motion, String... rows) {
-    Map<TableField, Optional<ProgramUse>> needs =
-        FieldNeeds.of(motion, ProgramUse.usual(motion), FieldNeeds.lengthKept(terms));
-    return TableColumns.of(terms, needs, Stream.of(rows).map(Tables::entry).toList());
+    Set<TableField> used =
+        FieldNeeds.of(motion, ProgramUse.usual(motion), FieldNeeds.lengthKept(terms)).keySet();
+    return TableColumns.of(terms, used, Stream.of(rows).map(Tables::entry).toList());
   }
 
   private static String titles(List<TableColumns.Column> columns) {
@@ -71,13 +69,6 @@ class TableColumnsTest {
     assertEquals("length and wear, radius and wear", titles(columns));
     assertEquals(
         "over the cutting edges, half of it: this control keeps radii", columns.get(1).meaning());
-  }
-
-  @Test
-  void whatAProgramNeedsItForStandsWithIt() {
-    List<TableColumns.Column> drill = columns(RADII, Motion.DRILLS, "TOOL=A");
-    assertEquals(Optional.of(ProgramUse.PLAIN_MOVES), drill.get(0).use());
-    assertTrue(drill.get(1).use().isEmpty(), "nothing uses the diameter of a drill");
   }
 
   @Test

@@ -4,8 +4,9 @@ import arborline.core.machine.Machine;
 import arborline.core.table.ControlDialects;
 import arborline.core.table.ControlTerms;
 import arborline.core.table.FieldNeeds;
+import arborline.core.table.JobUse;
 import arborline.core.table.Nominal;
-import arborline.core.table.ProgramUse;
+import arborline.core.table.Purpose;
 import arborline.core.table.TableField;
 import arborline.core.tool.Completed;
 import arborline.core.tool.Tool;
@@ -43,7 +44,7 @@ public class Nominals {
   /** By tool code, upper case, of tools as they are given. */
   public Map<String, Nominal> of(Machine machine, Map<Long, Tool> tools) {
     var held = assemblies.of(tools, machine.seat());
-    Map<Long, List<Set<ProgramUse>>> stated = uses.of(machine.id());
+    Map<Long, List<JobUse>> jobs = uses.of(machine.id());
     boolean lengthKept = lengthKept(machine);
     Map<String, Nominal> nominal = new HashMap<>();
     tools.forEach((id, tool) ->
@@ -52,7 +53,7 @@ public class Nominals {
             nominal(
                 tool,
                 Optional.ofNullable(held.get(id)).map(known -> known.assembly().length()),
-                unneeded(tool, stated.getOrDefault(id, List.of()), lengthKept))));
+                unneeded(tool, jobs.getOrDefault(id, List.of()), lengthKept))));
     return nominal;
   }
 
@@ -80,9 +81,8 @@ public class Nominals {
     return new Nominal(sizes, Optional.empty(), bounds, unneeded);
   }
 
-  private static Set<TableField> unneeded(
-      Tool tool, List<Set<ProgramUse>> stated, boolean lengthKept) {
-    Map<TableField, Optional<ProgramUse>> needs = FieldNeeds.of(tool, stated, lengthKept);
+  private static Set<TableField> unneeded(Tool tool, List<JobUse> jobs, boolean lengthKept) {
+    Map<TableField, Optional<Purpose>> needs = FieldNeeds.of(tool, jobs, lengthKept);
     Set<TableField> unneeded = new HashSet<>(TableField.SIZES);
     unneeded.removeIf(size -> needs.getOrDefault(size, Optional.empty()).isPresent());
     return unneeded;

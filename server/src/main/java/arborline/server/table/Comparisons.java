@@ -8,9 +8,9 @@ import arborline.core.table.ControlTerms;
 import arborline.core.table.Decision;
 import arborline.core.table.DecisionRules;
 import arborline.core.table.FieldNeeds;
+import arborline.core.table.JobUse;
 import arborline.core.table.NumberedTools;
 import arborline.core.table.PlaceReport;
-import arborline.core.table.ProgramUse;
 import arborline.core.table.Reconciler;
 import arborline.core.table.Statements;
 import arborline.core.table.TableEntry;
@@ -68,6 +68,7 @@ class Comparisons {
    *
    * @param stated what the library says of planned tools, by place
    * @param missing what the control does not have of the tools in its places, by place
+   * @param programUses what programs do with tools, by tool
    * @param known tools of the plan and of the control, by their codes in upper case
    * @param ruled places whose question a rule of the machine answers
    */
@@ -76,6 +77,7 @@ class Comparisons {
       ControlTerms terms,
       Map<String, Map<TableField, String>> stated,
       Map<String, List<FieldNeeds.Need>> missing,
+      Map<Long, List<JobUse>> programUses,
       Map<String, KnownTool> known,
       Set<String> ruled,
       List<PlaceReport> reports) {}
@@ -118,11 +120,13 @@ class Comparisons {
     List<PlaceReport> reports =
         asked.stream().map(report -> DecisionRules.applied(report, answers)).toList();
     Map<String, KnownTool> known = byCode(meant);
+    Map<Long, List<JobUse>> jobs = programs.of(machine.id());
     return new Compared(
         tables,
         terms,
         stated,
-        missing(reports, terms, known, programs.of(machine.id())),
+        missing(reports, terms, known, jobs),
+        jobs,
         known,
         ruled(asked, reports),
         reports);
@@ -150,7 +154,7 @@ class Comparisons {
       List<PlaceReport> reports,
       ControlTerms terms,
       Map<String, KnownTool> known,
-      Map<Long, List<Set<ProgramUse>>> stated) {
+      Map<Long, List<JobUse>> jobs) {
     boolean lengthKept = FieldNeeds.lengthKept(terms);
     Map<String, List<FieldNeeds.Need>> missing = new HashMap<>();
     for (PlaceReport report : reports) {
@@ -159,7 +163,7 @@ class Comparisons {
       if (tool != null && !held.empty()) {
         List<FieldNeeds.Need> needs =
             FieldNeeds.missing(
-                FieldNeeds.of(tool.tool(), stated.getOrDefault(tool.id(), List.of()), lengthKept),
+                FieldNeeds.of(tool.tool(), jobs.getOrDefault(tool.id(), List.of()), lengthKept),
                 terms.fields(),
                 held);
         if (!needs.isEmpty()) {

@@ -4,21 +4,22 @@ import arborline.core.machine.Machine;
 import arborline.core.table.ControlTable;
 import arborline.core.table.ControlTerms;
 import arborline.core.table.FieldNeeds;
+import arborline.core.table.JobUse;
 import arborline.core.table.NumberRange;
 import arborline.core.table.NumberRange.NumberedPlace;
 import arborline.core.table.PlaceOrder;
 import arborline.core.table.PlaceReport;
-import arborline.core.table.ProgramUse;
+import arborline.core.table.Purpose;
 import arborline.core.table.TableColumns;
 import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
-import arborline.core.tool.ClassSheet;
 import arborline.core.tool.ToolClasses;
 import arborline.server.machine.Machines;
 import arborline.server.right.ToolGuard;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -58,7 +59,6 @@ class ControlTools {
    * @param meaning what the number is, in words
    * @param unit of it; empty for a count or a word
    * @param measured true for what is measured of a tool
-   * @param use what programs need it for; null where no usual one does
    */
   record ValueColumn(
       String field,
@@ -66,8 +66,7 @@ class ControlTools {
       String title,
       String meaning,
       String unit,
-      boolean measured,
-      @Nullable String use) {}
+      boolean measured) {}
 
   /**
    * Tools of one class.
@@ -87,6 +86,7 @@ class ControlTools {
    * @param inPrograms its number in programs, where that is another one
    * @param state of its place: in step, differs or unknown tool; null where it is in none
    * @param values by field, as the control shows them
+   * @param neededFor what programs need values of it for, by field
    */
   record ControlTool(
       String place,
@@ -99,7 +99,8 @@ class ControlTools {
       @Nullable String offset,
       @Nullable String inPrograms,
       @Nullable String state,
-      Map<String, String> values) {}
+      Map<String, String> values,
+      Map<String, String> neededFor) {}
 
   /** Tools whose numbers and places run alongside each other. */
   record RangeView(
@@ -162,20 +163,26 @@ class ControlTools {
         compared.reports().stream().collect(Collectors.toMap(PlaceReport::place, report -> report));
     Set<Long> unseen =
         seeing.unseen(known.values().stream().map(Comparisons.KnownTool::id).toList());
+    boolean lengthKept = FieldNeeds.lengthKept(terms);
     Map<String, List<TableEntry>> byClass = new TreeMap<>();
+    Map<String, Set<TableField>> used = new HashMap<>();
     List<ControlTool> tools = new ArrayList<>();
     for (Shown shown : rows) {
       PlaceReport report = reports.get(shown.place());
       String key = shown.row().named() || report == null ? shown.row().key() : report.plan().key();
       Optional<Comparisons.KnownTool> tool = Optional.ofNullable(known.get(key));
       String classId = tool.map(found -> found.tool().toolClass()).orElse(UNKNOWN_CLASS);
+      Map<TableField, Optional<Purpose>> purposes =
+          tool.map(found -> purposes(found, compared.found(), lengthKept)).orElse(Map.of());
       byClass.computeIfAbsent(classId, id -> new ArrayList<>()).add(shown.row());
+      used.computeIfAbsent(classId, id -> new HashSet<>()).addAll(purposes.keySet());
       tools.add(
           tool(
               shown,
               Optional.ofNullable(report),
               tool.filter(found -> !unseen.contains(found.id())),
               classId,
+              purposes,
               terms));
     }
     List<NumberedPlace> numbered = numbered(machine, rows);
@@ -189,7 +196,7 @@ class ControlTools {
         machine.numbering().from(),
         machine.numbering().to(),
         terms.declared(TableField.TOOL).isPresent(),
-        classes(terms, byClass),
+        classes(terms, byClass, used),
         tools,
         NumberRange.byNumber(numbered).stream().map(ControlTools::view).toList(),
         NumberRange.byPlace(numbered).stream().map(ControlTools::view).toList(),
@@ -201,11 +208,15 @@ class ControlTools {
       Optional<PlaceReport> report,
       Optional<Comparisons.KnownTool> tool,
       String classId,
+      Map<TableField, Optional<Purpose>> purposes,
       ControlTerms terms) {
     TableEntry row = shown.row();
     TableEntry plan = report.map(PlaceReport::plan).orElse(TableEntry.EMPTY);
     Map<String, String> values = new LinkedHashMap<>();
     row.fields().forEach((field, text) -> values.put(field.key(), text));
+    Map<String, String> neededFor = new LinkedHashMap<>();
+    purposes.forEach((field, purpose) ->
+        purpose.ifPresent(needed -> neededFor.put(field.key(), needed.words())));
     String code = Optional.ofNullable(row.get(TableField.TOOL)).or(() -> code(plan)).orElse("");
     String name =
         Optional.ofNullable(row.get(TableField.NAME))
@@ -226,32 +237,33 @@ class ControlTools {
         report
             .map(found -> found.state().name().toLowerCase(Locale.ROOT).replace('_', ' '))
             .orElse(null),
-        values);
+        values,
+        neededFor);
   }
 
   private static Optional<String> code(TableEntry plan) {
     return Optional.ofNullable(plan.get(TableField.TOOL));
   }
 
+  private static Map<TableField, Optional<Purpose>> purposes(
+      Comparisons.KnownTool tool, Comparisons.Compared compared, boolean lengthKept) {
+    List<JobUse> jobs = compared.programUses().getOrDefault(tool.id(), List.of());
+    return FieldNeeds.of(tool.tool(), jobs, lengthKept);
+  }
+
   private static List<ClassColumns> classes(
-      ControlTerms terms, Map<String, List<TableEntry>> byClass) {
-    boolean lengthKept = FieldNeeds.lengthKept(terms);
+      ControlTerms terms,
+      Map<String, List<TableEntry>> byClass,
+      Map<String, Set<TableField>> used) {
     List<ClassColumns> classes = new ArrayList<>();
-    byClass.forEach((id, rows) -> {
-      Optional<ClassSheet> sheet = ToolClasses.named(id).map(known -> known.sheet());
-      Map<TableField, Optional<ProgramUse>> needs =
-          sheet
-              .map(ClassSheet::motion)
-              .map(motion -> FieldNeeds.of(motion, ProgramUse.usual(motion), lengthKept))
-              .orElse(new HashMap<>());
-      classes.add(
-          new ClassColumns(
-              id,
-              sheet.map(ClassSheet::title).orElse("in no library"),
-              TableColumns.of(terms, needs, rows).stream()
-                  .map(column -> column(column, terms))
-                  .toList()));
-    });
+    byClass.forEach((id, rows) ->
+        classes.add(
+            new ClassColumns(
+                id,
+                ToolClasses.named(id).map(known -> known.sheet().title()).orElse("in no library"),
+                TableColumns.of(terms, used.get(id), rows).stream()
+                    .map(column -> column(column, terms))
+                    .toList())));
     return classes;
   }
 
@@ -263,8 +275,7 @@ class ControlTools {
         column.title(),
         column.meaning(),
         length ? terms.unit().code() : "",
-        column.field().measured(),
-        column.use().map(ProgramUse::words).orElse(null));
+        column.field().measured());
   }
 
   private static List<NumberedPlace> numbered(Machine machine, List<Shown> rows) {

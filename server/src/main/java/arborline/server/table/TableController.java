@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -90,10 +91,12 @@ class TableController {
    * @param held true where the control has something there
    * @param state {@code in step}, {@code differs} or {@code unknown tool}
    * @param why stable name of the reason: {@code far-from-nominal}
+   * @param whyWords the same in words that hold for every place with this reason
    * @param suggested send, take, owner, leave, or ask: a person decides
    * @param possible what may be decided
    * @param ruled true where a rule of the machine suggests it
    * @param rules decisions that may become a rule of the machine
+   * @param together decisions that may be taken for all places with this reason at once
    * @param missing what the control does not have of the tool
    */
   record ReportRow(
@@ -106,11 +109,13 @@ class TableController {
       boolean inSpindle,
       List<FieldRow> fields,
       String why,
+      String whyWords,
       String suggested,
       String reason,
       List<String> possible,
       boolean ruled,
       List<String> rules,
+      List<String> together,
       List<MissingValue> missing) {}
 
   /**
@@ -280,14 +285,20 @@ class TableController {
         report.inSpindle(),
         report.fields().stream().map(field -> field(field, terms)).toList(),
         report.why().code(),
+        report.why().words(),
         TableWords.decision(report.suggested()),
         report.reason(),
-        report.possible().stream().sorted().map(TableWords::decision).toList(),
+        words(report.possible()),
         compared.ruled().contains(report.place()),
-        DecisionRules.offered(report).stream().sorted().map(TableWords::decision).toList(),
+        words(DecisionRules.offered(report)),
+        words(DecisionRules.together(report)),
         compared.missing().getOrDefault(report.place(), List.of()).stream()
             .map(need -> new MissingValue(need.field().key(), need.holds(), need.reason()))
             .toList());
+  }
+
+  private static List<String> words(Set<Decision> decisions) {
+    return decisions.stream().sorted().map(TableWords::decision).toList();
   }
 
   private static FieldRow field(FieldReport field, ControlTerms terms) {
