@@ -33,6 +33,7 @@
     most = 0,
     rowHeight = 30,
     flowing = false,
+    growing = false,
     tops = false,
     onopen,
     onend,
@@ -69,6 +70,8 @@
     tops?: boolean;
     /** True where rows are as high as what they hold and stand in the flow of the page. */
     flowing?: boolean;
+    /** True where rows are as high as what they hold; only those in sight are drawn. */
+    growing?: boolean;
     onopen?: (row: Row) => void;
     onend?: () => void;
     onremove?: (row: Row) => void;
@@ -102,6 +105,8 @@
   let last: Key | null = null;
   let list = $state<{ scrollToIndex: (index: number, options?: object) => void }>();
 
+  /** On a phone such rows are small sheets. */
+  const sheets = $derived(flowing || growing);
   const wanted = $derived(picked === undefined ? choice.current : picked);
   const shown = $derived(shownColumns(columns, wanted));
   const order = $derived(onsort ? sorting : own);
@@ -236,7 +241,7 @@
     aria-rowindex={index + 2}
     class={[
       'line row',
-      flowing && 'flowing',
+      sheets && 'sheet',
       tops && 'tops',
       isChosen(row) && 'bg-faint',
       index === cursor && 'cursor'
@@ -284,7 +289,11 @@
 
 <div class={['group relative flex flex-col', !flowing && 'min-h-0 flex-1']}>
   <div
-    class={['grid-table flex flex-col overflow-x-auto', !flowing && 'min-h-0 flex-1']}
+    class={[
+      'grid-table flex flex-col overflow-x-auto',
+      !flowing && 'min-h-0 flex-1',
+      sheets && 'sheets'
+    ]}
     style:--least-width="{leastWidth(shown) + BESIDE}px"
     role="grid"
     aria-label={label}
@@ -297,7 +306,7 @@
     <div
       role="row"
       aria-rowindex={1}
-      class={['line head band text-[13px] text-soft', flowing && 'flowing']}
+      class={['line head band text-[13px] text-soft', sheets && 'sheet']}
       style:grid-template-columns={tracks}
     >
       {#each shown as column (column.id)}
@@ -331,7 +340,7 @@
         bind:this={list}
         data={ordered}
         getKey={(row: Row) => key(row)}
-        itemSize={rowHeight}
+        itemSize={growing ? undefined : rowHeight}
         style="flex:1; min-width: var(--least-width)"
         onscroll={(offset: number) => {
           if (offset > (ordered.length - AHEAD) * rowHeight) onend?.();
@@ -342,7 +351,7 @@
     {/if}
   </div>
   <ColumnChoice
-    quiet={flowing}
+    quiet={sheets}
     {label}
     {columns}
     {sets}
@@ -375,16 +384,19 @@
   }
   /* On a phone a row of the page is a small sheet: what it is in one line, the rest below. */
   @media (max-width: 640px) {
-    .line.flowing {
+    .sheets {
+      --least-width: 0px !important;
+    }
+    .line.sheet {
       grid-template-columns: auto minmax(0, 1fr) auto !important;
       min-width: 0;
       gap: 6px 12px;
       padding-right: 20px;
     }
-    .head.flowing {
+    .head.sheet {
       display: none;
     }
-    .line.flowing > :global(:nth-child(n + 4)) {
+    .line.sheet > :global(:nth-child(n + 4)) {
       grid-column: 1 / -1;
     }
   }
@@ -397,7 +409,7 @@
     background: var(--working-faint);
   }
   /* The row cursor is the centre line. */
-  .row.cursor:not(.flowing)::after,
+  .row.cursor:not(.sheet)::after,
   .grid-table:focus .row.cursor::after {
     content: '';
     position: absolute;

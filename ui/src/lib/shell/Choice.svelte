@@ -17,7 +17,7 @@
 </script>
 
 <Select.Root type="single" bind:value={() => value, (next) => (value = next as Value)} {disabled}>
-  <Select.Trigger class="field inline-flex items-center gap-2" aria-label={label}>
+  <Select.Trigger class="field inline-flex max-w-full items-center gap-2" aria-label={label}>
     <span class="truncate">{shown}</span>
     <span class="text-soft" aria-hidden="true">▾</span>
   </Select.Trigger>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bytes, capital, count, day, timeLeft } from './text';
+import { bytes, capital, count, day, hasWords, timeLeft } from './text';
 
 describe('words', () => {
   it('call a day as it was written, wherever the reader is', () => {
@@ -27,4 +27,12 @@ describe('words', () => {
     expect(timeLeft(0, 0.5, 20_000)).toBe('20 seconds');
     expect(timeLeft(0.2, 0.4, 60_000)).toBe('3 minutes');
   });
+});
+
+it('finds a row by words that are in one text or another', () => {
+  const texts = ['MM-BA12', null, 'Ball end mill 12', '7'];
+  expect(hasWords(texts, '')).toBe(true);
+  expect(hasWords(texts, 'ball ba12')).toBe(true);
+  expect(hasWords(texts, ' BALL  7 ')).toBe(true);
+  expect(hasWords(texts, 'ball 16')).toBe(false);
 });

@@ -41,3 +41,12 @@ export function timeLeft(before: number, now: number, milliseconds: number): str
     ? count(Math.max(1, Math.round(seconds / 5) * 5), 'second')
     : count(Math.round(seconds / 60), 'minute');
 }
+
+/** True where the texts have all the words that are sought. */
+export function hasWords(texts: (string | null | undefined)[], sought: string): boolean {
+  const text = texts.join(' ').toLowerCase();
+  return sought
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+}

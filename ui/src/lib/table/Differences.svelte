@@ -3,13 +3,14 @@
   import type { Column } from '$lib/grid/columns';
   import Grid from '$lib/grid/Grid.svelte';
   import Mark from '$lib/marks/Mark.svelte';
-  import { capital } from '$lib/shell/text';
+  import { capital, hasWords } from '$lib/shell/text';
   import Decision from './Decision.svelte';
   import Fields from './Fields.svelte';
   import { FIELD_TRACKS } from './fields';
 
   let {
     rows,
+    sought,
     word,
     unit,
     editable,
@@ -19,6 +20,8 @@
     onput
   }: {
     rows: ReportRow[];
+    /** Only those that have these words. */
+    sought: string;
     /** What places of the machine are called. */
     word: string;
     /** Of the lengths that the control shows. */
@@ -33,6 +36,9 @@
   } = $props();
 
   const tool = (row: ReportRow) => row.plan.tool ?? row.control.tool ?? '';
+  const found = $derived(
+    rows.filter((row) => hasWords([row.place, row.plan.tool, row.control.tool], sought))
+  );
   const columns = $derived<Column<ReportRow>[]>([
     {
       id: 'place',
@@ -42,7 +48,7 @@
       fixed: true,
       text: (row) => row.place
     },
-    { id: 'tool', title: 'Tool', width: 'minmax(104px, 128px)', text: tool },
+    { id: 'tool', title: 'Tool', width: 'minmax(96px, 128px)', text: tool },
     { id: 'state', title: 'State', width: 'minmax(108px, 112px)', text: (row) => row.state },
     {
       id: 'fields',
@@ -51,7 +57,7 @@
         titles: ['Field', 'Plan, mm', 'Last agreed', `Control, ${unit}`],
         tracks: FIELD_TRACKS
       },
-      width: 'minmax(344px, 5fr)',
+      width: 'minmax(346px, 5fr)',
       fixed: true,
       text: (row) =>
         row.fields
@@ -61,14 +67,14 @@
     {
       id: 'decision',
       title: 'Decision',
-      width: 'minmax(144px, 200px)',
+      width: 'minmax(170px, 200px)',
       fixed: true,
       text: (row) => decision(row)
     },
     {
       id: 'why',
       title: 'Why',
-      width: 'minmax(150px, 4fr)',
+      width: 'minmax(124px, 4fr)',
       text: (row) => capital(row.reason)
     }
   ]);
@@ -128,10 +134,12 @@
   name="tool table"
   label="Places of the tool table"
   {columns}
-  {rows}
+  rows={found}
   key={(row) => row.place}
   {cell}
   drawn={columns.map((column) => column.id)}
-  flowing
+  growing
   tops
-/>
+>
+  {#snippet empty()}<p class="px-5 py-6">No {word} here is like that.</p>{/snippet}
+</Grid>

@@ -1,4 +1,5 @@
 import type { ControlTool, ToolsOfControl } from '$lib/api/client';
+import { hasWords } from '$lib/shell/text';
 
 export type ToolClassColumns = ToolsOfControl['classes'][number];
 export type ValueColumn = ToolClassColumns['columns'][number];
@@ -81,11 +82,9 @@ export function inOrder(tools: ControlTool[], by: Order, titles: Map<string, str
 
 /** Tools whose code, name or number has all the words. */
 export function found(tools: ControlTool[], sought: string): ControlTool[] {
-  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
-  return tools.filter((tool) => {
-    const text = [tool.code, tool.name, tool.number, tool.place].join(' ').toLowerCase();
-    return words.every((word) => text.includes(word));
-  });
+  return tools.filter(({ code, name, number, place }) =>
+    hasWords([code, name, number, place], sought)
+  );
 }
 
 /** A range in one text: `601–606`; one of it is written once. */

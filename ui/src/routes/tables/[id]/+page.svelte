@@ -28,6 +28,7 @@
   const machines = createQuery(machinesQuery);
   const name = $derived(machines.data?.items.find((machine) => machine.id === id)?.name ?? id);
   let all = $state(false);
+  let sought = $state('');
   let decisions = $state<Record<string, string>>({});
   let files = $state<ControlFile[] | null>(null);
   let showing = $state(false);
@@ -39,7 +40,6 @@
   /** The tool of the control that goes into a library. */
   let taken = $state('');
   let taking = $state(false);
-  let list = $state<HTMLElement>();
   /** What is shown; it stands in the address, so that it can be sent to somebody. */
   const whole = $derived(page.url.searchParams.get('show') === 'tools');
   const may = $derived(who.may('LOAD'));
@@ -104,7 +104,6 @@
       }
     } finally {
       busy = false;
-      list?.scrollTo({ top: 0 });
     }
   }
 </script>
@@ -140,11 +139,14 @@
     <button class="button" onclick={compare} disabled={report.isFetching}>Read again</button>
   </div>
   {#if report.data}
-    <nav aria-label="What is shown" class="-mb-3 flex basis-full items-end gap-5">
+    <nav aria-label="What is shown" class="-mb-3 flex basis-full flex-wrap items-end gap-x-5">
       {#each [['', 'Differences'], ['tools', 'All tools']] as [show, title] (show)}
         {@const here = whole === (show === 'tools')}
         <a
-          class={['pb-2', here ? 'font-semibold' : 'text-soft hover:text-working']}
+          class={[
+            'whitespace-nowrap pb-2',
+            here ? 'font-semibold' : 'text-soft hover:text-working'
+          ]}
           class:here
           aria-current={here ? 'page' : undefined}
           data-sveltekit-replacestate
@@ -152,7 +154,16 @@
         >
       {/each}
       {#if !whole}
-        <div class="ml-auto pb-2"><Checkbox label="all {word}s" bind:checked={all} /></div>
+        <div class="ml-auto flex items-center gap-4 pb-2 max-sm:order-first max-sm:basis-full">
+          <input
+            class="field w-40"
+            data-search
+            aria-label="Find a {word}"
+            placeholder="{word} or code"
+            bind:value={sought}
+          />
+          <Checkbox label="all {word}s" bind:checked={all} />
+        </div>
       {/if}
     </nav>
   {/if}
@@ -164,7 +175,7 @@
 {:else if report.data && whole}
   <ControlTools machine={id} read={report.data.read} />
 {:else if report.data}
-  <div class="min-h-0 flex-1 overflow-auto" bind:this={list}>
+  <div class="max-h-[45%] shrink-0 overflow-auto">
     {#if troubles.length > 0 && !applied}
       <div role="alert" class="m-5 border-l-4 border-hold py-2 pl-4">
         <p class="font-semibold">Its table does not agree with itself.</p>
@@ -199,37 +210,41 @@
         ></div>
         <p class="text-working">In step: plan and control are the same in all {word}s.</p>
       </div>
-    {:else if shown.length > 0}
-      <Differences
-        rows={shown}
-        {word}
-        unit={report.data.unit}
-        editable={may}
-        decision={(row) => decided[row.place] ?? 'leave'}
-        ondecide={(row, next) => (decisions[row.place] = next)}
-        onalways={who.may('EDIT') ? always : undefined}
-        onput={who.may('EDIT')
-          ? (code) => {
-              taken = code;
-              taking = true;
-            }
-          : undefined}
-      />
     {/if}
   </div>
+  {#if shown.length > 0}
+    <Differences
+      rows={shown}
+      {sought}
+      {word}
+      unit={report.data.unit}
+      editable={may}
+      decision={(row) => decided[row.place] ?? 'leave'}
+      ondecide={(row, next) => (decisions[row.place] = next)}
+      onalways={who.may('EDIT') ? always : undefined}
+      onput={who.may('EDIT')
+        ? (code) => {
+            taken = code;
+            taking = true;
+          }
+        : undefined}
+    />
+  {:else}
+    <div class="flex-1"></div>
+  {/if}
   {#if may && shown.some((row) => row.state !== 'in step')}
     <section
       aria-label="Settling"
-      class="flex h-14 shrink-0 items-center gap-4 border-t border-hairline bg-sheet px-5"
+      class="flex min-h-14 shrink-0 flex-wrap items-center gap-x-4 gap-y-2 border-t border-hairline bg-sheet px-5 py-2"
     >
-      <p>
+      <p class="max-sm:basis-full">
         <strong>{count(doing, word)}</strong> will be settled{#if asked > 0},
           <span class="text-query">{asked} {asked === 1 ? 'needs' : 'need'} an answer</span>{/if}, {rows.length -
           report.data.inStep -
           doing -
           asked} left as they are
       </p>
-      <div class="ml-auto">
+      <div class="ml-auto max-sm:ml-0">
         <Together
           {rows}
           {word}

@@ -25,6 +25,7 @@ class FirstDayTest {
       steps.load("Shop milling", "MC-FE06", 1, "98.214", "5.992");
       steps.load("Shop milling", "MC-FE16", 24, "138.02", "15.99");
       Journey.link(page, "Compare with the control").click();
+      page.getByLabel("Find a pocket").fill("24");
       assertThat(page.getByLabel("What to do with pocket 24")).containsText("send the plan");
       Journey.button(page, "Show what will be written").click();
       assertThat(page.getByRole(AriaRole.DIALOG)).containsText("G10 L10 P8 R138.02");

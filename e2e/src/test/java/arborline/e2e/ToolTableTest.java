@@ -37,6 +37,7 @@ class ToolTableTest extends BrowserTest {
   void aControlThatChangedMeanwhileStopsTheWriting() {
     stock.plan("FE16", 24, "138.02", "15.99");
     page.navigate("/tables/M1");
+    page.getByLabel("Find a pocket").fill("24");
     assertThat(page.getByLabel("What to do with pocket 24")).containsText("send the plan");
     assertAccessible();
     Journey.button(page, "Show what will be written").click();
@@ -62,7 +63,8 @@ class ToolTableTest extends BrowserTest {
     Journey.button(page, "Show what will be written").click();
     Journey.button(page, "Write, read back, compare").click();
     assertThat(page.getByText("Written, read back and equal")).isVisible();
-    assertThat(page.getByLabel("What to do with pocket 34")).hasCount(0);
+    page.getByLabel("Find a pocket").fill("34");
+    assertThat(page.getByText("No pocket here is like that.")).isVisible();
     page.getByText("all pockets").click();
     assertThat(
             page.getByRole(AriaRole.ROW)
@@ -85,8 +87,11 @@ class ToolTableTest extends BrowserTest {
   void aControlOfRegistersIsWrittenInItsOwnTermsAndProved() {
     stock.plan("M2", "FE12", 22, "120.5", "12");
     page.navigate("/tables/M2");
+    page.getByLabel("Find a pocket").fill("22");
     assertThat(page.getByLabel("What to do with pocket 22")).containsText("send the plan");
+    page.getByLabel("Find a pocket").fill("10");
     assertThat(page.getByLabel("What to do with pocket 10")).containsText("needs an answer");
+    page.getByLabel("Find a pocket").fill("22");
     assertAccessible();
     Journey.button(page, "Show what will be written").click();
     assertThat(page.getByRole(AriaRole.DIALOG)).containsText("TOOLDATA INCH  24");
@@ -117,8 +122,8 @@ class ToolTableTest extends BrowserTest {
     steps.choose("What to do where the control has forgotten that a tool is set", "send the plan");
     Journey.button(page, "Done").click();
     assertThat(page.getByLabel("Settling")).containsText("8 stations will be settled");
+    page.getByLabel("Find a station").fill("13");
     assertThat(page.getByLabel("What to do with station 13")).containsText("send the plan");
-    page.getByLabel("What to do with station 13").scrollIntoViewIfNeeded();
     Journey.button(page, "Show what will be written").click();
     Journey.button(page, "Write, read back, compare").click();
     assertThat(page.getByText("Written, read back and equal: 8 stations.")).isInViewport();
@@ -168,6 +173,7 @@ class ToolTableTest extends BrowserTest {
   @Test
   void aToolThatOnlyTheControlKnowsGoesIntoALibrary() {
     page.navigate("/tables/X1");
+    page.getByLabel("Find a place").fill("stylus");
     Journey.button(page, "Put it into a library").click();
     steps.choose("Class", "Touch probe");
     Journey.button(page, "Go on").click();
