@@ -82,7 +82,7 @@
       text: (tool) =>
         tool.sister && tool.sister !== '1' ? `${tool.code} · ${tool.sister}` : tool.code
     },
-    { id: 'name', title: 'Name', width: 'minmax(104px, 2fr)', text: (tool) => tool.name },
+    { id: 'name', title: 'Name', width: 'minmax(84px, 2fr)', text: (tool) => tool.name },
     {
       id: 'class',
       title: 'Class',
@@ -99,7 +99,7 @@
             tracks: `minmax(0, 1fr) ${WEAR}px`
           }
         : undefined,
-      width: wearIn(classes, slot) ? 'minmax(152px, 1fr)' : 'minmax(92px, 1fr)',
+      width: wearIn(classes, slot) ? 'minmax(140px, 1fr)' : 'minmax(92px, 1fr)',
       numeric: true,
       fixed: true,
       text: (tool: ControlTool) => valueOf(tool, columnOf(tool, slot)).join(' ').trim()

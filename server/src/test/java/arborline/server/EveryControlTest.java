@@ -115,6 +115,37 @@ class EveryControlTest extends ControlTest {
     assertTrue(written.get("by").asString().contains("lead"), written.toString());
   }
 
+  /** Whoever happens to read the control first: the change is his who sent it. */
+  @ParameterizedTest
+  @EnumSource(value = ControlSubject.class, mode = EnumSource.Mode.EXCLUDE, names = "M3")
+  void whatWasSentIsTheSendersThoughItWasNotReadBack(ControlSubject subject) throws IOException {
+    Map<String, String> sizes = alone(subject);
+    measure(subject, sizes, "0.25");
+    Api.Answer compared = compare(subject);
+    try {
+      behave(subject, "{\"silentAfterFiles\": %d}".formatted(files(subject, compared)));
+      Api.Answer sent = apply(subject, compared, Map.of(subject.place, "send"));
+      assertEquals("not read back", sent.text("state"), sent.body().toString());
+    } finally {
+      behave(subject, "{}");
+    }
+    compare(subject);
+    assertTrue(newest(subject).get("by").asString().contains("lead"), newest(subject).toString());
+    String other =
+        new BigDecimal(sizes.get(subject.field)).add(new BigDecimal("0.5")).toPlainString();
+    operator(subject, other);
+    compare(subject);
+    assertTrue(newest(subject).get("by").isNull(), newest(subject).toString());
+  }
+
+  private int files(ControlSubject subject, Api.Answer compared) {
+    return lead.post(
+            subject.path() + "/reconciliation/dry-run",
+            Api.body("read", compared.number("read"), "decisions", Map.of(subject.place, "send")))
+        .at("files")
+        .size();
+  }
+
   private JsonNode newest(ControlSubject subject) {
     Api.Answer history = lead.get(subject.path() + "/table/history?place=" + subject.place);
     assertEquals(200, history.status(), history.body().toString());

@@ -1,5 +1,7 @@
 package arborline.core.table;
 
+import java.math.BigDecimal;
+
 /**
  * A field of a place that became another one between two readings of a control.
  *
@@ -11,6 +13,28 @@ public record TableChange(String place, TableField field, String was, String bec
   /** The same in words, without the place. */
   public String words() {
     return "%s was %s, now %s".formatted(field.title(), orUnset(was), orUnset(became));
+  }
+
+  /**
+   * True where the place became what an entry says, however it is written.
+   *
+   * @param target everything that it says of the place, in the control's terms
+   */
+  public boolean became(TableEntry target) {
+    String meant = target.get(field);
+    if (!set(meant) || !set(became)) {
+      return set(meant) == set(became);
+    }
+    return field.form() == TableField.Form.WORD
+        ? meant.equalsIgnoreCase(became)
+        : new BigDecimal(meant).compareTo(new BigDecimal(became)) == 0;
+  }
+
+  /** An empty word is none, and so is a wear of zero. */
+  private boolean set(String text) {
+    return text != null
+        && !text.isEmpty()
+        && (field.form() != TableField.Form.WEAR || new BigDecimal(text).signum() != 0);
   }
 
   private static String orUnset(String text) {

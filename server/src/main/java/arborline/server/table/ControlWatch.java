@@ -78,7 +78,7 @@ class ControlWatch {
     try {
       ControlTable table = link.watched(machine);
       Optional<Long> before = store.latest(id).map(TableStore.Reading::id);
-      TableStore.Reading kept = store.keep(id, table, begun, null);
+      TableStore.Reading kept = store.keep(id, table, begun);
       boolean back = watches.answered(id);
       if (back || before.filter(last -> last == kept.id()).isEmpty()) {
         live.say("machine", id, "table");

@@ -67,7 +67,7 @@ public class Reconciliations {
   /** Reads the control's table as it is now. */
   public TableStore.Reading read(String machineId) {
     Instant begun = Instant.now(clock);
-    return store.keep(machineId, ask(machines.get(machineId)), begun, null);
+    return store.keep(machineId, ask(machines.get(machineId)), begun);
   }
 
   private ControlTable ask(Machines.Linked machine) {
@@ -92,7 +92,7 @@ public class Reconciliations {
   Compared compare(String machineId) {
     Machines.Linked machine = machines.get(machineId);
     Instant begun = Instant.now(clock);
-    TableStore.Reading reading = store.keep(machineId, ask(machine), begun, null);
+    TableStore.Reading reading = store.keep(machineId, ask(machine), begun);
     return compared(machine, reading);
   }
 

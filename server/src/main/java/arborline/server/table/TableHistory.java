@@ -6,6 +6,8 @@ import arborline.server.support.Slice;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -43,12 +45,19 @@ class TableHistory {
       Instant seenAt,
       @Nullable String by) {}
 
+  /**
+   * Records what became different.
+   *
+   * @param sent what was sent meanwhile: a change that is one of these rows is his who sent it
+   */
   void record(
       String machineId,
       List<TableChange> changes,
       Instant unchanged,
       Instant seen,
-      @Nullable String writtenBy) {
+      List<TableWrites.SentRow> sent) {
+    Map<String, List<TableWrites.SentRow>> byPlace =
+        sent.stream().collect(Collectors.groupingBy(TableWrites.SentRow::place));
     for (TableChange change : changes) {
       jdbc.sql(
               """
@@ -63,9 +72,17 @@ class TableHistory {
               cut(change.became()),
               Timestamp.from(unchanged),
               Timestamp.from(seen),
-              writtenBy)
+              sender(change, byPlace.getOrDefault(change.place(), List.of())))
           .update();
     }
+  }
+
+  private static @Nullable String sender(TableChange change, List<TableWrites.SentRow> sent) {
+    return sent.stream()
+        .filter(row -> change.became(row.target()))
+        .findFirst()
+        .map(TableWrites.SentRow::by)
+        .orElse(null);
   }
 
   private static @Nullable String cut(@Nullable String text) {

@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,8 +27,16 @@ class TableStore {
   private final Clock clock;
   private final TableHistory history;
   private final TableWatches watch;
+  private final TableWrites writes;
 
-  TableStore(JdbcClient jdbc, Json json, Clock clock, TableHistory history, TableWatches watch) {
+  TableStore(
+      JdbcClient jdbc,
+      Json json,
+      Clock clock,
+      TableHistory history,
+      TableWatches watch,
+      TableWrites writes) {
+    this.writes = writes;
     this.history = history;
     this.watch = watch;
     this.jdbc = jdbc;
@@ -46,11 +53,9 @@ class TableStore {
    * which is answered instead.
    *
    * @param begun when the control was asked
-   * @param writtenBy who wrote to the control since the last reading; null where nobody did
    */
   @Transactional
-  public Reading keep(
-      String machineId, ControlTable table, Instant begun, @Nullable String writtenBy) {
+  public Reading keep(String machineId, ControlTable table, Instant begun) {
     watch.lock(machineId);
     Instant now = Instant.now(clock);
     Optional<Reading> last = latest(machineId);
@@ -69,7 +74,12 @@ class TableStore {
         .update();
     long id = jdbc.sql("select last_insert_id()").query(Long.class).single();
     last.ifPresent(before ->
-        history.record(machineId, table.changesFrom(before.table()), before.at(), now, writtenBy));
+        history.record(
+            machineId,
+            table.changesFrom(before.table()),
+            before.at(),
+            now,
+            writes.sentSince(machineId, before.at())));
     forgetOld(machineId);
     return new Reading(id, now, table);
   }

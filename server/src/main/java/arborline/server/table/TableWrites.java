@@ -1,6 +1,7 @@
 package arborline.server.table;
 
 import arborline.core.table.ControlFile;
+import arborline.core.table.TableEntry;
 import arborline.server.account.Actor;
 import arborline.server.support.Json;
 import arborline.server.support.Refusal;
@@ -31,6 +32,9 @@ class TableWrites {
 
   private static final int LONGEST_ANSWER = 1000;
   private static final int SHOWN = 20;
+
+  /** So many rows as the largest table has. */
+  private static final int ROWS_SENT = 10_000;
 
   static final String SENDING = "sending";
   private static final String UNFINISHED = "unfinished";
@@ -106,8 +110,15 @@ class TableWrites {
         .update();
   }
 
+  /**
+   * A row that was sent, or is being sent.
+   *
+   * @param target everything that the control should hold of the place then, in its own terms
+   */
+  record SentRow(String place, String by, TableEntry target) {}
+
   /** Records what is about to be sent. */
-  long intend(String machineId, List<ControlFile> files, Object intention) {
+  long intend(String machineId, List<ControlFile> files, TableWriting.Intention intention) {
     jdbc.sql(
             """
             insert into table_write (machine_id, begun_at, written_by, state, content)
@@ -127,7 +138,34 @@ class TableWrites {
           .params(id, fileNo, files.get(fileNo).name(), files.get(fileNo).content())
           .update();
     }
+    intention.outcomes().stream()
+        .flatMap(outcome -> outcome.write().stream())
+        .forEach(row ->
+            jdbc.sql("insert into table_write_place (write_id, place, fields) values (?, ?, ?)")
+                .params(id, row.place(), json.text(row.target()))
+                .update());
     return id;
+  }
+
+  /** What was sent to a control by writings that had not ended at a time, the last one first. */
+  @Transactional(propagation = Propagation.REQUIRED, readOnly = true)
+  List<SentRow> sentSince(String machineId, Instant since) {
+    return jdbc.sql(
+            """
+            select place, written_by, fields from table_write join table_write_place on write_id = id
+            where machine_id = ? and (ended_at is null or ended_at >= ?)
+              and exists (select 1 from table_write_file file
+                where file.write_id = id and file.sent_at is not null)
+            order by id desc limit %d\
+            """
+                .formatted(ROWS_SENT))
+        .params(machineId, Timestamp.from(since))
+        .query((row, index) ->
+            new SentRow(
+                row.getString("place"),
+                row.getString("written_by"),
+                json.read(row.getString("fields"), TableEntry.class)))
+        .list();
   }
 
   void sending(long writeId, int fileNo) {

@@ -10,7 +10,6 @@ import arborline.core.table.RowWrite;
 import arborline.core.table.Statements;
 import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
-import arborline.server.account.Actor;
 import arborline.server.live.Live;
 import arborline.server.machine.Machines;
 import arborline.server.machine.TakenPlaces;
@@ -223,7 +222,7 @@ class TableWriting {
     }
     takenPlaces.take(machineId, taken);
     store.agree(machineId, agreed);
-    store.keep(machineId, after, read, decided.files().isEmpty() ? null : Actor.name());
+    store.keep(machineId, after, read);
     return ended(
         machine,
         writeId,

@@ -68,7 +68,7 @@ class ControlWatchTest {
 
   @BeforeEach
   void aReadingIsKept() {
-    when(store.keep(anyString(), any(), any(), any()))
+    when(store.keep(anyString(), any(), any()))
         .thenReturn(new TableStore.Reading(7, Instant.EPOCH, TABLE));
   }
 
