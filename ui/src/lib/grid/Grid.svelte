@@ -95,6 +95,8 @@
 
   const PAGE = 12;
   const AHEAD = 60;
+  /** Room beyond what is in sight where growing rows are drawn as well, px. */
+  const BEYOND = 60;
   /** Margins of a row, px. */
   const BESIDE = 64;
   // svelte-ignore state_referenced_locally (a grid keeps its name)
@@ -341,6 +343,7 @@
         data={ordered}
         getKey={(row: Row) => key(row)}
         itemSize={growing ? undefined : rowHeight}
+        bufferSize={growing ? BEYOND : undefined}
         style="flex:1; min-width: var(--least-width)"
         onscroll={(offset: number) => {
           if (offset > (ordered.length - AHEAD) * rowHeight) onend?.();
