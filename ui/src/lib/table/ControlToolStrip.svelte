@@ -68,7 +68,7 @@
         {#each columns as column (column.field)}
           {@const [value, wear] = valueOf(tool, column)}
           <tr class="align-baseline">
-            <td class="pr-5">{capital(column.title)}</td>
+            <td class="whitespace-nowrap pr-5">{capital(column.title)}</td>
             <td class="code pr-3 text-right">{value}</td>
             <td
               class={['code pr-2 text-right', Number(wear) === 0 ? 'text-soft' : 'text-note']}
