@@ -30,6 +30,19 @@ public final class DecisionRules {
   private static final Set<Why> PLAN_ONLY =
       EnumSet.of(Why.NOT_IN_PLAN, Why.PLAN_CLEARED, Why.GONE_FROM_CONTROL);
 
+  /**
+   * Of these together nothing is sent: another tool may be in each of the pockets, or one with a
+   * new edge that was measured at the machine.
+   */
+  private static final Set<Why> TOGETHER_PLAN_ONLY =
+      EnumSet.of(
+          Why.NOT_IN_PLAN,
+          Why.PLAN_CLEARED,
+          Why.GONE_FROM_CONTROL,
+          Why.NEVER_AGREED,
+          Why.MOVED_BY_CONTROL,
+          Why.MEASURED_AT_CONTROL);
+
   /** These only a look at each tool can answer: never for several places at once. */
   private static final Set<Why> EACH_APART =
       EnumSet.of(
@@ -78,10 +91,19 @@ public final class DecisionRules {
 
   /**
    * What may be decided of this place together with others of which the same is said: none where
-   * more than one question is asked of it, or only a look at this tool can answer it.
+   * more than one question is asked of it, or only a look at this tool can answer it; nothing is
+   * sent where its pocket may hold another tool than planned.
    */
   public static Set<Decision> together(PlaceReport report) {
-    return EACH_APART.contains(report.why()) || !oneQuestion(report) ? Set.of() : report.possible();
+    if (EACH_APART.contains(report.why()) || !oneQuestion(report)) {
+      return Set.of();
+    }
+    return report.possible().stream()
+        .filter(decision ->
+            !TOGETHER_PLAN_ONLY.contains(report.why())
+                || decision == Decision.TAKE
+                || decision == Decision.LEAVE)
+        .collect(Collectors.toUnmodifiableSet());
   }
 
   private static boolean oneQuestion(PlaceReport report) {

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Arrays;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -69,8 +70,7 @@ class DecisionRulesTest {
 
   @Test
   void whatManyPlacesAreAskedAlikeIsAnsweredTogether() {
-    assertEquals(
-        Set.of(Decision.SEND, Decision.TAKE, Decision.LEAVE), DecisionRules.together(gone()));
+    assertEquals(Set.of(Decision.TAKE, Decision.LEAVE), DecisionRules.together(gone()));
     PlaceReport planned =
         report(
             "5: TOOL=A LENGTH=121 DIAMETER=10",
@@ -78,6 +78,34 @@ class DecisionRulesTest {
             "5: TOOL=A LENGTH=120 DIAMETER=10");
     assertEquals(Decision.SEND, planned.suggested());
     assertTrue(DecisionRules.together(planned).contains(Decision.LEAVE));
+  }
+
+  /** Another tool may be in the pocket: its size would be written over for all of them at once. */
+  @Test
+  void whereNothingWasAgreedNothingIsSentTogether() {
+    PlaceReport asked =
+        Reconciler.reconcile(
+                Tables.tables(
+                    "5: TOOL=A LENGTH=120 DIAMETER=10",
+                    Optional.empty(),
+                    "5: TOOL=B LENGTH=120 DIAMETER=10",
+                    Optional.empty()),
+                Tables.FIXED)
+            .getFirst();
+    assertEquals(Why.NEVER_AGREED, asked.why());
+    assertTrue(asked.possible().contains(Decision.SEND), "one at a time it may be");
+    assertEquals(Set.of(Decision.TAKE, Decision.LEAVE), DecisionRules.together(asked));
+  }
+
+  /**
+   * A new edge has its new length at the machine alone: old ones are not sent over many of them.
+   */
+  @Test
+  void whatWasMeasuredAtTheMachineIsNotOverwrittenTogether() {
+    PlaceReport measured =
+        report("5: TOOL=A LENGTH=120", "5: TOOL=A LENGTH=120", "5: TOOL=A LENGTH=119.9");
+    assertEquals(Why.MEASURED_AT_CONTROL, measured.why());
+    assertEquals(Set.of(Decision.TAKE, Decision.LEAVE), DecisionRules.together(measured));
   }
 
   /** What is in the pocket only a look at it can tell. */
