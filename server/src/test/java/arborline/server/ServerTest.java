@@ -16,7 +16,7 @@ import tools.jackson.databind.JsonNode;
 
 /** A test against the whole server on a real MariaDB, over HTTP. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
-abstract class ServerTest {
+public abstract class ServerTest {
 
   @LocalServerPort int port;
   @Autowired JdbcClient jdbc;

@@ -4,14 +4,11 @@ import arborline.core.table.ControlFile;
 import arborline.core.table.TableEntry;
 import arborline.server.account.Actor;
 import arborline.server.support.Json;
-import arborline.server.support.Refusal;
 import java.sql.Timestamp;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -26,9 +23,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 @Transactional(propagation = Propagation.REQUIRES_NEW)
 class TableWrites {
-
-  /** Longer than any writing lasts: three files and two readings at their time limits. */
-  private static final Duration CLAIMED = Duration.ofMinutes(2);
 
   private static final int LONGEST_ANSWER = 1000;
   private static final int SHOWN = 20;
@@ -77,36 +71,10 @@ class TableWrites {
       @Nullable String problem,
       List<SentFile> files) {}
 
-  /** Keeps everybody else from writing to a control; refused while somebody does. */
-  String claim(String machineId) {
-    Timestamp now = Timestamp.from(Instant.now(clock));
-    Timestamp until = Timestamp.from(Instant.now(clock).plus(CLAIMED));
-    String holder = UUID.randomUUID().toString();
-    int taken =
-        jdbc.sql("update table_claim set holder = ?, until = ? where machine_id = ? and until <= ?")
-            .params(holder, until, machineId, now)
-            .update();
-    int made =
-        taken > 0
-            ? taken
-            : jdbc.sql(
-                    "insert ignore into table_claim (machine_id, holder, until) values (?, ?, ?)")
-                .params(machineId, holder, until)
-                .update();
-    if (made == 0) {
-      throw Refusal.conflict(
-          "somebody is writing to this control just now, or a writing was cut off less than two"
-              + " minutes ago; wait, then compare again");
-    }
+  /** Ends what a server that died left open: nobody else writes to this control now. */
+  void endUnfinished(String machineId) {
     jdbc.sql("update table_write set state = ?, ended_at = ? where machine_id = ? and state = ?")
-        .params(UNFINISHED, now, machineId, SENDING)
-        .update();
-    return holder;
-  }
-
-  void release(String machineId, String holder) {
-    jdbc.sql("delete from table_claim where machine_id = ? and holder = ?")
-        .params(machineId, holder)
+        .params(UNFINISHED, Timestamp.from(Instant.now(clock)), machineId, SENDING)
         .update();
   }
 

@@ -42,6 +42,7 @@ class TableWriting {
   private final ControlLink link;
   private final TableStore store;
   private final TableWrites writes;
+  private final WriteClaims claims;
   private final Trail trail;
   private final Live live;
   private final TransactionTemplate transaction;
@@ -54,6 +55,7 @@ class TableWriting {
       ControlLink link,
       TableStore store,
       TableWrites writes,
+      WriteClaims claims,
       Trail trail,
       Live live,
       TransactionTemplate transaction,
@@ -65,6 +67,7 @@ class TableWriting {
     this.link = link;
     this.store = store;
     this.writes = writes;
+    this.claims = claims;
     this.trail = trail;
     this.live = live;
     this.transaction = transaction;
@@ -99,14 +102,12 @@ class TableWriting {
   Applied apply(String machineId, long readingId, @Nullable Map<String, Decision> decisions) {
     Machines.Linked machine = machines.get(machineId);
     TableStore.Reading reading = reconciliations.reading(machineId, readingId);
-    String claim = writes.claim(machineId);
-    try {
+    try (WriteClaims.Claim claim = claims.take(machineId)) {
+      writes.endUnfinished(machineId);
       ControlTable now = unchanged(machine, reading);
       TableStore.Reading fresh = new TableStore.Reading(reading.id(), reading.at(), now);
       Reconciliations.Decided decided = reconciliations.decide(machine, fresh, decisions);
-      return carryOut(machine, fresh, decided);
-    } finally {
-      writes.release(machineId, claim);
+      return carryOut(machine, fresh, decided, claim);
     }
   }
 
@@ -127,11 +128,14 @@ class TableWriting {
   }
 
   private Applied carryOut(
-      Machines.Linked machine, TableStore.Reading reading, Reconciliations.Decided decided) {
+      Machines.Linked machine,
+      TableStore.Reading reading,
+      Reconciliations.Decided decided,
+      WriteClaims.Claim claim) {
     String machineId = machine.machine().id();
     long writeId =
         writes.intend(machineId, decided.files(), new Intention(reading.id(), decided.outcomes()));
-    String problem = send(machine, writeId, decided.files());
+    String problem = send(machine, writeId, decided.files(), claim);
     ControlTable after = reading.table();
     Instant read = Instant.now(clock);
     if (!decided.files().isEmpty()) {
@@ -145,8 +149,12 @@ class TableWriting {
     return transaction.execute(status -> proven(machine, writeId, decided, now, read, problem));
   }
 
-  private @Nullable String send(Machines.Linked machine, long writeId, List<ControlFile> files) {
+  private @Nullable String send(
+      Machines.Linked machine, long writeId, List<ControlFile> files, WriteClaims.Claim claim) {
     for (int fileNo = 0; fileNo < files.size(); fileNo++) {
+      if (!claim.held()) {
+        return "this server was held up, and somebody else may write by now";
+      }
       writes.sending(writeId, fileNo);
       try {
         link.send(machine, files.get(fileNo));
