@@ -59,14 +59,15 @@
       <Checkbox label="Also tools that are not released" bind:checked={tools.all} />
     </div>
   {/if}
-  {#if tools.left > 0}
-    <div class="pb-2">
-      <Checkbox
-        label="Only what can go into the machine ({count(tools.left, 'tool')} here cannot)"
-        bind:checked={fitting}
-      />
-    </div>
-  {/if}
+  <!-- Always there, so that the tools below do not move under a pointer once it is known. -->
+  <div class="pb-2">
+    <Checkbox
+      label="Only what can go into the machine{tools.left > 0
+        ? ` (${count(tools.left, 'tool')} here cannot)`
+        : ''}"
+      bind:checked={fitting}
+    />
+  </div>
   <ul class="min-h-0 flex-1 overflow-auto border-t border-hairline">
     {#each offered as tool (tool.entryId)}
       <li>

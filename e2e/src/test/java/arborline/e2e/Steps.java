@@ -121,9 +121,10 @@ final class Steps {
       choose("Library", library);
     }
     page.getByLabel("Search tools").fill(code);
-    page.getByRole(
-            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + code + " ")))
-        .click();
+    Locator listed = page.getByLabel("Tools to load").getByRole(AriaRole.LISTITEM);
+    // Until the list is what was looked for, its rows still move.
+    assertThat(listed.filter(new Locator.FilterOptions().setHasNotText(code))).hasCount(0);
+    listed.filter(new Locator.FilterOptions().setHasText(code)).getByRole(AriaRole.BUTTON).click();
     assertThat(page.getByText("is picked up")).isVisible();
     pocket(pocket).click();
     assertThat(pocket(pocket))
