@@ -1,4 +1,5 @@
 <script lang="ts" generics="Value extends string">
+  import { tick } from 'svelte';
   import { Select } from 'bits-ui';
 
   let {
@@ -13,24 +14,67 @@
     disabled?: boolean;
   } = $props();
 
-  /** The list is made when it is opened first: a page may have hundreds of these. */
-  let opened = $state(false);
+  /** It is a plain button until it is used first: a page may have hundreds of these. */
+  let used = $state(false);
+  let open = $state(false);
+  let trigger = $state<HTMLElement | null>(null);
+  const id = $props.id();
+  const looks = 'field inline-flex max-w-full items-center gap-2';
   const shown = $derived(options.find((option) => option.value === value)?.label ?? '');
+
+  async function use() {
+    used = true;
+    await tick();
+    trigger?.focus();
+    open = true;
+  }
+
+  /** Arrows open it, too, and so does a letter; Enter and Space click. */
+  function onkeydown(event: KeyboardEvent) {
+    const letter = event.key.length === 1 && event.key !== ' ';
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    if (!letter && event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
+    event.preventDefault();
+    void use();
+  }
 </script>
 
-<Select.Root
-  type="single"
-  bind:value={() => value, (next) => (value = next as Value)}
-  onOpenChange={() => (opened = true)}
-  {disabled}
->
-  <Select.Trigger class="field inline-flex max-w-full items-center gap-2" aria-label={label}>
-    <span class="truncate">{shown}</span>
-    <span class="text-soft" aria-hidden="true">▾</span>
-  </Select.Trigger>
-  {#if opened}
+{#snippet text()}
+  <span class="truncate">{shown}</span>
+  <span class="text-soft" aria-hidden="true">▾</span>
+{/snippet}
+
+{#if !used}
+  <button
+    type="button"
+    role="combobox"
+    class={looks}
+    aria-label={label}
+    aria-haspopup="listbox"
+    aria-expanded="false"
+    aria-controls="{id}-list"
+    {disabled}
+    onclick={() => void use()}
+    {onkeydown}
+  >
+    {@render text()}
+  </button>
+{:else}
+  <Select.Root
+    type="single"
+    bind:value={() => value, (next) => (value = next as Value)}
+    bind:open
+    {disabled}
+  >
+    <Select.Trigger class={looks} aria-label={label} bind:ref={trigger}>
+      {@render text()}
+    </Select.Trigger>
     <Select.Portal>
-      <Select.Content class="floating z-50 max-h-80 overflow-auto p-1" sideOffset={4}>
+      <Select.Content
+        id="{id}-list"
+        class="floating z-50 max-h-80 overflow-auto p-1"
+        sideOffset={4}
+      >
         <Select.Viewport>
           {#each options as option (option.value)}
             <Select.Item
@@ -44,5 +88,5 @@
         </Select.Viewport>
       </Select.Content>
     </Select.Portal>
-  {/if}
-</Select.Root>
+  </Select.Root>
+{/if}

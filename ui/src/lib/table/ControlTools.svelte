@@ -53,6 +53,8 @@
 
   /** Room for a wear beside its size, px. */
   const WEAR = 46;
+  /** Of a title, px. */
+  const LETTER = 6.6;
   const fractions = $derived(
     Array.from({ length: slotCount(classes) }, (_, slot) =>
       widest((query.data?.items ?? []).map((tool) => valueOf(tool, columnOf(tool, slot))[0]))
@@ -99,12 +101,18 @@
             tracks: `minmax(0, 1fr) ${WEAR}px`
           }
         : undefined,
-      width: wearIn(classes, slot) ? 'minmax(140px, 1fr)' : 'minmax(92px, 1fr)',
+      width: `minmax(${leastOf(slot)}px, 1fr)`,
       numeric: true,
       fixed: true,
       text: (tool: ControlTool) => valueOf(tool, columnOf(tool, slot)).join(' ').trim()
     }))
   ]);
+
+  /** Of the column of a slot, px: its longest title stands on one line, and wear beside it. */
+  function leastOf(slot: number): number {
+    const longest = Math.max(...classes.map((one) => headOf(one, slot).length));
+    return Math.max(92, longest * LETTER) + (wearIn(classes, slot) ? WEAR : 0);
+  }
 
   /** A column of numbers, where any tool has one. */
   function identity(

@@ -11,7 +11,7 @@
     word: string;
   } = $props();
 
-  const places = (some: string[]) => `${word} ${some.join(', ')}`;
+  const places = (some: string[]) => `${some.length === 1 ? word : `${word}s`} ${some.join(', ')}`;
 </script>
 
 <div

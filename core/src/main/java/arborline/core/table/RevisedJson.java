@@ -52,7 +52,9 @@ final class RevisedJson {
           table.places, table.spindle, table.unplaced, table.revision, List.of());
     } catch (JacksonException broken) {
       throw new IOException(
-          "its tool table cannot be read as JSON: " + broken.getOriginalMessage(), broken);
+          "its tool table is no whole JSON: line %d, column %d cannot be read"
+              .formatted(broken.getLocation().getLineNr(), broken.getLocation().getColumnNr()),
+          broken);
     } catch (NumberFormatException broken) {
       throw new IOException("its tool table has a size that is no number", broken);
     }

@@ -66,7 +66,7 @@ class RevisedJsonDialectTest {
         "120.5 | 1.2e99 | which is no number that a control shows",
         "120.5 | \"long\" | which is no number that a control shows",
         "\"tools\" | \"tolls\" | has no list of tools",
-        "]}] | ] | cannot be read as JSON",
+        "]}] | ] | is no whole JSON",
       })
   void whatIsNoTableIsRefused(String before, String after, String reason) {
     String table = TABLE.replace("\"edges\": null}]", "\"edges\": []}]").replace(before, after);

@@ -5,12 +5,18 @@ import arborline.core.table.ToolNodesDialect;
 import java.io.IOException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import org.eclipse.milo.opcua.sdk.client.DiscoveryClient;
 import org.eclipse.milo.opcua.sdk.client.OpcUaClient;
+import org.eclipse.milo.opcua.sdk.client.OpcUaClientConfig;
 import org.eclipse.milo.opcua.stack.core.StatusCodes;
 import org.eclipse.milo.opcua.stack.core.UaException;
 import org.eclipse.milo.opcua.stack.core.security.SecurityPolicy;
@@ -18,6 +24,10 @@ import org.eclipse.milo.opcua.stack.core.types.builtin.LocalizedText;
 import org.eclipse.milo.opcua.stack.core.types.builtin.StatusCode;
 import org.eclipse.milo.opcua.stack.core.types.builtin.unsigned.UInteger;
 import org.eclipse.milo.opcua.stack.core.types.builtin.unsigned.Unsigned;
+import org.eclipse.milo.opcua.stack.core.types.structured.EndpointDescription;
+import org.eclipse.milo.opcua.stack.core.util.EndpointUtil;
+import org.eclipse.milo.opcua.stack.transport.client.tcp.OpcTcpClientTransportConfigBuilder;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /**
@@ -28,9 +38,17 @@ import org.springframework.stereotype.Component;
 @Component
 class NodeChannel implements ControlChannel {
 
-  private static final long PATIENCE_MILLIS = 8_000;
-  private static final UInteger PATIENCE = Unsigned.uint(PATIENCE_MILLIS);
-  private static final UInteger CONNECT = Unsigned.uint(3_000);
+  private final Duration patience;
+
+  @Autowired
+  NodeChannel() {
+    this(Duration.ofSeconds(8));
+  }
+
+  /** One that waits so long for each answer. */
+  NodeChannel(Duration patience) {
+    this.patience = patience;
+  }
 
   @Override
   public String scheme() {
@@ -108,7 +126,7 @@ class NodeChannel implements ControlChannel {
     return StatusCodes.lookup(status.getValue()).map(names -> names[0]).orElse(status.toString());
   }
 
-  private static <T> T connected(URI link, Talk<T> talk) throws IOException {
+  private <T> T connected(URI link, Talk<T> talk) throws IOException {
     OpcUaClient client = null;
     try {
       client = client(link);
@@ -121,18 +139,47 @@ class NodeChannel implements ControlChannel {
     }
   }
 
-  private static OpcUaClient client(URI link) throws UaException {
-    return OpcUaClient.create(
-        link.toString(),
-        endpoints ->
-            endpoints.stream()
-                .filter(one -> SecurityPolicy.None.getUri().equals(one.getSecurityPolicyUri()))
-                .findFirst(),
-        transport -> transport.setConnectTimeout(CONNECT).setAcknowledgeTimeout(CONNECT),
-        config ->
-            config
-                .setApplicationName(LocalizedText.english("Arbor Line"))
-                .setRequestTimeout(PATIENCE));
+  /**
+   * A client of the endpoint without security. It speaks to the host of the link, whatever name the
+   * control gives itself.
+   */
+  private OpcUaClient client(URI link) throws UaException {
+    EndpointDescription endpoint =
+        endpoints(link).stream()
+            .filter(one -> SecurityPolicy.None.getUri().equals(one.getSecurityPolicyUri()))
+            .findFirst()
+            .orElseThrow(() ->
+                new UaException(StatusCodes.Bad_SecurityPolicyRejected, "all of it is secured"));
+    OpcUaClientConfig config =
+        OpcUaClientConfig.builder()
+            .setEndpoint(EndpointUtil.updateUrl(endpoint, link.getHost(), link.getPort()))
+            .setApplicationName(LocalizedText.english("Arbor Line"))
+            .setRequestTimeout(millis())
+            .build();
+    return OpcUaClient.create(config, this::impatient);
+  }
+
+  private List<EndpointDescription> endpoints(URI link) throws UaException {
+    try {
+      return DiscoveryClient.getEndpoints(link.toString(), this::impatient)
+          .get(patience.toMillis(), TimeUnit.MILLISECONDS);
+    } catch (TimeoutException late) {
+      throw new UaException(StatusCodes.Bad_Timeout, late);
+    } catch (ExecutionException failed) {
+      throw UaException.extract(failed)
+          .orElseGet(() -> new UaException(StatusCodes.Bad_UnexpectedError, failed));
+    } catch (InterruptedException interrupted) {
+      Thread.currentThread().interrupt();
+      throw new UaException(StatusCodes.Bad_RequestInterrupted, interrupted);
+    }
+  }
+
+  private void impatient(OpcTcpClientTransportConfigBuilder transport) {
+    transport.setConnectTimeout(millis()).setAcknowledgeTimeout(millis());
+  }
+
+  private UInteger millis() {
+    return Unsigned.uint(patience.toMillis());
   }
 
   private static void leave(OpcUaClient client) {
@@ -141,10 +188,10 @@ class NodeChannel implements ControlChannel {
     }
   }
 
-  private static String reason(UaException failed) {
+  private String reason(UaException failed) {
     long code = failed.getStatusCode().getValue();
     if (code == StatusCodes.Bad_Timeout || code == StatusCodes.Bad_RequestTimeout) {
-      return "no answer within %d seconds".formatted(PATIENCE_MILLIS / 1000);
+      return "no answer within %d seconds".formatted(patience.toSeconds());
     }
     boolean dropped =
         code == StatusCodes.Bad_ConnectionClosed
