@@ -109,10 +109,10 @@ public record ControlTable(
     }
   }
 
-  /** The same value, however many decimals it is written with; an empty word is none. */
+  /** The same value, however many decimals it is written with. */
   private static boolean same(TableField field, String one, String other) {
-    if (one == null || other == null) {
-      return (one == null || one.isEmpty()) && (other == null || other.isEmpty());
+    if (!field.says(one) || !field.says(other)) {
+      return field.says(one) == field.says(other);
     }
     return one.equals(other)
         || field.form() != TableField.Form.WORD

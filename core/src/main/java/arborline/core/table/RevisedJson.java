@@ -182,11 +182,16 @@ final class RevisedJson {
           }
         });
     json.writeArrayPropertyStart("edges");
-    for (int edge = 1; edge <= RevisedJsonDialect.EDGES; edge++) {
+    for (int edge = 1; edge <= edges(target); edge++) {
       edge(json, target, edge);
     }
     json.writeEndArray();
     json.writeEndObject();
+  }
+
+  /** How many edges are written: up to the last one that has anything, and one at least. */
+  private static int edges(TableEntry target) {
+    return target.fields().keySet().stream().mapToInt(TableField::edge).max().orElse(1);
   }
 
   private static void edge(JsonGenerator json, TableEntry target, int edge) {

@@ -22,19 +22,12 @@ public record TableChange(String place, TableField field, String was, String bec
    */
   public boolean became(TableEntry target) {
     String meant = target.get(field);
-    if (!set(meant) || !set(became)) {
-      return set(meant) == set(became);
+    if (!field.says(meant) || !field.says(became)) {
+      return field.says(meant) == field.says(became);
     }
     return field.form() == TableField.Form.WORD
         ? meant.equalsIgnoreCase(became)
         : new BigDecimal(meant).compareTo(new BigDecimal(became)) == 0;
-  }
-
-  /** An empty word is none, and so is a wear of zero. */
-  private boolean set(String text) {
-    return text != null
-        && !text.isEmpty()
-        && (field.form() != TableField.Form.WEAR || new BigDecimal(text).signum() != 0);
   }
 
   private static String orUnset(String text) {

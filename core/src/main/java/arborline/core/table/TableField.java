@@ -1,5 +1,6 @@
 package arborline.core.table;
 
+import java.math.BigDecimal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -219,6 +220,13 @@ public final class TableField implements Comparable<TableField> {
   /** True for what the library says of the tool itself, its numbers and name apart. */
   boolean stated() {
     return owner == Owner.LIBRARY && !NUMBERS.contains(this);
+  }
+
+  /** True where a text of it says anything: an empty word is none, and so is a wear of zero. */
+  boolean says(String text) {
+    return text != null
+        && !text.isEmpty()
+        && (form != Form.WEAR || new BigDecimal(text).signum() != 0);
   }
 
   /** The wear of a size, of the same edge; none for what is no measured size. */

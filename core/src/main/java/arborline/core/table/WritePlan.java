@@ -57,7 +57,7 @@ public final class WritePlan {
         differing.contains(TableField.NUMBER) || differing.contains(TableField.OFFSET);
     boolean whole = other || renumbered || differing.contains(TableField.TOOL);
     TableEntry present = report.physicalStays() ? report.control() : present(report);
-    TableEntry target = target(plan, present, zeroWear);
+    TableEntry target = target(plan, present, report.control(), zeroWear);
     Set<TableField> fields = new TreeSet<>();
     for (TableField field : terms.fields()) {
       boolean kept = relevant(field, target, report.control());
@@ -84,7 +84,8 @@ public final class WritePlan {
   }
 
   /** All that the control must hold: sizes of the plan, else its own; wear of the real piece. */
-  private TableEntry target(TableEntry plan, TableEntry present, boolean zeroWear) {
+  private TableEntry target(
+      TableEntry plan, TableEntry present, TableEntry control, boolean zeroWear) {
     TableEntry target = TableEntry.EMPTY;
     for (TableField field : terms.fields()) {
       String planned = terms.shown(field, plan.get(field));
@@ -96,7 +97,19 @@ public final class WritePlan {
           };
       target = target.with(field, text);
     }
-    return target;
+    return withoutIdleWear(target, control);
+  }
+
+  /** A size that neither the tool has nor the control shows has no wear, not even one of zero. */
+  private TableEntry withoutIdleWear(TableEntry target, TableEntry control) {
+    TableEntry used = target;
+    for (TableField size : terms.fields()) {
+      Optional<TableField> wear = size.wear().filter(worn -> control.get(worn) == null);
+      if (wear.isPresent() && target.get(size) == null && control.get(size) == null) {
+        used = used.with(wear.orElseThrow(), null);
+      }
+    }
+    return used;
   }
 
   /** What the control counts goes on with the same piece, and begins anew with another one. */

@@ -38,7 +38,8 @@ class ControlTableTest {
   @Test
   void whatTheControlCountsAndHowItWritesNumbersIsNoChange() {
     ControlTable before = table("2:TOOL=B LENGTH=90 LIFE_USED=12 PARTS_USED=4", "");
-    ControlTable now = table("2:TOOL=B LENGTH=90.000 LIFE_USED=13 PARTS_USED=5", "");
+    ControlTable now =
+        table("2:TOOL=B LENGTH=90.000 LIFE_USED=13 PARTS_USED=5 DIAMETER_WEAR=0.000", "");
     assertEquals(List.of(), now.changesSince(before, "pocket"));
     assertEquals(
         List.of(new TableChange("2", TableField.LENGTH_WEAR, null, "0.01")),

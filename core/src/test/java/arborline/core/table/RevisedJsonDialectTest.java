@@ -90,8 +90,8 @@ class RevisedJsonDialectTest {
             new RowWrite("8", target, Set.of(TableField.LENGTH), false));
     assertEquals(
         "{\"revision\":17,\"clear\":[\"L2\"],\"set\":[{\"place\":\"8\",\"name\":\"D\",\"number\":8,"
-            + "\"tool\":\"D\",\"edges\":[{\"diameter\":9.990,\"length\":120.500,\"lengthWear\":0},"
-            + "{}]}]}\n",
+            + "\"tool\":\"D\",\"edges\":[{\"diameter\":9.990,\"length\":120.500,\"lengthWear\":0}"
+            + "]}]}\n",
         dialect.write(machine, now, rows).getFirst().content());
   }
 

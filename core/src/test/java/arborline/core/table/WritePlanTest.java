@@ -134,6 +134,29 @@ class WritePlanTest {
   }
 
   @Test
+  void aWearOfASizeThatTheToolDoesNotHaveIsNotWritten() {
+    RowWrite write =
+        decide("TOOL=C NUMBER=1 LENGTH=120", "", "", Decision.SEND).write().orElseThrow();
+    assertEquals("0", write.target().get(TableField.LENGTH_WEAR));
+    assertNull(write.target().get(TableField.DIAMETER_WEAR));
+    assertFalse(write.fields().contains(TableField.DIAMETER_WEAR));
+  }
+
+  @Test
+  void aWearThatAnotherToolLeftBehindIsTakenAway() {
+    RowWrite write =
+        decide(
+                "TOOL=C NUMBER=1 LENGTH=120",
+                "TOOL=B NUMBER=2",
+                "TOOL=B NUMBER=2 DIAMETER_WEAR=-0.02",
+                Decision.SEND)
+            .write()
+            .orElseThrow();
+    assertEquals("0", write.target().get(TableField.DIAMETER_WEAR));
+    assertTrue(write.fields().contains(TableField.DIAMETER_WEAR));
+  }
+
+  @Test
   void aNewLengthMayTakeTheOldWearAway() {
     PlaceOutcome outcome =
         decide(
