@@ -20,17 +20,17 @@ record EnteredSize(BigDecimal typed, Unit written, boolean named) {
   static Optional<EnteredSize> of(String text, Unit assumed) {
     Unit other = assumed == Unit.INCH ? Unit.MILLIMETRE : Unit.INCH;
     return read(text, assumed)
-        .map(size -> new EnteredSize(
-            size.typed,
-            size.written,
-            read(text, other).filter(same -> same.written == size.written).isPresent()));
+        .map(size ->
+            new EnteredSize(
+                size.typed,
+                size.written,
+                read(text, other).filter(same -> same.written == size.written).isPresent()));
   }
 
   private static Optional<EnteredSize> read(String text, Unit assumed) {
     return EntryParser.parse(decimalPoint(text), assumed) instanceof Entry.Understood understood
         ? Optional.of(
-            new EnteredSize(
-                understood.quantity().amount(), understood.quantity().unit(), false))
+            new EnteredSize(understood.quantity().amount(), understood.quantity().unit(), false))
         : Optional.empty();
   }
 

@@ -105,8 +105,7 @@ public final class MeasurementJudge {
       return Stream.empty();
     }
     String text = entered.typed().toPlainString();
-    int[] digits =
-        IntStream.range(0, text.length()).filter(at -> text.charAt(at) != '.').toArray();
+    int[] digits = IntStream.range(0, text.length()).filter(at -> text.charAt(at) != '.').toArray();
     Set<BigDecimal> exchanged = new LinkedHashSet<>();
     for (int i = 1; i < digits.length; i++) {
       StringBuilder other = new StringBuilder(text);

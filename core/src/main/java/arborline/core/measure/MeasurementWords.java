@@ -14,8 +14,7 @@ public final class MeasurementWords {
     String value = verdict.value().stripTrailingZeros().toPlainString();
     String proposal = verdict.proposal().map(right -> right.toPlainString()).orElse("");
     if (verdict.suspicion().isEmpty()) {
-      return "%s %s %s can be that of %s"
-          .formatted(size, value, unit, measurement.row().tool());
+      return "%s %s %s can be that of %s".formatted(size, value, unit, measurement.row().tool());
     }
     return switch (verdict.suspicion().get()) {
       case ZERO -> "the %s is zero: measure it".formatted(size);
@@ -30,8 +29,7 @@ public final class MeasurementWords {
           "%s may be the radius: is the diameter %s %s?".formatted(value, proposal, unit);
       case DIGIT_TRANSPOSED ->
           "two digits may be exchanged: is it %s %s?".formatted(proposal, unit);
-      case ROWS_EXCHANGED ->
-          "%s fits a row beside it: are the two exchanged?".formatted(value);
+      case ROWS_EXCHANGED -> "%s fits a row beside it: are the two exchanged?".formatted(value);
       case OUT_OF_TOLERANCE ->
           "%s %s is not what %s can have%s: measure it again"
               .formatted(

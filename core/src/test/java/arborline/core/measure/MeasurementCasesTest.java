@@ -55,8 +55,8 @@ class MeasurementCasesTest {
             .map(MeasurementCasesTest::row)
             .toList(),
         StreamSupport.stream(input.get("before").spliterator(), false)
-            .map(before -> new EnteredBefore(
-                before.get("place").asString(), before.get("entered").asString()))
+            .map(before ->
+                new EnteredBefore(before.get("place").asString(), before.get("entered").asString()))
             .toList(),
         input.get("entered").asString());
   }
@@ -69,8 +69,7 @@ class MeasurementCasesTest {
         text(row, "tolerance").map(BigDecimal::new),
         text(row, "last").map(BigDecimal::new),
         text(row, "since")
-            .map(since ->
-                SinceMeasured.valueOf(since.toUpperCase(Locale.ROOT).replace('-', '_')))
+            .map(since -> SinceMeasured.valueOf(since.toUpperCase(Locale.ROOT).replace('-', '_')))
             .orElse(SinceMeasured.NOTHING));
   }
 

@@ -79,8 +79,7 @@ class MeasurementJudgeTest {
   @Test
   void theOldValueInANewHolderIsARepeatedOne() {
     assertEquals(
-        "repeated-last-value",
-        suspected(length("123.918", "172.5", SinceMeasured.STACK_CHANGED)));
+        "repeated-last-value", suspected(length("123.918", "172.5", SinceMeasured.STACK_CHANGED)));
   }
 
   @Test
@@ -94,11 +93,7 @@ class MeasurementJudgeTest {
         "out-of-tolerance",
         suspected(
             length(
-                "109.34",
-                "124",
-                SinceMeasured.NOTHING,
-                other,
-                new EnteredBefore("9", "118.2"))));
+                "109.34", "124", SinceMeasured.NOTHING, other, new EnteredBefore("9", "118.2"))));
   }
 
   @Test
@@ -111,7 +106,6 @@ class MeasurementJudgeTest {
   @ParameterizedTest
   @ValueSource(strings = {"", "long", "1e3", "12 kg", "12.3.4"})
   void whatIsNoLengthHasNoVerdict(String entered) {
-    assertTrue(
-        MeasurementJudge.verdict(length(entered, "124", SinceMeasured.NOTHING)).isEmpty());
+    assertTrue(MeasurementJudge.verdict(length(entered, "124", SinceMeasured.NOTHING)).isEmpty());
   }
 }

@@ -34,9 +34,10 @@ class MeasurementController {
     Measurement measurement = MeasurementInputReader.read(input);
     MeasurementVerdict verdict =
         MeasurementJudge.verdict(measurement)
-            .orElseThrow(() -> Refusal.badRequest(
-                "entered: '%s' is no length; write a number such as 123.921 or 4 7/8 in"
-                    .formatted(measurement.entered())));
+            .orElseThrow(() ->
+                Refusal.badRequest(
+                    "entered: '%s' is no length; write a number such as 123.921 or 4 7/8 in"
+                        .formatted(measurement.entered())));
     return new MeasurementAnswer(
         verdict.accepted(),
         verdict.suspicion().map(Suspicion::code).orElse(null),
