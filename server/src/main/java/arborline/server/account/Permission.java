@@ -10,6 +10,8 @@ public enum Permission {
   RECEIVE,
   /** Change load plans and write to controls. */
   LOAD,
+  /** Assemble, measure and carry physical tools, and say how they are. */
+  HANDLE,
   /** Say which cutting data proved good at a machine. */
   PROVE,
   /** Invite people and say what they may do. */

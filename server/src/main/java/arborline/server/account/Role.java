@@ -12,10 +12,10 @@ public enum Role {
       LibraryRight.MAINTAIN,
       LibraryRight.OWNER),
   TOOLROOM(
-      Set.of(Permission.PROPOSE, Permission.LOAD, Permission.PROVE),
+      Set.of(Permission.PROPOSE, Permission.LOAD, Permission.HANDLE, Permission.PROVE),
       LibraryRight.PROPOSE,
       LibraryRight.PROPOSE),
-  OPERATOR(Set.of(), LibraryRight.USE, LibraryRight.USE),
+  OPERATOR(Set.of(Permission.HANDLE), LibraryRight.USE, LibraryRight.USE),
   VISITOR(Set.of(), LibraryRight.USE, LibraryRight.USE);
 
   private final Set<Permission> permissions;

@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Work materials: those that the product knows, and those that the shop added. */
 @Service
-class Materials {
+public class Materials {
 
   private static final int MOST = 500;
 
@@ -48,7 +48,8 @@ class Materials {
         .toList();
   }
 
-  WorkMaterial named(String id) {
+  /** The material of an id; refused where there is none. */
+  public WorkMaterial named(String id) {
     return WorkMaterials.named(id)
         .or(() -> own(id))
         .orElseThrow(() -> Refusal.badRequest("there is no work material '%s'".formatted(id)));

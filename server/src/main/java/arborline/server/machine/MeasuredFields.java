@@ -8,7 +8,9 @@ import arborline.core.table.TableEntry;
 import arborline.core.table.TableField;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -38,10 +40,17 @@ final class MeasuredFields {
 
   /** Sizes of a planned tool, in the order of the fields. */
   static List<MeasureView> of(Machine machine, TableEntry entry, Nominal nominal) {
-    Optional<ControlTerms> terms = terms(machine);
-    return fields(terms, entry, nominal).stream()
-        .map(field -> view(field, terms, entry, nominal))
-        .toList();
+    return new ArrayList<>(of(Optional.of(machine), entry, nominal).values());
+  }
+
+  /** The same by field, at a machine or of a tool that is for none. */
+  static Map<TableField, MeasureView> of(
+      Optional<Machine> machine, TableEntry entry, Nominal nominal) {
+    Optional<ControlTerms> terms = machine.flatMap(MeasuredFields::terms);
+    Map<TableField, MeasureView> views = new LinkedHashMap<>();
+    fields(terms, entry, nominal)
+        .forEach(field -> views.put(field, view(field, terms, entry, nominal)));
+    return views;
   }
 
   private static Optional<ControlTerms> terms(Machine machine) {

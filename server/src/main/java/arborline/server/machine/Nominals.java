@@ -57,6 +57,17 @@ public class Nominals {
     return nominal;
   }
 
+  /** The same of tools that are for no machine: what their sheets say. */
+  Map<String, Nominal> ofSheets(Map<Long, Tool> tools) {
+    Map<String, Nominal> nominal = new HashMap<>();
+    tools
+        .values()
+        .forEach(tool ->
+            nominal.put(
+                tool.code().toUpperCase(Locale.ROOT), nominal(tool, Optional.empty(), Set.of())));
+    return nominal;
+  }
+
   private static boolean lengthKept(Machine machine) {
     return ControlDialects.find(machine.habits().dialect())
         .map(dialect -> FieldNeeds.lengthKept(ControlTerms.of(machine, dialect)))

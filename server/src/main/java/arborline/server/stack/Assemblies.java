@@ -38,9 +38,14 @@ public class Assemblies {
    * @param outline on the axis of the spindle
    * @param turned what of it lies on a turned axis
    * @param retired codes of its parts that were taken out of use
+   * @param stack what it is put together of
    */
   public record AssembledTool(
-      Assembly assembly, Outline outline, Optional<TurnedOutline> turned, List<String> retired) {}
+      Assembly assembly,
+      Outline outline,
+      Optional<TurnedOutline> turned,
+      List<String> retired,
+      Stack stack) {}
 
   /**
    * A tool as it is put into a place.
@@ -84,7 +89,8 @@ public class Assemblies {
                       Assembly.of(chosen.stack()),
                       AssemblyOutline.of(chosen.stack()),
                       AssemblyOutline.turned(chosen.stack()),
-                      chosen.retired())));
+                      chosen.retired(),
+                      chosen.stack())));
     });
     return assemblies;
   }

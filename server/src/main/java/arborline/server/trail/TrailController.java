@@ -105,7 +105,7 @@ class TrailController {
   }
 
   @PostMapping("/{id}/undo")
-  @PreAuthorize("hasAnyAuthority('EDIT', 'RECEIVE', 'LOAD', 'PROVE')")
+  @PreAuthorize("hasAnyAuthority('EDIT', 'RECEIVE', 'LOAD', 'HANDLE', 'PROVE')")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void undo(@PathVariable long id) {
     Retried.of(() -> {

@@ -1,0 +1,2 @@
+/** Physical tools: assembled, labelled, measured, carried, worn. */
+package arborline.server.physical;
