@@ -79,18 +79,33 @@ class EveryOperationTest extends ServerTest {
                     "width",
                     1))
             .number("id");
+    String machine = machine();
     addresses =
-        Map.of(
-            "libraries", Long.toString(library),
-            "tools", Long.toString(tool),
-            "deliveries", Long.toString(delivery),
-            "lineId", Long.toString(line),
-            "components", Long.toString(component),
-            "stacks", Long.toString(stack),
-            "cutting", Long.toString(cutting),
-            "machines", machine(),
-            "place", "5",
-            "trail", "1");
+        Map.ofEntries(
+            Map.entry("libraries", Long.toString(library)),
+            Map.entry("tools", Long.toString(tool)),
+            Map.entry("deliveries", Long.toString(delivery)),
+            Map.entry("lineId", Long.toString(line)),
+            Map.entry("components", Long.toString(component)),
+            Map.entry("stacks", Long.toString(stack)),
+            Map.entry("cutting", Long.toString(cutting)),
+            Map.entry("machines", machine),
+            Map.entry("place", "5"),
+            Map.entry("physical-tools", Long.toString(piece(tool, machine))),
+            Map.entry("trail", "1"));
+  }
+
+  /** A piece of a tool that can be measured. */
+  private long piece(long tool, String machine) {
+    String pieces = "/api/v1/physical-tools";
+    long piece = lead.post(pieces, Api.body("toolId", tool, "machine", machine)).number("id");
+    Api.Answer assembled =
+        lead.send(
+            "PUT",
+            "%s/%d/assembly?version=1".formatted(pieces, piece),
+            Api.body("assembled", true));
+    assertEquals(200, assembled.status(), assembled.body().toString());
+    return piece;
   }
 
   /** A machine of its own, at the control of the Heron. */

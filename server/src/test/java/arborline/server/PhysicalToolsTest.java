@@ -211,6 +211,8 @@ class PhysicalToolsTest extends ServerTest {
         "{\"gauge\": \"CALIPER\", \"sizes\": {\"width\": \"3\"}} | is not measured of",
         "{\"gauge\": \"CALIPER\", \"sizes\": {\"length\": \"long\"}} | is no length",
         "{\"gauge\": \"CALIPER\", \"sizes\": {\"length\": \"\"}} | 1 to 40 characters",
+        "{\"gauge\": \"CALIPER\", \"sizes\": {\"length\": \"99999\"}} | less than 10 m",
+        "{\"gauge\": \"CALIPER\", \"sizes\": {\"length\": \"1.00000000001\"}} | at most 9",
       })
   void whatIsNoMeasurementIsRefusedInWords(String body, String reason) {
     Api.Answer refused =
@@ -324,6 +326,7 @@ class PhysicalToolsTest extends ServerTest {
     assertEquals(
         piece, toolroom.get(PIECES + "/labelled/" + serial.toLowerCase(Locale.ROOT)).number("id"));
     assertEquals(404, toolroom.get(PIECES + "/labelled/NOBODY.9").status());
+    assertEquals(404, toolroom.get(PIECES + "/labelled/Größe").status());
     Api.Answer twice = toolroom.post(PIECES, Api.body("toolId", tool, "serial", serial));
     assertEquals(409, twice.status());
     int version = seen(piece).get("version").asInt();

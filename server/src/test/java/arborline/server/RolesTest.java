@@ -59,7 +59,11 @@ class RolesTest extends ServerTest {
     "PUT,    /machines/none/plan/1,                   LEAD TOOLROOM",
     "DELETE, /machines/none/plan/1,                   LEAD TOOLROOM",
     "POST,   /machines/none/reconciliation/apply,     LEAD TOOLROOM",
-    "POST,   /trail/999999/undo,                      LEAD PROGRAMMER TOOLROOM"
+    "POST,   /physical-tools,                         LEAD TOOLROOM OPERATOR",
+    "PUT,    /physical-tools/999999/state?version=1,  LEAD TOOLROOM OPERATOR",
+    "POST,   /physical-tools/999999/measurements,     LEAD TOOLROOM OPERATOR",
+    "DELETE, /physical-tools/999999?version=1,        LEAD TOOLROOM OPERATOR",
+    "POST,   /trail/999999/undo,                      LEAD PROGRAMMER TOOLROOM OPERATOR"
   })
   void changingNeedsTheRight(String method, String path, String allowed) {
     Set<String> may = Set.of(allowed.split(" "));
@@ -92,6 +96,7 @@ class RolesTest extends ServerTest {
         "/schema/tools",
         "/deliveries",
         "/machines",
+        "/physical-tools",
         "/machines/M1",
         "/machines/M1/table",
         "/machines/M1/reconciliation",

@@ -40,6 +40,8 @@ class Measuring {
 
   private static final Duration SITTING = Duration.ofHours(8);
   private static final int LONGEST_ENTRY = 40;
+  private static final BigDecimal LONGEST = new BigDecimal("10000");
+  private static final int MOST_DECIMALS = 9;
 
   private final PhysicalTools pieces;
   private final PieceNeighbours neighbours;
@@ -160,7 +162,14 @@ class Measuring {
       throw Refusal.badRequest(
           "%s: 1 to %d characters, such as 120.35".formatted(name, LONGEST_ENTRY));
     }
-    return size.signed() ? point(row, size, typed) : length(piece, row, size, typed);
+    Judged judged = size.signed() ? point(row, size, typed) : length(piece, row, size, typed);
+    BigDecimal mm = judged.mm().stripTrailingZeros();
+    if (mm.abs().compareTo(LONGEST) >= 0 || mm.scale() > MOST_DECIMALS) {
+      throw Refusal.badRequest(
+          "%s '%s' is no size of a tool: write less than 10 m, with at most %d decimals"
+              .formatted(size.field().title(), typed, MOST_DECIMALS));
+    }
+    return judged;
   }
 
   /** X and Z may lie on either side of zero; they are held against what is possible. */

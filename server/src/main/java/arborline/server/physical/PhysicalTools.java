@@ -82,7 +82,7 @@ class PhysicalTools {
 
   @Transactional(readOnly = true)
   Optional<PhysicalTool> bySerial(String serial) {
-    return store.bySerial(Serials.key(serial));
+    return store.bySerial(PhysicalQuery.ascii(Serials.key(serial)));
   }
 
   PhysicalTool lock(long id) {
