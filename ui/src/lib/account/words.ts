@@ -9,7 +9,7 @@ export const roles: { value: Role; label: string; does: string }[] = [
     does: 'changes tools and libraries, takes deliveries'
   },
   { value: 'TOOLROOM', label: 'toolroom', does: 'loads machines, writes tool tables' },
-  { value: 'OPERATOR', label: 'operator', does: 'looks, at the machine' },
+  { value: 'OPERATOR', label: 'operator', does: 'measures and carries tools at the machine' },
   { value: 'VISITOR', label: 'visitor', does: 'looks' }
 ];
 
@@ -22,6 +22,7 @@ export const scopes: Record<Permission, string> = {
   PROPOSE: 'propose changes',
   RECEIVE: 'bring and take deliveries',
   LOAD: 'change load plans and write tool tables',
+  HANDLE: 'assemble, measure and carry physical tools',
   PROVE: 'say which cutting data proved good',
   MANAGE_ACCOUNTS: 'invite people and change accounts'
 };

@@ -24,6 +24,7 @@
     { title: 'Posts', href: '/posts' },
     { title: 'Links', href: '/links' },
     { title: 'Tool tables', href: '/tables' },
+    { title: 'Toolroom', href: '/toolroom' },
     { title: 'Jobs', href: '/jobs' },
     { title: 'Trail', href: '/trail' },
     { title: 'My account', href: '/account' },

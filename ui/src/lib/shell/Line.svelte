@@ -25,6 +25,7 @@
     { href: '/receiving', title: 'Receiving', waits: waiting },
     { href: '/libraries', title: 'Libraries', waits: proposed },
     { href: '/machines', title: 'Machines', waits: 0 },
+    { href: '/toolroom', title: 'Toolroom', waits: 0 },
     { href: '/tables', title: 'Tool tables', waits: 0 },
     { href: '/jobs', title: 'Jobs', waits: 0 },
     { href: '/trail', title: 'Trail', waits: 0 }

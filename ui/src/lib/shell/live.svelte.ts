@@ -10,7 +10,8 @@ interface LiveEvent {
 
 /** What else shows something of a topic, whatever its subject. */
 const SHOWN_ELSEWHERE: Record<string, string[]> = {
-  component: ['tool']
+  component: ['tool'],
+  machine: ['physical']
 };
 
 /** Long work on the lines of a delivery. */

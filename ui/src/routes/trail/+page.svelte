@@ -49,7 +49,7 @@
     span = 'ever';
   }
   const lines = $derived((trail.data?.pages ?? []).flatMap((page) => page.items));
-  const may = $derived(who.may('EDIT') || who.may('LOAD') || who.may('PROVE'));
+  const may = $derived(who.may('EDIT') || who.may('LOAD') || who.may('HANDLE') || who.may('PROVE'));
   const addresses: Record<string, string> = {
     tool: '/tools/',
     library: '/libraries/',

@@ -1,8 +1,10 @@
 package arborline.core.physical;
 
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** In which state a physical tool is. */
 public enum PhysicalState {
@@ -38,6 +40,11 @@ public enum PhysicalState {
       case REGROUND -> this != NEW && this != LOST;
       case WORN, BROKEN, LOST -> true;
     };
+  }
+
+  /** All states that may follow, in their order. */
+  public List<PhysicalState> following() {
+    return Stream.of(values()).filter(this::mayBecome).toList();
   }
 
   /** As people call it: {@code in use}. */

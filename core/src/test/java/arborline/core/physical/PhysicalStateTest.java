@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -41,6 +42,8 @@ class PhysicalStateTest {
     assertFalse(PhysicalState.BROKEN.usable());
     assertFalse(PhysicalState.WORN.usable());
     assertFalse(PhysicalState.LOST.usable());
+    assertEquals(
+        List.of(PhysicalState.REGROUND, PhysicalState.LOST), PhysicalState.BROKEN.following());
     assertEquals("in use", PhysicalState.IN_USE.words());
   }
 }

@@ -37,7 +37,7 @@ class AssembledParts {
    *
    * @param torque with which it is tightened, with its unit; null where nothing says it
    */
-  record Part(String code, String name, @Nullable String torque) {}
+  record AssemblyPart(String code, String name, @Nullable String torque) {}
 
   /**
    * What is to be put together.
@@ -45,7 +45,7 @@ class AssembledParts {
    * @param parts from the gauge line on, the cutter last; the cutter alone where no stack is kept
    * @param questions what is odd about it, in sentences
    */
-  record Known(String tool, List<Part> parts, List<String> questions) {
+  record PartsToAssemble(String tool, List<AssemblyPart> parts, List<String> questions) {
 
     /**
      * What was scanned, as it is kept.
@@ -53,7 +53,7 @@ class AssembledParts {
      * @throws Refusal where it is not what the stack says, naming the first part that is not
      */
     List<String> checked(@Nullable List<@Nullable String> scanned) {
-      List<String> codes = parts.stream().map(Part::code).toList();
+      List<String> codes = parts.stream().map(AssemblyPart::code).toList();
       if (scanned == null || scanned.isEmpty()) {
         return codes;
       }
@@ -86,20 +86,20 @@ class AssembledParts {
    *
    * @param machine for which it is; null for none: then it is the cutter alone
    */
-  Known of(long toolId, @Nullable String machine) {
+  PartsToAssemble of(long toolId, @Nullable String machine) {
     Tool tool = tools.get(toolId).tool();
     Optional<Assemblies.AssembledTool> assembled =
         Optional.ofNullable(machine)
             .map(id -> machines.get(id).machine().seat())
             .map(seat -> assemblies.of(Map.of(toolId, tool), seat).get(toolId));
-    List<Part> parts = new ArrayList<>();
+    List<AssemblyPart> parts = new ArrayList<>();
     assembled.ifPresent(known -> known.stack().components().forEach(part -> parts.add(part(part))));
-    parts.add(new Part(tool.code(), tool.name(), null));
-    return new Known(tool.code(), parts, questions(machine, assembled));
+    parts.add(new AssemblyPart(tool.code(), tool.name(), null));
+    return new PartsToAssemble(tool.code(), parts, questions(machine, assembled));
   }
 
-  private static Part part(Component part) {
-    return new Part(part.code(), part.name(), part.properties().get(TORQUE));
+  private static AssemblyPart part(Component part) {
+    return new AssemblyPart(part.code(), part.name(), part.properties().get(TORQUE));
   }
 
   private static List<String> questions(

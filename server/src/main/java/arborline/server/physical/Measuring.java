@@ -92,12 +92,12 @@ class Measuring {
    * @param saved false where one of them needs an answer first: nothing was kept then
    * @param planned place whose plan has them now, in words; null where none has
    */
-  record Measured(boolean saved, List<SizeVerdict> sizes, @Nullable String planned) {}
+  record MeasurementDone(boolean saved, List<SizeVerdict> sizes, @Nullable String planned) {}
 
   private record Judged(TableField field, BigDecimal mm, String entered, SizeVerdict verdict) {}
 
   @Transactional
-  Measured measure(long id, MeasurementOrder order) {
+  MeasurementDone measure(long id, MeasurementOrder order) {
     PhysicalTool piece = pieces.lock(id);
     refuseNotReady(piece);
     if (order.gauge() == null) {
@@ -115,7 +115,7 @@ class Measuring {
     Map<String, String> although = order.although() == null ? Map.of() : order.although();
     List<SizeVerdict> verdicts = judged.stream().map(Judged::verdict).toList();
     if (!verdicts.stream().allMatch(verdict -> answered(verdict, although))) {
-      return new Measured(false, verdicts, null);
+      return new MeasurementDone(false, verdicts, null);
     }
     judged.forEach(one -> keep(piece, row, one, order.gauge()));
     String sizes =
@@ -128,7 +128,7 @@ class Measuring {
             id,
             "measured %s with %s: %s".formatted(piece.serial(), order.gauge().words(), sizes)));
     live.say("physical", id, "measured");
-    return new Measured(true, verdicts, follow(piece));
+    return new MeasurementDone(true, verdicts, follow(piece));
   }
 
   private static void refuseNotReady(PhysicalTool piece) {

@@ -132,7 +132,7 @@ class PhysicalToolController {
    * @param machine for which; null for the one that it is for
    */
   @GetMapping("/{id}/parts")
-  AssembledParts.Known parts(
+  AssembledParts.PartsToAssemble parts(
       @PathVariable long id, @RequestParam(required = false) @Nullable String machine) {
     PhysicalTool piece = pieces.get(id);
     return parts.of(piece.toolId(), machine == null ? piece.forMachine() : machine);
@@ -201,7 +201,7 @@ class PhysicalToolController {
   /** Judges sizes and keeps them, where none of them needs an answer first. */
   @PostMapping("/{id}/measurements")
   @MayHandle
-  Measuring.Measured measure(@PathVariable long id, @RequestBody MeasurementOrder order) {
+  Measuring.MeasurementDone measure(@PathVariable long id, @RequestBody MeasurementOrder order) {
     return measuring.measure(id, order);
   }
 

@@ -164,7 +164,7 @@ class PhysicalTools {
     if (machine != null) {
       machines.get(machine);
     }
-    AssembledParts.Known known = parts.of(before.toolId(), machine);
+    AssembledParts.PartsToAssemble known = parts.of(before.toolId(), machine);
     List<String> scanned = known.checked(order.scanned());
     PhysicalTool now = before.assembled(machine, Instant.now(clock), Actor.name(), scanned);
     return done(before, now, "put %s together".formatted(before.serial()), known.questions());

@@ -94,6 +94,7 @@ class PhysicalViews {
    * A piece.
    *
    * @param forMachine for which it is assembled; null for none
+   * @param next states that may follow
    * @param machine that has it; null where none has
    * @param place of that machine; null for its spindle
    * @param where it is, in words
@@ -110,6 +111,7 @@ class PhysicalViews {
       @Nullable String forMachine,
       @Nullable String forMachineName,
       PhysicalState state,
+      List<PhysicalState> next,
       Stage stage,
       Whereabouts.Kind whereKind,
       @Nullable String machine,
@@ -196,6 +198,7 @@ class PhysicalViews {
           machine,
           machine == null ? null : machines.get(machine).machine().name(),
           piece.state(),
+          piece.state().following(),
           Stage.of(piece.state(), piece.where(), piece.assembled(), whole, at.isPresent() || waits),
           piece.where().kind(),
           piece.where().machine().orElse(null),
