@@ -63,7 +63,7 @@
   >
   <nav
     aria-label="Stops of the work"
-    class="relative ml-6 flex gap-7 max-md:order-last max-md:-ml-1.5 max-md:w-full max-md:gap-0 max-md:overflow-x-auto"
+    class="relative ml-6 flex gap-7 max-xl:gap-4 max-md:order-last max-md:-ml-1.5 max-md:w-full max-md:flex-wrap max-md:gap-0"
   >
     {#each stops as stop (stop.href)}
       {@const current = here(stop.href)}
@@ -71,7 +71,7 @@
         href={stop.href}
         aria-current={current ? 'page' : undefined}
         class={[
-          'relative whitespace-nowrap bg-paper px-2 py-1 max-md:px-1 max-md:py-2.5 max-md:text-[14px]',
+          'relative whitespace-nowrap bg-paper px-2 py-1 max-md:px-1 max-md:py-2 max-md:text-[14px]',
           current ? 'font-semibold text-working' : 'text-ink hover:text-working'
         ]}
       >

@@ -41,6 +41,7 @@ class PhoneTest extends BrowserTest {
     "/machines, Machines",
     "/machines/M1, M1 Heron",
     "/machines/L1, L1 Cormorant",
+    "/toolroom, Toolroom",
     "/jobs, Jobs",
     "/jobs/1, Winch drum 32",
     "/tables, Tool tables",
