@@ -38,7 +38,8 @@ public enum PhysicalState {
       case NEW -> false;
       case IN_USE -> this != BROKEN && this != WORN;
       case REGROUND -> this != NEW && this != LOST;
-      case WORN, BROKEN, LOST -> true;
+      case WORN -> this != BROKEN;
+      case BROKEN, LOST -> true;
     };
   }
 

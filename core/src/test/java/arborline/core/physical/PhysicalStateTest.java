@@ -24,6 +24,7 @@ class PhysicalStateTest {
     "NEW, REGROUND, false",
     "BROKEN, IN_USE, false",
     "BROKEN, REGROUND, true",
+    "BROKEN, WORN, false",
     "WORN, IN_USE, false",
     "WORN, REGROUND, true",
     "REGROUND, REGROUND, true",
