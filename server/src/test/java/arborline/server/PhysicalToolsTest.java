@@ -17,6 +17,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -191,6 +192,22 @@ class PhysicalToolsTest extends ServerTest {
             .findFirst()
             .orElseThrow();
     assertEquals("repeated-last-value", length.get("suspected").asString());
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"9", "4.7244", "1200"})
+  void aLengthThatNoHolderGivesIsAskedAboutWhereNoStackIsKept(String length) {
+    long library = library("Unheld " + code);
+    tool =
+        lead.post(
+                "/api/v1/libraries/%d/tools".formatted(library),
+                Draft.of(code + "-U", "Mill", "end-mill-flat", "DC=10 APMX=22 DMM=10 OAL=72 NOF=4"))
+            .number("toolId");
+    long piece = assembled();
+    Api.Answer asked = measure(piece, length, "9.99");
+    assertFalse(asked.at("saved").asBoolean(), asked.body().toString());
+    assertEquals("out-of-tolerance", verdict(asked, "length").get("suspected").asString());
+    assertTrue(measure(piece, "120.35", "9.99").at("saved").asBoolean());
   }
 
   @ParameterizedTest

@@ -202,6 +202,10 @@ class Measuring {
     };
   }
 
+  /**
+   * A length or a width against what its stack and sheet say; where they do not say how long it is,
+   * against what such a tool can be in any usual holder.
+   */
   private Judged length(
       PhysicalTool piece, PieceNeighbours.Row row, PieceSizes.Size size, String typed) {
     Unit unit = row.sizes().unit();
@@ -221,19 +225,28 @@ class Measuring {
                     "%s '%s' is no length: write a number such as 120.35"
                         .formatted(size.field().title(), typed)));
     boolean possible = verdict.value().signum() > 0;
+    BigDecimal mm = Conversion.convert(verdict.value(), unit, Unit.MILLIMETRE).amount();
+    Optional<String> unlikely =
+        verdict.accepted() && size.nominal().isEmpty()
+            ? row.sizes().nominal().question(size.field(), mm)
+            : Optional.empty();
     return new Judged(
         size.field(),
-        Conversion.convert(verdict.value(), unit, Unit.MILLIMETRE).amount(),
+        mm,
         typed,
         new SizeVerdict(
             size.field().key(),
             size.field().title(),
             verdict.value().stripTrailingZeros().toPlainString(),
             unit.code(),
-            verdict.suspicion().map(Suspicion::code).orElse(null),
+            verdict
+                .suspicion()
+                .or(() -> unlikely.map(question -> Suspicion.OUT_OF_TOLERANCE))
+                .map(Suspicion::code)
+                .orElse(null),
             verdict.proposal().map(BigDecimal::toPlainString).orElse(null),
             possible,
-            MeasurementWords.sentence(measurement, verdict)));
+            unlikely.orElseGet(() -> MeasurementWords.sentence(measurement, verdict))));
   }
 
   private MeasuredRow row(PhysicalTool piece, PieceNeighbours.Row row, PieceSizes.Size size) {
